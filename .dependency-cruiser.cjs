@@ -1,0 +1,59 @@
+/** Imports point one way: app → ui, studio → data → core; ui → core; devices stand behind ports. */
+const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
+
+module.exports = {
+  forbidden: [
+    forbid('no-circular', 'A ring of imports has no bottom to stand on.', {}, { circular: true }),
+    forbid(
+      'core-is-pure',
+      'The core runs the same in a browser, a worker, the server and a test.',
+      { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      { pathNot: '^src/core' },
+    ),
+    forbid(
+      'data-knows-only-core',
+      'The data room stores; it does not decide or draw.',
+      { path: '^src/data' },
+      { path: '^src/(app|ui|studio|devices)' },
+    ),
+    forbid(
+      'studio-does-not-draw',
+      'Use cases know neither screens nor the framework.',
+      { path: '^src/studio' },
+      { path: '^(src/(app|ui)|node_modules/(next|react)/)' },
+    ),
+    forbid(
+      'ui-knows-only-core',
+      'Shared components draw what they are given.',
+      { path: '^src/ui' },
+      { path: '^src/(app|studio|data|devices)' },
+    ),
+    forbid(
+      'one-door-to-the-database',
+      'Only the data room talks to PostgreSQL.',
+      { path: '^src', pathNot: '^src/data' },
+      { path: 'node_modules/(sequelize|pg|umzug)/' },
+    ),
+    forbid(
+      'pages-go-through-use-cases',
+      'Pages load and act through src/studio, never straight from the data room.',
+      { path: '^src/app' },
+      { path: '^src/data' },
+    ),
+    forbid(
+      'no-tests-in-product',
+      'Shipped code imports no test.',
+      { path: '^src', pathNot: '\\.test\\.tsx?$' },
+      { path: '\\.test\\.tsx?$' },
+    ),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default'],
+    },
+  },
+};

@@ -1,0 +1,21 @@
+import tseslint from 'typescript-eslint';
+import reactHooks from 'eslint-plugin-react-hooks';
+
+export default tseslint.config(
+  { ignores: ['node_modules/', '.next/', '.data/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs['recommended-latest']?.rules,
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  // The commands a person runs talk to that person through the console.
+  { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
+);

@@ -1,0 +1,39 @@
+/** Two projects: the core and other units run alone; integration tests get a throwaway PostgreSQL. */
+const transform = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+        target: 'es2022',
+      },
+    },
+  ],
+};
+const common = {
+  rootDir: __dirname,
+  testEnvironment: 'node',
+  transform,
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
+};
+
+module.exports = {
+  projects: [
+    {
+      ...common,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/{src,scripts}/**/*.test.ts?(x)'],
+      testPathIgnorePatterns: ['\\.integration\\.test\\.ts$'],
+    },
+    {
+      ...common,
+      displayName: 'integration',
+      testMatch: ['<rootDir>/{src,tests,scripts}/**/*.integration.test.ts'],
+      globalSetup: '<rootDir>/tests/support/database.setup.ts',
+      globalTeardown: '<rootDir>/tests/support/database.teardown.ts',
+    },
+  ],
+  testTimeout: 60000,
+};

@@ -1,0 +1,143 @@
+import fc from 'fast-check';
+import { mm, um } from '../units/length';
+import { cost } from '../units/money';
+import { proposeCuts, type StockLength } from './propose';
+import { isScrap, settleCut, usefulMinimumFor } from './settle';
+
+const piece = (id: string, length: number, isOffCut = true, specId = 's'): StockLength => ({
+  id,
+  specId,
+  length: mm(length),
+  isOffCut,
+});
+const want = (length: number, specId = 's') => ({ specId, length: mm(length) });
+
+describe('proposing what to cut from', () => {
+  it('takes the off-cut that leaves least, before any spool', () => {
+    const { from } = proposeCuts(
+      [want(100)],
+      [piece('spool', 100, false), piece('long', 300), piece('snug', 110)],
+    );
+    expect(from).toEqual(['snug']);
+  });
+
+  it('finishes the spool with least on it', () => {
+    const { from } = proposeCuts(
+      [want(100)],
+      [piece('full', 9000, false), piece('open', 400, false), piece('stub', 90)],
+    );
+    expect(from).toEqual(['open']);
+  });
+
+  it('places the longest cuts first so that a short one does not spoil a long off-cut', () => {
+    const { from, shortages } = proposeCuts([want(90), want(200)], [piece('a', 205), piece('b', 95)]);
+    expect(from).toEqual(['b', 'a']);
+    expect(shortages).toEqual([]);
+  });
+
+  it('says what is missing, of what, and whether one length would have been long enough', () => {
+    const { from, shortages } = proposeCuts(
+      [want(254), want(254), want(50, 'thin')],
+      [piece('a', 300), piece('b', 180)],
+    );
+    expect(from).toEqual(['a', null, null]);
+    expect(shortages).toEqual([
+      { specId: 's', missing: 254_000, cuts: 1, longestCut: 254_000, longestInStock: 300_000 },
+      { specId: 'thin', missing: 50_000, cuts: 1, longestCut: 50_000, longestInStock: 0 },
+    ]);
+  });
+
+  it('never overruns a piece, never mixes specs, and places whatever one spool could hold', () => {
+    const lengths = fc.integer({ min: 1, max: 500 });
+    const specs = fc.constantFrom('s', 't');
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(lengths, specs), { maxLength: 20 }),
+        fc.array(fc.tuple(lengths, specs, fc.boolean()), { maxLength: 12 }),
+        (wanted, rack) => {
+          const demands = wanted.map(([length, spec]) => want(length, spec));
+          const stock = rack.map(([length, spec, off], index) => piece(String(index), length, off, spec));
+          const { from, shortages } = proposeCuts(demands, stock);
+          for (const each of stock) {
+            const cut = demands.filter((_, index) => from[index] === each.id);
+            expect(cut.every(({ specId }) => specId === each.specId)).toBe(true);
+            expect(cut.reduce((sum, { length }) => sum + length, 0)).toBeLessThanOrEqual(each.length);
+          }
+          const unmet = demands.filter((_, index) => from[index] === null);
+          expect(shortages.reduce((sum, { missing }) => sum + missing, 0)).toBe(
+            unmet.reduce((sum, { length }) => sum + length, 0),
+          );
+          const enough = [...demands.map((d) => d.specId)].map((spec) =>
+            piece(`big-${spec}`, 20_000, false, spec),
+          );
+          expect(proposeCuts(demands, [...stock, ...enough]).shortages).toEqual([]);
+        },
+      ),
+    );
+  });
+});
+
+describe('settling a cut', () => {
+  const from = { length: mm(1000), cost: cost(30_001) };
+
+  it('takes its share of the cost and leaves the rest', () => {
+    const settled = settleCut(from, { cut: mm(200), back: um(0) }, mm(50));
+    expect(settled).toEqual({
+      taken: [{ kind: 'cut', length: 200_000, cost: 6000 }],
+      offCut: null,
+      left: { length: 800_000, cost: 24_001 },
+    });
+  });
+
+  it('keeps what came back as an off-cut when it is long enough, and scraps it when not', () => {
+    expect(settleCut(from, { cut: mm(200), back: mm(60) }, mm(50))).toMatchObject({
+      taken: [{ kind: 'cut', length: 200_000, cost: 6000 }],
+      offCut: { length: 60_000, cost: 1800 },
+    });
+    expect(settleCut(from, { cut: mm(200), back: mm(40) }, mm(50))).toMatchObject({
+      taken: [
+        { kind: 'cut', length: 160_000, cost: 4800 },
+        { kind: 'scrapped', length: 40_000, cost: 1200 },
+      ],
+      offCut: null,
+    });
+  });
+
+  it('conserves length and cost for any cut', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20_000_000 }),
+        fc.integer({ min: 0, max: 500_000_000 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.integer({ min: 0, max: 200_000 }),
+        (length, price, cutPart, backPart, minimum) => {
+          const cut = um(Math.max(1, Math.floor(length * cutPart)));
+          const back = um(Math.floor(cut * backPart));
+          const { taken, left } = settleCut(
+            { length: um(length), cost: cost(price) },
+            { cut, back },
+            um(minimum),
+          );
+          expect(taken.reduce((sum, each) => sum + each.length, 0) + left.length).toBe(length);
+          expect(taken.reduce((sum, each) => sum + each.cost, 0) + left.cost).toBe(price);
+        },
+      ),
+    );
+  });
+
+  it('refuses a cut longer than the piece or more back than was cut', () => {
+    expect(() => settleCut(from, { cut: mm(1001), back: um(0) }, mm(50))).toThrow(RangeError);
+    expect(() => settleCut(from, { cut: mm(10), back: mm(11) }, mm(50))).toThrow(RangeError);
+  });
+
+  it('scraps what is shorter than the useful minimum of its spec, metal or studio', () => {
+    const minimums = { bySpec: { a: 10_000 }, byMetal: { sterling: 30_000 }, otherwise: 75_000 };
+    expect(usefulMinimumFor({ id: 'a', metal: 'sterling' }, minimums)).toBe(10_000);
+    expect(usefulMinimumFor({ id: 'b', metal: 'sterling' }, minimums)).toBe(30_000);
+    expect(usefulMinimumFor({ id: 'b', metal: 'copper' }, minimums)).toBe(75_000);
+    expect(isScrap(mm(29), mm(30))).toBe(true);
+    expect(isScrap(mm(30), mm(30))).toBe(false);
+    expect(isScrap(um(0), mm(30))).toBe(false);
+  });
+});

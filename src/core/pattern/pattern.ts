@@ -1,0 +1,102 @@
+import { sumLengths, um, type Micrometres } from '../units/length';
+import { cost, sumCosts, type CostUnits } from '../units/money';
+
+/** What kind of thing a pattern makes. */
+export const PATTERN_KINDS = [
+  'pendant',
+  'earrings',
+  'ring',
+  'bracelet',
+  'necklace',
+  'brooch',
+  'finding',
+  'other',
+] as const;
+export type PatternKind = (typeof PATTERN_KINDS)[number];
+
+/** A named extra on a cut: a tail to hold, a bail, a trim. Never hidden in a factor. */
+export interface Allowance {
+  readonly name: string;
+  readonly length: Micrometres;
+}
+
+/** One cut of a pattern, made `count` times. */
+export interface PatternCut {
+  readonly name: string;
+  readonly specId: string;
+  readonly count: number;
+  /** What the piece itself takes, along the centre line of the wire. */
+  readonly net: Micrometres;
+  readonly allowances: readonly Allowance[];
+}
+
+/** Beads, stones and findings by count. */
+export interface PatternPart {
+  readonly name: string;
+  readonly count: number;
+  readonly unitCost: CostUnits;
+}
+
+/** A step of the work; set-up steps are done once per sitting, however many are made. */
+export interface PatternStep {
+  readonly name: string;
+  readonly minutes: number;
+  readonly perSitting: boolean;
+}
+
+/** A way of making a piece, with lengths in it rather than guesses. */
+export interface PatternBody {
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly notes: string;
+  readonly cuts: readonly PatternCut[];
+  readonly parts: readonly PatternPart[];
+  readonly steps: readonly PatternStep[];
+}
+
+/** Length to cut: net plus every allowance. */
+export const cutLength = (cut: Pick<PatternCut, 'net' | 'allowances'>): Micrometres =>
+  sumLengths([cut.net, ...cut.allowances.map(({ length }) => length)]);
+
+/** One wire to be cut: the same cut twice is two of these. */
+export interface WantedCut {
+  readonly cutIndex: number;
+  /** 0 for the first of its count. */
+  readonly copy: number;
+  readonly name: string;
+  readonly specId: string;
+  readonly length: Micrometres;
+}
+
+/** Every single wire a pattern asks for, in the order written. */
+export function wantedCuts(body: Pick<PatternBody, 'cuts'>): WantedCut[] {
+  return body.cuts.flatMap((cut, cutIndex) =>
+    Array.from({ length: cut.count }, (_, copy) => ({
+      cutIndex,
+      copy,
+      name: cut.count > 1 ? `${cut.name} ${copy + 1} of ${cut.count}` : cut.name,
+      specId: cut.specId,
+      length: cutLength(cut),
+    })),
+  );
+}
+
+/** Wire needed per spec, in the order the specs first appear. */
+export function wireBySpec(body: Pick<PatternBody, 'cuts'>): Map<string, Micrometres> {
+  const need = new Map<string, Micrometres>();
+  for (const cut of body.cuts) {
+    need.set(cut.specId, um((need.get(cut.specId) ?? 0) + cutLength(cut) * cut.count));
+  }
+  return need;
+}
+
+/** Cost of the beads, stones and findings of one piece. */
+export const partsCost = (body: Pick<PatternBody, 'parts'>): CostUnits =>
+  sumCosts(body.parts.map(({ count, unitCost }) => cost(count * unitCost)));
+
+/** Minutes for each piece and, apart, for setting up a sitting. */
+export function minutesOf(body: Pick<PatternBody, 'steps'>): { each: number; setUp: number } {
+  const total = (perSitting: boolean) =>
+    body.steps.filter((step) => step.perSitting === perSitting).reduce((sum, step) => sum + step.minutes, 0);
+  return { each: total(false), setUp: total(true) };
+}

@@ -1,0 +1,130 @@
+import convert from 'convert-units';
+import fc from 'fast-check';
+import { expectOk } from '../result';
+import { formatLength, formatLengthShort, LENGTH_GRAMMAR, mm, parseLength, um } from './length';
+
+const read = (text: string, system?: 'in' | 'mm') => expectOk(parseLength(text, system));
+const refusal = (text: string, system?: 'in' | 'mm') => {
+  const result = parseLength(text, system);
+  if (result.ok) throw new Error(`${text} was read as ${result.value}`);
+  return result.error;
+};
+
+describe('reading a length', () => {
+  // 25.4 mm to the inch, exactly: international yard and pound agreement, 1959.
+  it.each([
+    ['10 1/4', 260_350],
+    ['10 1/4 in', 260_350],
+    ['10-1/4"', 260_350],
+    ['10¼ in', 260_350],
+    ['1/64 in', 397],
+    ['26cm', 260_000],
+    ['0.4mm', 400],
+    ['.8 mm', 800],
+    ['3\' 2"', 965_200],
+    ["3' 2", 965_200],
+    ['3 ft 2 1/2 in', 977_900],
+    ['3′ 2″', 965_200],
+    ['1 m 5 cm 2 mm', 1_052_000],
+    ['2.5 m', 2_500_000],
+    ['2,5 m', 2_500_000],
+    ['1 yd', 914_400],
+    ['50 FT', 15_240_000],
+    ['10 in.', 254_000],
+  ])('reads %s', (text, expected) => {
+    expect(read(text, 'in')).toBe(expected);
+  });
+
+  it('takes a bare number in the studio’s own unit', () => {
+    expect(read('10', 'mm')).toBe(10_000);
+    expect(read('10', 'in')).toBe(254_000);
+  });
+
+  it.each([
+    ['', /Enter a length/],
+    ['-3', /negative/],
+    ['1e9 km', /“1e9 km”/],
+    ['10 1/0 in', /0 below the line/],
+    ['ten', /“ten”.*not a length/],
+    ['10', /no unit/],
+    ['5 oz', /“oz”, which is not a unit of length/],
+    ['2 in 3 ft', /out of order/],
+    ['1.5 1/2 in', /mixes a decimal/],
+    ['1,500 mm', /thousands or a decimal/],
+    ['101 km', /more than 100 km/],
+    ['<b>4</b>', /not a length/],
+    ['9'.repeat(5000), /too long/],
+  ])('refuses %p, saying what was given and what is allowed', (text, message) => {
+    expect(refusal(text)).toMatch(message);
+    expect(refusal(text)).toMatch(/10 1\/4 in, 26 cm/);
+  });
+
+  it('agrees with a reference library for every unit', () => {
+    const pairs = [
+      ['mm', 'mm'],
+      ['cm', 'cm'],
+      ['m', 'm'],
+      ['in', 'in'],
+      ['ft', 'ft'],
+      ['yd', 'yd'],
+      ['km', 'km'],
+    ] as const;
+    for (const [ours, theirs] of pairs) {
+      // The library's foot carries seven figures.
+      expect(Math.abs(read(`7 ${ours}`) / 1000 / convert(7).from(theirs).to('mm') - 1)).toBeLessThan(1e-7);
+    }
+    expect(LENGTH_GRAMMAR.units).toHaveLength(pairs.length + 1); // and the micrometre
+  });
+});
+
+describe('printing a length', () => {
+  it.each([
+    [260_350, '10 1/4 in', '260.35 mm'],
+    [397, '1/64 in', '0.397 mm'],
+    [200_000, '≈ 7 7/8 in', '200 mm'],
+    [3_048_000, '10 ft', '3.048 m'],
+    [3_060_700, '10 ft 1/2 in', '3.0607 m'],
+    [914_400, '36 in', '914.4 mm'],
+    [100, '< 1/64 in', '0.1 mm'],
+    [0, '0 in', '0 mm'],
+    [-254_000, '−10 in', '−254 mm'],
+  ])('prints %d µm', (length, inches, metric) => {
+    expect(formatLength(um(length), 'in')).toBe(inches);
+    expect(formatLength(um(length), 'mm')).toBe(metric);
+  });
+
+  it('prints short labels to three figures', () => {
+    expect(formatLengthShort(mm(9144), 'mm')).toBe('9.14 m');
+    expect(formatLengthShort(mm(10_000), 'in')).toBe('32.8 ft');
+    expect(formatLengthShort(mm(254), 'in')).toBe('10 in');
+    expect(formatLengthShort(mm(254.4), 'mm')).toBe('254 mm');
+  });
+
+  it('reads back every metric length to the same micrometre', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100_000_000_000 }), (length) => {
+        expect(read(formatLength(um(length), 'mm'))).toBe(length);
+      }),
+    );
+  });
+
+  it('reads back every 64th of an inch exactly', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 64 * 12 * 300 }), (sixtyFourths) => {
+        const length = um(Math.round((sixtyFourths * 25_400) / 64));
+        const printed = formatLength(length, 'in');
+        expect(printed).not.toContain('≈');
+        expect(read(printed)).toBe(length);
+      }),
+    );
+  });
+
+  it('reads the same length from inches and millimetres', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 10_000 }), fc.integer({ min: 0, max: 7 }), (whole, eighths) => {
+        const inMillimetres = ((whole * 8 + eighths) * 25.4) / 8;
+        expect(read(`${whole} ${eighths}/8 in`)).toBe(mm(inMillimetres));
+      }),
+    );
+  });
+});

@@ -1,0 +1,121 @@
+import type { Result } from '../result';
+import { parseQuantity, trimmedDecimal, type QuantityGrammar } from './quantity';
+
+declare const lengthUnit: unique symbol;
+/** A length in whole micrometres (µm): how every length is stored and computed. */
+export type Micrometres = number & { readonly [lengthUnit]: 'µm' };
+
+/** The two ways a studio reads lengths. */
+export type LengthSystem = 'in' | 'mm';
+
+export const UM_PER_MM = 1000;
+/** The international inch is 25.4 mm exactly (1959 yard and pound agreement). */
+export const UM_PER_INCH = 25_400;
+export const UM_PER_FOOT = 304_800;
+export const UM_PER_METRE = 1_000_000;
+
+/**
+ * A whole number of micrometres as a length.
+ * @throws RangeError when `value` is not a whole, safe number
+ */
+export function um(value: number): Micrometres {
+  if (!Number.isSafeInteger(value)) throw new RangeError(`${value} is not a whole number of micrometres`);
+  return value as Micrometres;
+}
+
+/** Millimetres to the nearest micrometre. */
+export const mm = (value: number): Micrometres => um(Math.round(value * UM_PER_MM));
+
+/** Sum of lengths. */
+export const sumLengths = (lengths: readonly Micrometres[]): Micrometres =>
+  um(lengths.reduce<number>((sum, each) => sum + each, 0));
+
+const times = (size: number) => ({ over: BigInt(size), under: 1n });
+
+export const LENGTH_GRAMMAR: QuantityGrammar = {
+  noun: 'length',
+  examples: '10 1/4 in, 26 cm, 0.4 mm or 3\' 2"',
+  units: [
+    { names: ['km', 'kilometre', 'kilometres'], size: times(1_000_000_000) },
+    { names: ['m', 'metre', 'metres', 'meter', 'meters'], size: times(UM_PER_METRE) },
+    { names: ['yd', 'yds', 'yard', 'yards'], size: times(914_400) },
+    { names: ['ft', 'foot', 'feet', "'"], size: times(UM_PER_FOOT), next: 'in' },
+    { names: ['in', 'inch', 'inches', 'ins', '"'], size: times(UM_PER_INCH) },
+    { names: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], size: times(10_000) },
+    { names: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], size: times(UM_PER_MM) },
+    { names: ['µm', 'um', 'micron', 'microns'], size: times(1) },
+  ],
+  limit: { base: 100_000_000_000, said: '100 km' },
+};
+
+/**
+ * Reads a length as makers write it: "10 1/4", "26cm", "0.4 mm", "3' 2\"", "10½ in".
+ *
+ * @param system the unit of a bare number; without it a bare number is refused
+ * @returns whole micrometres, exact to the nearest one, or a sentence to show beside the field
+ * @example parseLength('10 1/4', 'in') // 260350 µm
+ */
+export function parseLength(text: string, system?: LengthSystem): Result<Micrometres> {
+  return parseQuantity(text, LENGTH_GRAMMAR, system) as Result<Micrometres>;
+}
+
+const SIXTY_FOURTHS = 64;
+
+function gcd(a: number, b: number): number {
+  return b === 0 ? a : gcd(b, a % b);
+}
+
+/**
+ * A length in inches and fractions to 1/64 ("10 1/4 in"), in feet and inches from ten feet up. A length that is not on a
+ * 64th (to the micrometre) is marked "≈", so that nothing is converted behind the maker's back.
+ */
+function formatInches(length: Micrometres): string {
+  const sixtyFourths = Math.round((length * SIXTY_FOURTHS) / UM_PER_INCH);
+  const exact = Math.abs((sixtyFourths * UM_PER_INCH) / SIXTY_FOURTHS - length) <= 0.5;
+  const mark = exact ? '' : '≈ ';
+  if (sixtyFourths === 0 && length > 0) return '< 1/64 in';
+  const perFoot = 12 * SIXTY_FOURTHS;
+  const feet = sixtyFourths >= 10 * perFoot ? Math.floor(sixtyFourths / perFoot) : 0;
+  const left = sixtyFourths - feet * perFoot;
+  const whole = Math.floor(left / SIXTY_FOURTHS);
+  const over = left % SIXTY_FOURTHS;
+  const divisor = gcd(over, SIXTY_FOURTHS);
+  const fraction = over === 0 ? '' : `${over / divisor}/${SIXTY_FOURTHS / divisor}`;
+  const inches = [whole === 0 && fraction !== '' ? '' : String(whole), fraction].filter(Boolean).join(' ');
+  if (feet === 0) return `${mark}${inches} in`;
+  return left === 0 ? `${mark}${feet} ft` : `${mark}${feet} ft ${inches} in`;
+}
+
+function formatMetric(length: Micrometres): string {
+  if (Math.abs(length) >= UM_PER_METRE) return `${trimmedDecimal(length / UM_PER_METRE, 6)} m`;
+  return `${trimmedDecimal(length / UM_PER_MM, 3)} mm`;
+}
+
+/**
+ * A length in full, in the system asked for. Metric text is exact and reads back to the same micrometre; inch text reads
+ * back exactly when it is on a 64th.
+ * @example formatLength(um(260350), 'in') // "10 1/4 in"
+ */
+export function formatLength(length: Micrometres, system: LengthSystem): string {
+  if (length < 0) return `−${formatLength(um(-length), system)}`;
+  return system === 'in' ? formatInches(length) : formatMetric(length);
+}
+
+/** A length short enough for a label beside a bar: three figures at most ("32.8 ft", "9.14 m", "254 mm"). */
+export function formatLengthShort(length: Micrometres, system: LengthSystem): string {
+  if (system === 'in') {
+    if (length >= 10 * UM_PER_FOOT) return `${shortFigure(length / UM_PER_FOOT)} ft`;
+    return `${trimmedDecimal(length / UM_PER_INCH, length < UM_PER_INCH ? 2 : 1)} in`;
+  }
+  if (length >= UM_PER_METRE) return `${shortFigure(length / UM_PER_METRE)} m`;
+  return `${trimmedDecimal(length / UM_PER_MM, length < 10 * UM_PER_MM ? 1 : 0)} mm`;
+}
+
+function shortFigure(value: number): string {
+  return value >= 100
+    ? Math.round(value).toLocaleString('en-US')
+    : trimmedDecimal(value, value >= 10 ? 1 : 2);
+}
+
+/** A wire's size in millimetres to the micrometre ("0.812 mm"): always metric, since that is what is stored. */
+export const formatDiameter = (size: Micrometres): string => `${trimmedDecimal(size / UM_PER_MM, 3)} mm`;

@@ -1,0 +1,134 @@
+import { ok, refuse, type Result } from '../result';
+import { decimalRatio, divideRounded, mulDiv } from './exact';
+
+declare const moneyUnit: unique symbol;
+/** Money in whole minor units (cents, pence): what is paid and asked. */
+export type MinorUnits = number & { readonly [moneyUnit]: 'minor' };
+/** Money in thousandths of a minor unit: what a millimetre of wire carries. */
+export type CostUnits = number & { readonly [moneyUnit]: 'cost' };
+
+/** How many cost units one minor unit is. Fine enough that a millimetre of copper still costs something. */
+export const COST_UNITS_PER_MINOR = 1000;
+
+/** A currency the studio may keep its books in. */
+export interface Currency {
+  readonly code: string;
+  readonly name: string;
+  /** Figures after the point: 2 for cents, 0 for yen (ISO 4217). */
+  readonly places: number;
+}
+
+export const CURRENCIES: readonly Currency[] = [
+  { code: 'USD', name: 'US dollar', places: 2 },
+  { code: 'EUR', name: 'Euro', places: 2 },
+  { code: 'GBP', name: 'Pound sterling', places: 2 },
+  { code: 'CAD', name: 'Canadian dollar', places: 2 },
+  { code: 'AUD', name: 'Australian dollar', places: 2 },
+  { code: 'NZD', name: 'New Zealand dollar', places: 2 },
+  { code: 'CHF', name: 'Swiss franc', places: 2 },
+  { code: 'SEK', name: 'Swedish krona', places: 2 },
+  { code: 'NOK', name: 'Norwegian krone', places: 2 },
+  { code: 'DKK', name: 'Danish krone', places: 2 },
+  { code: 'PLN', name: 'Polish zloty', places: 2 },
+  { code: 'INR', name: 'Indian rupee', places: 2 },
+  { code: 'JPY', name: 'Japanese yen', places: 0 },
+];
+
+/**
+ * The currency of a code.
+ * @throws RangeError for a code not in {@link CURRENCIES}
+ */
+export function currencyOf(code: string): Currency {
+  const found = CURRENCIES.find((each) => each.code === code);
+  if (!found) throw new RangeError(`${code} is not one of ${CURRENCIES.map((each) => each.code).join(', ')}`);
+  return found;
+}
+
+function whole(value: number, what: string): number {
+  if (!Number.isSafeInteger(value)) throw new RangeError(`${value} is not a whole number of ${what}`);
+  return value;
+}
+
+/** A whole number of minor units. @throws RangeError when it is not whole */
+export const minor = (value: number): MinorUnits => whole(value, 'minor units') as MinorUnits;
+/** A whole number of cost units. @throws RangeError when it is not whole */
+export const cost = (value: number): CostUnits => whole(value, 'cost units') as CostUnits;
+
+export const toCost = (money: MinorUnits): CostUnits => cost(money * COST_UNITS_PER_MINOR);
+/** Cost to the nearest minor unit. */
+export const toMinor = (amount: CostUnits): MinorUnits => minor(mulDiv(amount, 1, COST_UNITS_PER_MINOR));
+export const sumCosts = (costs: readonly CostUnits[]): CostUnits =>
+  cost(costs.reduce<number>((sum, each) => sum + each, 0));
+
+/** The most that one amount may be, in major units: far above any studio, far below 2^53 cost units. */
+const MAX_MAJOR = 10_000_000n;
+
+/**
+ * Reads an amount of money: "12.50", "$12.50", "1,250", "12,50 €".
+ * @returns whole minor units, or a sentence; more figures after the point than the currency has are refused
+ */
+export function parseMoney(text: string, code: string): Result<MinorUnits> {
+  const { places } = currencyOf(code);
+  const example = places === 0 ? '1250' : '12.50';
+  const given = text.length > 40 ? `${text.slice(0, 40)}…` : text;
+  const stripped = text.replace(/[\s\p{Sc}]/gu, '').replace(new RegExp(`^${code}|${code}$`, 'i'), '');
+  if (stripped === '') return refuse(`Enter an amount in ${code}, like ${example}.`);
+  if (/^[-−–]/.test(stripped))
+    return refuse(`“${given}” is negative; an amount is zero or more, like ${example}.`);
+  const grouped = /^\d{1,3}(,\d{3})+(\.\d+)?$/.test(stripped) ? stripped.replaceAll(',', '') : stripped;
+  const plain = grouped.replace(/^(\d*),(\d{1,2})$/, '$1.$2');
+  if (!/^(\d+(\.\d*)?|\.\d+)$/.test(plain))
+    return refuse(`“${given}” is not an amount; write it like ${example}.`);
+  const decimals = plain.split('.')[1]?.length ?? 0;
+  if (decimals > places) {
+    return refuse(
+      `“${given}” has ${decimals} figures after the point; ${code} has ${places}. Write it like ${example}.`,
+    );
+  }
+  const { over, under } = decimalRatio(plain);
+  if (over > MAX_MAJOR * under)
+    return refuse(`“${given}” is more than ${MAX_MAJOR.toLocaleString('en-US')} ${code}.`);
+  return ok(minor(Number(divideRounded(over * 10n ** BigInt(places), under))));
+}
+
+/** An amount with its currency ("$12.50"). */
+export function formatMoney(money: MinorUnits, code: string): string {
+  const { places } = currencyOf(code);
+  return new Intl.NumberFormat('en-US', {
+    style: 'currency',
+    currency: code,
+    currencyDisplay: 'narrowSymbol',
+    minimumFractionDigits: places,
+    maximumFractionDigits: places,
+  }).format(money / 10 ** places);
+}
+
+/** An amount as it would be typed ("12.50"): reads back through {@link parseMoney}. */
+export function plainMoney(money: MinorUnits, code: string): string {
+  const { places } = currencyOf(code);
+  return (money / 10 ** places).toFixed(places);
+}
+
+/** A cost rounded to minor units and printed; small costs keep two more figures so that they do not read as nothing. */
+export function formatCost(amount: CostUnits, code: string): string {
+  const money = toMinor(amount);
+  if (amount === 0 || Math.abs(money) >= 10) return formatMoney(money, code);
+  const { places } = currencyOf(code);
+  return new Intl.NumberFormat('en-US', {
+    style: 'currency',
+    currency: code,
+    currencyDisplay: 'narrowSymbol',
+    minimumFractionDigits: places,
+    maximumFractionDigits: places + 2,
+  }).format(amount / COST_UNITS_PER_MINOR / 10 ** places);
+}
+
+/**
+ * The share of `total` that `part` of `whole` carries, rounded to the nearest cost unit. What remains keeps the rest, so
+ * the shares always sum to the whole exactly; taking all of it takes all of the cost.
+ * @throws RangeError when part is not within 0…whole
+ */
+export function shareOfCost(total: CostUnits, part: number, of: number): CostUnits {
+  if (part < 0 || part > of) throw new RangeError(`cannot take ${part} of ${of}`);
+  return of === 0 ? cost(0) : cost(mulDiv(total, part, of));
+}

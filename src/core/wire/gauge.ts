@@ -1,0 +1,121 @@
+import { ok, refuse, type Result } from '../result';
+import { mm, um, UM_PER_INCH, type Micrometres } from '../units/length';
+import { trimmedDecimal } from '../units/quantity';
+
+/** The systems wire sizes are named in. */
+export const GAUGE_SYSTEMS = ['AWG', 'SWG', 'mm'] as const;
+export type GaugeSystem = (typeof GAUGE_SYSTEMS)[number];
+
+/** The label a maker bought wire under: kept beside the true size, never instead of it. */
+export interface GaugeLabel {
+  readonly system: GaugeSystem;
+  /** "20" in AWG and SWG, "0.8" in mm. */
+  readonly number: string;
+}
+
+/** Thinnest and thickest wire that a studio works by hand; outside it the entry is a slip. */
+export const MIN_SIZE = um(50);
+export const MAX_SIZE = um(12_000);
+
+const AWG_RANGE = { from: 0, to: 44 };
+
+/**
+ * Diameter of an American (B&S) gauge number: 0.127 mm × 92^((36 − n) / 39). Source: ASTM B258.
+ * @param n gauge number, 0 to 44
+ */
+export const awgDiameterMm = (n: number): number => 0.127 * 92 ** ((36 - n) / 39);
+
+/** Imperial standard wire gauge in thousandths of an inch, number 0 upward. Source: BS 3737 (table from memory). */
+const SWG_THOU: readonly number[] = [
+  324, 300, 276, 252, 232, 212, 192, 176, 160, 144, 128, 116, 104, 92, 80, 72, 64, 56, 48, 40, 36, 32, 28, 24,
+  22, 20, 18, 16.4, 14.8, 13.6, 12.4, 11.6, 10.8, 10, 9.2, 8.4, 7.6, 6.8, 6, 5.2, 4.8,
+];
+
+/** Sizes European spools are labelled with, in mm (common practice). */
+export const METRIC_NOMINALS: readonly number[] = [
+  0.2, 0.25, 0.3, 0.315, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0, 1.2, 1.25, 1.5, 1.6, 1.8, 2.0, 2.5, 3.0,
+];
+
+/**
+ * The true size that a label stands for.
+ * @returns µm, or a sentence naming what was given and which numbers the system has
+ */
+export function gaugeSize({ system, number }: GaugeLabel): Result<Micrometres> {
+  const text = number.trim().slice(0, 20);
+  if (system === 'mm') {
+    const value = Number(text.replace(',', '.'));
+    const size = /^\d*[.,]?\d+$/.test(text) ? Math.round(value * 1000) : 0;
+    if (size < MIN_SIZE || size > MAX_SIZE) {
+      return refuse(
+        `“${text}” mm is not a wire size; give ${MIN_SIZE / 1000} to ${MAX_SIZE / 1000} mm, like 0.8.`,
+      );
+    }
+    return ok(um(size));
+  }
+  const n = /^\d{1,2}$/.test(text) ? Number(text) : NaN;
+  if (system === 'AWG') {
+    if (!(n >= AWG_RANGE.from && n <= AWG_RANGE.to)) {
+      return refuse(
+        `There is no ${system} number “${text}”; it runs from ${AWG_RANGE.from} to ${AWG_RANGE.to}, like 20.`,
+      );
+    }
+    return ok(mm(awgDiameterMm(n)));
+  }
+  const thou = SWG_THOU[n];
+  if (thou === undefined) {
+    return refuse(`There is no SWG number “${text}”; it runs from 0 to ${SWG_THOU.length - 1}, like 20.`);
+  }
+  return ok(um(Math.round((thou * UM_PER_INCH) / 1000)));
+}
+
+/** "20 ga", "20 SWG", "0.8 mm": AWG is what "gauge" means unless another system is named. */
+export function formatGauge({ system, number }: GaugeLabel): string {
+  return system === 'AWG' ? `${number} ga` : `${number} ${system}`;
+}
+
+/** One way of naming a measured size. */
+export interface GaugeCandidate extends GaugeLabel {
+  readonly size: Micrometres;
+  /** Measured less nominal, µm. */
+  readonly deviation: Micrometres;
+}
+
+/** What a measured diameter most likely is. */
+export interface Identification {
+  /** The nearest number of each system, nearest first. */
+  readonly candidates: readonly GaugeCandidate[];
+  /** True when a second label is as likely as the first, within what a calliper can tell apart. */
+  readonly ambiguous: boolean;
+}
+
+/** A workshop calliper reads to 0.01 mm; two deviations closer than that cannot be told apart. */
+const CALLIPER_RESOLUTION = 10;
+
+const LADDERS: Readonly<Record<GaugeSystem, readonly string[]>> = {
+  AWG: Array.from({ length: AWG_RANGE.to + 1 }, (_, n) => String(n)),
+  SWG: SWG_THOU.map((_, n) => String(n)),
+  mm: METRIC_NOMINALS.map((value) => trimmedDecimal(value, 3)),
+};
+
+/**
+ * Names a measured size in every system, with how far off each name is.
+ * @param measured diameter (or width) in µm
+ */
+export function identifyGauge(measured: Micrometres): Identification {
+  const off = ({ deviation }: GaugeCandidate) => Math.abs(deviation);
+  const nearestFirst = (a: GaugeCandidate, b: GaugeCandidate) => off(a) - off(b);
+  const ladders = GAUGE_SYSTEMS.map((system) =>
+    LADDERS[system]
+      .flatMap((number): GaugeCandidate[] => {
+        const size = gaugeSize({ system, number });
+        return size.ok ? [{ system, number, size: size.value, deviation: um(measured - size.value) }] : [];
+      })
+      .sort(nearestFirst),
+  );
+  const candidates = ladders.flatMap((ladder) => ladder.slice(0, 1)).sort(nearestFirst);
+  const runnersUp = ladders.flatMap((ladder) => ladder.slice(0, 2)).sort(nearestFirst);
+  const [first, second] = runnersUp;
+  const ambiguous =
+    first !== undefined && second !== undefined && off(second) - off(first) < CALLIPER_RESOLUTION;
+  return { candidates, ambiguous };
+}

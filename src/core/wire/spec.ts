@@ -1,0 +1,45 @@
+import { formatDiameter } from '../units/length';
+import { formatGauge, type GaugeLabel } from './gauge';
+import { metalOf, type Finish, type MetalId, type Temper } from './metal';
+import { hasOwnHeight, type CrossSection } from './profile';
+
+/**
+ * What a wire is: metal, profile, size, temper and finish. Two wires are the same stock only when all five agree; the
+ * label is how it is called here, and does not make another wire of it.
+ */
+export interface WireSpec extends CrossSection {
+  readonly metal: MetalId;
+  readonly temper: Temper;
+  readonly finish: Finish;
+  /** Colour or kind of the plating or coating ("teal", "silver"); empty for bare wire. */
+  readonly finishName: string;
+  readonly label: GaugeLabel;
+}
+
+/** The five things that make two wires the same stock, as one comparable text. */
+export function specKey(spec: WireSpec): string {
+  const { metal, profile, width, height, temper, finish, finishName } = spec;
+  return [metal, profile, width, height, temper, finish, finishName.trim().toLowerCase()].join('|');
+}
+
+/** "sterling", "teal coated copper", "silver plated copper". */
+export function describeMetal({
+  metal,
+  finish,
+  finishName,
+}: Pick<WireSpec, 'metal' | 'finish' | 'finishName'>): string {
+  const { name } = metalOf(metal);
+  return finish === 'bare' ? name : `${finishName} ${finish} ${name}`.trim();
+}
+
+/** "20 ga round sterling, half hard": how a wire is said everywhere. */
+export function describeSpec(spec: WireSpec): string {
+  return `${formatGauge(spec.label)} ${spec.profile} ${describeMetal(spec)}, ${spec.temper}`;
+}
+
+/** "0.812 mm" or "1.024 × 0.512 mm": the true size, whatever the label says. */
+export function describeSize({ profile, width, height }: CrossSection): string {
+  return hasOwnHeight(profile)
+    ? `${formatDiameter(width).replace(' mm', '')} × ${formatDiameter(height)}`
+    : formatDiameter(width);
+}
