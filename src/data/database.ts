@@ -1,0 +1,50 @@
+import pg from 'pg';
+import { Sequelize } from 'sequelize';
+import { initMakingModels } from './models/making';
+import { initStudioModels } from './models/studio';
+import { initWireModels } from './models/wire';
+
+/** PostgreSQL's 64-bit whole numbers come back as numbers; one that a double cannot hold is a fault, never rounded. */
+pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
+  const value = Number(text);
+  if (!Number.isSafeInteger(value)) throw new RangeError(`${text} overruns a safe whole number`);
+  return value;
+});
+
+/** Connections one copy of the application keeps; a studio has few people and short transactions. */
+const POOL_SIZE = 10;
+
+/** Opens a pool of connections as the role given in the address. */
+export function openDatabase(url: string): Sequelize {
+  return new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: POOL_SIZE, idle: 30_000, acquire: 20_000 },
+    dialectOptions: { application_name: 'pewterer', statement_timeout: 30_000, idle_in_transaction_session_timeout: 30_000 },
+    define: { timestamps: false, underscored: true },
+  });
+}
+
+const held = globalThis as { pewtererDatabase?: Sequelize };
+
+/**
+ * The application's database, opened on first use from PEWTERER_DATABASE_URL.
+ * @throws Error when the address is not set
+ */
+export function database(): Sequelize {
+  const url = process.env['PEWTERER_DATABASE_URL'];
+  if (!held.pewtererDatabase) {
+    if (!url) throw new Error('PEWTERER_DATABASE_URL is not set; start Pewterer with ./run');
+    held.pewtererDatabase = openDatabase(url);
+    initStudioModels(held.pewtererDatabase);
+    initWireModels(held.pewtererDatabase);
+    initMakingModels(held.pewtererDatabase);
+  }
+  return held.pewtererDatabase;
+}
+
+/** Closes the application's database, for scripts and tests that end. */
+export async function closeDatabase(): Promise<void> {
+  await held.pewtererDatabase?.close();
+  delete held.pewtererDatabase;
+}

@@ -1,0 +1,180 @@
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { closeDatabase } from './database';
+import { inStudio, type StudioSession } from './inStudio';
+import { migrate } from './migrate';
+import { MIGRATIONS } from './migrations';
+import { Supplier } from './models/wire';
+import { Studio } from './models/studio';
+
+const session = (): StudioSession => ({ studioId: randomUUID(), userId: randomUUID(), role: 'owner', now: new Date() });
+
+async function makeStudio(who: StudioSession): Promise<void> {
+  await inStudio(who, (tx) =>
+    tx.add(Studio, [
+      {
+        name: 'Bench',
+        currency: 'USD',
+        lengthSystem: 'in',
+        hourlyRate: 2000 as never,
+        overheadPerHour: 0 as never,
+        targetPerHour: 0 as never,
+        materialsFactor: 400,
+        targetMargin: 0,
+        feePercent: 0,
+        feeFixed: 0 as never,
+        taxPercent: 0,
+        taxIncluded: false,
+        priceFrom: 'actual',
+        priceEndings: [],
+        rounding: 'up',
+        usefulMinimumUm: 50_000 as never,
+        createdAt: who.now,
+      },
+    ]),
+  );
+}
+
+const supplier = (name: string) => ({ supplierId: randomUUID(), name });
+const names = (who: StudioSession) =>
+  inStudio(who, async (tx) => (await Supplier.findAll({ ...tx.within, order: ['name'] })).map(({ name }) => name));
+
+async function asApp<T>(work: (client: pg.Client) => Promise<T>): Promise<T> {
+  const client = new pg.Client(process.env['PEWTERER_DATABASE_URL']);
+  await client.connect();
+  try {
+    return await work(client);
+  } finally {
+    await client.end();
+  }
+}
+
+afterAll(closeDatabase);
+
+describe('the door to the database', () => {
+  const [ours, theirs] = [session(), session()];
+  beforeAll(async () => {
+    await makeStudio(ours);
+    await makeStudio(theirs);
+    await inStudio(ours, (tx) => tx.add(Supplier, [supplier('Ours')]));
+    await inStudio(theirs, (tx) => tx.add(Supplier, [supplier('Theirs')]));
+  });
+
+  it('shows each studio its own rows only', async () => {
+    expect(await names(ours)).toEqual(['Ours']);
+    expect(await names(theirs)).toEqual(['Theirs']);
+  });
+
+  it('shows nothing without a studio, in any table', async () => {
+    await asApp(async (client) => {
+      const { rows: tables } = await client.query<{ name: string }>(
+        `SELECT table_name AS name FROM information_schema.role_table_grants
+          WHERE grantee = current_user AND privilege_type = 'SELECT' GROUP BY 1`,
+      );
+      expect(tables.length).toBeGreaterThanOrEqual(12);
+      for (const { name } of tables) {
+        const { rows } = await client.query<{ count: string }>(`SELECT count(*) FROM ${name}`);
+        expect([name, Number(rows[0]?.count)]).toEqual([name, 0]);
+      }
+    });
+  });
+
+  it('guards every table that carries a studio', async () => {
+    const owner = new pg.Client(process.env['PEWTERER_OWNER_URL']);
+    await owner.connect();
+    const { rows } = await owner.query(
+      `SELECT c.relname FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace
+        WHERE n.nspname = 'public' AND c.relkind = 'r' AND NOT c.relrowsecurity
+          AND c.relname NOT IN ('schema_steps', 'sign_in_failures')`,
+    );
+    await owner.end();
+    expect(rows).toEqual([]);
+  });
+
+  it('neither writes nor changes another studio’s rows', async () => {
+    await asApp(async (client) => {
+      const inOurs = async (sql: string, values: unknown[]) => {
+        await client.query('BEGIN');
+        await client.query(`SELECT set_config('pewterer.studio', $1, true)`, [ours.studioId]);
+        try {
+          return await client.query(sql, values);
+        } finally {
+          await client.query('ROLLBACK');
+        }
+      };
+      await expect(
+        inOurs('INSERT INTO suppliers (studio_id, supplier_id, name) VALUES ($1, $2, $3)', [theirs.studioId, randomUUID(), 'x']),
+      ).rejects.toThrow(/row-level security/);
+      const changed = await inOurs('UPDATE studios SET name = $2 WHERE studio_id = $1', [theirs.studioId, 'x']);
+      expect(changed.rowCount).toBe(0);
+      expect((await inOurs('SELECT FROM suppliers WHERE studio_id = $1', [theirs.studioId])).rowCount).toBe(0);
+    });
+  });
+
+  it('connects as a role that owns nothing and cannot bypass row security', async () => {
+    await asApp(async (client) => {
+      const { rows } = await client.query(
+        `SELECT rolsuper, rolbypassrls, rolcreaterole, rolcreatedb,
+                (SELECT count(*)::int FROM pg_class WHERE relowner = pg_roles.oid) AS owned FROM pg_roles WHERE rolname = current_user`,
+      );
+      expect(rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false, owned: 0 }]);
+      await expect(client.query('ALTER TABLE movements DISABLE ROW LEVEL SECURITY')).rejects.toThrow(/must be owner/);
+      await expect(client.query('CREATE TABLE mine (x int)')).rejects.toThrow(/permission denied/);
+      await expect(client.query('SELECT * FROM sign_in_failures')).rejects.toThrow(/permission denied/);
+    });
+  });
+
+  it('keeps movements append-only, even for the owner of the tables', async () => {
+    await asApp(async (client) => {
+      await expect(client.query('UPDATE movements SET reason = $1', ['x'])).rejects.toThrow(/permission denied/);
+      await expect(client.query('DELETE FROM movements')).rejects.toThrow(/permission denied/);
+    });
+    const owner = new pg.Client(process.env['PEWTERER_OWNER_URL']);
+    await owner.connect();
+    await expect(owner.query('TRUNCATE movements')).rejects.toThrow(/append-only/);
+    await expect(owner.query('DELETE FROM wire_lots')).rejects.toThrow(/append-only/);
+    await owner.end();
+  });
+
+  it('writes nothing when the work fails', async () => {
+    const failing = inStudio(ours, async (tx) => {
+      await tx.add(Supplier, [supplier('Half done')]);
+      throw new Error('snapped');
+    });
+    await expect(failing).rejects.toThrow('snapped');
+    expect(await names(ours)).toEqual(['Ours']);
+  });
+
+  it('refuses to write in a reading transaction', async () => {
+    await expect(inStudio(ours, (tx) => tx.add(Supplier, [supplier('Read')]), { readOnly: true })).rejects.toThrow(/read-only/);
+  });
+
+  it('runs a lost race again until both sides count', async () => {
+    const who = session();
+    await makeStudio(who);
+    const addOne = () =>
+      inStudio(who, async (tx) => {
+        const row = await tx.first<{ version: number }>('SELECT version FROM studios');
+        await tx.run('UPDATE studios SET version = $1', [(row?.version ?? 0) + 1]);
+      });
+    await Promise.all(Array.from({ length: 12 }, addOne));
+    expect(await inStudio(who, (tx) => tx.first('SELECT version FROM studios'))).toEqual({ version: 13 });
+  });
+});
+
+it('has nothing left to do on a database that is up to date', async () => {
+  expect(MIGRATIONS.map(({ name }) => name)).toEqual([...MIGRATIONS.map(({ name }) => name)].sort());
+  expect(await migrate(process.env['PEWTERER_OWNER_URL'] ?? '')).toEqual([]);
+});
+
+it('heals when every connection is cut under it', async () => {
+  const who = session();
+  await makeStudio(who);
+  const keeper = new pg.Client(process.env['PEWTERER_OWNER_URL']);
+  await keeper.connect();
+  // The owner may end the app's sessions only as a member of its role.
+  await keeper.query(`GRANT pewterer_app TO CURRENT_USER`);
+  await keeper.query(`SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE usename = 'pewterer_app'`);
+  expect(await names(who)).toEqual([]);
+  await keeper.end();
+});

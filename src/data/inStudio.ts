@@ -1,0 +1,98 @@
+import {
+  QueryTypes,
+  Transaction,
+  type BindOrReplacements,
+  type CreationAttributes,
+  type Model,
+  type ModelStatic,
+} from 'sequelize';
+import { database } from './database';
+import { isPassing } from './faults';
+
+/** Who works in which studio. */
+export interface StudioSession {
+  readonly studioId: string;
+  readonly userId: string;
+  readonly role: 'owner' | 'helper';
+  /** When the work happens; the demo studio's two years are written with past times. */
+  readonly now: Date;
+}
+
+/** A row of any table: each carries its studio in its key. */
+type StudioRow = Model & { studioId: string };
+
+/** A transaction inside one studio: every query in it sees that studio's rows and no other. */
+export interface Tx {
+  readonly session: StudioSession;
+  /** Rows of a query with $1… parameters. Column names come back as written, so alias them in camel case. */
+  select<Row extends object>(sql: string, bind?: BindOrReplacements): Promise<Row[]>;
+  /** The first row, if any. */
+  first<Row extends object>(sql: string, bind?: BindOrReplacements): Promise<Row | undefined>;
+  /** Runs a statement. */
+  run(sql: string, bind?: BindOrReplacements): Promise<void>;
+  /** Inserts rows with one statement; the studio is added. */
+  add<Row extends StudioRow>(model: ModelStatic<Row>, rows: readonly Omit<CreationAttributes<Row>, 'studioId'>[]): Promise<void>;
+  /** What a model's own query needs to run inside this transaction. */
+  readonly within: { readonly transaction: Transaction };
+}
+
+export interface DoorOptions {
+  /** Reading only: one consistent snapshot, no locks. */
+  readonly readOnly?: boolean;
+}
+
+/** How long a transaction is tried again after a lost race or a lost connection before the fault is passed on. */
+const PATIENCE_MS = 15_000;
+
+/**
+ * The one door to the database. Opens a serialisable transaction, sets the studio for row-level security, runs the work
+ * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
+ * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
+ * unanswered commit posts nothing twice.
+ */
+export async function inStudio<T>(
+  session: StudioSession,
+  work: (tx: Tx) => Promise<T>,
+  { readOnly = false }: DoorOptions = {},
+): Promise<T> {
+  const giveUp = Date.now() + PATIENCE_MS;
+  for (let attempt = 0; ; attempt += 1) {
+    try {
+      return await once(session, work, readOnly);
+    } catch (fault) {
+      if (!isPassing(fault) || Date.now() > giveUp) throw fault;
+      await pause(Math.min(400, 5 * 2 ** attempt) * (0.5 + Math.random()));
+    }
+  }
+}
+
+type MakeRow<M> = M extends ModelStatic<infer Row extends Model> ? CreationAttributes<Row> : never;
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, readOnly: boolean): Promise<T> {
+  const sequelize = database();
+  const isolationLevel = readOnly ? Transaction.ISOLATION_LEVELS.REPEATABLE_READ : Transaction.ISOLATION_LEVELS.SERIALIZABLE;
+  return sequelize.transaction({ isolationLevel }, async (transaction) => {
+    const select = <Row extends object>(sql: string, bind: BindOrReplacements = []) =>
+      sequelize.query<Row>(sql, { bind, transaction, type: QueryTypes.SELECT });
+    const run = async (sql: string, bind: BindOrReplacements = []) => {
+      await sequelize.query(sql, { bind, transaction, type: QueryTypes.RAW });
+    };
+    await select(`SELECT set_config('pewterer.studio', $1, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`, [
+      session.studioId,
+    ]);
+    return work({
+      session,
+      select,
+      run,
+      first: async <Row extends object>(sql: string, bind?: BindOrReplacements) => (await select<Row>(sql, bind))[0],
+      add: async (model, rows) => {
+        if (rows.length === 0) return;
+        const whole = rows.map((row) => ({ ...row, studioId: session.studioId }) as unknown as MakeRow<typeof model>);
+        await model.bulkCreate(whole, { transaction, returning: false });
+      },
+      within: { transaction },
+    });
+  });
+}

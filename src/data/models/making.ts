@@ -1,0 +1,116 @@
+import { Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import type { Micrograms } from '@/core/units/mass';
+import type { CostUnits, MinorUnits } from '@/core/units/money';
+import { fraction, id, json, keyId, maybe, moment, number, text, whole } from './columns';
+
+/** A pattern as it is listed; what it says is in its revisions. */
+export class Pattern extends Model<InferAttributes<Pattern>, InferCreationAttributes<Pattern>> {
+  declare studioId: string;
+  declare patternId: string;
+  declare number: number;
+  /** The newest revision. */
+  declare revision: number;
+  declare name: string;
+  declare kind: PatternKind;
+  declare createdAt: Date;
+}
+
+/** What a pattern said at one time. A finished piece keeps the revision it was made from. */
+export class PatternRevision extends Model<InferAttributes<PatternRevision>, InferCreationAttributes<PatternRevision>> {
+  declare studioId: string;
+  declare patternId: string;
+  declare revision: number;
+  declare body: PatternBody;
+  declare userId: string;
+  declare writtenAt: Date;
+}
+
+/** One finished, numbered object with what it took. */
+export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes<Piece>> {
+  declare studioId: string;
+  declare pieceId: string;
+  declare number: number;
+  declare patternId: string;
+  declare revision: number;
+  declare name: string;
+  declare kind: PatternKind;
+  declare userId: string;
+  declare madeAt: Date;
+  declare wireCost: CostUnits;
+  declare wireReplacement: CostUnits;
+  declare scrapCost: CostUnits;
+  declare scrapReplacement: CostUnits;
+  declare spoilageCost: CostUnits;
+  declare spoilageReplacement: CostUnits;
+  declare partsCost: CostUnits;
+  declare minutes: number;
+  declare setUpMinutes: number;
+  declare sharedBy: number;
+  /** Rates as they were when it was made. */
+  declare hourlyRate: MinorUnits;
+  declare overheadPerHour: MinorUnits;
+  /** Wire that is in the piece, by computation. */
+  declare wireMassUg: Micrograms;
+  declare goingPrice: MinorUnits | null;
+  declare school: string | null;
+  declare price: MinorUnits | null;
+  declare version: CreationOptional<number>;
+}
+
+export function initMakingModels(sequelize: Sequelize): void {
+  Pattern.init(
+    {
+      studioId: keyId(),
+      patternId: keyId(),
+      number: number(),
+      revision: number(),
+      name: text(),
+      kind: text(),
+      createdAt: moment(),
+    },
+    { sequelize, tableName: 'patterns' },
+  );
+  PatternRevision.init(
+    {
+      studioId: keyId(),
+      patternId: keyId(),
+      revision: { ...number(), primaryKey: true },
+      body: json(),
+      userId: id(),
+      writtenAt: moment(),
+    },
+    { sequelize, tableName: 'pattern_revisions' },
+  );
+  Piece.init(
+    {
+      studioId: keyId(),
+      pieceId: keyId(),
+      number: number(),
+      patternId: id(),
+      revision: number(),
+      name: text(),
+      kind: text(),
+      userId: id(),
+      madeAt: moment(),
+      wireCost: whole(),
+      wireReplacement: whole(),
+      scrapCost: whole(),
+      scrapReplacement: whole(),
+      spoilageCost: whole(),
+      spoilageReplacement: whole(),
+      partsCost: whole(),
+      minutes: fraction(),
+      setUpMinutes: fraction(),
+      sharedBy: number(),
+      hourlyRate: whole(),
+      overheadPerHour: whole(),
+      wireMassUg: whole(),
+      goingPrice: maybe(whole()),
+      school: maybe(text()),
+      price: maybe(whole()),
+      version: { ...number(), defaultValue: 1 },
+    },
+    { sequelize, tableName: 'pieces' },
+  );
+}

@@ -1,0 +1,116 @@
+import { Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import type { Rounding } from '@/core/costing/rounding';
+import type { LengthSystem, Micrometres } from '@/core/units/length';
+import type { MinorUnits } from '@/core/units/money';
+import type { BasisPoints } from '@/core/units/percent';
+import { flag, id, json, keyId, moment, number, text, whole } from './columns';
+
+/** A studio with its settings. */
+export class Studio extends Model<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
+  declare studioId: string;
+  declare name: string;
+  declare currency: string;
+  declare lengthSystem: LengthSystem;
+  declare hourlyRate: MinorUnits;
+  declare overheadPerHour: MinorUnits;
+  declare targetPerHour: MinorUnits;
+  /** Hundredths: 400 is ×4. */
+  declare materialsFactor: number;
+  declare targetMargin: BasisPoints;
+  declare feePercent: BasisPoints;
+  declare feeFixed: MinorUnits;
+  declare taxPercent: BasisPoints;
+  declare taxIncluded: boolean;
+  declare priceFrom: 'actual' | 'replacement';
+  declare priceEndings: MinorUnits[];
+  declare rounding: Rounding;
+  declare usefulMinimumUm: Micrometres;
+  declare version: CreationOptional<number>;
+  declare createdAt: Date;
+}
+
+/** The useful minimum of one metal or spec, where it differs from the studio's. */
+export class UsefulMinimum extends Model<InferAttributes<UsefulMinimum>, InferCreationAttributes<UsefulMinimum>> {
+  declare studioId: string;
+  declare scope: 'metal' | 'spec';
+  declare of: string;
+  declare lengthUm: Micrometres;
+}
+
+/** Somebody who signs in. */
+export class User extends Model<InferAttributes<User>, InferCreationAttributes<User>> {
+  declare studioId: string;
+  declare userId: string;
+  declare login: string;
+  declare name: string;
+  declare role: 'owner' | 'helper';
+  declare passwordHash: string;
+  /** Raised when the password changes: sessions of an older epoch have ended. */
+  declare sessionEpoch: CreationOptional<number>;
+  declare active: CreationOptional<boolean>;
+  declare createdAt: Date;
+}
+
+/** A submitted form: posted at most once under its key. */
+export class Post extends Model<InferAttributes<Post>, InferCreationAttributes<Post>> {
+  declare studioId: string;
+  declare postKey: string;
+  declare useCase: string;
+  declare userId: string;
+  declare postedAt: Date;
+  declare outcome: unknown;
+}
+
+export function initStudioModels(sequelize: Sequelize): void {
+  Studio.init(
+    {
+      studioId: keyId(),
+      name: text(),
+      currency: text(),
+      lengthSystem: text(),
+      hourlyRate: whole(),
+      overheadPerHour: whole(),
+      targetPerHour: whole(),
+      materialsFactor: number(),
+      targetMargin: number(),
+      feePercent: number(),
+      feeFixed: whole(),
+      taxPercent: number(),
+      taxIncluded: flag(),
+      priceFrom: text(),
+      priceEndings: json(),
+      rounding: text(),
+      usefulMinimumUm: whole(),
+      version: { ...number(), defaultValue: 1 },
+      createdAt: moment(),
+    },
+    { sequelize, tableName: 'studios' },
+  );
+  UsefulMinimum.init(
+    {
+      studioId: keyId(),
+      scope: { ...text(), primaryKey: true },
+      of: { ...text(), primaryKey: true },
+      lengthUm: whole(),
+    },
+    { sequelize, tableName: 'useful_minimums' },
+  );
+  User.init(
+    {
+      studioId: keyId(),
+      userId: keyId(),
+      login: text(),
+      name: text(),
+      role: text(),
+      passwordHash: text(),
+      sessionEpoch: { ...number(), defaultValue: 1 },
+      active: { ...flag(), defaultValue: true },
+      createdAt: moment(),
+    },
+    { sequelize, tableName: 'users' },
+  );
+  Post.init(
+    { studioId: keyId(), postKey: keyId(), useCase: text(), userId: id(), postedAt: moment(), outcome: json() },
+    { sequelize, tableName: 'posts' },
+  );
+}
