@@ -37,13 +37,16 @@ function programs(): string {
   const base = '/usr/lib/postgresql';
   const versions = fs.existsSync(base) ? fs.readdirSync(base).map(Number).filter(Number.isFinite) : [];
   const newest = Math.max(...versions);
-  if (!Number.isFinite(newest)) throw new Refusal('PostgreSQL is not installed: run "apt-get install postgresql".');
+  if (!Number.isFinite(newest))
+    throw new Refusal('PostgreSQL is not installed: run "apt-get install postgresql".');
   return path.join(base, String(newest), 'bin');
 }
 
 /** Runs a program as the unprivileged user that PostgreSQL asks for. */
 function asDatabaseUser(program: string, args: readonly string[]) {
-  const [command, all] = isRoot() ? ['runuser', ['-u', 'postgres', '--', program, ...args]] : [program, [...args]];
+  const [command, all] = isRoot()
+    ? ['runuser', ['-u', 'postgres', '--', program, ...args]]
+    : [program, [...args]];
   return spawnSync(command, all, { cwd: '/', encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
 }
 
@@ -51,14 +54,16 @@ function must(program: string, args: readonly string[], doing: string): void {
   const { status, stderr, stdout, error } = asDatabaseUser(path.join(programs(), program), args);
   if (status === 0) return;
   const said = `${error?.message ?? ''}${stderr}${stdout}`.trim();
-  if (/No space left on device/i.test(said)) throw new Refusal(`The disk is full: ${doing} failed. Free some space and start again.`);
+  if (/No space left on device/i.test(said))
+    throw new Refusal(`The disk is full: ${doing} failed. Free some space and start again.`);
   throw new Refusal(`${doing} failed: ${said.split('\n').slice(-6).join('\n')}`);
 }
 
 /** Gives a folder to the database's user. */
 function giveAway(folder: string): void {
   if (!isRoot()) return;
-  const number = (flag: string) => Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout.trim());
+  const number = (flag: string) =>
+    Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout.trim());
   fs.chownSync(folder, number('-u'), number('-g'));
 }
 
@@ -75,7 +80,11 @@ function placeFor(folder: string): string {
 function readSecrets(folder: string): Secrets {
   const file = path.join(folder, 'secrets.json');
   if (fs.existsSync(file)) return JSON.parse(fs.readFileSync(file, 'utf8')) as Secrets;
-  const secrets: Secrets = { password: randomBytes(24).toString('hex'), cluster: placeFor(folder), ready: false };
+  const secrets: Secrets = {
+    password: randomBytes(24).toString('hex'),
+    cluster: placeFor(folder),
+    ready: false,
+  };
   writeSecrets(folder, secrets);
   return secrets;
 }
@@ -98,7 +107,13 @@ function initialise(folder: string, secrets: Secrets): void {
     fs.writeFileSync(passwordFile, password, { mode: 0o600 });
     giveAway(passwordFile);
     giveAway(scratch);
-    const options = ['--auth=scram-sha-256', `--pwfile=${passwordFile}`, `--username=${SUPERUSER}`, '--encoding=UTF8', '--locale=C.UTF-8'];
+    const options = [
+      '--auth=scram-sha-256',
+      `--pwfile=${passwordFile}`,
+      `--username=${SUPERUSER}`,
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
+    ];
     must('initdb', ['-D', cluster, ...options], 'Making the database');
   } finally {
     fs.rmSync(scratch, { recursive: true, force: true });
@@ -108,16 +123,33 @@ function initialise(folder: string, secrets: Secrets): void {
 
 /** Process and port of a running postmaster, from its lock file. */
 function running(cluster: string): { pid: number; port: number } | undefined {
-  if (asDatabaseUser(path.join(programs(), 'pg_ctl'), ['status', '-D', cluster]).status !== 0) return undefined;
+  if (asDatabaseUser(path.join(programs(), 'pg_ctl'), ['status', '-D', cluster]).status !== 0)
+    return undefined;
   const lines = fs.readFileSync(path.join(cluster, 'postmaster.pid'), 'utf8').split('\n');
   return { pid: Number(lines[0]), port: Number(lines[3]) };
 }
 
 async function start(cluster: string, port: number, durable: boolean): Promise<void> {
-  const settings = ['listen_addresses=127.0.0.1', 'unix_socket_directories=', `port=${port}`, 'max_connections=60'];
+  const settings = [
+    'listen_addresses=127.0.0.1',
+    'unix_socket_directories=',
+    `port=${port}`,
+    'max_connections=60',
+  ];
   if (!durable) settings.push('fsync=off', 'synchronous_commit=off', 'full_page_writes=off');
   const log = path.join(cluster, 'server.log');
-  const args = ['start', '-w', '-t', '60', '-D', cluster, '-l', log, '-o', settings.map((each) => `-c ${each}`).join(' ')];
+  const args = [
+    'start',
+    '-w',
+    '-t',
+    '60',
+    '-D',
+    cluster,
+    '-l',
+    log,
+    '-o',
+    settings.map((each) => `-c ${each}`).join(' '),
+  ];
   // After a kill -9 the last workers of the old server may hold its memory for a moment longer.
   for (let attempt = 1; ; attempt += 1) {
     try {
@@ -131,7 +163,8 @@ async function start(cluster: string, port: number, durable: boolean): Promise<v
 
 function explain(fault: unknown, log: string): unknown {
   const tail = fs.existsSync(log) ? fs.readFileSync(log, 'utf8').split('\n').slice(-15).join('\n') : '';
-  if (/No space left on device/i.test(tail)) return new Refusal('The disk is full: the database cannot start. Free some space and start again.');
+  if (/No space left on device/i.test(tail))
+    return new Refusal('The disk is full: the database cannot start. Free some space and start again.');
   return fault;
 }
 
@@ -159,20 +192,26 @@ export async function startCluster(folder: string, { durable = true } = {}): Pro
   const { bavail, bsize } = fs.statfsSync(folder);
   if (bavail * bsize < LEAST_FREE_BYTES) {
     const megabytes = Math.floor((bavail * bsize) / 1024 / 1024);
-    throw new Refusal(`The disk that holds ${folder} has only ${megabytes} MB free; Pewterer needs ${LEAST_FREE_BYTES / 1024 / 1024} MB.`);
+    throw new Refusal(
+      `The disk that holds ${folder} has only ${megabytes} MB free; Pewterer needs ${LEAST_FREE_BYTES / 1024 / 1024} MB.`,
+    );
   }
   const secrets = readSecrets(folder);
   const { cluster } = secrets;
   let now = secrets.ready ? running(cluster) : undefined;
   if (!secrets.ready) {
-    if (fs.existsSync(path.join(cluster, 'postmaster.pid'))) asDatabaseUser(path.join(programs(), 'pg_ctl'), ['stop', '-m', 'immediate', '-D', cluster]);
+    if (fs.existsSync(path.join(cluster, 'postmaster.pid')))
+      asDatabaseUser(path.join(programs(), 'pg_ctl'), ['stop', '-m', 'immediate', '-D', cluster]);
     initialise(folder, secrets);
   }
   if (!now) {
     await start(cluster, await freePort(), durable);
     now = running(cluster);
   }
-  if (!now) throw new Refusal(`The database in ${cluster} is not answering; its own log is ${path.join(cluster, 'server.log')}.`);
+  if (!now)
+    throw new Refusal(
+      `The database in ${cluster} is not answering; its own log is ${path.join(cluster, 'server.log')}.`,
+    );
   const { port } = now;
   if (!secrets.ready) {
     await ensureDatabase(port, secrets);
@@ -184,7 +223,8 @@ export async function startCluster(folder: string, { durable = true } = {}): Pro
     pid: () => running(cluster)?.pid,
     revive: () => start(cluster, port, durable),
     stop: () => {
-      if (running(cluster)) must('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', cluster], 'Stopping the database');
+      if (running(cluster))
+        must('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', cluster], 'Stopping the database');
     },
   };
 }

@@ -20,7 +20,11 @@ export function openDatabase(url: string): Sequelize {
     dialect: 'postgres',
     logging: false,
     pool: { max: POOL_SIZE, idle: 30_000, acquire: 20_000 },
-    dialectOptions: { application_name: 'pewterer', statement_timeout: 30_000, idle_in_transaction_session_timeout: 30_000 },
+    dialectOptions: {
+      application_name: 'pewterer',
+      statement_timeout: 30_000,
+      idle_in_transaction_session_timeout: 30_000,
+    },
     define: { timestamps: false, underscored: true },
   });
 }

@@ -7,7 +7,12 @@ import { MIGRATIONS } from './migrations';
 import { Supplier } from './models/wire';
 import { Studio } from './models/studio';
 
-const session = (): StudioSession => ({ studioId: randomUUID(), userId: randomUUID(), role: 'owner', now: new Date() });
+const session = (): StudioSession => ({
+  studioId: randomUUID(),
+  userId: randomUUID(),
+  role: 'owner',
+  now: new Date(),
+});
 
 async function makeStudio(who: StudioSession): Promise<void> {
   await inStudio(who, (tx) =>
@@ -37,7 +42,9 @@ async function makeStudio(who: StudioSession): Promise<void> {
 
 const supplier = (name: string) => ({ supplierId: randomUUID(), name });
 const names = (who: StudioSession) =>
-  inStudio(who, async (tx) => (await Supplier.findAll({ ...tx.within, order: ['name'] })).map(({ name }) => name));
+  inStudio(who, async (tx) =>
+    (await Supplier.findAll({ ...tx.within, order: ['name'] })).map(({ name }) => name),
+  );
 
 async function asApp<T>(work: (client: pg.Client) => Promise<T>): Promise<T> {
   const client = new pg.Client(process.env['PEWTERER_DATABASE_URL']);
@@ -103,11 +110,20 @@ describe('the door to the database', () => {
         }
       };
       await expect(
-        inOurs('INSERT INTO suppliers (studio_id, supplier_id, name) VALUES ($1, $2, $3)', [theirs.studioId, randomUUID(), 'x']),
+        inOurs('INSERT INTO suppliers (studio_id, supplier_id, name) VALUES ($1, $2, $3)', [
+          theirs.studioId,
+          randomUUID(),
+          'x',
+        ]),
       ).rejects.toThrow(/row-level security/);
-      const changed = await inOurs('UPDATE studios SET name = $2 WHERE studio_id = $1', [theirs.studioId, 'x']);
+      const changed = await inOurs('UPDATE studios SET name = $2 WHERE studio_id = $1', [
+        theirs.studioId,
+        'x',
+      ]);
       expect(changed.rowCount).toBe(0);
-      expect((await inOurs('SELECT FROM suppliers WHERE studio_id = $1', [theirs.studioId])).rowCount).toBe(0);
+      expect((await inOurs('SELECT FROM suppliers WHERE studio_id = $1', [theirs.studioId])).rowCount).toBe(
+        0,
+      );
     });
   });
 
@@ -117,8 +133,12 @@ describe('the door to the database', () => {
         `SELECT rolsuper, rolbypassrls, rolcreaterole, rolcreatedb,
                 (SELECT count(*)::int FROM pg_class WHERE relowner = pg_roles.oid) AS owned FROM pg_roles WHERE rolname = current_user`,
       );
-      expect(rows).toEqual([{ rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false, owned: 0 }]);
-      await expect(client.query('ALTER TABLE movements DISABLE ROW LEVEL SECURITY')).rejects.toThrow(/must be owner/);
+      expect(rows).toEqual([
+        { rolsuper: false, rolbypassrls: false, rolcreaterole: false, rolcreatedb: false, owned: 0 },
+      ]);
+      await expect(client.query('ALTER TABLE movements DISABLE ROW LEVEL SECURITY')).rejects.toThrow(
+        /must be owner/,
+      );
       await expect(client.query('CREATE TABLE mine (x int)')).rejects.toThrow(/permission denied/);
       await expect(client.query('SELECT * FROM sign_in_failures')).rejects.toThrow(/permission denied/);
     });
@@ -126,7 +146,9 @@ describe('the door to the database', () => {
 
   it('keeps movements append-only, even for the owner of the tables', async () => {
     await asApp(async (client) => {
-      await expect(client.query('UPDATE movements SET reason = $1', ['x'])).rejects.toThrow(/permission denied/);
+      await expect(client.query('UPDATE movements SET reason = $1', ['x'])).rejects.toThrow(
+        /permission denied/,
+      );
       await expect(client.query('DELETE FROM movements')).rejects.toThrow(/permission denied/);
     });
     const owner = new pg.Client(process.env['PEWTERER_OWNER_URL']);
@@ -146,7 +168,9 @@ describe('the door to the database', () => {
   });
 
   it('refuses to write in a reading transaction', async () => {
-    await expect(inStudio(ours, (tx) => tx.add(Supplier, [supplier('Read')]), { readOnly: true })).rejects.toThrow(/read-only/);
+    await expect(
+      inStudio(ours, (tx) => tx.add(Supplier, [supplier('Read')]), { readOnly: true }),
+    ).rejects.toThrow(/read-only/);
   });
 
   it('runs a lost race again until both sides count', async () => {

@@ -31,7 +31,10 @@ export interface Tx {
   /** Runs a statement. */
   run(sql: string, bind?: BindOrReplacements): Promise<void>;
   /** Inserts rows with one statement; the studio is added. */
-  add<Row extends StudioRow>(model: ModelStatic<Row>, rows: readonly Omit<CreationAttributes<Row>, 'studioId'>[]): Promise<void>;
+  add<Row extends StudioRow>(
+    model: ModelStatic<Row>,
+    rows: readonly Omit<CreationAttributes<Row>, 'studioId'>[],
+  ): Promise<void>;
   /** What a model's own query needs to run inside this transaction. */
   readonly within: { readonly transaction: Transaction };
 }
@@ -72,24 +75,30 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, readOnly: boolean): Promise<T> {
   const sequelize = database();
-  const isolationLevel = readOnly ? Transaction.ISOLATION_LEVELS.REPEATABLE_READ : Transaction.ISOLATION_LEVELS.SERIALIZABLE;
+  const isolationLevel = readOnly
+    ? Transaction.ISOLATION_LEVELS.REPEATABLE_READ
+    : Transaction.ISOLATION_LEVELS.SERIALIZABLE;
   return sequelize.transaction({ isolationLevel }, async (transaction) => {
     const select = <Row extends object>(sql: string, bind: BindOrReplacements = []) =>
       sequelize.query<Row>(sql, { bind, transaction, type: QueryTypes.SELECT });
     const run = async (sql: string, bind: BindOrReplacements = []) => {
       await sequelize.query(sql, { bind, transaction, type: QueryTypes.RAW });
     };
-    await select(`SELECT set_config('pewterer.studio', $1, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`, [
-      session.studioId,
-    ]);
+    await select(
+      `SELECT set_config('pewterer.studio', $1, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
+      [session.studioId],
+    );
     return work({
       session,
       select,
       run,
-      first: async <Row extends object>(sql: string, bind?: BindOrReplacements) => (await select<Row>(sql, bind))[0],
+      first: async <Row extends object>(sql: string, bind?: BindOrReplacements) =>
+        (await select<Row>(sql, bind))[0],
       add: async (model, rows) => {
         if (rows.length === 0) return;
-        const whole = rows.map((row) => ({ ...row, studioId: session.studioId }) as unknown as MakeRow<typeof model>);
+        const whole = rows.map(
+          (row) => ({ ...row, studioId: session.studioId }) as unknown as MakeRow<typeof model>,
+        );
         await model.bulkCreate(whole, { transaction, returning: false });
       },
       within: { transaction },

@@ -12,7 +12,9 @@ const quoteLiteral = (text: string): string => `'${text.replaceAll("'", "''")}'`
  */
 export function deriveSecret(ownerUrl: string, purpose: string): string {
   const { password, username, pathname } = new URL(ownerUrl);
-  return createHmac('sha256', `${username}:${password}:${pathname}`).update(`pewterer ${purpose}`).digest('hex');
+  return createHmac('sha256', `${username}:${password}:${pathname}`)
+    .update(`pewterer ${purpose}`)
+    .digest('hex');
 }
 
 /** Where the application connects: the same server and database, as the role that owns nothing. */
@@ -23,7 +25,8 @@ export function appUrlFor(ownerUrl: string): string {
   return url.toString();
 }
 
-const appRoleFor = (ownerUrl: string): string => `${decodeURIComponent(new URL(ownerUrl).pathname.slice(1))}_app`;
+const appRoleFor = (ownerUrl: string): string =>
+  `${decodeURIComponent(new URL(ownerUrl).pathname.slice(1))}_app`;
 
 /** Makes the app's role if it is not there, without any right but to connect, and sets its password. */
 async function ensureAppRole(owner: Sequelize, ownerUrl: string): Promise<string> {
@@ -34,8 +37,10 @@ async function ensureAppRole(owner: Sequelize, ownerUrl: string): Promise<string
     { bind: [name], type: QueryTypes.SELECT },
   );
   const attributes = `LOGIN NOINHERIT PASSWORD ${quoteLiteral(deriveSecret(ownerUrl, 'app role'))}`;
-  if (!found) await owner.query(`CREATE ROLE ${role} NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION ${attributes}`);
-  else if (found.rolsuper || found.rolbypassrls) throw new Error(`The role ${name} may bypass row security; take that right from it.`);
+  if (!found)
+    await owner.query(`CREATE ROLE ${role} NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION ${attributes}`);
+  else if (found.rolsuper || found.rolbypassrls)
+    throw new Error(`The role ${name} may bypass row security; take that right from it.`);
   else await owner.query(`ALTER ROLE ${role} ${attributes}`);
   return role;
 }

@@ -91,6 +91,17 @@ export function parseMoney(text: string, code: string): Result<MinorUnits> {
   return ok(minor(Number(divideRounded(over * 10n ** BigInt(places), under))));
 }
 
+/**
+ * Reads an amount that carries its currency code ("12.50 USD"), as forms send it, so that an amount typed under one
+ * currency is never taken for another.
+ */
+export function parseAmount(text: string): Result<{ readonly money: MinorUnits; readonly code: string }> {
+  const code = /\b([A-Z]{3})$/.exec(text.trim())?.[1];
+  if (!code || !CURRENCIES.some((each) => each.code === code)) return refuse('Enter an amount, like 12.50.');
+  const read = parseMoney(text, code);
+  return read.ok ? ok({ money: read.value, code }) : read;
+}
+
 /** An amount with its currency ("$12.50"). */
 export function formatMoney(money: MinorUnits, code: string): string {
   const { places } = currencyOf(code);

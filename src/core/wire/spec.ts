@@ -1,7 +1,7 @@
 import { formatDiameter } from '../units/length';
 import { formatGauge, type GaugeLabel } from './gauge';
-import { metalOf, type Finish, type MetalId, type Temper } from './metal';
-import { hasOwnHeight, type CrossSection } from './profile';
+import { FINISHES, METAL_IDS, metalOf, TEMPERS, type Finish, type MetalId, type Temper } from './metal';
+import { hasOwnHeight, PROFILES, type CrossSection } from './profile';
 
 /**
  * What a wire is: metal, profile, size, temper and finish. Two wires are the same stock only when all five agree; the
@@ -16,10 +16,23 @@ export interface WireSpec extends CrossSection {
   readonly label: GaugeLabel;
 }
 
-/** The five things that make two wires the same stock, as one comparable text. */
+/**
+ * The five things that make two wires the same stock, as one text: equal for the same stock only, and in the order a rack
+ * is hung: by metal, profile, thick to thin, soft to hard.
+ */
 export function specKey(spec: WireSpec): string {
   const { metal, profile, width, height, temper, finish, finishName } = spec;
-  return [metal, profile, width, height, temper, finish, finishName.trim().toLowerCase()].join('|');
+  const two = (index: number) => String(index).padStart(2, '0');
+  const thickFirst = (size: number) => String(99_999 - size).padStart(5, '0');
+  return [
+    two(METAL_IDS.indexOf(metal)),
+    PROFILES.indexOf(profile),
+    thickFirst(width),
+    thickFirst(height),
+    TEMPERS.indexOf(temper),
+    FINISHES.indexOf(finish),
+    finishName.trim().toLowerCase(),
+  ].join('|');
 }
 
 /** "sterling", "teal coated copper", "silver plated copper". */

@@ -106,12 +106,16 @@ export const studio: Migration = {
     `CREATE FUNCTION forget_sign_in_failures(keys text[]) RETURNS void
        LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp AS $$
          DELETE FROM sign_in_failures WHERE key = ANY (keys) OR last_at < clock_timestamp() - INTERVAL '1 day' $$`,
-    ...['any_users()', 'find_sign_in(text)', 'sign_in_wait(text[], int[])', 'note_sign_in_failure(text[])', 'forget_sign_in_failures(text[])'].flatMap(
-      (signature) => [
-        `REVOKE ALL ON FUNCTION ${signature} FROM PUBLIC`,
-        `GRANT EXECUTE ON FUNCTION ${signature} TO ${appRole}`,
-      ],
-    ),
+    ...[
+      'any_users()',
+      'find_sign_in(text)',
+      'sign_in_wait(text[], int[])',
+      'note_sign_in_failure(text[])',
+      'forget_sign_in_failures(text[])',
+    ].flatMap((signature) => [
+      `REVOKE ALL ON FUNCTION ${signature} FROM PUBLIC`,
+      `GRANT EXECUTE ON FUNCTION ${signature} TO ${appRole}`,
+    ]),
   ],
 };
 

@@ -27,6 +27,8 @@ export const wire: Migration = {
        gauge_number text NOT NULL,
        -- One text that is equal for the same stock only, and sorts as the rack is hung.
        sort_key text COLLATE "C" NOT NULL,
+       -- How it is said, lower case, for finding it by words.
+       said text NOT NULL,
        PRIMARY KEY (studio_id, spec_id),
        UNIQUE (studio_id, sort_key)
      )`,
@@ -153,11 +155,19 @@ export const wire: Migration = {
     `CREATE INDEX movements_of_piece ON movements (studio_id, piece_id, movement_id) WHERE piece_id IS NOT NULL`,
 
     ...['movements', 'wire_lots', 'pattern_revisions'].map(
-      (table) => `CREATE TRIGGER append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON ${table} EXECUTE FUNCTION refuse_change()`,
+      (table) =>
+        `CREATE TRIGGER append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON ${table} EXECUTE FUNCTION refuse_change()`,
     ),
-    ...['suppliers', 'wire_specs', 'wire_lots', 'stock_pieces', 'patterns', 'pattern_revisions', 'pieces', 'movements'].flatMap(
-      guardByStudio(appRole),
-    ),
+    ...[
+      'suppliers',
+      'wire_specs',
+      'wire_lots',
+      'stock_pieces',
+      'patterns',
+      'pattern_revisions',
+      'pieces',
+      'movements',
+    ].flatMap(guardByStudio(appRole)),
     `GRANT SELECT, INSERT ON suppliers, wire_specs, wire_lots, pattern_revisions, movements TO ${appRole}`,
     `GRANT SELECT, INSERT, UPDATE ON stock_pieces, patterns, pieces TO ${appRole}`,
   ],

@@ -11,4 +11,7 @@ export const flag = (): ModelAttributeColumnOptions => ({ type: DataTypes.BOOLEA
 export const moment = (): ModelAttributeColumnOptions => ({ type: DataTypes.DATE, allowNull: false });
 export const day = (): ModelAttributeColumnOptions => ({ type: DataTypes.DATEONLY, allowNull: false });
 export const json = (): ModelAttributeColumnOptions => ({ type: DataTypes.JSONB, allowNull: false });
-export const maybe = (column: ModelAttributeColumnOptions): ModelAttributeColumnOptions => ({ ...column, allowNull: true });
+export const maybe = (column: ModelAttributeColumnOptions): ModelAttributeColumnOptions => ({
+  ...column,
+  allowNull: true,
+});

@@ -1,4 +1,10 @@
-import { Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
@@ -17,7 +23,10 @@ export class Pattern extends Model<InferAttributes<Pattern>, InferCreationAttrib
 }
 
 /** What a pattern said at one time. A finished piece keeps the revision it was made from. */
-export class PatternRevision extends Model<InferAttributes<PatternRevision>, InferCreationAttributes<PatternRevision>> {
+export class PatternRevision extends Model<
+  InferAttributes<PatternRevision>,
+  InferCreationAttributes<PatternRevision>
+> {
   declare studioId: string;
   declare patternId: string;
   declare revision: number;

@@ -1,4 +1,10 @@
-import { Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { Rounding } from '@/core/costing/rounding';
 import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
@@ -30,7 +36,10 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
 }
 
 /** The useful minimum of one metal or spec, where it differs from the studio's. */
-export class UsefulMinimum extends Model<InferAttributes<UsefulMinimum>, InferCreationAttributes<UsefulMinimum>> {
+export class UsefulMinimum extends Model<
+  InferAttributes<UsefulMinimum>,
+  InferCreationAttributes<UsefulMinimum>
+> {
   declare studioId: string;
   declare scope: 'metal' | 'spec';
   declare of: string;
@@ -110,7 +119,14 @@ export function initStudioModels(sequelize: Sequelize): void {
     { sequelize, tableName: 'users' },
   );
   Post.init(
-    { studioId: keyId(), postKey: keyId(), useCase: text(), userId: id(), postedAt: moment(), outcome: json() },
+    {
+      studioId: keyId(),
+      postKey: keyId(),
+      useCase: text(),
+      userId: id(),
+      postedAt: moment(),
+      outcome: json(),
+    },
     { sequelize, tableName: 'posts' },
   );
 }

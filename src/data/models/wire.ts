@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { Micrometres } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
@@ -31,7 +38,10 @@ export class WireSpecRow extends Model<InferAttributes<WireSpecRow>, InferCreati
   declare finishName: string;
   declare gaugeSystem: GaugeSystem;
   declare gaugeNumber: string;
+  /** Equal for the same stock only; sorts as the rack is hung. */
   declare sortKey: string;
+  /** How it is said, lower case, for finding it by words. */
+  declare said: string;
 }
 
 /** One purchase of wire. */
@@ -86,7 +96,10 @@ export class Movement extends Model<InferAttributes<Movement>, InferCreationAttr
 }
 
 export function initWireModels(sequelize: Sequelize): void {
-  Supplier.init({ studioId: keyId(), supplierId: keyId(), name: text() }, { sequelize, tableName: 'suppliers' });
+  Supplier.init(
+    { studioId: keyId(), supplierId: keyId(), name: text() },
+    { sequelize, tableName: 'suppliers' },
+  );
   const gauge = { gaugeSystem: text(), gaugeNumber: text() };
   WireSpecRow.init(
     {
@@ -101,6 +114,7 @@ export function initWireModels(sequelize: Sequelize): void {
       finishName: text(),
       ...gauge,
       sortKey: text(),
+      said: text(),
     },
     { sequelize, tableName: 'wire_specs' },
   );
@@ -138,7 +152,12 @@ export function initWireModels(sequelize: Sequelize): void {
   Movement.init(
     {
       studioId: keyId(),
-      movementId: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true, autoIncrementIdentity: true },
+      movementId: {
+        type: DataTypes.BIGINT,
+        primaryKey: true,
+        autoIncrement: true,
+        autoIncrementIdentity: true,
+      },
       postKey: id(),
       happenedAt: moment(),
       userId: id(),

@@ -1,0 +1,14 @@
+/** Letters before the numbers that are written on tags: wire, patterns, finished pieces. */
+export const TAG_LETTERS = { stock: 'W', pattern: 'P', piece: 'F' } as const;
+export type Tagged = keyof typeof TAG_LETTERS;
+
+/** "W-0042": what stands on a tag, and in the address of its page. */
+export const tag = (kind: Tagged, number: number): string =>
+  `${TAG_LETTERS[kind]}-${String(number).padStart(4, '0')}`;
+
+/** The number on a tag ("W-0042", "w42"), when it is one of this kind. */
+export function numberOnTag(kind: Tagged, text: string): number | undefined {
+  const match = /^([a-z])-?0*(\d{1,8})$/i.exec(text.trim());
+  if (!match || match[1]?.toUpperCase() !== TAG_LETTERS[kind]) return undefined;
+  return Number(match[2]);
+}

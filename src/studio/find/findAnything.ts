@@ -1,0 +1,60 @@
+import { numberOnTag, tag } from '@/core/tag';
+import { describeSpec } from '@/core/wire/spec';
+import type { WireSpecRow } from '@/data/models/wire';
+import { look, type StudioSession } from '../kernel/useCase';
+import { specFromRow } from '../wire/specs';
+
+/** Something the command box found, with the address of its page. */
+export interface Found {
+  readonly kind: 'wire' | 'pattern' | 'piece';
+  readonly tag: string;
+  readonly name: string;
+  readonly href: string;
+}
+
+const MOST = 6;
+
+/** Finds stock pieces, patterns and finished pieces by the number on their tag or by words of their name. */
+export function findAnything(session: StudioSession, typed: string): Promise<Found[]> {
+  const text = typed.trim().slice(0, 100);
+  if (text === '') return Promise.resolve([]);
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .slice(0, 6)
+    .map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  const numberOf = (kind: 'stock' | 'pattern' | 'piece') => numberOnTag(kind, text) ?? -1;
+  const { studioId } = session;
+  return look(session, async (tx) => {
+    const wires = await tx.select<WireSpecRow['dataValues'] & { number: number }>(
+      `SELECT p.number, s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper, s.finish,
+              s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"
+         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
+        WHERE p.studio_id = $1 AND (p.number = $2 OR (p.length_um > 0 AND s.said LIKE ALL ($3)))
+        ORDER BY (p.number = $2) DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${MOST}`,
+      [studioId, numberOf('stock'), words],
+    );
+    const named = (table: 'patterns' | 'pieces', number: number) =>
+      tx.select<{ number: number; name: string }>(
+        `SELECT number, name FROM ${table} WHERE studio_id = $1 AND (number = $2 OR lower(name) LIKE ALL ($3))
+          ORDER BY (number = $2) DESC, number DESC LIMIT ${MOST}`,
+        [studioId, number, words],
+      );
+    const patterns = await named('patterns', numberOf('pattern'));
+    const pieces = await named('pieces', numberOf('piece'));
+    return [
+      ...wires.map((row): Found => {
+        const label = tag('stock', row.number);
+        return { kind: 'wire', tag: label, name: describeSpec(specFromRow(row)), href: `/rack/${label}` };
+      }),
+      ...patterns.map(({ number, name }): Found => {
+        const label = tag('pattern', number);
+        return { kind: 'pattern', tag: label, name, href: `/patterns/${label}` };
+      }),
+      ...pieces.map(({ number, name }): Found => {
+        const label = tag('piece', number);
+        return { kind: 'piece', tag: label, name, href: `/shelf/${label}` };
+      }),
+    ];
+  });
+}

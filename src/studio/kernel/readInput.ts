@@ -1,0 +1,42 @@
+import 'reflect-metadata';
+import { plainToInstance, type ClassConstructor } from 'class-transformer';
+import { validate, type ValidationError } from 'class-validator';
+import { Refused } from './outcome';
+
+/** First sentence of every wrong field, by path. */
+function fieldMessages(errors: readonly ValidationError[], path = ''): [string, string][] {
+  return errors.flatMap((error) => {
+    const here = path === '' ? error.property : `${path}.${error.property}`;
+    const own = Object.entries(error.constraints ?? {}).slice(0, 1);
+    const said = own.map(([rule, message]): [string, string] => [
+      here,
+      rule === 'whitelistValidation' ? `There is no field “${error.property}” here.` : message,
+    ]);
+    return [...said, ...fieldMessages(error.children ?? [], here)];
+  });
+}
+
+/**
+ * Reads what a form, a file or a program sent as an input class: unknown fields are refused, not ignored.
+ * @throws Refused with a sentence beside each wrong field
+ */
+export async function readInput<T extends object>(Input: ClassConstructor<T>, plain: unknown): Promise<T> {
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
+    throw new Refused({ kind: 'invalid', message: 'Nothing readable was sent.' });
+  }
+  const input = plainToInstance(Input, plain);
+  const errors = await validate(input, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    stopAtFirstError: true,
+  });
+  const fields = Object.fromEntries(fieldMessages(errors));
+  const [first] = Object.values(fields);
+  if (first === undefined) return input;
+  const others = Object.keys(fields).length - 1;
+  throw new Refused({
+    kind: 'invalid',
+    message: others > 0 ? `${first} (and ${others} more marked below)` : first,
+    fields,
+  });
+}

@@ -1,0 +1,342 @@
+import { randomUUID } from 'node:crypto';
+import {
+  notEnoughFor,
+  settleMaking,
+  type CutMade,
+  type NotEnough,
+  type SettledMaking,
+  type Source,
+  type SpoiledLength,
+} from '@/core/cutting/making';
+import { usefulMinimumFor } from '@/core/cutting/settle';
+import { partsCost, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
+import { expectOk } from '@/core/result';
+import { tag } from '@/core/tag';
+import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
+import { ug } from '@/core/units/mass';
+import { mulDiv } from '@/core/units/exact';
+import { cost, COST_UNITS_PER_MINOR, sumCosts, type CostUnits, type MinorUnits } from '@/core/units/money';
+import { massOfLength } from '@/core/wire/mass';
+import { describeSpec, specKey } from '@/core/wire/spec';
+import type { Tx } from '@/data/inStudio';
+import { Piece } from '@/data/models/making';
+import { Movement, StockPiece } from '@/data/models/wire';
+import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { takeNumbers } from '../kernel/numbers';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { post, type StudioSession } from '../kernel/useCase';
+import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
+import { specsById, type KnownSpec } from '../wire/specs';
+import { MakePieceInput } from './makePiece.input';
+
+/** The finished piece's number. */
+export interface Made {
+  readonly number: number;
+}
+
+/** The pattern, in the revision, that the bench was working from. */
+export interface MadeFrom {
+  readonly number: number;
+  readonly revision: number;
+}
+
+interface StockRow extends Source {
+  readonly number: number;
+  readonly lotId: string | null;
+}
+
+/**
+ * Makes one piece: takes every cut from its stock piece, keeps what came back as off-cuts, logs what was spoiled, scraps
+ * what is too short, and puts the piece on the shelf with what it took. All in one transaction or not at all.
+ */
+export function makePiece(
+  session: StudioSession,
+  postKey: string,
+  madeFrom: MadeFrom,
+  plain: unknown,
+): Promise<Outcome<Made>> {
+  const prepare = () => readInput(MakePieceInput, plain);
+  return post(session, 'makePiece', postKey, prepare, async (tx, input) => {
+    const settings = await settingsIn(tx);
+    const { patternId, body } = await patternOf(tx, madeFrom);
+    const cuts = input.cuts.map(({ from, cut, back }): CutMade => ({
+      from,
+      cut: expectOk(parseLength(cut)),
+      back: expectOk(parseLength(back)),
+    }));
+    const spoiled = input.spoiled.map(({ from, length, reason }): SpoiledLength => ({
+      from,
+      length: expectOk(parseLength(length)),
+      reason: reason.trim(),
+    }));
+
+    const stock = await lockStock(
+      tx,
+      [...cuts, ...spoiled].map(({ from }) => from),
+      settings,
+    );
+    const specs = await specsById(
+      tx,
+      [...stock.values()].map(({ specId }) => specId),
+    );
+    checkAgainstPattern(input, cuts, wantedCuts(body), stock);
+    spoiled.forEach(({ from }, index) => {
+      if (!stock.has(from))
+        throw invalid(`spoiled.${index}.from`, 'This wire is no longer on the rack; choose another.');
+    });
+    const short = notEnoughFor([...stock.values()], cuts, spoiled);
+    if (short.length > 0) throw tellShortage(short, input, stock, specs, settings);
+
+    const settled = settleMaking([...stock.values()], cuts, spoiled);
+    const pieceId = randomUUID();
+    const number = await takeNumbers(tx, 'piece');
+    const outlay = await outlayOf(tx, settled, stock, specs);
+    await tx.add(Piece, [
+      {
+        pieceId,
+        number,
+        patternId,
+        revision: madeFrom.revision,
+        name: body.name,
+        kind: body.kind,
+        userId: session.userId,
+        madeAt: session.now,
+        ...outlay,
+        partsCost: partsCost(body),
+        minutes: numberOf(input.minutes),
+        setUpMinutes: numberOf(input.setUpMinutes),
+        sharedBy: numberOf(input.sharedBy),
+        hourlyRate: settings.hourlyRate,
+        overheadPerHour: settings.overheadPerHour,
+        goingPrice: null,
+        school: null,
+        price: null,
+      },
+    ]);
+    await postMovements(tx, settled, stock, specs, { postKey, pieceId });
+    return { number };
+  });
+}
+
+async function patternOf(
+  tx: Tx,
+  { number, revision }: MadeFrom,
+): Promise<{ patternId: string; body: PatternBody }> {
+  const row = await tx.first<{ patternId: string; body: PatternBody }>(
+    `SELECT p.pattern_id AS "patternId", r.body FROM patterns p
+       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id
+      WHERE p.studio_id = $1 AND p.number = $2 AND r.revision = $3`,
+    [tx.session.studioId, number, revision],
+  );
+  if (!row) throw refused('This pattern, or this revision of it, is no longer there.');
+  return row;
+}
+
+/** Reads and locks the stock pieces, in one order for everybody so that two makers never wait for each other in a ring. */
+async function lockStock(tx: Tx, ids: readonly string[], settings: Settings): Promise<Map<string, StockRow>> {
+  const rows = await tx.select<Omit<StockRow, 'usefulMinimum'> & { metal: string }>(
+    `SELECT p.stock_piece_id AS id, p.number, p.spec_id AS "specId", p.lot_id AS "lotId", p.length_um AS length, p.cost_units AS cost, s.metal
+       FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
+      WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2) ORDER BY p.stock_piece_id FOR UPDATE OF p`,
+    [tx.session.studioId, [...new Set(ids)]],
+  );
+  const minimums = minimumsOf(settings);
+  return new Map(
+    rows.map((row) => [
+      row.id,
+      { ...row, usefulMinimum: usefulMinimumFor({ id: row.specId, metal: row.metal }, minimums) },
+    ]),
+  );
+}
+
+/** Every wire of the pattern is cut once, from its own spec, and no more comes back than was cut. */
+function checkAgainstPattern(
+  { cuts: done }: MakePieceInput,
+  lengths: readonly CutMade[],
+  wanted: readonly WantedCut[],
+  stock: ReadonlyMap<string, StockRow>,
+): void {
+  const keyOf = ({ cutIndex, copy }: { cutIndex: number; copy: number }) => `${cutIndex}.${copy}`;
+  const open = new Map(wanted.map((each) => [keyOf(each), each]));
+  done.forEach((each, index) => {
+    const asked = open.get(keyOf(each));
+    if (!asked)
+      throw invalid(`cuts.${index}.cut`, 'This wire is not one of the pattern’s, or is given twice.');
+    open.delete(keyOf(each));
+    const source = stock.get(each.from);
+    if (!source) throw invalid(`cuts.${index}.from`, 'This wire is no longer on the rack; choose another.');
+    if (source.specId !== asked.specId) {
+      throw invalid(
+        `cuts.${index}.from`,
+        `${tag('stock', source.number)} is not the wire the pattern asks for ${asked.name}.`,
+      );
+    }
+    const { cut, back } = lengths[index] ?? { cut: 0, back: 0 };
+    if (back > cut)
+      throw invalid(`cuts.${index}.back`, `More came back (${each.back}) than was cut (${each.cut}).`);
+  });
+  const [missing] = open.values();
+  if (missing)
+    throw new Refused({
+      kind: 'invalid',
+      message: `Nothing is said about ${missing.name}; every wire of the pattern is cut.`,
+    });
+}
+
+function tellShortage(
+  short: readonly NotEnough[],
+  input: MakePieceInput,
+  stock: ReadonlyMap<string, StockRow>,
+  specs: ReadonlyMap<string, KnownSpec>,
+  { lengthSystem }: Settings,
+): Refused {
+  const say = (length: Micrometres) => formatLength(length, lengthSystem);
+  const sentences = new Map(
+    short.map(({ id, specId, has, wanted }) => {
+      const spec = specs.get(specId);
+      const number = stock.get(id)?.number ?? 0;
+      const holds = has === 0 ? 'is used up' : `has ${say(has)} left`;
+      const missing = `${say(um(wanted - has))} short of ${spec ? describeSpec(spec) : 'it'}`;
+      return [id, `${tag('stock', number)} ${holds}; ${say(wanted)} is wanted from it: ${missing}.`];
+    }),
+  );
+  const beside = (list: string, entries: readonly { from: string }[]) =>
+    entries.flatMap(({ from }, index): [string, string][] => {
+      const sentence = sentences.get(from);
+      return sentence === undefined ? [] : [[`${list}.${index}.from`, sentence]];
+    });
+  const fields = Object.fromEntries([...beside('cuts', input.cuts), ...beside('spoiled', input.spoiled)]);
+  return refused(`${[...sentences.values()].join(' ')} Nothing was posted.`, fields);
+}
+
+/** What the piece took, at what was paid and at the last price paid for each spec. */
+async function outlayOf(
+  tx: Tx,
+  { movements, offCuts }: SettledMaking,
+  stock: ReadonlyMap<string, StockRow>,
+  specs: ReadonlyMap<string, KnownSpec>,
+) {
+  const prices = await lastPrices(tx, [...specs.keys()]);
+  const today = (specId: string, length: number, actual: CostUnits): CostUnits => {
+    const last = prices.get(specId);
+    return last ? cost(mulDiv(last.price * COST_UNITS_PER_MINOR, length, last.length)) : actual;
+  };
+  const entries = [
+    ...movements.map(({ kind, from, length, cost: amount }) => ({
+      kind,
+      specId: stock.get(from)?.specId ?? '',
+      length: -length,
+      cost: cost(0 - amount),
+    })),
+    ...offCuts.map(({ specId, length, cost: amount }) => ({
+      kind: 'cut' as const,
+      specId,
+      length: -length,
+      cost: cost(0 - amount),
+    })),
+  ];
+  const sum = (kind: string) => {
+    const own = entries.filter((entry) => entry.kind === kind);
+    const actual = sumCosts(own.map((entry) => entry.cost));
+    const perSpec = [...new Set(own.map(({ specId }) => specId))].map((specId) => {
+      const ofSpec = own.filter((entry) => entry.specId === specId);
+      return today(
+        specId,
+        ofSpec.reduce((total, { length }) => total + length, 0),
+        sumCosts(ofSpec.map((entry) => entry.cost)),
+      );
+    });
+    return { actual, replacement: sumCosts(perSpec) };
+  };
+  const [wire, scrap, spoilage] = [sum('cut'), sum('scrapped'), sum('spoiled')];
+  const mass = entries
+    .filter(({ kind }) => kind === 'cut')
+    .reduce((total, { specId, length }) => {
+      const spec = specs.get(specId);
+      return total + (spec ? massOfLength(spec, um(length)) : 0);
+    }, 0);
+  return {
+    wireCost: wire.actual,
+    wireReplacement: wire.replacement,
+    scrapCost: scrap.actual,
+    scrapReplacement: scrap.replacement,
+    spoilageCost: spoilage.actual,
+    spoilageReplacement: spoilage.replacement,
+    wireMassUg: ug(mass),
+  };
+}
+
+async function lastPrices(
+  tx: Tx,
+  specIds: readonly string[],
+): Promise<Map<string, { price: MinorUnits; length: Micrometres }>> {
+  const rows = await tx.select<{ specId: string; price: MinorUnits; length: Micrometres }>(
+    `SELECT wanted.spec_id AS "specId", l.price, l.length_um AS length FROM unnest($2::uuid[]) AS wanted(spec_id)
+       CROSS JOIN LATERAL (SELECT price, length_um FROM wire_lots WHERE studio_id = $1 AND spec_id = wanted.spec_id
+                            ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l`,
+    [tx.session.studioId, specIds],
+  );
+  return new Map(rows.map(({ specId, ...last }) => [specId, last]));
+}
+
+async function postMovements(
+  tx: Tx,
+  { movements, offCuts, left }: SettledMaking,
+  stock: ReadonlyMap<string, StockRow>,
+  specs: ReadonlyMap<string, KnownSpec>,
+  cause: { readonly postKey: string; readonly pieceId: string },
+): Promise<void> {
+  const { session } = tx;
+  const first = offCuts.length > 0 ? await takeNumbers(tx, 'stock', offCuts.length) : 0;
+  const made = offCuts.map((offCut, index) => ({ ...offCut, id: randomUUID(), number: first + index }));
+  await tx.add(
+    StockPiece,
+    made.map(({ id, number, from, specId, length, cost: costUnits }) => {
+      const spec = specs.get(specId);
+      if (!spec) throw new Error(`spec ${specId} vanished`);
+      return {
+        stockPieceId: id,
+        number,
+        specId,
+        lotId: stock.get(from)?.lotId ?? null,
+        form: 'off-cut' as const,
+        initialLengthUm: length,
+        lengthUm: length,
+        costUnits,
+        sortKey: specKey(spec),
+        createdAt: session.now,
+      };
+    }),
+  );
+  await tx.run(
+    `UPDATE stock_pieces p SET length_um = v.length, cost_units = v.cost
+       FROM unnest($2::uuid[], $3::bigint[], $4::bigint[]) AS v(id, length, cost)
+      WHERE p.studio_id = $1 AND p.stock_piece_id = v.id`,
+    [
+      session.studioId,
+      [...left.keys()],
+      [...left.values()].map(({ length }) => length),
+      [...left.values()].map((each) => each.cost),
+    ],
+  );
+  const common = { ...cause, happenedAt: session.now, userId: session.userId, lotId: null };
+  await tx.add(Movement, [
+    ...movements.map(({ kind, from, length, cost: costUnits, reason }) => ({
+      ...common,
+      kind,
+      stockPieceId: from,
+      lengthUm: length,
+      costUnits,
+      reason,
+    })),
+    ...made.map(({ id, length, cost: costUnits, from }) => ({
+      ...common,
+      kind: 'returned' as const,
+      stockPieceId: id,
+      lengthUm: length,
+      costUnits,
+      reason: `cut from ${tag('stock', stock.get(from)?.number ?? 0)}`,
+    })),
+  ]);
+}

@@ -1,0 +1,110 @@
+import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import type { Micrometres } from '@/core/units/length';
+import type { Tx } from '@/data/inStudio';
+import { look, type StudioSession } from '../kernel/useCase';
+import { allSpecs, specsById, type KnownSpec } from '../wire/specs';
+
+/** A pattern as it hangs in the pattern room: its wires are drawn. */
+export interface PatternCard {
+  readonly number: number;
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly revision: number;
+  readonly madeCount: number;
+  readonly body: PatternBody;
+}
+
+export interface PatternList {
+  readonly patterns: readonly PatternCard[];
+  readonly total: number;
+  readonly specs: Readonly<Record<string, KnownSpec>>;
+  readonly next: number | null;
+}
+
+const PAGE = 24;
+
+/** What helpers may not see of a pattern: what its beads cost. */
+function withoutCosts(body: PatternBody): PatternBody {
+  return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: 0 as never })) };
+}
+
+const bodyFor = (session: StudioSession, body: PatternBody): PatternBody =>
+  session.role === 'owner' ? body : withoutCosts(body);
+
+async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<string, KnownSpec>> {
+  return Object.fromEntries(
+    await specsById(
+      tx,
+      bodies.flatMap(({ cuts }) => cuts.map(({ specId }) => specId)),
+    ),
+  );
+}
+
+/** Patterns, newest number last, from the one after `after`. */
+export function listPatterns(session: StudioSession, after = 0): Promise<PatternList> {
+  return look(session, async (tx) => {
+    const rows = await tx.select<PatternCard>(
+      `SELECT p.number, p.name, p.kind, p.revision, r.body,
+              (SELECT count(*)::int FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id) AS "madeCount"
+         FROM patterns p JOIN pattern_revisions r
+           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+        WHERE p.studio_id = $1 AND p.number > $2 ORDER BY p.number LIMIT ${PAGE + 1}`,
+      [session.studioId, after],
+    );
+    const total = await tx.first<{ total: number }>(
+      'SELECT count(*)::int AS total FROM patterns WHERE studio_id = $1',
+      [session.studioId],
+    );
+    const shown = rows.slice(0, PAGE).map((row) => ({ ...row, body: bodyFor(session, row.body) }));
+    return {
+      patterns: shown,
+      total: total?.total ?? 0,
+      specs: await specsOf(
+        tx,
+        shown.map(({ body }) => body),
+      ),
+      next: rows.length > PAGE ? (shown.at(-1)?.number ?? null) : null,
+    };
+  });
+}
+
+/** Wire of one spec there is for a pattern. */
+export interface WireOnHand {
+  readonly length: Micrometres;
+  readonly longest: Micrometres;
+}
+
+export interface PatternView extends PatternCard {
+  readonly id: string;
+  readonly specs: Readonly<Record<string, KnownSpec>>;
+  readonly onHand: Readonly<Record<string, WireOnHand>>;
+}
+
+/** A pattern in its newest revision; null when there is none of that number. */
+export function showPattern(session: StudioSession, number: number): Promise<PatternView | null> {
+  return look(session, async (tx) => {
+    const row = await tx.first<PatternCard & { id: string }>(
+      `SELECT p.pattern_id AS id, p.number, p.name, p.kind, p.revision, r.body,
+              (SELECT count(*)::int FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id) AS "madeCount"
+         FROM patterns p JOIN pattern_revisions r
+           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+        WHERE p.studio_id = $1 AND p.number = $2`,
+      [session.studioId, number],
+    );
+    if (!row) return null;
+    const onHand = await tx.select<WireOnHand & { specId: string }>(
+      `SELECT spec_id AS "specId", sum(length_um)::bigint AS length, max(length_um) AS longest FROM stock_pieces
+        WHERE studio_id = $1 AND length_um > 0 AND spec_id = ANY ($2) GROUP BY spec_id`,
+      [session.studioId, row.body.cuts.map(({ specId }) => specId)],
+    );
+    return {
+      ...row,
+      body: bodyFor(session, row.body),
+      specs: await specsOf(tx, [row.body]),
+      onHand: Object.fromEntries(onHand.map(({ specId, ...rest }) => [specId, rest])),
+    };
+  });
+}
+
+/** Wires a pattern may be written for. */
+export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(session, allSpecs);

@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '@/core/result';
+import { parseLength } from '@/core/units/length';
+import { toCost } from '@/core/units/money';
+import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import { brokenConstraint } from '@/data/faults';
+import type { Tx } from '@/data/inStudio';
+import { Pattern, PatternRevision } from '@/data/models/making';
+import { invalid, refused, Refused, stale, type Outcome } from '../kernel/outcome';
+import { takeNumbers } from '../kernel/numbers';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn } from '../settings/settings';
+import { specsById } from '../wire/specs';
+import { WritePatternInput } from './writePattern.input';
+
+export interface Written {
+  readonly number: number;
+  readonly revision: number;
+}
+
+/** The revision a form was opened on; a new pattern has none. */
+export interface PatternBase {
+  readonly number: number;
+  readonly revision: number;
+}
+
+/** Writes a pattern: a new one, or the next revision of one. Earlier revisions stay as they were. */
+export function writePattern(
+  session: StudioSession,
+  postKey: string,
+  base: PatternBase | null,
+  plain: unknown,
+): Promise<Outcome<Written>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(WritePatternInput, plain);
+  };
+  return post(session, 'writePattern', postKey, prepare, async (tx, input) => {
+    const body = await bodyFrom(tx, input);
+    try {
+      return await (base ? revise(tx, base, body) : begin(tx, body));
+    } catch (fault) {
+      if (brokenConstraint(fault) === 'patterns_name') {
+        throw invalid('name', `There is already a pattern called “${body.name}”; choose another name.`);
+      }
+      throw fault;
+    }
+  });
+}
+
+async function bodyFrom(tx: Tx, input: WritePatternInput): Promise<PatternBody> {
+  const { currency } = await settingsIn(tx);
+  const specs = await specsById(
+    tx,
+    input.cuts.map(({ specId }) => specId),
+  );
+  const unknown = input.cuts.findIndex(({ specId }) => !specs.has(specId));
+  if (unknown >= 0)
+    throw invalid(`cuts.${unknown}.specId`, 'This wire is not one of the studio’s; choose another.');
+  return {
+    name: input.name.trim(),
+    kind: input.kind as PatternKind,
+    notes: input.notes,
+    cuts: input.cuts.map(({ name, specId, count, net, allowances }) => ({
+      name: name.trim(),
+      specId,
+      count: numberOf(count),
+      net: expectOk(parseLength(net)),
+      allowances: allowances.map((each) => ({
+        name: each.name.trim(),
+        length: expectOk(parseLength(each.length)),
+      })),
+    })),
+    parts: input.parts.map(({ name, count, unitCost }, index) => ({
+      name: name.trim(),
+      count: numberOf(count),
+      unitCost: toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
+    })),
+    steps: input.steps.map(({ name, minutes, perSitting }) => ({
+      name: name.trim(),
+      minutes: numberOf(minutes),
+      perSitting,
+    })),
+  };
+}
+
+async function begin(tx: Tx, body: PatternBody): Promise<Written> {
+  const number = await takeNumbers(tx, 'pattern');
+  const patternId = randomUUID();
+  const { name, kind } = body;
+  await tx.add(Pattern, [{ patternId, number, revision: 1, name, kind, createdAt: tx.session.now }]);
+  await addRevision(tx, patternId, 1, body);
+  return { number, revision: 1 };
+}
+
+async function revise(tx: Tx, base: PatternBase, body: PatternBody): Promise<Written> {
+  const where = { studioId: tx.session.studioId, number: base.number };
+  const pattern = await Pattern.findOne({ where, lock: true, ...tx.within });
+  if (!pattern) throw new Refused({ kind: 'refused', message: 'This pattern is no longer there.' });
+  if (pattern.revision !== base.revision) {
+    throw stale(
+      `This pattern was changed to revision ${pattern.revision} while you had revision ${base.revision} open. What you typed is still here; open the pattern in another tab to compare.`,
+    );
+  }
+  const revision = base.revision + 1;
+  if (revision > 9999) throw refused('A pattern has at most 9999 revisions.');
+  await Pattern.update({ revision, name: body.name, kind: body.kind }, { where, ...tx.within });
+  await addRevision(tx, pattern.patternId, revision, body);
+  return { number: base.number, revision };
+}
+
+const addRevision = (tx: Tx, patternId: string, revision: number, body: PatternBody) =>
+  tx.add(PatternRevision, [
+    { patternId, revision, body, userId: tx.session.userId, writtenAt: tx.session.now },
+  ]);

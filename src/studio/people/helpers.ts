@@ -1,0 +1,56 @@
+import { randomUUID } from 'node:crypto';
+import { brokenConstraint } from '@/data/faults';
+import { User } from '@/data/models/studio';
+import { invalid, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { hashPassword } from './passwords';
+import { AddHelperInput } from './people.input';
+
+export interface Person {
+  readonly userId: string;
+  readonly name: string;
+  readonly login: string;
+  readonly role: 'owner' | 'helper';
+}
+
+/** Everybody who signs in to the studio. */
+export async function listPeople(session: StudioSession): Promise<Person[]> {
+  ownerOnly(session);
+  return look(session, async (tx) => {
+    const users = await User.findAll({
+      where: { studioId: session.studioId, active: true },
+      order: ['createdAt'],
+      ...tx.within,
+    });
+    return users.map(({ userId, name, login, role }) => ({ userId, name, login, role }));
+  });
+}
+
+/** Gives somebody a sign-in as a helper: they see wire, patterns and the bench, never costs, prices or settings. */
+export function addHelper(session: StudioSession, postKey: string, plain: unknown): Promise<Outcome<null>> {
+  const prepare = async () => {
+    ownerOnly(session);
+    const input = await readInput(AddHelperInput, plain);
+    return { ...input, passwordHash: await hashPassword(input.password) };
+  };
+  return post(session, 'addHelper', postKey, prepare, async (tx, { name, login, passwordHash }) => {
+    try {
+      await tx.add(User, [
+        {
+          userId: randomUUID(),
+          login: login.trim().toLowerCase(),
+          name: name.trim(),
+          role: 'helper',
+          passwordHash,
+          createdAt: session.now,
+        },
+      ]);
+    } catch (fault) {
+      if (brokenConstraint(fault) === 'users_login')
+        throw invalid('login', `“${login}” is taken; choose another sign-in name.`);
+      throw fault;
+    }
+    return null;
+  });
+}

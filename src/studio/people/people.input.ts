@@ -1,0 +1,50 @@
+import { CURRENCIES } from '@/core/units/money';
+import { ok, refuse } from '@/core/result';
+import { ReadsBy, ReadsMoney, ReadsName, ReadsOneOf } from '../kernel/rules';
+
+const MIN_PASSWORD = 10;
+const MAX_PASSWORD = 200;
+
+const ReadsPassword = () =>
+  ReadsBy('readsPassword', (text) => {
+    if (text.length < MIN_PASSWORD)
+      return refuse(`A password has at least ${MIN_PASSWORD} characters; this has ${text.length}.`);
+    return text.length <= MAX_PASSWORD
+      ? ok(text)
+      : refuse(`A password has at most ${MAX_PASSWORD} characters.`);
+  });
+
+const ReadsLogin = () =>
+  ReadsBy('readsLogin', (text) =>
+    /^[\p{L}\p{N}._@+-]{2,80}$/u.test(text.trim())
+      ? ok(text)
+      : refuse('A sign-in name has 2 to 80 letters, digits or . _ @ + - and no spaces.'),
+  );
+
+/** What the first visit asks. */
+export class SetUpStudioInput {
+  @ReadsName('the studio a name') studioName!: string;
+  @ReadsName('your name') ownerName!: string;
+  @ReadsLogin() login!: string;
+  @ReadsPassword() password!: string;
+  @ReadsOneOf(CURRENCIES.map(({ code }) => code), 'a currency') currency!: string;
+  @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
+  @ReadsMoney({ zero: true }) hourlyRate!: string;
+  @ReadsMoney({ zero: true }) overheadPerHour!: string;
+}
+
+export class SignInInput {
+  @ReadsName('your sign-in name') login!: string;
+  @ReadsName('your password', MAX_PASSWORD) password!: string;
+}
+
+export class ChangePasswordInput {
+  @ReadsName('your present password', MAX_PASSWORD) present!: string;
+  @ReadsPassword() next!: string;
+}
+
+export class AddHelperInput {
+  @ReadsName('a name') name!: string;
+  @ReadsLogin() login!: string;
+  @ReadsPassword() password!: string;
+}

@@ -1,0 +1,112 @@
+import type { PriceRules } from '@/core/costing/price';
+import { expectOk } from '@/core/result';
+import { parseLength, type LengthSystem, type Micrometres } from '@/core/units/length';
+import { currencyOf, type MinorUnits } from '@/core/units/money';
+import { parsePercent } from '@/core/units/percent';
+import type { Tx } from '@/data/inStudio';
+import { Studio, UsefulMinimum } from '@/data/models/studio';
+import { stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { readMoney } from './readMoney';
+import { ChangeSettingsInput } from './settings.input';
+
+/** The studio's rules, as every use case reads them. */
+export interface Settings extends PriceRules {
+  readonly version: number;
+  readonly name: string;
+  readonly currency: string;
+  readonly lengthSystem: LengthSystem;
+  readonly hourlyRate: MinorUnits;
+  readonly overheadPerHour: MinorUnits;
+  readonly priceFrom: 'actual' | 'replacement';
+  readonly usefulMinimum: Micrometres;
+  readonly minimums: readonly {
+    readonly scope: 'metal' | 'spec';
+    readonly of: string;
+    readonly length: Micrometres;
+  }[];
+}
+
+/** The rules inside a transaction. */
+export async function settingsIn(tx: Tx): Promise<Settings> {
+  const { studioId } = tx.session;
+  const studio = await Studio.findOne({ where: { studioId }, rejectOnEmpty: true, ...tx.within });
+  const minimums = await UsefulMinimum.findAll({ where: { studioId }, order: ['scope', 'of'], ...tx.within });
+  const { usefulMinimumUm, priceEndings, ...rules } = studio.get({ plain: true });
+  return {
+    ...rules,
+    endings: priceEndings,
+    places: currencyOf(rules.currency).places,
+    usefulMinimum: usefulMinimumUm,
+    minimums: minimums.map(({ scope, of, lengthUm }) => ({ scope, of, length: lengthUm })),
+  };
+}
+
+/** The useful minimums as the core looks them up. */
+export function minimumsOf({ minimums, usefulMinimum }: Settings) {
+  const ofScope = (scope: string) =>
+    Object.fromEntries(minimums.filter((each) => each.scope === scope).map(({ of, length }) => [of, length]));
+  return { bySpec: ofScope('spec'), byMetal: ofScope('metal'), otherwise: usefulMinimum };
+}
+
+/** The rules, for the owner. */
+export async function readSettings(session: StudioSession): Promise<Settings> {
+  ownerOnly(session);
+  return look(session, settingsIn);
+}
+
+/** Changes the rules. Pieces already made keep the rates of their day. */
+export function changeSettings(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(ChangeSettingsInput, plain);
+  };
+  return post(session, 'changeSettings', postKey, prepare, async (tx, input) => {
+    const { studioId } = session;
+    const now = await settingsIn(tx);
+    if (now.version !== numberOf(input.version)) {
+      throw stale(
+        'Somebody changed the rules while you had this page open. What you typed is still here; open the page in another tab to compare.',
+      );
+    }
+    const money = (field: keyof ChangeSettingsInput, text: string) => readMoney(field, text, now.currency);
+    await Studio.update(
+      {
+        name: input.name.trim(),
+        lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+        hourlyRate: money('hourlyRate', input.hourlyRate),
+        overheadPerHour: money('overheadPerHour', input.overheadPerHour),
+        targetPerHour: money('targetPerHour', input.targetPerHour),
+        materialsFactor: Math.round(numberOf(input.materialsFactor) * 100),
+        targetMargin: expectOk(parsePercent(input.targetMargin)),
+        feePercent: expectOk(parsePercent(input.feePercent)),
+        feeFixed: money('feeFixed', input.feeFixed),
+        taxPercent: expectOk(parsePercent(input.taxPercent)),
+        taxIncluded: input.taxIncluded,
+        priceFrom: input.priceFrom === 'actual' ? 'actual' : 'replacement',
+        rounding: input.rounding === 'nearest' ? 'nearest' : 'up',
+        priceEndings: input.priceEndings.map((text) => money('priceEndings', text)),
+        usefulMinimumUm: expectOk(parseLength(input.usefulMinimum)),
+        version: now.version + 1,
+      },
+      { where: { studioId }, ...tx.within },
+    );
+    const byKey = new Map(input.minimums.map((each) => [`${each.scope} ${each.of}`, each]));
+    await UsefulMinimum.destroy({ where: { studioId }, ...tx.within });
+    await tx.add(
+      UsefulMinimum,
+      [...byKey.values()].map(({ scope, of, length }) => ({
+        scope: scope === 'metal' ? ('metal' as const) : ('spec' as const),
+        of,
+        lengthUm: expectOk(parseLength(length)),
+      })),
+    );
+    return null;
+  });
+}

@@ -1,0 +1,239 @@
+import { costSheet, type CostSheet } from '@/core/costing/costSheet';
+import { priceBasis } from '@/core/costing/price';
+import { priceBySchools } from '@/core/costing/priceSchools';
+import type { PatternKind } from '@/core/pattern/pattern';
+import type { Micrograms } from '@/core/units/mass';
+import type { Micrometres } from '@/core/units/length';
+import type { CostUnits, MinorUnits } from '@/core/units/money';
+import { Piece } from '@/data/models/making';
+import type { MovementKind, WireSpecRow } from '@/data/models/wire';
+import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn, type Settings } from '../settings/settings';
+import { specFromRow, type KnownSpec } from '../wire/specs';
+import { PricePieceInput } from './pricePiece.input';
+
+/** A finished piece on the shelf. Money is null for helpers. */
+export interface ShelfPiece {
+  readonly number: number;
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly madeAt: Date;
+  readonly patternNumber: number;
+  readonly price: MinorUnits | null;
+  readonly cost: CostUnits | null;
+  readonly minutes: number;
+}
+
+export interface ShelfPage {
+  readonly pieces: readonly ShelfPiece[];
+  readonly total: number;
+  readonly unpriced: number;
+  readonly priceTotal: MinorUnits | null;
+  readonly next: number | null;
+}
+
+const PAGE = 40;
+
+type Outlay = Pick<
+  Piece,
+  | 'wireCost'
+  | 'wireReplacement'
+  | 'scrapCost'
+  | 'scrapReplacement'
+  | 'spoilageCost'
+  | 'spoilageReplacement'
+  | 'partsCost'
+  | 'minutes'
+  | 'setUpMinutes'
+  | 'sharedBy'
+  | 'hourlyRate'
+  | 'overheadPerHour'
+>;
+
+function sheetOf(piece: Outlay): CostSheet {
+  const { wireCost, wireReplacement, scrapCost, scrapReplacement, spoilageCost, spoilageReplacement } = piece;
+  const { partsCost: parts, minutes, setUpMinutes, sharedBy, hourlyRate, overheadPerHour } = piece;
+  return costSheet(
+    {
+      wire: { actual: wireCost, replacement: wireReplacement },
+      scrap: { actual: scrapCost, replacement: scrapReplacement },
+      spoilage: { actual: spoilageCost, replacement: spoilageReplacement },
+      parts,
+      minutes,
+      setUpMinutes,
+      sharedBy,
+    },
+    { hourlyRate, overheadPerHour },
+  );
+}
+
+/** The shelf, newest piece first, before the number `before`. */
+export function showShelf(session: StudioSession, before?: number): Promise<ShelfPage> {
+  return look(session, async (tx) => {
+    const sees = session.role === 'owner';
+    const rows = await tx.select<
+      Outlay & Pick<Piece, 'number' | 'name' | 'kind' | 'madeAt' | 'price'> & { patternNumber: number }
+    >(
+      `SELECT f.number, f.name, f.kind, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
+              f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
+              f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
+              f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
+              f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour"
+         FROM pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+        WHERE f.studio_id = $1 AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
+      [session.studioId, before ?? 2_147_483_647],
+    );
+    const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
+      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1',
+      [session.studioId],
+    );
+    const shown = rows.slice(0, PAGE);
+    return {
+      pieces: shown.map((row) => ({
+        number: row.number,
+        name: row.name,
+        kind: row.kind,
+        madeAt: row.madeAt,
+        patternNumber: row.patternNumber,
+        price: sees ? row.price : null,
+        cost: sees ? sheetOf(row).total.actual : null,
+        minutes: row.minutes + row.setUpMinutes / row.sharedBy,
+      })),
+      total: sums?.total ?? 0,
+      unpriced: sums?.unpriced ?? 0,
+      priceTotal: sees ? ((sums?.price ?? 0) as MinorUnits) : null,
+      next: rows.length > PAGE ? (shown.at(-1)?.number ?? null) : null,
+    };
+  });
+}
+
+/** One wire that went into a piece. */
+export interface PieceWire {
+  readonly kind: MovementKind;
+  readonly stockNumber: number;
+  readonly spec: KnownSpec;
+  readonly length: Micrometres;
+  readonly cost: CostUnits | null;
+  readonly reason: string;
+}
+
+/** A finished piece with everything it took; money only for owners. */
+export interface PieceView {
+  readonly number: number;
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly madeAt: Date;
+  readonly madeBy: string;
+  readonly patternNumber: number;
+  readonly revision: number;
+  readonly version: number;
+  readonly minutes: number;
+  readonly setUpMinutes: number;
+  readonly sharedBy: number;
+  readonly wireMass: Micrograms;
+  readonly wires: readonly PieceWire[];
+  readonly money: PieceMoney | null;
+}
+
+/** What only the owner sees of a piece. */
+export interface PieceMoney {
+  readonly sheet: CostSheet;
+  readonly settings: Settings;
+  readonly goingPrice: MinorUnits | null;
+  readonly school: string | null;
+  readonly price: MinorUnits | null;
+}
+
+/** Opens a finished piece by its number; null when there is none. */
+export function showPiece(session: StudioSession, number: number): Promise<PieceView | null> {
+  return look(session, async (tx) => {
+    const { studioId } = session;
+    const piece = await Piece.findOne({ where: { studioId, number }, ...tx.within });
+    if (!piece) return null;
+    const names = await tx.first<{ patternNumber: number; madeBy: string }>(
+      `SELECT p.number AS "patternNumber", u.name AS "madeBy" FROM patterns p, users u
+        WHERE p.studio_id = $1 AND p.pattern_id = $2 AND u.studio_id = $1 AND u.user_id = $3`,
+      [studioId, piece.patternId, piece.userId],
+    );
+    const sees = session.role === 'owner';
+    const wires = await tx.select<WireSpecRow['dataValues'] & Omit<PieceWire, 'spec'>>(
+      `SELECT m.kind, p.number AS "stockNumber", m.length_um AS length, m.cost_units AS cost, m.reason, s.spec_id AS "specId", s.metal,
+              s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper, s.finish, s.finish_name AS "finishName",
+              s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"
+         FROM movements m
+         JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
+         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
+        WHERE m.studio_id = $1 AND m.piece_id = $2 ORDER BY m.movement_id`,
+      [studioId, piece.pieceId],
+    );
+    return {
+      number,
+      name: piece.name,
+      kind: piece.kind,
+      madeAt: piece.madeAt,
+      madeBy: names?.madeBy ?? '',
+      patternNumber: names?.patternNumber ?? 0,
+      revision: piece.revision,
+      version: piece.version,
+      minutes: piece.minutes,
+      setUpMinutes: piece.setUpMinutes,
+      sharedBy: piece.sharedBy,
+      wireMass: piece.wireMassUg,
+      wires: wires.map((row) => ({
+        kind: row.kind,
+        stockNumber: row.stockNumber,
+        spec: specFromRow(row),
+        length: row.length,
+        cost: sees ? row.cost : null,
+        reason: row.reason,
+      })),
+      money: sees
+        ? {
+            sheet: sheetOf(piece),
+            settings: await settingsIn(tx),
+            goingPrice: piece.goingPrice,
+            school: piece.school,
+            price: piece.price,
+          }
+        : null,
+    };
+  });
+}
+
+/** Chooses a price school for a piece; its price is reckoned here, with the studio's present rules. */
+export function pricePiece(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<{ price: MinorUnits }>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(PricePieceInput, plain);
+  };
+  return post(session, 'pricePiece', postKey, prepare, async (tx, input) => {
+    const where = { studioId: session.studioId, number };
+    const piece = await Piece.findOne({ where, lock: true, ...tx.within });
+    if (!piece) throw new Refused({ kind: 'refused', message: 'This piece is no longer there.' });
+    if (piece.version !== numberOf(input.version)) {
+      throw stale('Somebody priced this piece while you had it open. Reload the page to see their price.');
+    }
+    const settings = await settingsIn(tx);
+    const goingPrice =
+      input.goingPrice === '' ? null : readMoney('goingPrice', input.goingPrice, settings.currency);
+    const schools = priceBySchools(priceBasis(sheetOf(piece), settings.priceFrom), settings, goingPrice);
+    const chosen = schools.find(({ id }) => id === input.school)?.outcome;
+    if (!chosen) throw invalid('school', 'Choose a price school.');
+    if (!chosen.ok) throw invalid('school', chosen.error);
+    const { price } = chosen.value;
+    await Piece.update(
+      { school: input.school, goingPrice, price, version: piece.version + 1 },
+      { where, ...tx.within },
+    );
+    return { price };
+  });
+}

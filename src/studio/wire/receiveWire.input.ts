@@ -1,0 +1,69 @@
+import { ValidateIf } from 'class-validator';
+import { gaugeSize, GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
+import { FINISHES, METAL_IDS, TEMPERS } from '@/core/wire/metal';
+import { hasOwnHeight, PROFILES, type Profile } from '@/core/wire/profile';
+import { parseLength } from '@/core/units/length';
+import { ok, refuse } from '@/core/result';
+import {
+  ReadsBy,
+  ReadsLength,
+  ReadsMass,
+  ReadsMoney,
+  ReadsOneOf,
+  ReadsPastDay,
+  ReadsText,
+} from '../kernel/rules';
+
+/** The forms wire arrives in. */
+export const BOUGHT_FORMS = ['spool', 'coil', 'bobbin'] as const;
+
+/** A kind of wire as it is described on a form. */
+export class WireSpecInput {
+  @ReadsOneOf(METAL_IDS, 'a metal') metal!: string;
+  @ReadsOneOf(PROFILES, 'a profile') profile!: string;
+  @ReadsOneOf(GAUGE_SYSTEMS, 'a gauge system') gaugeSystem!: string;
+
+  @ReadsBy<WireSpecInput>('readsGauge', (text, { gaugeSystem }) =>
+    gaugeSize({ system: gaugeSystem as GaugeSystem, number: text }),
+  )
+  gaugeNumber!: string;
+
+  /** Height of flat and half-round wire; the size above is its width. */
+  @ValidateIf(({ profile }: WireSpecInput) => hasOwnHeight(profile as Profile))
+  @ReadsBy('readsHeight', (text) => {
+    const height = parseLength(text);
+    if (!height.ok) return height;
+    return height.value >= 20 && height.value <= 12_000
+      ? height
+      : refuse(`“${text}” is not a wire’s height; give 0.02 to 12 mm.`);
+  })
+  height!: string;
+
+  @ReadsOneOf(TEMPERS, 'a temper') temper!: string;
+  @ReadsOneOf(FINISHES, 'a finish') finish!: string;
+
+  @ReadsBy<WireSpecInput>('readsFinishName', (text, { finish }) => {
+    if (finish !== 'bare' && text.trim() === '')
+      return refuse('Say which colour or plating it is, like teal or silver.');
+    return text.length <= 40 ? ok(text) : refuse(`This is ${text.length} characters long; 40 are allowed.`);
+  })
+  finishName!: string;
+}
+
+/** Wire that has come in. */
+export class ReceiveWireInput extends WireSpecInput {
+  @ReadsOneOf(BOUGHT_FORMS, 'what it is on') form!: string;
+
+  /** Either may be left empty, not both; both together check each other. */
+  @ValidateIf(({ length, mass }: ReceiveWireInput) => length !== '' || mass === '')
+  @ReadsLength()
+  length!: string;
+
+  @ValidateIf(({ mass }: ReceiveWireInput) => mass !== '')
+  @ReadsMass()
+  mass!: string;
+
+  @ReadsMoney() price!: string;
+  @ReadsText(120) supplier!: string;
+  @ReadsPastDay() boughtOn!: string;
+}

@@ -1,0 +1,140 @@
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '../../src/core/result';
+import { inStudio, type StudioSession } from '../../src/data/inStudio';
+import { Studio, User } from '../../src/data/models/studio';
+import { database } from '../../src/data/database';
+import type { Outcome } from '../../src/studio/kernel/outcome';
+import { receiveWire } from '../../src/studio/wire/receiveWire';
+import type { ReceiveWireInput } from '../../src/studio/wire/receiveWire.input';
+import { listSpecs } from '../../src/studio/patterns/patterns';
+import { writePattern } from '../../src/studio/patterns/writePattern';
+import type { WritePatternInput } from '../../src/studio/patterns/writePattern.input';
+
+/** The value of an outcome that must have worked. */
+export const done = <T>(outcome: Outcome<T>): T =>
+  expectOk(outcome.ok ? outcome : { ok: false as const, error: JSON.stringify(outcome.problem) });
+
+/** The problem of an outcome that must have been refused. */
+export function problemOf<T>(outcome: Outcome<T>) {
+  if (outcome.ok) throw new Error(`was not refused: ${JSON.stringify(outcome.value)}`);
+  return outcome.problem;
+}
+
+export const newKey = (): string => randomUUID();
+
+/** A fresh studio in dollars and inches, with its owner; several share the test database. */
+export async function openStudio(
+  settings: Partial<Studio['_creationAttributes']> = {},
+): Promise<StudioSession> {
+  database();
+  const session: StudioSession = {
+    studioId: randomUUID(),
+    userId: randomUUID(),
+    role: 'owner',
+    now: new Date(),
+  };
+  const base = {
+    name: 'Test bench',
+    currency: 'USD',
+    lengthSystem: 'mm' as const,
+    hourlyRate: 2000,
+    overheadPerHour: 600,
+    targetPerHour: 3000,
+    materialsFactor: 400,
+    targetMargin: 3000,
+    feePercent: 0,
+    feeFixed: 0,
+    taxPercent: 0,
+    taxIncluded: false,
+    priceFrom: 'replacement' as const,
+    priceEndings: [],
+    rounding: 'up' as const,
+    usefulMinimumUm: 50_000,
+    createdAt: session.now,
+  };
+  await inStudio(session, async (tx) => {
+    await tx.add(Studio, [{ ...base, ...settings } as Studio['_creationAttributes']]);
+    await tx.add(User, [
+      {
+        userId: session.userId,
+        login: `owner-${session.userId}`,
+        name: 'Wren',
+        role: 'owner',
+        passwordHash: 'none',
+        createdAt: session.now,
+      },
+    ]);
+  });
+  return session;
+}
+
+/** A helper of the same studio. */
+export async function addTestHelper(owner: StudioSession): Promise<StudioSession> {
+  const helper: StudioSession = { ...owner, userId: randomUUID(), role: 'helper' };
+  await inStudio(owner, (tx) =>
+    tx.add(User, [
+      {
+        userId: helper.userId,
+        login: `helper-${helper.userId}`,
+        name: 'Ash',
+        role: 'helper',
+        passwordHash: 'none',
+        createdAt: owner.now,
+      },
+    ]),
+  );
+  return helper;
+}
+
+export const SPOOL: ReceiveWireInput = {
+  metal: 'sterling',
+  profile: 'round',
+  gaugeSystem: 'AWG',
+  gaugeNumber: '20',
+  height: '',
+  temper: 'half hard',
+  finish: 'bare',
+  finishName: '',
+  form: 'spool',
+  length: '10 m',
+  mass: '',
+  price: '50.00 USD',
+  supplier: 'Tern & Daughter Metals',
+  boughtOn: '2026-05-04',
+};
+
+/** Receives a spool and answers with its number. */
+export async function receive(
+  session: StudioSession,
+  changed: Partial<ReceiveWireInput> = {},
+): Promise<number> {
+  return done(await receiveWire(session, newKey(), { ...SPOOL, ...changed })).number;
+}
+
+/** A pattern of one kind of cut from the studio's first wire. */
+export async function simplePattern(
+  session: StudioSession,
+  cut: { count?: string; net?: string } = {},
+): Promise<{ number: number; revision: number }> {
+  const [spec] = await listSpecs(session);
+  const input: WritePatternInput = {
+    name: `Loop ${newKey().slice(0, 8)}`,
+    kind: 'pendant',
+    notes: '',
+    cuts: [
+      {
+        name: 'frame wire',
+        specId: spec?.id ?? '',
+        count: cut.count ?? '1',
+        net: cut.net ?? '80 mm',
+        allowances: [{ name: 'tail', length: '20 mm' }],
+      },
+    ],
+    parts: [{ name: 'bead', count: '2', unitCost: '0.25 USD' }],
+    steps: [
+      { name: 'lay out', minutes: '10', perSitting: true },
+      { name: 'form', minutes: '20', perSitting: false },
+    ],
+  };
+  return done(await writePattern(session, newKey(), null, input));
+}
