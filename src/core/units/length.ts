@@ -101,6 +101,12 @@ export function formatLength(length: Micrometres, system: LengthSystem): string 
   return system === 'in' ? formatInches(length) : formatMetric(length);
 }
 
+/** A length as it is put into a form to be typed over: in the system asked for when that is exact, else in metric. */
+export function writableLength(length: Micrometres, system: LengthSystem): string {
+  const printed = formatLength(length, system);
+  return /^[≈<]/.test(printed) ? formatLength(length, 'mm') : printed;
+}
+
 /** A length short enough for a label beside a bar: three figures at most ("32.8 ft", "9.14 m", "254 mm"). */
 export function formatLengthShort(length: Micrometres, system: LengthSystem): string {
   if (system === 'in') {

@@ -52,7 +52,7 @@ export function post<Input, T>(
     return inStudio(session, async (tx) => {
       const before = await Post.findOne({ where: { studioId: session.studioId, postKey }, ...tx.within });
       if (before) {
-        if (before.useCase === name) return before.outcome as T;
+        if (before.useCase === name) return (before.outcome as { value: T }).value;
         throw new Refused({
           kind: 'invalid',
           message: 'This form was already used for something else; reload the page.',
@@ -60,7 +60,7 @@ export function post<Input, T>(
       }
       const outcome = await work(tx, input, postKey);
       const { userId, now } = session;
-      await tx.add(Post, [{ postKey, useCase: name, userId, postedAt: now, outcome: outcome ?? null }]);
+      await tx.add(Post, [{ postKey, useCase: name, userId, postedAt: now, outcome: { value: outcome } }]);
       return outcome;
     });
   });

@@ -14,7 +14,8 @@ import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
 import { ReceiveWireInput } from './receiveWire.input';
-import { ensureSpec, specFromInput } from './specs';
+import { specFromInput } from './specFromInput';
+import { ensureSpec } from './specs';
 
 /** The new spool's number. */
 export interface Received {
@@ -35,6 +36,7 @@ export function receiveWire(
     const { currency } = await settingsIn(tx);
     const price = readMoney('price', input.price, currency);
     const described = specFromInput(input);
+    if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
     const spec = await ensureSpec(tx, described);
     const mass = input.mass === '' ? null : expectOk(parseMass(input.mass));
     const length =

@@ -1,37 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
-import { parseLength } from '@/core/units/length';
-import { gaugeSize, type GaugeLabel, type GaugeSystem } from '@/core/wire/gauge';
-import type { Finish, MetalId, Temper } from '@/core/wire/metal';
-import { hasOwnHeight, usualHeight, type Profile } from '@/core/wire/profile';
 import { describeSpec, specKey, type WireSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/wire';
-import type { WireSpecInput } from './receiveWire.input';
 
 /** A wire spec the studio has, with its id. */
 export interface KnownSpec extends WireSpec {
   readonly id: string;
-}
-
-/** The spec that a form describes. The form must have passed its input class. */
-export function specFromInput(input: WireSpecInput): WireSpec {
-  const label: GaugeLabel = {
-    system: input.gaugeSystem as GaugeSystem,
-    number: input.gaugeNumber.trim().replace(',', '.'),
-  };
-  const width = expectOk(gaugeSize(label));
-  const profile = input.profile as Profile;
-  return {
-    metal: input.metal as MetalId,
-    profile,
-    width,
-    height: hasOwnHeight(profile) ? expectOk(parseLength(input.height)) : usualHeight(profile, width),
-    temper: input.temper as Temper,
-    finish: input.finish as Finish,
-    finishName: input.finish === 'bare' ? '' : input.finishName.trim(),
-    label,
-  };
 }
 
 /** A stored spec as the core knows it. */

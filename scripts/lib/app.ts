@@ -1,0 +1,81 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { appUrlFor, deriveSecret } from '../../src/data/migrate';
+import { Refusal } from './say';
+
+export interface AppOptions {
+  readonly ownerUrl: string;
+  readonly host: string;
+  readonly port: number;
+  readonly mode: 'demo' | 'start' | 'test';
+  /** Where the application's log goes. */
+  readonly output?: 'inherit' | 'ignore' | number;
+}
+
+/** A running production build. */
+export interface App {
+  readonly url: string;
+  readonly process: ChildProcess;
+  readonly stop: () => Promise<void>;
+}
+
+/** The application connects as the role that owns nothing; it never learns the owner's address. */
+export function appEnvironment({ ownerUrl, mode }: Pick<AppOptions, 'ownerUrl' | 'mode'>): NodeJS.ProcessEnv {
+  const { DATABASE_URL: _owner, ...rest } = process.env;
+  return {
+    ...rest,
+    NODE_ENV: 'production',
+    PEWTERER_MODE: mode,
+    PEWTERER_DATABASE_URL: appUrlFor(ownerUrl),
+    PEWTERER_SESSION_SECRET: process.env['SESSION_SECRET'] ?? deriveSecret(ownerUrl, 'sessions'),
+  };
+}
+
+/** Starts the production build and waits until it answers from the database. */
+export async function startApp(options: AppOptions): Promise<App> {
+  const { host, port, output = 'inherit' } = options;
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)],
+    {
+      env: appEnvironment(options),
+      stdio: ['ignore', output, output],
+    },
+  );
+  const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
+  const ended = new Promise<never>((_, reject) => {
+    child.once('exit', (code) =>
+      reject(
+        new Refusal(`The application ended while starting (exit ${code ?? 'by signal'}); its log is above.`),
+      ),
+    );
+  });
+  await Promise.race([ended, answering(url)]);
+  return {
+    url,
+    process: child,
+    stop: () =>
+      new Promise((resolve) => {
+        if (child.exitCode !== null || child.signalCode !== null) return resolve();
+        child.removeAllListeners('exit');
+        child.once('exit', () => resolve());
+        child.kill('SIGTERM');
+        setTimeout(() => child.kill('SIGKILL'), 8000).unref();
+      }),
+  };
+}
+
+const START_MS = 60_000;
+
+async function answering(url: string): Promise<void> {
+  const giveUp = Date.now() + START_MS;
+  for (;;) {
+    const ok = await fetch(`${url}/api/health`).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (ok) return;
+    if (Date.now() > giveUp)
+      throw new Refusal(`The application does not answer on ${url}; its log is above.`);
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  }
+}

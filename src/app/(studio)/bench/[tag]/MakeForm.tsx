@@ -1,0 +1,220 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback } from 'react';
+import { useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { Plus, Trash2 } from 'lucide-react';
+import { roundSpan } from '@/core/ruler';
+import { tag } from '@/core/tag';
+import { formatLengthShort, parseLength, um, writableLength } from '@/core/units/length';
+import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
+import { MakePieceInput } from '@/studio/making/makePiece.input';
+import type { KnownSpec } from '@/studio/wire/specs';
+import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
+import { FormEnd } from '@/ui/form/FormEnd';
+import { useStudioForm } from '@/ui/form/useStudioForm';
+import { Length, useLengths } from '@/ui/lengths';
+import { Ruler } from '@/ui/Ruler';
+import { useToast } from '@/ui/toasts';
+import { WireBar } from '@/ui/WireBar';
+import { WireChip } from '@/ui/WireChip';
+import { makePieceAction } from './actions';
+
+type FormControl = Control<MakePieceInput>;
+
+const REASONS = [
+  'cut too short',
+  'wrong wire cut',
+  'marred by pliers',
+  'snapped',
+  'not threaded in time',
+  'bent out of shape',
+];
+
+/** What the maker did with each wire; opened with the proposal, sent in one go. */
+export function MakeForm({ proposal }: { proposal: MakingProposal }) {
+  const router = useRouter();
+  const toast = useToast();
+  const { system } = useLengths();
+  const { pattern, cuts, choices, minutes } = proposal;
+  const { number, revision } = pattern;
+  const send = useCallback(
+    (key: string, values: MakePieceInput) => makePieceAction(key, { number, revision }, values),
+    [number, revision],
+  );
+  const onDone = useCallback(
+    (made: { number: number }) => {
+      toast(`Made: it is ${tag('piece', made.number)}, and stands on the shelf.`);
+      router.push(`/shelf/${tag('piece', made.number)}`);
+    },
+    [router, toast],
+  );
+  const defaultValues: MakePieceInput = {
+    cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
+      cutIndex,
+      copy,
+      from: from ?? '',
+      cut: writableLength(length, system),
+      back: `0 ${system}`,
+    })),
+    spoiled: [],
+    minutes: String(minutes.each),
+    setUpMinutes: String(minutes.setUp),
+    sharedBy: '1',
+  };
+  const { form, submit, problem, sending } = useStudioForm({
+    input: MakePieceInput,
+    defaultValues,
+    send,
+    onDone,
+  });
+  const { control } = form;
+  const span = roundSpan(um(Math.max(...cuts.map(({ length }) => length), 50_000)));
+  return (
+    <form onSubmit={submit} noValidate className="mt-4 space-y-4">
+      <section className="leaf p-4">
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h2>Cut these</h2>
+          <p className="muted text-sm">
+            Hold both sides of the wire when you cut: ends fly. Wear eye protection.
+          </p>
+        </div>
+        <div className="mt-2 hidden lg:block">
+          <Ruler span={span} label="Ruler for the cuts" />
+        </div>
+        <ol className="divide-y divide-base-300">
+          {cuts.map((cut, index) => {
+            const spec = pattern.specs[cut.specId];
+            return (
+              <li key={`${cut.cutIndex}.${cut.copy}`} className="py-3">
+                {spec && <WireBar spec={spec} length={cut.length} span={span} height={20} />}
+                <div className="mt-1 grid items-start gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-[minmax(15rem,5fr)_5fr_3fr_3fr]">
+                  <div>
+                    <p className="text-xl font-semibold [overflow-wrap:anywhere]">{cut.name}</p>
+                    {spec && <WireChip spec={spec} />}
+                  </div>
+                  <ChoiceField
+                    control={control}
+                    name={`cuts.${index}.from`}
+                    label={`Cut ${index + 1} from`}
+                    choices={choicesFor(choices, cut.specId, system)}
+                    hint={<LeftOn control={control} index={index} choices={choices} />}
+                  />
+                  <LengthField control={control} name={`cuts.${index}.cut`} label="Really cut" />
+                  <LengthField control={control} name={`cuts.${index}.back`} label="Came back" />
+                </div>
+              </li>
+            );
+          })}
+        </ol>
+      </section>
+      <Spoiled control={control} choices={choices} specs={pattern.specs} />
+      <section className="leaf grid gap-4 p-4 sm:grid-cols-3">
+        <NumberField control={control} name="minutes" label="Time on this piece" unit="min" />
+        <NumberField control={control} name="setUpMinutes" label="Setting up, once a sitting" unit="min" />
+        <NumberField
+          control={control}
+          name="sharedBy"
+          label="Pieces made in the sitting"
+          hint="They share the setting up"
+        />
+      </section>
+      <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
+        <p className="muted text-sm">Everything is posted together, or nothing.</p>
+      </FormEnd>
+    </form>
+  );
+}
+
+function choicesFor(choices: readonly Choice[], specId: string, system: 'in' | 'mm') {
+  return choices
+    .filter((choice) => choice.specId === specId)
+    .map(({ id, number, form, length }) => ({
+      value: id,
+      text: `${tag('stock', number)} · ${form} · ${formatLengthShort(length, system)}`,
+    }));
+}
+
+/** What stays on the chosen length after every cut of this form from it. */
+function LeftOn({
+  control,
+  index,
+  choices,
+}: {
+  control: FormControl;
+  index: number;
+  choices: readonly Choice[];
+}) {
+  const cuts = useWatch({ control, name: 'cuts' });
+  const spoiled = useWatch({ control, name: 'spoiled' });
+  const from = cuts[index]?.from;
+  const choice = choices.find(({ id }) => id === from);
+  if (!choice) return null;
+  const taken = (text: string | undefined) => {
+    const read = parseLength(text ?? '');
+    return read.ok ? read.value : 0;
+  };
+  const total =
+    cuts.filter((cut) => cut.from === from).reduce((sum, { cut }) => sum + taken(cut), 0) +
+    spoiled.filter((each) => each.from === from).reduce((sum, { length }) => sum + taken(length), 0);
+  const left = choice.length - total;
+  return left >= 0 ? (
+    <>
+      <Length of={um(left)} /> stays on it
+    </>
+  ) : (
+    <strong className="text-error">
+      <Length of={um(-left)} /> more than there is on it
+    </strong>
+  );
+}
+
+function Spoiled({
+  control,
+  choices,
+  specs,
+}: {
+  control: FormControl;
+  choices: readonly Choice[];
+  specs: Readonly<Record<string, KnownSpec>>;
+}) {
+  const { system } = useLengths();
+  const { fields, append, remove } = useFieldArray({ control, name: 'spoiled' });
+  const all = Object.keys(specs).flatMap((specId) => choicesFor(choices, specId, system));
+  return (
+    <section className="leaf p-4">
+      <h2>Spoiled on the way</h2>
+      {fields.length === 0 && (
+        <p className="muted mt-1">Nothing, so far. What went wrong is part of what a piece honestly costs.</p>
+      )}
+      {fields.map(({ id }, index) => (
+        <div key={id} className="mt-2 grid items-start gap-3 sm:grid-cols-[4fr_3fr_4fr_auto]">
+          <ChoiceField
+            control={control}
+            name={`spoiled.${index}.from`}
+            label="Spoiled wire was from"
+            choices={all}
+          />
+          <LengthField control={control} name={`spoiled.${index}.length`} label="Length lost" />
+          <TextField control={control} name={`spoiled.${index}.reason`} label="Why" list="spoiled-reasons" />
+          <button type="button" className="btn btn-ghost btn-sm mt-5 min-h-11" onClick={() => remove(index)}>
+            <Trash2 size={16} aria-hidden="true" />
+            <span className="sr-only">Remove spoiled length {index + 1}</span>
+          </button>
+        </div>
+      ))}
+      <datalist id="spoiled-reasons">
+        {REASONS.map((reason) => (
+          <option key={reason} value={reason} />
+        ))}
+      </datalist>
+      <button
+        type="button"
+        className="btn btn-sm mt-2 min-h-11"
+        onClick={() => append({ from: '', length: '', reason: '' })}
+      >
+        <Plus size={16} aria-hidden="true" />A spoiled length
+      </button>
+    </section>
+  );
+}

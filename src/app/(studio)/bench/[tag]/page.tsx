@@ -1,0 +1,58 @@
+import Link from 'next/link';
+import { tag } from '@/core/tag';
+import { describeSpec } from '@/core/wire/spec';
+import { proposeMaking } from '@/studio/making/proposeMaking';
+import { Length } from '@/ui/lengths';
+import { pageMember } from '../../../lib/member';
+import { orNotFound, tagParam } from '../../../lib/tagParam';
+import { MakeForm } from './MakeForm';
+
+type Params = Promise<{ tag: string }>;
+
+export async function generateMetadata({ params }: { params: Params }) {
+  return { title: `Make ${(await params).tag}` };
+}
+
+export default async function MakePage({ params }: { params: Params }) {
+  const { session } = await pageMember();
+  const proposal = orNotFound(await proposeMaking(session, await tagParam('pattern', params)));
+  const { pattern, cuts, shortages } = proposal;
+  const label = tag('pattern', pattern.number);
+  const enough = shortages.length === 0;
+  return (
+    <>
+      <h1 className="[overflow-wrap:anywhere]">
+        {enough
+          ? `${cuts.length} ${cuts.length === 1 ? 'wire' : 'wires'} to cut for “${pattern.name}”`
+          : `Not enough wire for “${pattern.name}”`}
+      </h1>
+      <p className="muted mt-1">
+        <Link href={`/patterns/${label}`} className="link">
+          {label}
+        </Link>
+        , revision {pattern.revision}
+      </p>
+      {!enough && (
+        <div role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3">
+          <ul className="space-y-1 font-semibold">
+            {shortages.map(({ specId, spec, missing, cuts: count, longestCut, longestInStock }) => (
+              <li key={specId}>
+                <Length of={missing} /> short of {spec ? describeSpec(spec) : 'a wire'}:{' '}
+                {count === 1 ? 'one cut finds' : `${count} cuts find`} no length to come from
+                {longestInStock < longestCut && longestInStock > 0 && (
+                  <>
+                    {' '}
+                    (<Length of={longestCut} /> is wanted in one; the longest on the rack is{' '}
+                    <Length of={longestInStock} />)
+                  </>
+                )}
+                {longestInStock === 0 && ' (there is none on the rack)'}.
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <MakeForm proposal={proposal} />
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import Link from 'next/link';
+import { minutesOf } from '@/core/pattern/pattern';
+import { tag } from '@/core/tag';
+import { listPatterns } from '@/studio/patterns/patterns';
+import { PatternDrawing } from '@/ui/PatternDrawing';
+import { pageMember } from '../../lib/member';
+
+export const metadata = { title: 'Bench' };
+
+export default async function BenchPage({ searchParams }: { searchParams: Promise<{ after?: string }> }) {
+  const { session } = await pageMember();
+  const after = Number((await searchParams).after ?? 0);
+  const { patterns, total, specs, next } = await listPatterns(
+    session,
+    Number.isSafeInteger(after) && after > 0 ? after : 0,
+  );
+  if (total === 0) {
+    return (
+      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
+        <h1>Nothing to make yet</h1>
+        <p className="mt-3">
+          The bench works from a pattern. Write one first; then its wires are proposed here, each from the
+          length it fits best.
+        </p>
+        <Link
+          href={session.role === 'owner' ? '/patterns/new' : '/patterns'}
+          className="btn btn-primary btn-lg mt-5"
+        >
+          To the pattern room
+        </Link>
+      </section>
+    );
+  }
+  return (
+    <>
+      <h1>Which of your {total} patterns is on the bench?</h1>
+      <ul className="leaf mt-4 divide-y divide-base-300">
+        {patterns.map(({ number, name, body }) => (
+          <li key={number}>
+            <Link
+              href={`/bench/${tag('pattern', number)}`}
+              className="grid min-h-14 items-center gap-x-4 px-4 py-2 text-lg hover:bg-base-200 sm:grid-cols-[1fr_18rem_6rem]"
+            >
+              <span className="[overflow-wrap:anywhere]">
+                {name} <span className="muted text-base">{tag('pattern', number)}</span>
+              </span>
+              <span className="hidden sm:block">
+                <PatternDrawing cuts={body.cuts} specs={specs} small />
+              </span>
+              <span className="muted text-base sm:text-right">{minutesOf(body).each} min</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {next !== null && (
+        <Link href={`/bench?after=${next}`} className="btn mt-4" rel="next">
+          More patterns
+        </Link>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import type { ReactNode } from 'react';
+import { CurrencyProvider } from '@/ui/money';
+import { LengthsProvider } from '@/ui/lengths';
+import { ToastProvider } from '@/ui/toasts';
+import { pageMember } from '../lib/member';
+import { readPreferences } from '../lib/preferences';
+import { signOutAction } from '../sign-in/actions';
+import { StudioShell } from './StudioShell';
+
+export default async function StudioLayout({ children }: { children: ReactNode }) {
+  const { session, name, studioName, currency, lengthSystem } = await pageMember();
+  const preferences = await readPreferences();
+  return (
+    <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
+      <CurrencyProvider code={currency}>
+        <ToastProvider>
+          <StudioShell
+            studioName={studioName}
+            personName={name}
+            isOwner={session.role === 'owner'}
+            theme={preferences.theme}
+            signOut={signOutAction}
+          >
+            {children}
+          </StudioShell>
+        </ToastProvider>
+      </CurrencyProvider>
+    </LengthsProvider>
+  );
+}

@@ -1,0 +1,79 @@
+import Link from 'next/link';
+import { minutesOf } from '@/core/pattern/pattern';
+import { tag } from '@/core/tag';
+import { listPatterns } from '@/studio/patterns/patterns';
+import { PatternDrawing } from '@/ui/PatternDrawing';
+import { pageMember } from '../../lib/member';
+
+export const metadata = { title: 'Pattern room' };
+
+export default async function PatternsPage({ searchParams }: { searchParams: Promise<{ after?: string }> }) {
+  const { session } = await pageMember();
+  const after = Number((await searchParams).after ?? 0);
+  const { patterns, total, specs, next } = await listPatterns(
+    session,
+    Number.isSafeInteger(after) && after > 0 ? after : 0,
+  );
+  const isOwner = session.role === 'owner';
+  if (total === 0) {
+    return (
+      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
+        <h1>No pattern is written yet</h1>
+        <p className="mt-3">
+          A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
+          with it, and how long each step takes. The next piece is then measured, not guessed.
+        </p>
+        {isOwner && (
+          <Link href="/patterns/new" className="btn btn-primary btn-lg mt-5">
+            Write the first pattern
+          </Link>
+        )}
+      </section>
+    );
+  }
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <h1>
+          {total} {total === 1 ? 'pattern hangs' : 'patterns hang'} in the room
+        </h1>
+        {isOwner && (
+          <Link href="/patterns/new" className="btn btn-primary btn-lg no-print">
+            Write a pattern
+          </Link>
+        )}
+      </div>
+      <ul className="mt-4 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
+        {patterns.map(({ number, name, kind, body, madeCount }) => {
+          const { each } = minutesOf(body);
+          const wires = body.cuts.reduce((sum, { count }) => sum + count, 0);
+          return (
+            <li key={number}>
+              <Link
+                href={`/patterns/${tag('pattern', number)}`}
+                className="leaf flex h-full flex-col p-4 hover:border-primary"
+              >
+                <span className="flex items-baseline justify-between gap-3">
+                  <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
+                  <span className="muted text-sm">{tag('pattern', number)}</span>
+                </span>
+                <span className="mt-2 mb-3 block">
+                  <PatternDrawing cuts={body.cuts} specs={specs} small />
+                </span>
+                <span className="muted mt-auto text-sm">
+                  {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {each} min · made{' '}
+                  {madeCount === 1 ? 'once' : `${madeCount} times`}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      {next !== null && (
+        <Link href={`/patterns?after=${next}`} className="btn mt-4" rel="next">
+          More patterns
+        </Link>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,223 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback } from 'react';
+import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { Plus, Trash2 } from 'lucide-react';
+import { METALS } from '@/core/wire/metal';
+import { describeSpec } from '@/core/wire/spec';
+import { ChangeSettingsInput } from '@/studio/settings/settings.input';
+import type { KnownSpec } from '@/studio/wire/specs';
+import { Field, TextInput } from '@/ui/form/Field';
+import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
+import { FormEnd } from '@/ui/form/FormEnd';
+import { useStudioForm } from '@/ui/form/useStudioForm';
+import { useToast } from '@/ui/toasts';
+import { changeSettingsAction } from './actions';
+
+type FormControl = Control<ChangeSettingsInput>;
+
+/** The studio's own numbers. */
+export function RulesForm({
+  values,
+  specs,
+  currency,
+}: {
+  values: ChangeSettingsInput;
+  specs: readonly KnownSpec[];
+  currency: string;
+}) {
+  const router = useRouter();
+  const toast = useToast();
+  const send = useCallback((key: string, input: ChangeSettingsInput) => changeSettingsAction(key, input), []);
+  const onDone = useCallback(() => {
+    toast('The house rules are changed.');
+    router.refresh();
+  }, [router, toast]);
+  const { form, submit, problem, sending } = useStudioForm({
+    input: ChangeSettingsInput,
+    defaultValues: values,
+    send,
+    onDone,
+  });
+  const { control } = form;
+  return (
+    <form onSubmit={submit} noValidate className="mt-4">
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <Group title="The studio">
+          <TextField control={control} name="name" label="Its name" />
+          <ChoiceField
+            control={control}
+            name="lengthSystem"
+            label="Lengths are shown in"
+            choices={[
+              { value: 'in', text: 'inches' },
+              { value: 'mm', text: 'millimetres' },
+            ]}
+            hint={`Books are kept in ${currency}`}
+          />
+        </Group>
+        <Group title="The bench hour">
+          <MoneyField control={control} name="hourlyRate" label="Rate for an hour" />
+          <MoneyField control={control} name="overheadPerHour" label="Overhead per bench hour" />
+        </Group>
+        <Group title="The five price schools">
+          <NumberField
+            control={control}
+            name="materialsFactor"
+            label="Factor on materials"
+            unit="×"
+            hint="3 to 5 is usual"
+          />
+          <NumberField control={control} name="targetMargin" label="Margin to keep" unit="%" />
+          <MoneyField control={control} name="targetPerHour" label="An hour should earn" />
+          <ChoiceField
+            control={control}
+            name="priceFrom"
+            label="Prices are set on"
+            choices={[
+              { value: 'replacement', text: 'the cost to replace' },
+              { value: 'actual', text: 'what was paid' },
+            ]}
+          />
+        </Group>
+        <Group title="Selling">
+          <NumberField control={control} name="feePercent" label="Fee of a sale" unit="%" />
+          <MoneyField control={control} name="feeFixed" label="and fixed, each sale" />
+          <NumberField control={control} name="taxPercent" label="Tax on sales" unit="%" />
+          <TaxChoice control={control} />
+        </Group>
+        <Group title="Price endings">
+          <EndingsField control={control} currency={currency} />
+          <ChoiceField
+            control={control}
+            name="rounding"
+            label="Prices go"
+            choices={[
+              { value: 'up', text: 'up to the next ending' },
+              { value: 'nearest', text: 'to the nearest ending' },
+            ]}
+          />
+        </Group>
+        <section className="leaf p-4">
+          <h2>Off-cuts worth keeping</h2>
+          <p className="muted text-sm">A shorter one goes to the scrap jar.</p>
+          <div className="mt-3 max-w-52">
+            <LengthField control={control} name="usefulMinimum" label="From this length" />
+          </div>
+          <Minimums control={control} specs={specs} />
+        </section>
+      </div>
+      <FormEnd problem={problem} sending={sending} action="Keep these rules" busy="Keeping …" />
+    </form>
+  );
+}
+
+function Group({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <fieldset className="leaf p-4">
+      <legend className="sr-only">{title}</legend>
+      <h2>{title}</h2>
+      <div className="mt-3 grid gap-4 sm:grid-cols-2">{children}</div>
+    </fieldset>
+  );
+}
+
+function TaxChoice({ control }: { control: FormControl }) {
+  const { field } = useController({ control, name: 'taxIncluded' });
+  return (
+    <Field label="The tag shows prices">
+      {(ties) => (
+        <select
+          {...ties}
+          ref={field.ref}
+          name={field.name}
+          onBlur={field.onBlur}
+          className="select w-full text-base"
+          value={field.value ? 'with' : 'without'}
+          onChange={(event) => field.onChange(event.target.value === 'with')}
+        >
+          <option value="without">without the tax</option>
+          <option value="with">with the tax in them</option>
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** Endings in one line, as one says them: "0.00, 5.00". */
+function EndingsField({ control, currency }: { control: FormControl; currency: string }) {
+  const { field, fieldState } = useController({ control, name: 'priceEndings' });
+  const error = fieldState.error?.message;
+  const shown = field.value.map((text) => text.replace(` ${currency}`, '')).join(', ');
+  return (
+    <Field
+      label="Your prices end in"
+      hint="Like 0.00, 5.00 or 9.50; empty leaves prices as they come"
+      error={error}
+    >
+      {(ties) => (
+        <TextInput
+          {...ties}
+          ref={field.ref}
+          defaultValue={shown}
+          onBlur={field.onBlur}
+          onChange={(event) =>
+            field.onChange(
+              event.target.value
+                .split(/[,;]\s+|[,;]$|\s+/)
+                .map((part) => part.trim())
+                .filter(Boolean)
+                .map((part) => `${part} ${currency}`),
+            )
+          }
+        />
+      )}
+    </Field>
+  );
+}
+
+function Minimums({ control, specs }: { control: FormControl; specs: readonly KnownSpec[] }) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'minimums' });
+  const rows = useWatch({ control, name: 'minimums' });
+  const metals = METALS.map(({ id, name }) => ({ value: id, text: `all ${name}` }));
+  const wires = specs.map((spec) => ({ value: spec.id, text: describeSpec(spec) }));
+  return (
+    <div className="mt-3">
+      {fields.map(({ id }, index) => (
+        <div key={id} className="mt-2 grid grid-cols-[2fr_1fr_auto] items-start gap-2">
+          <ChoiceField
+            control={control}
+            name={`minimums.${index}.of`}
+            label="But for"
+            choices={rows[index]?.scope === 'metal' ? metals : wires}
+          />
+          <LengthField control={control} name={`minimums.${index}.length`} label="from" />
+          <button type="button" className="btn btn-ghost btn-sm mt-5 min-h-11" onClick={() => remove(index)}>
+            <Trash2 size={16} aria-hidden="true" />
+            <span className="sr-only">Remove minimum {index + 1}</span>
+          </button>
+        </div>
+      ))}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button
+          type="button"
+          className="btn btn-sm min-h-11"
+          onClick={() => append({ scope: 'metal', of: '', length: '' })}
+        >
+          <Plus size={16} aria-hidden="true" />
+          Another for a metal
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm min-h-11"
+          onClick={() => append({ scope: 'spec', of: '', length: '' })}
+          disabled={specs.length === 0}
+        >
+          <Plus size={16} aria-hidden="true" />
+          Another for one wire
+        </button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,15 @@
+'use server';
+
+import { addHelper } from '@/studio/people/helpers';
+import type { AddHelperInput } from '@/studio/people/people.input';
+import { changeSettings } from '@/studio/settings/settings';
+import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
+import { asMember } from '../../lib/member';
+
+export async function changeSettingsAction(postKey: string, input: ChangeSettingsInput) {
+  return asMember((session) => changeSettings(session, postKey, input));
+}
+
+export async function addHelperAction(postKey: string, input: AddHelperInput) {
+  return asMember((session) => addHelper(session, postKey, input));
+}

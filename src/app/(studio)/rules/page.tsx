@@ -1,0 +1,44 @@
+import { listPeople } from '@/studio/people/helpers';
+import { listSpecs } from '@/studio/patterns/patterns';
+import { readSettings } from '@/studio/settings/settings';
+import { Money } from '@/ui/money';
+import { pageOwner } from '../../lib/member';
+import { HelperForm } from './HelperForm';
+import { RulesForm } from './RulesForm';
+import { settingsValues } from './settingsValues';
+
+export const metadata = { title: 'House rules' };
+
+export default async function RulesPage() {
+  const { session } = await pageOwner();
+  const settings = await readSettings(session);
+  const people = await listPeople(session);
+  return (
+    <>
+      <h1>
+        An hour at your bench costs <Money of={settings.hourlyRate} /> and{' '}
+        <Money of={settings.overheadPerHour} /> of overhead
+      </h1>
+      <RulesForm
+        key={settings.version}
+        values={settingsValues(settings)}
+        specs={await listSpecs(session)}
+        currency={settings.currency}
+      />
+      <section className="leaf mt-6 p-4">
+        <h2>People</h2>
+        <ul className="mt-2 space-y-1">
+          {people.map(({ userId, name, login, role }) => (
+            <li key={userId}>
+              {name}{' '}
+              <span className="muted">
+                signs in as {login} · {role}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <HelperForm key={people.length} />
+      </section>
+    </>
+  );
+}

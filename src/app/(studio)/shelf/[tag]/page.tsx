@@ -1,0 +1,127 @@
+import Link from 'next/link';
+import { tag } from '@/core/tag';
+import { formatMass } from '@/core/units/mass';
+import { showPiece } from '@/studio/shelf/shelf';
+import { Length } from '@/ui/lengths';
+import { Cost, Money } from '@/ui/money';
+import { PrintButton } from '@/ui/PrintButton';
+import { Day } from '@/ui/When';
+import { WireChip } from '@/ui/WireChip';
+import { pageMember } from '../../../lib/member';
+import { orNotFound, tagParam } from '../../../lib/tagParam';
+import { MOVEMENT_WORDS } from '../../../lib/words';
+import { CostSheetTable } from './CostSheetTable';
+import { Prices } from './Prices';
+
+type Params = Promise<{ tag: string }>;
+
+export async function generateMetadata({ params }: { params: Params }) {
+  return { title: (await params).tag };
+}
+
+export default async function PiecePage({ params }: { params: Params }) {
+  const { session } = await pageMember();
+  const piece = orNotFound(await showPiece(session, await tagParam('piece', params)));
+  const {
+    number,
+    name,
+    kind,
+    madeAt,
+    madeBy,
+    patternNumber,
+    revision,
+    wires,
+    wireMass,
+    minutes,
+    setUpMinutes,
+    sharedBy,
+    money,
+  } = piece;
+  return (
+    <>
+      <p className="muted no-print">
+        <Link href="/shelf" className="link">
+          Shelf
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <h1 className="[overflow-wrap:anywhere]">
+          {tag('piece', number)} “{name}”
+          {money && (
+            <>
+              {' '}
+              cost <Cost of={money.sheet.total.actual} />
+              {money.price === null ? (
+                ' and has no price yet'
+              ) : (
+                <>
+                  {' '}
+                  and sells for <Money of={money.price} />
+                </>
+              )}
+            </>
+          )}
+        </h1>
+        <div className="no-print">
+          <PrintButton />
+        </div>
+      </div>
+      <p className="muted mt-1">
+        {kind}, made by {madeBy} on <Day at={madeAt} /> from{' '}
+        <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
+          {tag('pattern', patternNumber)}
+        </Link>{' '}
+        revision {revision} · {minutes} min
+        {setUpMinutes > 0 && ` + ${setUpMinutes} min setting up shared by ${sharedBy}`} ·{' '}
+        {formatMass(wireMass)} of wire
+      </p>
+      {money && (
+        <div className="mt-4 grid items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
+          <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
+          <Prices piece={{ number, version: piece.version }} money={money} />
+        </div>
+      )}
+      <section className="leaf mt-4 overflow-x-auto p-4">
+        <h2>Wire it took</h2>
+        <table className="table mt-2">
+          <thead>
+            <tr>
+              <th>From</th>
+              <th>Wire</th>
+              <th>What</th>
+              <th className="text-right">Length</th>
+              {money && <th className="text-right">Cost</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {wires.map((wire, index) => (
+              <tr key={index}>
+                <td>
+                  <Link href={`/rack/${tag('stock', wire.stockNumber)}`} className="link">
+                    {tag('stock', wire.stockNumber)}
+                  </Link>
+                </td>
+                <td>
+                  <WireChip spec={wire.spec} />
+                </td>
+                <td>
+                  {MOVEMENT_WORDS[wire.kind]}
+                  {wire.reason && <span className="muted"> · {wire.reason}</span>}
+                </td>
+                <td className="text-right">
+                  {wire.length > 0 && '+'}
+                  <Length of={wire.length} />
+                </td>
+                {wire.cost !== null && (
+                  <td className="text-right">
+                    <Cost of={wire.cost} />
+                  </td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+    </>
+  );
+}

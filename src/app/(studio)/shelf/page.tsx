@@ -1,0 +1,82 @@
+import Link from 'next/link';
+import { tag } from '@/core/tag';
+import { showShelf } from '@/studio/shelf/shelf';
+import { Cost, Money } from '@/ui/money';
+import { Day } from '@/ui/When';
+import { pageMember } from '../../lib/member';
+
+export const metadata = { title: 'Shelf' };
+
+export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ before?: string }> }) {
+  const { session } = await pageMember();
+  const before = Number((await searchParams).before);
+  const page = await showShelf(session, Number.isSafeInteger(before) && before > 0 ? before : undefined);
+  const { pieces, total, unpriced, priceTotal, next } = page;
+  if (total === 0) {
+    return (
+      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
+        <h1>Nothing stands on the shelf yet</h1>
+        <p className="mt-3">
+          Each piece you make gets its number here, with what it really took and what it should sell for.
+        </p>
+        <Link href="/bench" className="btn btn-primary btn-lg mt-5">
+          Make the first piece
+        </Link>
+      </section>
+    );
+  }
+  return (
+    <>
+      <h1>
+        {total} finished {total === 1 ? 'piece' : 'pieces'}
+        {priceTotal !== null && (
+          <>
+            , priced at <Money of={priceTotal} /> together
+          </>
+        )}
+        {priceTotal !== null && unpriced > 0 && `; ${unpriced} without a price`}
+      </h1>
+      <ul className="mt-4 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
+        {pieces.map(({ number, name, kind, madeAt, price, cost, minutes }) => (
+          <li key={number}>
+            <Link
+              href={`/shelf/${tag('piece', number)}`}
+              className="leaf flex h-full flex-col gap-1 p-3 hover:border-primary"
+            >
+              <span className="muted flex justify-between text-sm">
+                <span>{tag('piece', number)}</span>
+                <Day at={madeAt} />
+              </span>
+              <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
+              <span className="muted mt-auto text-sm">
+                {kind} · {Math.round(minutes)} min
+              </span>
+              {cost !== null && (
+                <span className="flex items-baseline justify-between">
+                  <span className="muted text-sm">
+                    cost <Cost of={cost} />
+                  </span>
+                  <span className="text-lg font-semibold">
+                    {price === null ? 'no price yet' : <Money of={price} />}
+                  </span>
+                </span>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <nav aria-label="More of the shelf" className="no-print mt-4 flex gap-3">
+        {before > 0 && (
+          <Link href="/shelf" className="btn">
+            Back to the newest
+          </Link>
+        )}
+        {next !== null && (
+          <Link href={`/shelf?before=${next}`} className="btn" rel="next">
+            Older pieces
+          </Link>
+        )}
+      </nav>
+    </>
+  );
+}

@@ -1,0 +1,299 @@
+import { expectOk } from '@/core/result';
+import { formatLength, um } from '@/core/units/length';
+import { gaugeSize } from '@/core/wire/gauge';
+import { lengthOfMass } from '@/core/wire/mass';
+import { grams } from '@/core/units/mass';
+import { tag } from '@/core/tag';
+import { findSignIn } from '@/data/beforeStudio';
+import { Post } from '@/data/models/studio';
+import type { Outcome } from '../kernel/outcome';
+import { look, type StudioSession } from '../kernel/useCase';
+import { makePiece } from '../making/makePiece';
+import type { MakePieceInput } from '../making/makePiece.input';
+import { proposeMaking, type MakingProposal } from '../making/proposeMaking';
+import { listSpecs } from '../patterns/patterns';
+import { writePattern } from '../patterns/writePattern';
+import { addHelper } from '../people/helpers';
+import { setUpStudio } from '../people/setUpStudio';
+import { changeSettings } from '../settings/settings';
+import { pricePiece } from '../shelf/shelf';
+import { receiveWire } from '../wire/receiveWire';
+import type { ReceiveWireInput } from '../wire/receiveWire.input';
+import { specFromInput } from '../wire/specFromInput';
+import type { KnownSpec } from '../wire/specs';
+import { DEMO_PATTERNS, type DemoPattern } from './patterns';
+import { DEMO_HELPER, DEMO_OWNER } from './people';
+import { Chance } from './random';
+import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, DEMO_WIRES, type DemoWire } from './wires';
+
+const SEED = 20_240_611;
+const DAY_MS = 86_400_000;
+const DAYS = 730;
+const PIECES = 240;
+const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
+
+/** Thrown on a refusal: the demo data are ours, so it is a mistake of ours. */
+const taken = <T>(outcome: Outcome<T>): T =>
+  expectOk(outcome.ok ? outcome : { ok: false as const, error: JSON.stringify(outcome.problem) });
+
+/**
+ * Opens the demonstration studio: two years of invented work, all of it done through the use cases themselves, so that
+ * its books add up as anybody's would. The same seed gives the same studio. Every posting has a key from the seed, so a
+ * run that was cut off goes on where it stopped.
+ *
+ * @param today the day the two years end
+ * @param progress told now and then how far it is, 0 to 1
+ */
+export async function openDemo(today: Date, progress: (part: number) => void): Promise<void> {
+  const owner = await demoOwner(today);
+  if (await isDone(owner)) return;
+  const chance = new Chance(SEED);
+  const day = (n: number): StudioSession => ({
+    ...owner,
+    now: new Date(today.valueOf() - (DAYS - n) * DAY_MS),
+  });
+  await houseRules(day(0), chance);
+  taken(await addHelper(day(30), chance.key(), DEMO_HELPER));
+
+  // Every wire is bought once at the beginning; the common ones again and again.
+  const orders = [...DEMO_WIRES.map((wire) => ({ at: chance.whole(0, 40), wire })), ...repeats(chance)].sort(
+    (a, b) => a.at - b.at,
+  );
+  const makings = Array.from({ length: PIECES }, (_, index) => ({
+    at: 45 + Math.floor((index * (DAYS - 46)) / PIECES) + chance.whole(0, 2),
+  }));
+  let ordered = 0;
+  const receiveUntil = async (limit: number) => {
+    for (; ordered < orders.length; ordered += 1) {
+      const order = orders[ordered];
+      if (!order || order.at > limit) return;
+      taken(
+        await receiveWire(
+          day(order.at),
+          chance.key(),
+          bought(order.wire, order.at, day(order.at).now, chance),
+        ),
+      );
+    }
+  };
+
+  await receiveUntil(44);
+  const patterns = await writePatterns(day(44), chance);
+  for (const [index, { at }] of makings.entries()) {
+    await receiveUntil(at);
+    await makeAndPrice(day(Math.min(at, DAYS)), patterns, chance);
+    if (index % 12 === 0) progress(index / PIECES);
+  }
+  await receiveUntil(DAYS);
+  await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
+  progress(1);
+}
+
+async function demoOwner(now: Date): Promise<StudioSession> {
+  const found = await findSignIn(DEMO_OWNER.login);
+  if (found) return { studioId: found.studioId, userId: found.userId, role: 'owner', now };
+  const made = await setUpStudio(
+    {
+      studioName: 'Sparrowgate Wire Studio',
+      ownerName: DEMO_OWNER.name,
+      login: DEMO_OWNER.login,
+      password: DEMO_OWNER.password,
+      currency: 'USD',
+      lengthSystem: 'in',
+      hourlyRate: '22.00 USD',
+      overheadPerHour: '4.50 USD',
+    },
+    new Date(now.valueOf() - DAYS * DAY_MS),
+  );
+  return taken(made).session;
+}
+
+const isDone = (owner: StudioSession): Promise<boolean> =>
+  look(
+    owner,
+    async (tx) =>
+      (await Post.count({ where: { studioId: owner.studioId, postKey: DONE_KEY }, ...tx.within })) > 0,
+  );
+
+const houseRules = (session: StudioSession, chance: Chance) => changeSettingsOnce(session, chance.key(), '1');
+
+async function changeSettingsOnce(session: StudioSession, key: string, version: string): Promise<void> {
+  taken(
+    await changeSettings(session, key, {
+      version,
+      name: 'Sparrowgate Wire Studio',
+      lengthSystem: 'in',
+      hourlyRate: '22.00 USD',
+      overheadPerHour: '4.50 USD',
+      targetPerHour: '30.00 USD',
+      materialsFactor: '4',
+      targetMargin: '25',
+      feePercent: '3.5',
+      feeFixed: '0.30 USD',
+      taxPercent: '0',
+      taxIncluded: false,
+      priceFrom: 'replacement',
+      rounding: 'up',
+      priceEndings: ['0.00 USD', '4.00 USD', '8.00 USD'],
+      usefulMinimum: '2 in',
+      minimums: [
+        { scope: 'metal', of: 'sterling', length: '1 in' },
+        { scope: 'metal', of: 'gold-filled', length: '1 in' },
+        { scope: 'metal', of: 'copper', length: '3 in' },
+      ],
+    }),
+  );
+}
+
+/** Wires that run out and are bought again: what the patterns take. */
+function repeats(chance: Chance): { at: number; wire: DemoWire }[] {
+  const used = new Set(DEMO_PATTERNS.flatMap(({ cuts }) => cuts.map(({ wire }) => wire)));
+  const common = DEMO_WIRES.filter((wire) => used.has(nameOf(wire)));
+  return common.flatMap((wire) =>
+    Array.from({ length: 7 }, (_, n) => ({ at: 60 + n * 90 + chance.whole(0, 60), wire })),
+  );
+}
+
+const nameOf = ({ metal, number, profile, temper, finishName }: DemoWire): string =>
+  [metal, number, profile, temper, finishName].filter(Boolean).join(' ');
+
+function bought(wire: DemoWire, at: number, on: Date, chance: Chance): ReceiveWireInput {
+  const described = {
+    metal: wire.metal,
+    profile: wire.profile,
+    gaugeSystem: wire.system,
+    gaugeNumber: wire.number,
+    height: wire.height,
+    temper: wire.temper,
+    finish: wire.finish,
+    finishName: wire.finishName,
+  };
+  const thin = expectOk(gaugeSize({ system: wire.system, number: wire.number })) < 600;
+  const precious = DEMO_GRAM_PRICE[wire.metal] > 0.5;
+  const spec = specFromInput(described);
+  if (!spec) throw new Error(`${nameOf(wire)} is no wire`);
+  // Precious wire by the troy ounce or less, base metal by the coil or spool.
+  const mass = grams(precious ? chance.pick([7.8, 15.55, 31.1]) : chance.pick([40, 60, 113.4]));
+  const full = lengthOfMass(spec, mass);
+  const length = um(Math.max(900_000, Math.min(full, thin ? 30_000_000 : 12_000_000)));
+  const feet = Math.max(3, Math.round(length / 304_800));
+  const rise = 1 + ((DEMO_PRICE_RISE[wire.metal] ?? 0.08) * at) / DAYS;
+  const gramsBought = (feet * 304_800 * mass) / full / 1_000_000;
+  const dollars = Math.max(
+    2.4,
+    gramsBought * DEMO_GRAM_PRICE[wire.metal] * rise * chance.between(0.95, 1.08) + 1.2,
+  );
+  return {
+    ...described,
+    form: thin ? 'spool' : chance.pick(['coil', 'coil', 'spool']),
+    length: `${feet} ft`,
+    mass: '',
+    price: `${dollars.toFixed(2)} USD`,
+    supplier: chance.pick(DEMO_SUPPLIERS),
+    boughtOn: on.toISOString().slice(0, 10),
+  };
+}
+
+interface WrittenPattern {
+  readonly pattern: DemoPattern;
+  readonly number: number;
+}
+
+async function writePatterns(session: StudioSession, chance: Chance): Promise<WrittenPattern[]> {
+  const specs = await listSpecs(session);
+  const idOf = (name: string) => {
+    const same = ({ metal, label, profile, temper, finishName }: KnownSpec) =>
+      [metal, label.number, profile, temper, finishName].filter(Boolean).join(' ') === name;
+    const spec = specs.find(same);
+    if (!spec) throw new Error(`the demo has no wire “${name}”`);
+    return spec.id;
+  };
+  const written: WrittenPattern[] = [];
+  for (const pattern of DEMO_PATTERNS) {
+    const { name, kind, notes, cuts, parts, steps } = pattern;
+    const outcome = await writePattern(session, chance.key(), null, {
+      name,
+      kind,
+      notes,
+      cuts: cuts.map((each) => ({
+        name: each.name,
+        specId: idOf(each.wire),
+        count: String(each.count),
+        net: `${each.net} mm`,
+        allowances: each.allowances.map(([called, mm]) => ({ name: called, length: `${mm} mm` })),
+      })),
+      parts: parts.map(([called, count, dollars]) => ({
+        name: called,
+        count: String(count),
+        unitCost: `${dollars.toFixed(2)} USD`,
+      })),
+      steps: steps.map(([called, minutes, per]) => ({
+        name: called,
+        minutes: String(minutes),
+        perSitting: per === 'sitting',
+      })),
+    });
+    written.push({ pattern, number: taken(outcome).number });
+  }
+  return written;
+}
+
+const REASONS = [
+  'cut too short',
+  'snapped at a kink',
+  'marred by pliers',
+  'wrong wire cut',
+  'bent out of shape',
+];
+
+async function makeAndPrice(
+  session: StudioSession,
+  patterns: readonly WrittenPattern[],
+  chance: Chance,
+): Promise<void> {
+  const tickets = patterns.flatMap((each) => Array.from({ length: each.pattern.weight }, () => each));
+  const { pattern, number } = chance.pick(tickets);
+  const [makeKey, priceKey, priced] = [chance.key(), chance.key(), chance.happens(0.9)];
+  const hand = new Chance(chance.whole(1, 1_000_000_000));
+  const proposal = await proposeMaking(session, number);
+  if (!proposal) throw new Error(`pattern ${tag('pattern', number)} vanished`);
+  if (proposal.shortages.length > 0) return;
+  const made = await makePiece(session, makeKey, { number, revision: 1 }, handMade(proposal, hand));
+  if (!made.ok || !priced) return;
+  const school = hand.pick(['market', 'market', 'market', 'hourly', 'margin', 'materials']);
+  const going = Math.round(pattern.goingPrice * hand.between(0.95, 1.1));
+  taken(
+    await pricePiece(session, priceKey, made.value.number, {
+      version: '1',
+      school,
+      goingPrice: `${going}.00 USD`,
+    }),
+  );
+}
+
+/** What a real hand does with a proposal: cuts a little long, trims a little back, sometimes spoils one. */
+function handMade({ cuts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
+  const text = (length: number) => formatLength(um(Math.round(length)), 'mm');
+  const done = cuts.map(({ cutIndex, copy, from, length }) => {
+    const generous = hand.happens(0.3);
+    return {
+      cutIndex,
+      copy,
+      from: from ?? '',
+      cut: text(length),
+      back: generous ? text(length * hand.between(0.04, 0.22)) : '0 mm',
+    };
+  });
+  const [first] = done;
+  const spoils = first !== undefined && hand.happens(0.14);
+  const spread = () => hand.between(0.85, 1.3);
+  return {
+    cuts: done,
+    spoiled: spoils
+      ? [{ from: first.from, length: text(hand.between(8_000, 60_000)), reason: hand.pick(REASONS) }]
+      : [],
+    minutes: String(Math.round(minutes.each * spread())),
+    setUpMinutes: String(minutes.setUp),
+    sharedBy: String(hand.pick([1, 1, 2, 3, 4])),
+  };
+}

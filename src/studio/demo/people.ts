@@ -1,0 +1,3 @@
+/** Sign-ins of the demonstration studio. */
+export const DEMO_OWNER = { name: 'Marit', login: 'marit', password: 'open the bench' } as const;
+export const DEMO_HELPER = { name: 'Tobin', login: 'tobin', password: 'hold both ends' } as const;

@@ -1,0 +1,36 @@
+'use client';
+
+import { Dialog } from './Dialog';
+import type { Shortcut } from './useKeys';
+
+/** Every key that does something. */
+export function ShortcutList({
+  open,
+  onClose,
+  shortcuts,
+}: {
+  open: boolean;
+  onClose: () => void;
+  shortcuts: readonly Shortcut[];
+}) {
+  return (
+    <Dialog open={open} onClose={onClose} label="Keyboard shortcuts">
+      <h2 className="mb-3">Keys</h2>
+      <dl className="grid grid-cols-[3rem_1fr] gap-y-2">
+        {shortcuts.map(({ keys, does }) => (
+          <div key={keys} className="contents">
+            <dt>
+              <kbd className="kbd">{keys}</kbd>
+            </dt>
+            <dd className="self-center">{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <form method="dialog" className="mt-4">
+        <button type="submit" className="btn">
+          Close
+        </button>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,239 @@
+'use client';
+
+import { useState } from 'react';
+import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { formatLength, parseLength, type LengthSystem } from '@/core/units/length';
+import { formatMass, formatTroyOunces, parseMass } from '@/core/units/mass';
+import { currencyOf, formatMoney, parseMoney } from '@/core/units/money';
+import { useLengths } from '../lengths';
+import { useCurrency } from '../money';
+import { Field, TextInput } from './Field';
+
+interface BaseProps<Values extends FieldValues> {
+  readonly control: Control<Values>;
+  readonly name: FieldPath<Values>;
+  readonly label: string;
+  readonly hint?: React.ReactNode;
+  readonly hideLabel?: boolean;
+  readonly placeholder?: string;
+}
+
+const pickField = ({
+  label,
+  hint,
+  hideLabel = false,
+}: {
+  label: string;
+  hint?: React.ReactNode;
+  hideLabel?: boolean;
+}) => ({
+  label,
+  hint,
+  hideLabel,
+});
+
+/** A line of text. */
+export function TextField<Values extends FieldValues>({
+  control,
+  name,
+  placeholder,
+  type = 'text',
+  list,
+  autoComplete,
+  ...rest
+}: BaseProps<Values> & { type?: 'text' | 'password' | 'date'; list?: string; autoComplete?: string }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field {...pickField(rest)} error={fieldState.error?.message}>
+      {(ties) => (
+        <TextInput
+          {...ties}
+          {...field}
+          type={type}
+          value={field.value ?? ''}
+          {...(placeholder === undefined ? {} : { placeholder })}
+          {...(list === undefined ? {} : { list })}
+          {...(autoComplete === undefined ? {} : { autoComplete })}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** A number written plainly: minutes, counts, percentages. */
+export function NumberField<Values extends FieldValues>({
+  control,
+  name,
+  unit,
+  ...rest
+}: BaseProps<Values> & { unit?: string }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field {...pickField(rest)} error={fieldState.error?.message}>
+      {(ties) => (
+        <span className={`input w-full text-base ${fieldState.error ? 'input-error' : ''}`}>
+          <input
+            {...ties}
+            {...field}
+            value={field.value ?? ''}
+            type="text"
+            inputMode="decimal"
+            autoComplete="off"
+            className="min-w-0 grow text-right"
+          />
+          {unit && <span className="muted">{unit}</span>}
+        </span>
+      )}
+    </Field>
+  );
+}
+
+/** One of a short list. */
+export function ChoiceField<Values extends FieldValues>({
+  control,
+  name,
+  choices,
+  ...rest
+}: BaseProps<Values> & { choices: readonly { readonly value: string; readonly text: string }[] }) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field {...pickField(rest)} error={fieldState.error?.message}>
+      {(ties) => (
+        <select
+          {...ties}
+          {...field}
+          value={field.value ?? ''}
+          className={`select w-full text-base ${fieldState.error ? 'select-error' : ''}`}
+        >
+          {!choices.some(({ value }) => value === field.value) && <option value="">Choose…</option>}
+          {choices.map(({ value, text }) => (
+            <option key={value} value={value}>
+              {text}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** Yes or no. */
+export function TickField<Values extends FieldValues>({
+  control,
+  name,
+  label,
+}: {
+  control: Control<Values>;
+  name: FieldPath<Values>;
+  label: string;
+}) {
+  const { field } = useController({ control, name });
+  const { value, ...rest } = field;
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+      <input type="checkbox" className="checkbox checkbox-sm" {...rest} checked={Boolean(value)} />
+      {label}
+    </label>
+  );
+}
+
+/** How a typed text becomes the text a form sends, and back, and what was understood of it. */
+interface Dialect {
+  /** Adds what a bare number leaves unsaid. */
+  readonly complete: (typed: string) => string;
+  /** What is shown for a value that came from elsewhere. */
+  readonly display: (value: string) => string;
+  readonly understood: (value: string) => string | undefined;
+}
+
+const BARE = /^[\d\s./,½¼¾⅛⅜⅝⅞⅓⅔-]+$/;
+
+/** The text with the unit that a bare number takes. */
+export const withUnit = (typed: string, system: LengthSystem): string =>
+  BARE.test(typed) && /[\d½¼¾⅛⅜⅝⅞⅓⅔]/.test(typed) ? `${typed.trim()} ${system}` : typed;
+
+function DialectField<Values extends FieldValues>({
+  control,
+  name,
+  placeholder,
+  dialect,
+  ...rest
+}: BaseProps<Values> & { dialect: Dialect }) {
+  const { field, fieldState } = useController({ control, name });
+  const value = String(field.value ?? '');
+  const [typed, setTyped] = useState(() => dialect.display(value));
+  // What stands in the box is what was typed, unless the value was since set from elsewhere.
+  const shown = dialect.complete(typed) === value ? typed : dialect.display(value);
+  const understood = fieldState.error ? undefined : dialect.understood(value);
+  const hint = understood ?? rest.hint;
+  return (
+    <Field {...pickField(rest)} hint={hint} error={fieldState.error?.message}>
+      {(ties) => (
+        <TextInput
+          {...ties}
+          ref={field.ref}
+          name={field.name}
+          value={shown}
+          onBlur={field.onBlur}
+          {...(placeholder === undefined ? {} : { placeholder })}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            field.onChange(dialect.complete(event.target.value));
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+/** The one length field: takes "10 1/4", "26cm", "0.4mm", "3' 2\"" and says what it understood. */
+export function LengthField<Values extends FieldValues>(props: BaseProps<Values>) {
+  const { system } = useLengths();
+  const dialect: Dialect = {
+    complete: (typed) => withUnit(typed, system),
+    display: (value) => value,
+    understood: (value) => {
+      const read = value === '' ? undefined : parseLength(value);
+      return read?.ok ? `${formatLength(read.value, 'mm')} = ${formatLength(read.value, 'in')}` : undefined;
+    },
+  };
+  return <DialectField placeholder={system === 'in' ? '10 1/4 in' : '260 mm'} {...props} dialect={dialect} />;
+}
+
+/** A weight as it stands on an invoice. */
+export function MassField<Values extends FieldValues>(props: BaseProps<Values>) {
+  const dialect: Dialect = {
+    complete: (typed) => typed,
+    display: (value) => value,
+    understood: (value) => {
+      const read = value === '' ? undefined : parseMass(value);
+      return read?.ok ? `${formatMass(read.value)} = ${formatTroyOunces(read.value)}` : undefined;
+    },
+  };
+  return <DialectField placeholder="1 oz t" {...props} dialect={dialect} />;
+}
+
+/** An amount in the studio's currency. */
+export function MoneyField<Values extends FieldValues>({
+  currency,
+  ...props
+}: BaseProps<Values> & { currency?: string }) {
+  const own = useCurrency();
+  const code = currency ?? own;
+  const dialect: Dialect = {
+    complete: (typed) =>
+      typed.trim() === '' ? '' : `${typed.trim().replace(new RegExp(`\\s*${code}$`), '')} ${code}`,
+    display: (value) => value.replace(/\s*[A-Z]{3}$/, ''),
+    understood: (value) => {
+      const read = value === '' ? undefined : parseMoney(value, code);
+      return read?.ok ? formatMoney(read.value, code) : undefined;
+    },
+  };
+  return (
+    <DialectField
+      placeholder={currencyOf(code).places === 0 ? '1250' : '12.50'}
+      {...props}
+      dialect={dialect}
+    />
+  );
+}

@@ -1,0 +1,107 @@
+'use client';
+
+import 'reflect-metadata';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useCallback, useState } from 'react';
+import {
+  useForm,
+  type DefaultValues,
+  type FieldPath,
+  type FieldValues,
+  type UseFormReturn,
+} from 'react-hook-form';
+
+/** Why a form was not taken; the shape use cases answer with. */
+export interface FormProblem {
+  readonly kind: string;
+  readonly message: string;
+  readonly fields?: Readonly<Record<string, string>>;
+}
+
+type Answer<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: FormProblem };
+
+interface StudioFormOptions<Values extends FieldValues, T> {
+  /** Validates in the browser what the use case validates on the server. */
+  readonly input: new () => Values;
+  readonly defaultValues: DefaultValues<Values>;
+  /** Sends the form under its key. */
+  readonly send: (postKey: string, values: Values) => Promise<Answer<T>>;
+  readonly onDone: (value: T) => void;
+}
+
+export interface StudioForm<Values extends FieldValues> {
+  readonly form: UseFormReturn<Values>;
+  readonly submit: (event?: React.BaseSyntheticEvent) => Promise<void>;
+  readonly problem: FormProblem | undefined;
+  readonly sending: boolean;
+}
+
+/** Random key in a browser that may be without https, where crypto.randomUUID is missing. */
+function newKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
+const OFFLINE: FormProblem = {
+  kind: 'fault',
+  message:
+    'The studio cannot be reached. What you typed is still here; send it again when the connection is back. It will be posted once.',
+};
+
+/**
+ * A form of the house: validated by the use case's own input class, posted at most once, and left as it was typed whenever
+ * something is wrong. The key stays the same until the form was taken, so that sending again after a lost answer is safe;
+ * it changes when the values change after a refusal.
+ */
+export function useStudioForm<Values extends FieldValues, T>(
+  options: StudioFormOptions<Values, T>,
+): StudioForm<Values> {
+  const { input, defaultValues, send, onDone } = options;
+  const form = useForm<Values>({ resolver: classValidatorResolver(input), defaultValues, mode: 'onTouched' });
+  const [postKey, setPostKey] = useState('');
+  const [problem, setProblem] = useState<FormProblem>();
+  const [sending, setSending] = useState(false);
+  const { handleSubmit, setError } = form;
+
+  const take = useCallback(
+    async (values: Values) => {
+      const key = postKey === '' ? newKey() : postKey;
+      setPostKey(key);
+      setSending(true);
+      setProblem(undefined);
+      try {
+        const answer = await send(key, JSON.parse(JSON.stringify(values)) as Values);
+        if (answer.ok) {
+          setPostKey('');
+          onDone(answer.value);
+          return;
+        }
+        // A fault may have been posted after all: only then is the key kept for another try.
+        if (answer.problem.kind !== 'fault') setPostKey('');
+        setProblem(answer.problem);
+        const entries = Object.entries(answer.problem.fields ?? {});
+        entries.forEach(([name, message], index) =>
+          setError(name as FieldPath<Values>, { type: 'server', message }, { shouldFocus: index === 0 }),
+        );
+      } catch {
+        setProblem(OFFLINE);
+      } finally {
+        setSending(false);
+      }
+    },
+    [onDone, postKey, send, setError],
+  );
+
+  const submit = useCallback(
+    (event?: React.BaseSyntheticEvent) =>
+      handleSubmit(take, () =>
+        setProblem({ kind: 'invalid', message: 'Something is not right yet; it is marked in red.' }),
+      )(event),
+    [handleSubmit, take],
+  );
+  return { form, submit, problem, sending };
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { formatLength, formatLengthShort, type LengthSystem, type Micrometres } from '@/core/units/length';
+import { remember } from './remember';
+
+interface Lengths {
+  readonly system: LengthSystem;
+  readonly toggle: () => void;
+}
+
+const LengthsContext = createContext<Lengths>({ system: 'mm', toggle: () => undefined });
+
+/** Holds whether lengths are shown in inches or metric; kept in a cookie so that the next page is right at once. */
+export function LengthsProvider({ initial, children }: { initial: LengthSystem; children: ReactNode }) {
+  const [system, setSystem] = useState(initial);
+  const value = useMemo(
+    () => ({
+      system,
+      toggle: () => {
+        const next = system === 'in' ? 'mm' : 'in';
+        remember('lengths', next);
+        setSystem(next);
+      },
+    }),
+    [system],
+  );
+  return <LengthsContext value={value}>{children}</LengthsContext>;
+}
+
+export const useLengths = (): Lengths => useContext(LengthsContext);
+
+/** A length in the system shown, the other one on hovering. */
+export function Length({ of, short = false }: { of: Micrometres; short?: boolean }) {
+  const { system } = useLengths();
+  const other = formatLength(of, system === 'in' ? 'mm' : 'in');
+  const text = short ? formatLengthShort(of, system) : formatLength(of, system);
+  return (
+    <span className="whitespace-nowrap" title={`${formatLength(of, system)} = ${other}`}>
+      {text}
+    </span>
+  );
+}

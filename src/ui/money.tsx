@@ -1,0 +1,27 @@
+'use client';
+
+import { createContext, useContext, type ReactNode } from 'react';
+import { formatCost, formatMoney, minor, type CostUnits, type MinorUnits } from '@/core/units/money';
+
+const CurrencyContext = createContext('USD');
+
+export function CurrencyProvider({ code, children }: { code: string; children: ReactNode }) {
+  return <CurrencyContext value={code}>{children}</CurrencyContext>;
+}
+
+export const useCurrency = (): string => useContext(CurrencyContext);
+
+/** An amount that is paid or asked. */
+export function Money({ of }: { of: MinorUnits }) {
+  return <span className="whitespace-nowrap">{formatMoney(of, useCurrency())}</span>;
+}
+
+/** An amount in minor units that need not be whole: shown to the nearest one. */
+export function MoneyAbout({ of }: { of: number }) {
+  return <Money of={minor(Math.round(of))} />;
+}
+
+/** A cost carried by wire or summed on a sheet. */
+export function Cost({ of }: { of: CostUnits }) {
+  return <span className="whitespace-nowrap">{formatCost(of, useCurrency())}</span>;
+}
