@@ -2,14 +2,15 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { checkBooks } from '../src/data/checkBooks';
 import { startCluster } from './lib/cluster';
+import { dataFolder } from './lib/dataFolder';
 import { Refusal, runCommand, say } from './lib/say';
 
 const MOST_SHOWN = 20;
 
 /** Rebuilds every balance from the movements and says what differs; exits non-zero when anything does. */
 runCommand(async () => {
-  const folder = path.resolve('.data', process.argv[2] === 'demo' ? 'demo' : 'studio');
-  const given = process.env['DATABASE_URL'];
+  const folder = dataFolder(process.argv[2] === 'demo' ? 'demo' : 'studio');
+  const given = process.env['DATABASE_URL'] || undefined;
   if (!given && !fs.existsSync(path.join(folder, 'secrets.json')))
     throw new Refusal(`There are no books in ${path.relative('.', folder)} yet; start the studio first.`);
   const cluster = given ? undefined : await startCluster(folder);

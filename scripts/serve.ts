@@ -4,6 +4,7 @@ import { migrate } from '../src/data/migrate';
 import { startApp, type App } from './lib/app';
 import { ensureBuilt } from './lib/build';
 import { startCluster, type Cluster } from './lib/cluster';
+import { dataFolder } from './lib/dataFolder';
 import { isPortTaken } from './lib/ports';
 import { Refusal, runCommand, say } from './lib/say';
 import { seedDemo } from './lib/seedDemo';
@@ -92,7 +93,7 @@ async function main(): Promise<void> {
   const mode: Mode = process.argv[2] === 'demo' ? 'demo' : 'start';
   const port = readPort(mode);
   const host = process.env['HOST'] || '127.0.0.1';
-  const folder = path.resolve('.data', mode === 'demo' ? 'demo' : 'studio');
+  const folder = dataFolder(mode === 'demo' ? 'demo' : 'studio');
   fs.mkdirSync(folder, { recursive: true, mode: 0o755 });
   const lockFile = path.join(folder, 'running.json');
   if (fs.existsSync(lockFile)) endOrphan(JSON.parse(fs.readFileSync(lockFile, 'utf8')) as Lock);
@@ -125,13 +126,13 @@ async function main(): Promise<void> {
   }
 
   try {
-    const given = process.env['DATABASE_URL'];
-    ensureBuilt();
+    const given = process.env['DATABASE_URL'] || undefined;
     if (!given) cluster = await startCluster(folder);
     const ownerUrl = given ?? cluster?.ownerUrl ?? '';
     await migrate(ownerUrl).catch((fault: unknown) => {
       throw explainDatabase(fault);
     });
+    ensureBuilt();
     if (mode === 'demo') await seedDemo(ownerUrl, new Date());
     app = await startApp({ ownerUrl, host, port, mode });
     writeLock(app.process.pid ?? null);

@@ -31,20 +31,26 @@ export function openDatabase(url: string): Sequelize {
 
 const held = globalThis as { pewtererDatabase?: Sequelize };
 
+/** The database whose models these are: the framework may load this module several times over in one process. */
+let modelledOn: Sequelize | undefined;
+
 /**
- * The application's database, opened on first use from PEWTERER_DATABASE_URL.
+ * The application's database, opened on first use from PEWTERER_DATABASE_URL; one pool for the whole process.
  * @throws Error when the address is not set
  */
 export function database(): Sequelize {
-  const url = process.env['PEWTERER_DATABASE_URL'];
   if (!held.pewtererDatabase) {
+    const url = process.env['PEWTERER_DATABASE_URL'];
     if (!url) throw new Error('PEWTERER_DATABASE_URL is not set; start Pewterer with ./run');
     held.pewtererDatabase = openDatabase(url);
-    initStudioModels(held.pewtererDatabase);
-    initWireModels(held.pewtererDatabase);
-    initMakingModels(held.pewtererDatabase);
   }
-  return held.pewtererDatabase;
+  if (modelledOn !== held.pewtererDatabase) {
+    modelledOn = held.pewtererDatabase;
+    initStudioModels(modelledOn);
+    initWireModels(modelledOn);
+    initMakingModels(modelledOn);
+  }
+  return modelledOn;
 }
 
 /** Closes the application's database, for scripts and tests that end. */

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
-import { Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun } from 'lucide-react';
+import { Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
 import { remember } from './remember';
@@ -72,8 +72,8 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
         Skip to the page
       </a>
       <header className="no-print border-b border-base-300 bg-base-100">
-        <div className="mx-auto flex max-w-[1800px] flex-wrap items-center gap-x-5 gap-y-1 px-3 pt-2 md:px-6">
-          <div className="leading-tight">
+        <div className="mx-auto flex max-w-[1800px] items-center gap-x-1 px-3 pt-2 sm:gap-x-4 md:px-6">
+          <div className="min-w-0 leading-tight">
             <p className="font-display text-lg font-bold tracking-tight">Pewterer</p>
             <p className="muted max-w-48 truncate text-sm">{studioName}</p>
           </div>
@@ -100,7 +100,10 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
             <span className="max-sm:sr-only">{dark.on ? 'Light' : 'Dark'}</span>
           </button>
           <details className="dropdown dropdown-end">
-            <summary className="btn btn-ghost px-2">{personName}</summary>
+            <summary className="btn btn-ghost px-2">
+              <User size={18} aria-hidden="true" className="sm:hidden" />
+              <span className="max-sm:sr-only">{personName}</span>
+            </summary>
             <ul className="dropdown-content menu leaf z-40 w-56 shadow-lg">
               <li>
                 <Link href="/account">Change password</Link>

@@ -1,7 +1,13 @@
 'use client';
 
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
-import { formatLength, formatLengthShort, type LengthSystem, type Micrometres } from '@/core/units/length';
+import {
+  formatBothWays,
+  formatLength,
+  formatLengthShort,
+  type LengthSystem,
+  type Micrometres,
+} from '@/core/units/length';
 import { remember } from './remember';
 
 interface Lengths {
@@ -33,10 +39,9 @@ export const useLengths = (): Lengths => useContext(LengthsContext);
 /** A length in the system shown, the other one on hovering. */
 export function Length({ of, short = false }: { of: Micrometres; short?: boolean }) {
   const { system } = useLengths();
-  const other = formatLength(of, system === 'in' ? 'mm' : 'in');
   const text = short ? formatLengthShort(of, system) : formatLength(of, system);
   return (
-    <span className="whitespace-nowrap" title={`${formatLength(of, system)} = ${other}`}>
+    <span className="whitespace-nowrap" title={formatBothWays(of)}>
       {text}
     </span>
   );

@@ -40,17 +40,15 @@ export function priceBySchools(
   });
 }
 
-/** Whether a price pays for the piece at the studio's own rate, in one sentence. */
+/** Whether a price pays for the piece at the studio's own rate and target, in a few words. */
 export function verdictOn(
-  split: PriceSplit,
-  rules: PriceRules & { hourlyRate: MinorUnits },
+  { perHour }: Pick<PriceSplit, 'perHour'>,
+  rules: Pick<PriceRules, 'targetPerHour'> & { hourlyRate: MinorUnits },
   code: string,
 ): string {
-  if (split.perHour === null) return 'No bench time is logged, so an hour’s earning cannot be said.';
-  const hour = formatMoney(minor(Math.round(split.perHour)), code);
-  if (split.perHour < 0) return `Does not pay for its materials; every hour costs ${hour.replace('-', '')}.`;
-  if (split.perHour < rules.hourlyRate)
-    return `Earns ${hour} an hour, under your rate of ${formatMoney(rules.hourlyRate, code)}.`;
-  if (split.perHour < rules.targetPerHour) return `Earns ${hour} an hour: over your rate, under your target.`;
-  return `Earns ${hour} an hour: worth making.`;
+  if (perHour === null) return 'no bench time is logged';
+  if (perHour < 0) return 'does not even pay its materials';
+  if (perHour < rules.hourlyRate) return `under your rate of ${formatMoney(rules.hourlyRate, code)}`;
+  if (perHour < rules.targetPerHour) return 'over your rate, under your target';
+  return 'worth making';
 }

@@ -1,7 +1,16 @@
 import convert from 'convert-units';
 import fc from 'fast-check';
 import { expectOk } from '../result';
-import { formatLength, formatLengthShort, LENGTH_GRAMMAR, mm, parseLength, um } from './length';
+import {
+  formatBothWays,
+  formatLength,
+  formatLengthShort,
+  LENGTH_GRAMMAR,
+  mm,
+  parseLength,
+  um,
+  writableLength,
+} from './length';
 
 const read = (text: string, system?: 'in' | 'mm') => expectOk(parseLength(text, system));
 const refusal = (text: string, system?: 'in' | 'mm') => {
@@ -91,6 +100,16 @@ describe('printing a length', () => {
   ])('prints %d µm', (length, inches, metric) => {
     expect(formatLength(um(length), 'in')).toBe(inches);
     expect(formatLength(um(length), 'mm')).toBe(metric);
+  });
+
+  it('says a length both ways, and what is only near', () => {
+    expect(formatBothWays(mm(254))).toBe('254 mm = 10 in');
+    expect(formatBothWays(mm(200))).toBe('200 mm ≈ 7 7/8 in');
+  });
+
+  it('puts a length into a form without ever rounding it', () => {
+    expect(writableLength(mm(254), 'in')).toBe('10 in');
+    expect(writableLength(mm(200), 'in')).toBe('200 mm');
   });
 
   it('prints short labels to three figures', () => {

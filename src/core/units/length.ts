@@ -101,6 +101,13 @@ export function formatLength(length: Micrometres, system: LengthSystem): string 
   return system === 'in' ? formatInches(length) : formatMetric(length);
 }
 
+/** A length both ways: "254 mm = 10 in", or "200 mm ≈ 7 7/8 in" where the inches are to the nearest 64th. */
+export function formatBothWays(length: Micrometres): string {
+  const inches = formatLength(length, 'in');
+  const exact = !inches.startsWith('≈');
+  return `${formatLength(length, 'mm')} ${exact ? '=' : '≈'} ${inches.replace('≈ ', '')}`;
+}
+
 /** A length as it is put into a form to be typed over: in the system asked for when that is exact, else in metric. */
 export function writableLength(length: Micrometres, system: LengthSystem): string {
   const printed = formatLength(length, system);

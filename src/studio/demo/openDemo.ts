@@ -199,6 +199,13 @@ interface WrittenPattern {
   readonly number: number;
 }
 
+/** A length as somebody who measures in inches writes it down: to the eighth, the small ones to the sixteenth. */
+function eighths(mm: number): string {
+  const parts = mm < 30 ? 16 : 8;
+  const count = Math.max(1, Math.round((mm / 25.4) * parts));
+  return `${Math.floor(count / parts)} ${count % parts}/${parts} in`;
+}
+
 async function writePatterns(session: StudioSession, chance: Chance): Promise<WrittenPattern[]> {
   const specs = await listSpecs(session);
   const idOf = (name: string) => {
@@ -219,8 +226,8 @@ async function writePatterns(session: StudioSession, chance: Chance): Promise<Wr
         name: each.name,
         specId: idOf(each.wire),
         count: String(each.count),
-        net: `${each.net} mm`,
-        allowances: each.allowances.map(([called, mm]) => ({ name: called, length: `${mm} mm` })),
+        net: eighths(each.net),
+        allowances: each.allowances.map(([called, mm]) => ({ name: called, length: eighths(mm) })),
       })),
       parts: parts.map(([called, count, dollars]) => ({
         name: called,
@@ -275,13 +282,13 @@ async function makeAndPrice(
 function handMade({ cuts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
   const text = (length: number) => formatLength(um(Math.round(length)), 'mm');
   const done = cuts.map(({ cutIndex, copy, from, length }) => {
-    const generous = hand.happens(0.3);
+    const generous = hand.happens(0.4);
     return {
       cutIndex,
       copy,
       from: from ?? '',
       cut: text(length),
-      back: generous ? text(length * hand.between(0.04, 0.22)) : '0 mm',
+      back: generous ? text(length * hand.between(0.06, 0.5)) : '0 mm',
     };
   });
   const [first] = done;

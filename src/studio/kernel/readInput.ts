@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validate, type ValidationError } from 'class-validator';
 import { Refused } from './outcome';

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { ValidateBy, type ValidationArguments, type ValidationOptions } from 'class-validator';
 import { refuse, ok, type Result } from '@/core/result';
 import { parseLength } from '@/core/units/length';

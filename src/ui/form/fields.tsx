@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { formatLength, parseLength, type LengthSystem } from '@/core/units/length';
+import { formatBothWays, parseLength, type LengthSystem } from '@/core/units/length';
 import { formatMass, formatTroyOunces, parseMass } from '@/core/units/mass';
 import { currencyOf, formatMoney, parseMoney } from '@/core/units/money';
 import { useLengths } from '../lengths';
@@ -194,7 +194,7 @@ export function LengthField<Values extends FieldValues>(props: BaseProps<Values>
     display: (value) => value,
     understood: (value) => {
       const read = value === '' ? undefined : parseLength(value);
-      return read?.ok ? `${formatLength(read.value, 'mm')} = ${formatLength(read.value, 'in')}` : undefined;
+      return read?.ok ? formatBothWays(read.value) : undefined;
     },
   };
   return <DialectField placeholder={system === 'in' ? '10 1/4 in' : '260 mm'} {...props} dialect={dialect} />;

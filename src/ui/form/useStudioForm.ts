@@ -1,6 +1,5 @@
 'use client';
 
-import 'reflect-metadata';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useCallback, useState } from 'react';
 import {

@@ -55,7 +55,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
     <form
       onSubmit={submit}
       noValidate
-      className="mt-4 grid items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(22rem,2fr)]"
+      className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(22rem,2fr)]"
     >
       <div className="space-y-4">
         <section className="leaf grid gap-4 p-4 sm:grid-cols-[2fr_1fr]">

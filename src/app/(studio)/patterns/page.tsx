@@ -43,7 +43,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
           </Link>
         )}
       </div>
-      <ul className="mt-4 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">
+      <ul className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {patterns.map(({ number, name, kind, body, madeCount }) => {
           const { each } = minutesOf(body);
           const wires = body.cuts.reduce((sum, { count }) => sum + count, 0);

@@ -16,22 +16,20 @@ export function RackFilters({ choices, chosen }: { choices: RackFilterChoices; c
     values: readonly string[],
     say: (value: string) => string,
   ) => (
-    <label className="text-sm">
-      <span className="sr-only">{label}</span>
-      <select
-        name={name}
-        className="select w-full"
-        defaultValue={chosen[name] ?? ''}
-        onChange={() => form.current?.requestSubmit()}
-      >
-        <option value="">{label}: all</option>
-        {values.map((value) => (
-          <option key={value} value={value}>
-            {say(value)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <select
+      name={name}
+      aria-label={label}
+      className="select w-full md:w-auto"
+      defaultValue={chosen[name] ?? ''}
+      onChange={() => form.current?.requestSubmit()}
+    >
+      <option value="">{label}: all</option>
+      {values.map((value) => (
+        <option key={value} value={value}>
+          {say(value)}
+        </option>
+      ))}
+    </select>
   );
   return (
     <form

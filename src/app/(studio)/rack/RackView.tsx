@@ -55,7 +55,7 @@ export function RackView({ groups }: { groups: readonly RackGroup[] }) {
                 <WireChip spec={spec} />
               </h2>
               <p className="text-sm">
-                <Length of={totalLength} short /> in {pieceCount}
+                {pieceCount} {pieceCount === 1 ? 'length' : 'lengths'}, <Length of={totalLength} short />
                 {totalCost !== null && (
                   <>
                     , <Cost of={totalCost} />

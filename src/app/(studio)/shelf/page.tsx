@@ -36,7 +36,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
         )}
         {priceTotal !== null && unpriced > 0 && `; ${unpriced} without a price`}
       </h1>
-      <ul className="mt-4 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
+      <ul className="mt-4 grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-4">
         {pieces.map(({ number, name, kind, madeAt, price, cost, minutes }) => (
           <li key={number}>
             <Link

@@ -71,13 +71,11 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const { control } = form;
   const span = roundSpan(um(Math.max(...cuts.map(({ length }) => length), 50_000)));
   return (
-    <form onSubmit={submit} noValidate className="mt-4 space-y-4">
+    <form onSubmit={submit} noValidate className="bench mt-4 space-y-4">
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>Cut these</h2>
-          <p className="muted text-sm">
-            Hold both sides of the wire when you cut: ends fly. Wear eye protection.
-          </p>
+          <p className="muted">Hold both sides of the wire when you cut: ends fly. Wear eye protection.</p>
         </div>
         <div className="mt-2 hidden lg:block">
           <Ruler span={span} label="Ruler for the cuts" />
@@ -90,7 +88,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
                 {spec && <WireBar spec={spec} length={cut.length} span={span} height={20} />}
                 <div className="mt-1 grid items-start gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-[minmax(15rem,5fr)_5fr_3fr_3fr]">
                   <div>
-                    <p className="text-xl font-semibold [overflow-wrap:anywhere]">{cut.name}</p>
+                    <p className="text-2xl font-semibold [overflow-wrap:anywhere]">{cut.name}</p>
                     {spec && <WireChip spec={spec} />}
                   </div>
                   <ChoiceField
@@ -120,7 +118,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
         />
       </section>
       <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
-        <p className="muted text-sm">Everything is posted together, or nothing.</p>
+        <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
     </form>
   );
@@ -197,7 +195,7 @@ function Spoiled({
           />
           <LengthField control={control} name={`spoiled.${index}.length`} label="Length lost" />
           <TextField control={control} name={`spoiled.${index}.reason`} label="Why" list="spoiled-reasons" />
-          <button type="button" className="btn btn-ghost btn-sm mt-5 min-h-11" onClick={() => remove(index)}>
+          <button type="button" className="btn btn-ghost mt-7" onClick={() => remove(index)}>
             <Trash2 size={16} aria-hidden="true" />
             <span className="sr-only">Remove spoiled length {index + 1}</span>
           </button>
@@ -208,11 +206,7 @@ function Spoiled({
           <option key={reason} value={reason} />
         ))}
       </datalist>
-      <button
-        type="button"
-        className="btn btn-sm mt-2 min-h-11"
-        onClick={() => append({ from: '', length: '', reason: '' })}
-      >
+      <button type="button" className="btn mt-2" onClick={() => append({ from: '', length: '', reason: '' })}>
         <Plus size={16} aria-hidden="true" />A spoiled length
       </button>
     </section>

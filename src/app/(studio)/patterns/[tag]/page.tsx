@@ -64,7 +64,7 @@ export default async function PatternPage({ params }: { params: Params }) {
         </div>
         <CheckBar />
       </section>
-      <div className="mt-4 grid items-start gap-4 lg:grid-cols-3">
+      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-3">
         <section className="leaf p-4">
           <h2>Wire for one</h2>
           <ul className="mt-2 space-y-3">

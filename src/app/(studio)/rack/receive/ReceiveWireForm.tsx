@@ -59,7 +59,7 @@ export function ReceiveWireForm({ suppliers, today }: { suppliers: readonly stri
     <form
       onSubmit={submit}
       noValidate
-      className="mt-4 grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(18rem,2fr)]"
+      className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(18rem,2fr)]"
     >
       <div className="leaf p-4">
         <fieldset>

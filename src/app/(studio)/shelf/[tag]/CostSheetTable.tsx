@@ -15,7 +15,7 @@ export function CostSheetTable({
   return (
     <section className="leaf overflow-x-auto p-4">
       <h2>What it cost</h2>
-      <table className="table mt-2">
+      <table className="table table-sm mt-2">
         <thead>
           <tr>
             <th />
@@ -39,7 +39,7 @@ export function CostSheetTable({
           ))}
         </tbody>
         <tfoot>
-          <tr className="text-base">
+          <tr className="text-base text-base-content">
             <th scope="row">Together</th>
             <td className={strong('actual')}>
               <Cost of={sheet.total.actual} />

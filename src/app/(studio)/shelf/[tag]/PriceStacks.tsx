@@ -65,6 +65,7 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
             }}
           />
           <Legend
+            itemSorter={null}
             wrapperStyle={{ fontSize: 13 }}
             formatter={(value: string) => <span className="text-base-content">{value}</span>}
           />

@@ -68,7 +68,7 @@ export function Prices({ piece, money }: PricesProps) {
       <fieldset className="mt-3">
         <legend className="sr-only">Choose a price</legend>
         <div className="overflow-x-auto">
-          <table className="table">
+          <table className="table table-sm">
             <thead>
               <tr>
                 <th>School</th>
@@ -151,9 +151,7 @@ function SchoolRow({
           </td>
           <td className="text-right">
             {outcome.value.perHour === null ? '—' : <MoneyAbout of={outcome.value.perHour} />}
-            <span className="muted block text-sm">
-              {verdictOn(outcome.value, settings, currency).replace(/^Earns [^ ]+ an hour(: |, )/, '')}
-            </span>
+            <span className="muted block text-sm">{verdictOn(outcome.value, settings, currency)}</span>
           </td>
         </>
       ) : (

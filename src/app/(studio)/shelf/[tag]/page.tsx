@@ -76,7 +76,7 @@ export default async function PiecePage({ params }: { params: Params }) {
         {formatMass(wireMass)} of wire
       </p>
       {money && (
-        <div className="mt-4 grid items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
+        <div className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
           <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
           <Prices piece={{ number, version: piece.version }} money={money} />
         </div>

@@ -1,0 +1,121 @@
+import { expect, test } from '@playwright/test';
+import { EMPTY_URL, listen } from './support/studio';
+
+/** The path of somebody who has never seen Pewterer, from first visit to a priced piece on the shelf. */
+test('a new user sets up, receives a spool, writes a pattern, makes a piece and prices it', async ({
+  page,
+}) => {
+  const complaints = listen(page);
+  await page.goto(EMPTY_URL);
+  await expect(page).toHaveURL(/\/set-up$/);
+
+  await test.step('set up, corrected beside the field first', async () => {
+    await page.getByLabel('Name of the studio').fill('Kettle Lane');
+    await page.getByLabel('Your name').fill('Ines');
+    await page.getByLabel('Name to sign in with').fill('ines');
+    await page.getByLabel('Password').fill('short');
+    await page.getByLabel('Your hour at the bench is worth').fill('20');
+    await page.getByLabel('Overhead per bench hour').fill('3');
+    await page.getByRole('button', { name: 'Open the studio' }).click();
+    await expect(page.getByText('A password has at least 10 characters; this has 5.')).toBeVisible();
+    await expect(page.getByLabel('Name of the studio')).toHaveValue('Kettle Lane');
+    await page.getByLabel('Password').fill('long enough now');
+    await page.getByRole('button', { name: 'Open the studio' }).click();
+  });
+
+  await test.step('receive a spool', async () => {
+    await page.getByRole('link', { name: 'Receive the first wire' }).click();
+    await page.getByLabel('Metal').selectOption('sterling');
+    await page.getByLabel('Temper').selectOption('half hard');
+    await page.getByLabel('Size on the label').fill('20');
+    await page.getByLabel('Length', { exact: true }).fill('50 ft');
+    const reckoning = page.getByRole('complementary', { name: 'What this works out to' });
+    await expect(reckoning).toContainText('20 ga round sterling, half hard');
+    await expect(reckoning).toContainText('15.24 m');
+    await page.getByLabel('Weight').fill('3 oz t');
+    await expect(reckoning).toContainText('14 % heavier than 20 ga round sterling, half hard should');
+    await page.getByLabel('Weight').fill('');
+    await page.getByLabel('Paid for it').fill('118.40');
+    await expect(reckoning).toContainText('$2.37');
+    await page.getByRole('button', { name: 'Put it on the rack' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      '50 ft left on spool W-0001, carrying $118.40',
+    );
+  });
+
+  await test.step('write a pattern', async () => {
+    await page
+      .getByRole('link', { name: /Pattern room/ })
+      .first()
+      .click();
+    await page.getByRole('link', { name: 'Write the first pattern' }).click();
+    await page.getByLabel('Name of the pattern').fill('Plain loop');
+    await page.getByLabel('Called').fill('loop wire');
+    await page.getByLabel('Cut from').selectOption({ label: '20 ga round sterling, half hard' });
+    await page.getByLabel('How many').fill('2');
+    await page.getByLabel('Net length of each').fill('6 1/4');
+    await expect(page.getByText('158.75 mm = 6 1/4 in')).toBeVisible();
+    await page.getByRole('button', { name: 'An allowance' }).click();
+    await page.getByLabel('Allowance 1', { exact: true }).fill('tail');
+    await page.getByLabel('Length of allowance 1').fill('1 3/4');
+    await page.getByLabel('Step 1').fill('wrap the loop');
+    await page.getByLabel('Minutes').fill('15');
+    const soFar = page.getByRole('complementary', { name: 'The pattern so far' });
+    await expect(soFar).toContainText('16 in');
+    await page.getByRole('button', { name: 'Hang it in the room' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      'Wire for about 37 more of “Plain loop”',
+    );
+  });
+
+  await test.step('make one', async () => {
+    await page.getByRole('link', { name: 'Make one' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 wires to cut for “Plain loop”');
+    await expect(page.getByLabel('Really cut').first()).toHaveValue('8 in');
+    await page.getByLabel('Came back').first().fill('2 1/2');
+    await page.getByRole('button', { name: 'A spoiled length' }).click();
+    await page.getByLabel('Spoiled wire was from').selectOption({ index: 1 });
+    await page.getByLabel('Length lost').fill('1');
+    await page.getByLabel('Why').fill('snapped');
+    await page.getByRole('button', { name: 'It is made' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('F-0001 “Plain loop” cost $');
+  });
+
+  await test.step('see cost and prices, and choose one', async () => {
+    // 13.5 in of wire at 118.40 / 600 in = 2.66; 1 in spoiled = 0.20; a quarter hour at 20 + 3 = 5.75.
+    const sheet = page.getByRole('table').first();
+    await expect(sheet.getByRole('row', { name: /Wire in the piece/ })).toContainText('$2.66');
+    await expect(sheet.getByRole('row', { name: /Wire spoiled/ })).toContainText('$0.20');
+    await expect(sheet.getByRole('row', { name: /Together/ })).toContainText('$8.61');
+    await expect(page.getByRole('radio')).toHaveCount(5);
+    await expect(page.getByRole('img', { name: /What each school’s price is made of/ })).toBeVisible();
+    await page.getByRole('textbox', { name: 'What such pieces sell for' }).fill('24');
+    await page.getByRole('radio', { name: /Going price/ }).check();
+    await page.getByRole('button', { name: 'Put this price on it' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('sells for $24.00');
+    await page.getByRole('link', { name: 'Shelf', exact: false }).first().click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      '1 finished piece, priced at $24.00 together',
+    );
+  });
+
+  await test.step('the rack has the spool’s rest and the off-cut', async () => {
+    await page
+      .getByRole('link', { name: /Wire rack/ })
+      .first()
+      .click();
+    await expect(page.getByRole('link', { name: /W-0001/ })).toContainText('48.6 ft');
+    await expect(page.getByRole('link', { name: /W-0002/ })).toContainText('2.5 in');
+  });
+
+  await test.step('sign out, and back in', async () => {
+    await page.getByText('Ines').click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page).toHaveURL(/\/sign-in$/);
+    await page.goto(`${EMPTY_URL}/shelf`);
+    await expect(page).toHaveURL(/\/sign-in$/);
+    await page.goto(`${EMPTY_URL}/set-up`);
+    await expect(page).toHaveURL(/\/sign-in$/);
+  });
+  expect(complaints).toEqual([]);
+});

@@ -1,0 +1,215 @@
+import AxeBuilder from '@axe-core/playwright';
+import { DEMO_HELPER, DEMO_URL, expect, listen, signIn, test } from './support/studio';
+
+const VIEWS = [
+  '/rack',
+  '/rack/receive',
+  '/rack/W-0001',
+  '/patterns',
+  '/patterns/P-0001',
+  '/patterns/P-0001/edit',
+  '/bench',
+  '/bench/P-0001',
+  '/shelf',
+  '/shelf/F-0001',
+  '/rules',
+  '/account',
+];
+
+test('axe finds nothing, light or dark, wide or narrow; no page scrolls sideways', async ({
+  owner: page,
+}) => {
+  test.setTimeout(180_000);
+  for (const view of VIEWS) {
+    await page.goto(DEMO_URL + view);
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(
+        violations.map(
+          ({ id, nodes }) => `${view} ${colorScheme} ${id}: ${nodes.map(({ html }) => html).join(' ')}`,
+        ),
+      ).toEqual([]);
+    }
+    for (const width of [360, 390, 768, 1920]) {
+      await page.setViewportSize({ width, height: 800 });
+      const over = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
+      expect([view, width, over]).toEqual([view, width, 0]);
+    }
+    await page.setViewportSize({ width: 1280, height: 800 });
+  }
+});
+
+test('the sign-in page of the demo shows its sign-in and passes axe', async ({ page }) => {
+  await page.goto(`${DEMO_URL}/sign-in`);
+  await expect(page.getByText('Sign in as marit')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('every answer carries a strict policy with its own nonce', async ({ request }) => {
+  const policies = await Promise.all(
+    [1, 2].map(async () => (await request.get(`${DEMO_URL}/sign-in`)).headers()),
+  );
+  const [first, second] = policies.map((headers) => headers['content-security-policy'] ?? '');
+  expect(first).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic';/);
+  expect(first).not.toMatch(/unsafe/);
+  expect(first).not.toBe(second);
+  expect(policies[0]).toMatchObject({
+    'x-content-type-options': 'nosniff',
+    'x-frame-options': 'DENY',
+    'referrer-policy': 'same-origin',
+  });
+  expect(policies[0]?.['x-powered-by']).toBeUndefined();
+});
+
+test('the session cookie is out of reach of scripts', async ({ owner: page, context }) => {
+  const cookie = (await context.cookies()).find(({ name }) => name === 'pewterer-session');
+  expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax', secure: false });
+  const behindHttps = await page.request.get(`${DEMO_URL}/sign-in`, {
+    headers: { 'x-forwarded-proto': 'https' },
+  });
+  expect(behindHttps.headers()['strict-transport-security']).toBeTruthy();
+});
+
+test('the rack is filtered, searched and paged; a wire shows its history', async ({ owner: page }) => {
+  await page.getByLabel('Metal', { exact: true }).selectOption('sterling');
+  await expect(page).toHaveURL(/metal=sterling/);
+  await expect(page.getByText('round copper')).toHaveCount(0);
+  await page.getByPlaceholder('Words or a number').fill('half-round');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/words=half-round/);
+  const groups = page.getByRole('heading', { level: 2 });
+  for (const text of await groups.allTextContents()) expect(text).toContain('half-round');
+  await page.goto(`${DEMO_URL}/rack`);
+  await page.getByRole('link', { name: 'Further along the rack' }).click();
+  await expect(page.getByRole('link', { name: 'Back to the beginning' })).toBeVisible();
+  await page.goto(`${DEMO_URL}/rack?words=nothing+is+like+this`);
+  await expect(page.getByText('No wire on the rack is like that.')).toBeVisible();
+  await page.goto(`${DEMO_URL}/rack/W-0001`);
+  await expect(page.getByRole('heading', { name: 'What happened to it' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /received/ })).toBeVisible();
+});
+
+test('works without a mouse: find, shortcuts, units, places', async ({ owner: page }) => {
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Find anything' }).fill('F-0007');
+  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText('F-0007');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/shelf\/F-0007$/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toContainText(
+    'Inches or millimetres',
+  );
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page).toHaveURL(/\/rack$/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(' ft of wire');
+  await page.keyboard.press('u');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
+  await page.keyboard.press('u');
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/rack\/W-\d{4}$/);
+});
+
+test('a helper sees no money on any page, and no page of the owner’s', async ({ page }) => {
+  const complaints = listen(page);
+  await signIn(page, DEMO_HELPER);
+  for (const view of VIEWS) {
+    const response = await page.goto(DEMO_URL + view);
+    const ownersOnly = ['/rack/receive', '/patterns/P-0001/edit', '/rules'].includes(view);
+    expect([view, new URL(page.url()).pathname]).toEqual([view, ownersOnly ? '/rack' : view]);
+    // Neither in what is shown nor in what is sent.
+    expect(await page.locator('main').innerText()).not.toMatch(/\$\s?\d|worth|sells for/);
+    expect((await response?.text()) ?? '').not.toMatch(
+      /hourlyRate|overheadPerHour|"price":\d|"totalCost":\d|\$\d+\.\d\d/,
+    );
+  }
+  expect(complaints).toEqual([]);
+});
+
+test('two browsers want the last wire: one gets it, the other is told', async ({ owner: page, browser }) => {
+  const unique = `${Date.now()}`.slice(-6);
+  await page.goto(`${DEMO_URL}/rack/receive`);
+  await page.getByLabel('Finish').selectOption('coated');
+  await page.getByLabel('Which colour or plating').fill(`moss ${unique}`);
+  await page.getByLabel('Size on the label').fill('22');
+  await page.getByLabel('Length', { exact: true }).fill('6 in');
+  await page.getByLabel('Paid for it').fill('2');
+  await page.getByRole('button', { name: 'Put it on the rack' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('6 in left');
+  await page.goto(`${DEMO_URL}/patterns/new`);
+  await page.getByLabel('Name of the pattern').fill(`Last of the moss ${unique}`);
+  await page.getByLabel('Called').fill('wire');
+  await page
+    .getByLabel('Cut from')
+    .selectOption({ label: `22 ga round moss ${unique} coated copper, dead soft` });
+  await page.getByLabel('Net length of each').fill('5 in');
+  await page.getByLabel('Step 1').fill('bend');
+  await page.getByLabel('Minutes').fill('5');
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('link', { name: 'Make one' }).click();
+  await expect(page.getByRole('button', { name: 'It is made' })).toBeVisible();
+
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, DEMO_HELPER);
+  await other.goto(page.url());
+  await Promise.all([page, other].map((each) => each.getByRole('button', { name: 'It is made' }).click()));
+  const made = (each: typeof page) => each.waitForURL(/\/shelf\/F-/).then(() => 'made');
+  const told = (each: typeof page) =>
+    each
+      .getByText(/is used up; 5 in is wanted from it/)
+      .first()
+      .waitFor()
+      .then(() => 'told');
+  const outcomes = await Promise.all([page, other].map((each) => Promise.race([made(each), told(each)])));
+  expect(outcomes.sort()).toEqual(['made', 'told']);
+  await other.context().close();
+});
+
+test('not enough wire: the bench says how much of what', async ({ owner: page }) => {
+  const unique = `${Date.now()}`.slice(-6);
+  await page.goto(`${DEMO_URL}/patterns/new`);
+  await page.getByLabel('Name of the pattern').fill(`Very long ${unique}`);
+  await page.getByLabel('Called').fill('wire');
+  await page.getByLabel('Cut from').selectOption({ label: '14 ga round copper, dead soft' });
+  await page.getByLabel('Net length of each').fill('90 ft');
+  await page.getByLabel('Step 1').fill('bend');
+  await page.getByLabel('Minutes').fill('5');
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Not enough wire');
+  await page.getByRole('link', { name: 'Make one' }).click();
+  await expect(page.getByRole('alert').first()).toContainText('90 ft short of 14 ga round copper, dead soft');
+  await page.getByRole('button', { name: 'It is made' }).click();
+  await expect(page.getByText('Choose which wire this was cut from.')).toBeVisible();
+});
+
+test('wrong passwords are slowed down, by account', async ({ page }) => {
+  await page.goto(`${DEMO_URL}/sign-in`);
+  for (let attempt = 0; attempt < 5; attempt += 1) {
+    await page.getByLabel('Name').fill('somebody-else');
+    await page.getByLabel('Password').fill(`guess ${attempt}`);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByText('That name and password do not go together.')).toBeVisible();
+    await page.reload();
+  }
+  await page.getByLabel('Name').fill('somebody-else');
+  await page.getByLabel('Password').fill('guess again');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText(/Too many wrong passwords. Try again in \d+ seconds/)).toBeVisible();
+});
+
+test('an address that is no page says so', async ({ page }) => {
+  await signIn(page);
+  const response = await page.request.get(`${DEMO_URL}/rack/W-99999999`);
+  expect(response.status()).toBe(404);
+  await page.goto(`${DEMO_URL}/patterns/nonsense`);
+  await expect(page.getByRole('heading', { name: 'There is nothing under this address' })).toBeVisible();
+});

@@ -1,0 +1,42 @@
+import { expect, test as base, type Page } from '@playwright/test';
+import { DEMO_HELPER, DEMO_OWNER } from '../../../src/studio/demo/people';
+
+const address = (name: string): string => {
+  const url = process.env[name];
+  if (!url) throw new Error(`${name} is not set; run the tests with ./run test`);
+  return url;
+};
+
+export const EMPTY_URL = address('PEWTERER_EMPTY_URL');
+export const DEMO_URL = address('PEWTERER_DEMO_URL');
+
+export async function signIn(
+  page: Page,
+  who: { login: string; password: string } = DEMO_OWNER,
+): Promise<void> {
+  await page.goto(`${DEMO_URL}/sign-in`);
+  await page.getByLabel('Name').fill(who.login);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page).toHaveURL(/\/rack$/);
+}
+
+/** A test on the demo studio, signed in as its owner; fails on anything the browser complains of. */
+export const test = base.extend<{ owner: Page }>({
+  owner: async ({ page }, use) => {
+    const complaints = listen(page);
+    await signIn(page);
+    await use(page);
+    expect(complaints).toEqual([]);
+  },
+});
+
+/** What the browser complains of on a page: errors of scripts and of the security policy. */
+export function listen(page: Page): string[] {
+  const complaints: string[] = [];
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+  return complaints;
+}
+
+export { DEMO_HELPER, DEMO_OWNER, expect };
