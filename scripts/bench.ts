@@ -1,0 +1,268 @@
+import { randomUUID } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import zlib from 'node:zlib';
+import { Sequelize } from 'sequelize';
+import { closeDatabase } from '../src/data/database';
+import { inStudio, type StudioSession } from '../src/data/inStudio';
+import { appUrlFor } from '../src/data/migrate';
+import { Movement } from '../src/data/models/wire';
+import { hashPassword } from '../src/studio/people/passwords';
+import { makePiece } from '../src/studio/making/makePiece';
+import { proposeMaking } from '../src/studio/making/proposeMaking';
+import { openStudio, receive, simplePattern } from '../tests/support/studio';
+import { ensureBuilt } from './lib/build';
+import { Refusal, runCommand, say } from './lib/say';
+import { openThrowaway } from './lib/throwaway';
+import { sessionCookieFor } from './lib/sessionCookie';
+
+/** One measured figure with the limit it has to keep. */
+interface Figure {
+  readonly name: string;
+  readonly value: number;
+  readonly limit: number;
+  readonly unit: string;
+}
+
+const figures: Figure[] = [];
+
+function tell(figure: Figure): void {
+  figures.push(figure);
+  const { name, value, limit, unit } = figure;
+  say(
+    `${value <= limit ? 'holds ' : 'MISSES'}  ${name}: ${value.toFixed(2)}${unit} (at most ${limit}${unit})`,
+  );
+}
+
+const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+
+async function timed(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}
+
+/** Median times of two works done turn and turn about, so that both meet the same machine. */
+async function sideBySide(
+  rounds: number,
+  a: () => Promise<unknown>,
+  b: () => Promise<unknown>,
+): Promise<[number, number]> {
+  const times: [number[], number[]] = [[], []];
+  for (let round = 0; round < rounds; round += 1) {
+    times[0].push(await timed(a));
+    times[1].push(await timed(b));
+  }
+  return [median(times[0]), median(times[1])];
+}
+
+/**
+ * Fills a studio's rack to a number of stock pieces and movements, straight in the tables and in the shape that use leaves:
+ * each piece received once and cut from many times. The balances follow from the movements, as check-books would find.
+ */
+async function fillRack(
+  owner: Sequelize,
+  { studioId, userId }: StudioSession,
+  pieces: number,
+  movements: number,
+): Promise<void> {
+  const cuts = Math.floor(movements / pieces) - 1;
+  const bind = { studioId, userId, pieces, cuts };
+  await owner.query(
+    `INSERT INTO wire_specs (studio_id, spec_id, metal, profile, width_um, height_um, temper, finish, finish_name, gauge_system, gauge_number, sort_key, said)
+     SELECT $studioId, gen_random_uuid(), 'copper', 'round', 400 + n, 400 + n, 'dead soft', 'bare', '', 'mm', (0.4 + n / 1000.0)::text, '00|0|' || lpad(n::text, 5, '0'), 'copper ' || n
+       FROM generate_series(1, 60) AS n`,
+    { bind: { studioId } },
+  );
+  await owner.query(
+    `INSERT INTO stock_pieces (studio_id, stock_piece_id, number, spec_id, form, initial_length_um, length_um, cost_units, sort_key, created_at)
+     SELECT $studioId, gen_random_uuid(), n, s.spec_id, CASE WHEN n % 3 = 0 THEN 'off-cut' ELSE 'spool' END, 10000000, 10000000 - $cuts * 1000, 500000 - $cuts * 50, s.sort_key, now()
+       FROM generate_series(1, $pieces) AS n
+       JOIN (SELECT *, row_number() OVER (ORDER BY sort_key) AS i FROM wire_specs WHERE studio_id = $studioId) AS s ON s.i = 1 + n % 60`,
+    { bind: { studioId, pieces, cuts } },
+  );
+  await owner.query(
+    `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, length_um, cost_units)
+     SELECT $studioId, gen_random_uuid(), now(), $userId, CASE WHEN k = 0 THEN 'received' ELSE 'cut' END, p.stock_piece_id,
+            CASE WHEN k = 0 THEN 10000000 ELSE -1000 END, CASE WHEN k = 0 THEN 500000 ELSE -50 END
+       FROM stock_pieces p CROSS JOIN generate_series(0, $cuts) AS k WHERE p.studio_id = $studioId`,
+    { bind },
+  );
+}
+
+/** Gives the studio's owner a sign-in and answers with their session cookie. */
+async function cookieOf(
+  owner: Sequelize,
+  { studioId, userId }: StudioSession,
+  ownerUrl: string,
+): Promise<string> {
+  await owner.query(
+    'UPDATE users SET password_hash = $hash WHERE studio_id = $studioId AND user_id = $userId',
+    {
+      bind: { hash: await hashPassword(randomUUID()), studioId, userId },
+    },
+  );
+  return sessionCookieFor(ownerUrl, { studioId, userId, epoch: 1 });
+}
+
+async function get(url: string, cookie: string): Promise<void> {
+  const response = await fetch(url, { headers: { cookie }, redirect: 'manual' });
+  await response.arrayBuffer();
+  if (response.status !== 200) throw new Refusal(`${url} answered ${response.status}`);
+}
+
+/** Making a piece of six cuts beside the same number of rows inserted bare in one transaction. */
+async function measureMaking(): Promise<void> {
+  const session = await openStudio();
+  await receive(session, { length: '5 km', price: '900.00 USD' });
+  const pattern = await simplePattern(session, { count: '6' });
+  const proposal = await proposeMaking(session, pattern.number);
+  const from = proposal?.choices[0]?.id ?? '';
+  const input = {
+    cuts: (proposal?.cuts ?? []).map(({ cutIndex, copy }) => ({
+      cutIndex,
+      copy,
+      from,
+      cut: '100 mm',
+      back: '0 mm',
+    })),
+    spoiled: [],
+    minutes: '20',
+    setUpMinutes: '10',
+    sharedBy: '1',
+  };
+  const make = async () => {
+    const outcome = await makePiece(session, randomUUID(), pattern, input);
+    if (!outcome.ok) throw new Refusal(outcome.problem.message);
+  };
+  const bare = () =>
+    inStudio(session, async (tx) => {
+      for (let row = 0; row < 6; row += 1) {
+        const common = {
+          postKey: randomUUID(),
+          happenedAt: session.now,
+          userId: session.userId,
+          stockPieceId: from,
+          lotId: null,
+          pieceId: null,
+        };
+        await tx.add(Movement, [
+          { ...common, kind: 'cut' as const, lengthUm: -1 as never, costUnits: 0 as never, reason: '' },
+        ]);
+      }
+    });
+  await sideBySide(10, make, bare);
+  const [making, inserting] = await sideBySide(80, make, bare);
+  tell({
+    name: 'making a piece of 6 cuts against 6 bare inserts in one transaction',
+    value: making / inserting,
+    limit: 15,
+    unit: ' ×',
+  });
+}
+
+/** Gzipped first-load JavaScript of every route, from the build's own list. */
+function measureFirstLoad(): void {
+  const stats = JSON.parse(fs.readFileSync('.next/diagnostics/route-bundle-stats.json', 'utf8')) as {
+    route: string;
+    firstLoadChunkPaths: string[];
+  }[];
+  const sizes = stats.map(({ route, firstLoadChunkPaths }) => {
+    const bytes = firstLoadChunkPaths.reduce(
+      (sum, file) => sum + zlib.gzipSync(fs.readFileSync(path.resolve(file))).length,
+      0,
+    );
+    return { route, kilobytes: bytes / 1000 };
+  });
+  const largest = sizes.reduce((a, b) => (b.kilobytes > a.kilobytes ? b : a));
+  tell({
+    name: `first-load JavaScript of the heaviest page (${largest.route}), gzipped`,
+    value: largest.kilobytes,
+    limit: 220,
+    unit: ' kB',
+  });
+}
+
+const residentMegabytes = (pid: number): number =>
+  Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+
+const REQUESTS = 10_000;
+const AT_ONCE = 6;
+
+/** Memory of the application over many requests of mixed pages: how high it stands, and whether it still climbs. */
+async function measureMemory(pid: number, url: string, cookie: string): Promise<void> {
+  const views = [
+    '/rack',
+    '/patterns',
+    '/bench',
+    '/shelf',
+    '/rules',
+    '/rack/W-0001',
+    '/api/health',
+    '/api/find?q=copper',
+  ];
+  const marks: number[] = [];
+  for (let done = 0; done < REQUESTS; done += AT_ONCE) {
+    await Promise.all(
+      Array.from({ length: AT_ONCE }, (_, n) =>
+        get(url + (views[(done + n) % views.length] ?? '/rack'), cookie),
+      ),
+    );
+    if (done % 1000 < AT_ONCE) marks.push(residentMegabytes(pid));
+  }
+  const average = (values: readonly number[]) =>
+    values.reduce((sum, value) => sum + value, 0) / values.length;
+  tell({
+    name: `memory of the application after ${REQUESTS.toLocaleString('en-US')} requests`,
+    value: residentMegabytes(pid),
+    limit: 450,
+    unit: ' MB',
+  });
+  // The last third against the middle one: a leak climbs on, a warm heap does not.
+  const third = Math.floor(marks.length / 3);
+  tell({
+    name: 'memory in the last third of them against the middle third',
+    value: average(marks.slice(-third)) / average(marks.slice(third, 2 * third)),
+    limit: 1.1,
+    unit: ' ×',
+  });
+}
+
+runCommand(async () => {
+  ensureBuilt();
+  measureFirstLoad();
+  // As durable as a studio's own, or writing would look faster than it is.
+  const studio = await openThrowaway({ durable: true });
+  const owner = new Sequelize(studio.ownerUrl, { dialect: 'postgres', logging: false });
+  process.env['PEWTERER_DATABASE_URL'] = appUrlFor(studio.ownerUrl);
+  try {
+    await measureMaking();
+    const [small, large] = [await openStudio(), await openStudio()];
+    await fillRack(owner, small, 200, 4000);
+    await fillRack(owner, large, 5000, 100_000);
+    await owner.query('VACUUM ANALYZE');
+    const app = await studio.serve();
+    const cookies = [
+      await cookieOf(owner, small, studio.ownerUrl),
+      await cookieOf(owner, large, studio.ownerUrl),
+    ] as const;
+    const rack = (which: 0 | 1) => () => get(`${app.url}/rack`, cookies[which]);
+    await sideBySide(40, rack(0), rack(1));
+    const [few, many] = await sideBySide(150, rack(0), rack(1));
+    tell({
+      name: `rack page with 5,000 lengths and 100,000 movements (${many.toFixed(1)} ms) against 200 and 4,000 (${few.toFixed(1)} ms)`,
+      value: many / few,
+      limit: 1.5,
+      unit: ' ×',
+    });
+    await measureMemory(app.process.pid ?? 0, app.url, cookies[1]);
+  } finally {
+    await owner.close();
+    await closeDatabase();
+    await studio.destroy();
+  }
+  const missed = figures.filter(({ value, limit }) => !(value <= limit));
+  if (missed.length > 0) throw new Refusal(`${missed.length} of ${figures.length} figures miss their limit.`);
+  say(`All ${figures.length} figures hold.`);
+});

@@ -1,0 +1,77 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { DEMO_OWNER } from '../src/studio/demo/people';
+import playwright from '../playwright.config';
+import { ensureBuilt } from './lib/build';
+import { runCommand, say } from './lib/say';
+import { openThrowaway } from './lib/throwaway';
+
+const FOLDER = path.join('docs', 'screenshots');
+/** The demo's two years end on a fixed day, so that pictures change only when the views do. */
+const DAY = new Date('2026-11-20T12:00:00Z');
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly size?: { readonly width: number; readonly height: number };
+  readonly dark?: boolean;
+  readonly prepare?: (page: Page) => Promise<unknown>;
+}
+
+const PHONE = { width: 390, height: 844 };
+
+const SHOTS: readonly Shot[] = [
+  { name: 'wire-rack', path: '/rack?metal=sterling' },
+  {
+    name: 'receive-wire',
+    path: '/rack/receive',
+    prepare: async (page) => {
+      await page.getByLabel('Metal').selectOption('sterling');
+      await page.getByLabel('Size on the label').fill('20');
+      await page.getByLabel('Length', { exact: true }).fill('50 ft');
+      await page.getByLabel('Weight').fill('3 oz t');
+      await page.getByLabel('Paid for it').fill('118.40');
+    },
+  },
+  { name: 'length-of-wire', path: '/rack/W-0007' },
+  { name: 'pattern-room', path: '/patterns' },
+  { name: 'pattern', path: '/patterns/P-0001' },
+  { name: 'write-a-pattern', path: '/patterns/P-0009/edit' },
+  { name: 'bench', path: '/bench/P-0001' },
+  { name: 'shelf', path: '/shelf' },
+  { name: 'cost-and-prices', path: '/shelf/F-0150' },
+  { name: 'house-rules', path: '/rules' },
+  { name: 'wire-rack-dark', path: '/rack?metal=copper', dark: true },
+  { name: 'bench-phone', path: '/bench/P-0004', size: PHONE },
+];
+
+/** Makes docs/screenshots anew: one picture of each main view, from the demo data. */
+runCommand(async () => {
+  ensureBuilt();
+  const studio = await openThrowaway({ demoUntil: DAY });
+  const browser = await chromium.launch(playwright.use?.launchOptions);
+  try {
+    const { url } = await studio.serve('demo');
+    fs.rmSync(FOLDER, { recursive: true, force: true });
+    fs.mkdirSync(FOLDER, { recursive: true });
+    const context = await browser.newContext();
+    const page = await context.newPage();
+    await page.goto(`${url}/sign-in`);
+    await page.getByLabel('Name').fill(DEMO_OWNER.login);
+    await page.getByLabel('Password').fill(DEMO_OWNER.password);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.waitForURL('**/rack');
+    for (const { name, path: view, size = { width: 1280, height: 800 }, dark = false, prepare } of SHOTS) {
+      await page.setViewportSize(size);
+      await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' });
+      await page.goto(url + view, { waitUntil: 'networkidle' });
+      await prepare?.(page);
+      await page.screenshot({ path: path.join(FOLDER, `${name}.png`), animations: 'disabled' });
+      say(`${FOLDER}/${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    await studio.destroy();
+  }
+});
