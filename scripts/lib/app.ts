@@ -20,9 +20,9 @@ export interface App {
 
 /** The application connects as the role that owns nothing; it never learns the owner's address. */
 export function appEnvironment({ ownerUrl, mode }: Pick<AppOptions, 'ownerUrl' | 'mode'>): NodeJS.ProcessEnv {
-  const { DATABASE_URL: _owner, ...rest } = process.env;
   return {
-    ...rest,
+    ...process.env,
+    DATABASE_URL: undefined,
     NODE_ENV: 'production',
     PEWTERER_MODE: mode,
     PEWTERER_DATABASE_URL: appUrlFor(ownerUrl),

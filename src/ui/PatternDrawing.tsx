@@ -1,7 +1,6 @@
 'use client';
 
-import { cutLength, type PatternCut } from '@/core/pattern/pattern';
-import { roundSpan } from '@/core/ruler';
+import { cutLength, spanOf, type PatternCut } from '@/core/pattern/pattern';
 import { um, type Micrometres } from '@/core/units/length';
 import type { WireSpec } from '@/core/wire/spec';
 import { Length } from './lengths';
@@ -11,8 +10,10 @@ import { WireBar, type BarMark } from './WireBar';
 interface PatternDrawingProps {
   readonly cuts: readonly PatternCut[];
   readonly specs: Readonly<Record<string, WireSpec>>;
-  /** Small: no ruler, no words; for cards. */
+  /** Small: no ruler, no words; for cards that share one. */
   readonly small?: boolean;
+  /** Length the full width stands for, where several drawings share one scale. */
+  readonly span?: Micrometres;
 }
 
 /** Marks along a cut: where its net length ends and where each allowance ends. */
@@ -26,11 +27,8 @@ function marksOf({ net, allowances }: PatternCut): BarMark[] {
   return marks;
 }
 
-const longest = (cuts: readonly PatternCut[]): Micrometres => um(Math.max(0, ...cuts.map(cutLength)));
-
 /** A pattern as its wires, each drawn to its length with marks where its allowances begin. */
-export function PatternDrawing({ cuts, specs, small = false }: PatternDrawingProps) {
-  const span = roundSpan(longest(cuts), um(50_000));
+export function PatternDrawing({ cuts, specs, small = false, span = spanOf([cuts]) }: PatternDrawingProps) {
   if (cuts.length === 0) return <p className="muted">No wires yet.</p>;
   return (
     <div role="img" aria-label={`${cuts.length} kinds of wire drawn to scale`}>

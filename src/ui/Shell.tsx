@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useCallback, useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
@@ -197,16 +197,28 @@ function BenchEdge() {
   );
 }
 
+const DARK = '(prefers-color-scheme: dark)';
+
+function followSystem(changed: () => void): () => void {
+  const query = window.matchMedia(DARK);
+  query.addEventListener('change', changed);
+  return () => query.removeEventListener('change', changed);
+}
+
+/** Light or dark: as kept on this browser, else as the system says. */
 function useTheme(kept: 'light' | 'dark' | null): { on: boolean; toggle: () => void } {
-  const [on, setOn] = useState(kept === 'dark');
-  useEffect(() => {
-    if (kept === null) setOn(window.matchMedia('(prefers-color-scheme: dark)').matches);
-  }, [kept]);
+  const [chosen, setChosen] = useState(kept);
+  const systemIsDark = useSyncExternalStore(
+    followSystem,
+    () => window.matchMedia(DARK).matches,
+    () => false,
+  );
+  const on = chosen === null ? systemIsDark : chosen === 'dark';
   const toggle = () => {
     const next = on ? 'light' : 'dark';
     remember('theme', next);
     document.documentElement.dataset['theme'] = next === 'dark' ? 'pewter-dark' : 'pewter';
-    setOn(!on);
+    setChosen(next);
   };
   return { on, toggle };
 }

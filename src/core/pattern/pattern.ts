@@ -1,3 +1,4 @@
+import { roundSpan } from '../ruler';
 import { sumLengths, um, type Micrometres } from '../units/length';
 import { cost, sumCosts, type CostUnits } from '../units/money';
 
@@ -57,6 +58,10 @@ export interface PatternBody {
 /** Length to cut: net plus every allowance. */
 export const cutLength = (cut: Pick<PatternCut, 'net' | 'allowances'>): Micrometres =>
   sumLengths([cut.net, ...cut.allowances.map(({ length }) => length)]);
+
+/** The round length that a ruler needs so that every cut of the patterns fits on it. */
+export const spanOf = (patterns: readonly (readonly PatternCut[])[]): Micrometres =>
+  roundSpan(um(Math.max(0, ...patterns.flat().map(cutLength))), um(50_000));
 
 /** One wire to be cut: the same cut twice is two of these. */
 export interface WantedCut {

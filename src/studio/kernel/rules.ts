@@ -96,7 +96,6 @@ export const ReadsName = (what: string, max = 120) =>
   readsWith('readsName', (text) => {
     const length = text.trim().length;
     if (length === 0) return refuse(`Give ${what}.`);
-    // eslint-disable-next-line no-control-regex -- control characters are what is looked for
     if (/[\u0000-\u001f\u007f]/.test(text))
       return refuse('A name goes on one line, without control characters.');
     return length <= max

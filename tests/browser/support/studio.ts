@@ -23,10 +23,10 @@ export async function signIn(
 
 /** A test on the demo studio, signed in as its owner; fails on anything the browser complains of. */
 export const test = base.extend<{ owner: Page }>({
-  owner: async ({ page }, use) => {
+  owner: async ({ page }, hand) => {
     const complaints = listen(page);
     await signIn(page);
-    await use(page);
+    await hand(page);
     expect(complaints).toEqual([]);
   },
 });

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { minutesOf } from '@/core/pattern/pattern';
+import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { PatternDrawing } from '@/ui/PatternDrawing';
@@ -31,6 +31,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
       </section>
     );
   }
+  const span = spanOf(patterns.map(({ body }) => body.cuts));
   return (
     <>
       <h1>Which of your {total} patterns is on the bench?</h1>
@@ -45,7 +46,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
                 {name} <span className="muted text-base">{tag('pattern', number)}</span>
               </span>
               <span className="hidden sm:block">
-                <PatternDrawing cuts={body.cuts} specs={specs} small />
+                <PatternDrawing cuts={body.cuts} specs={specs} small span={span} />
               </span>
               <span className="muted text-base sm:text-right">{minutesOf(body).each} min</span>
             </Link>

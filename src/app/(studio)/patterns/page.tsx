@@ -1,8 +1,9 @@
 import Link from 'next/link';
-import { minutesOf } from '@/core/pattern/pattern';
+import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { PatternDrawing } from '@/ui/PatternDrawing';
+import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '../../lib/member';
 
 export const metadata = { title: 'Pattern room' };
@@ -15,6 +16,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
     Number.isSafeInteger(after) && after > 0 ? after : 0,
   );
   const isOwner = session.role === 'owner';
+  const span = spanOf(patterns.map(({ body }) => body.cuts));
   if (total === 0) {
     return (
       <section className="leaf mx-auto mt-6 max-w-2xl p-6">
@@ -43,7 +45,13 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
           </Link>
         )}
       </div>
-      <ul className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
+      <div className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
+        <div className="px-4">
+          <p className="muted text-sm">Every wire below is drawn to this ruler</p>
+          <Ruler span={span} label="Ruler for all the patterns" />
+        </div>
+      </div>
+      <ul className="mt-2 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {patterns.map(({ number, name, kind, body, madeCount }) => {
           const { each } = minutesOf(body);
           const wires = body.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -58,7 +66,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
                   <span className="muted text-sm">{tag('pattern', number)}</span>
                 </span>
                 <span className="mt-2 mb-3 block">
-                  <PatternDrawing cuts={body.cuts} specs={specs} small />
+                  <PatternDrawing cuts={body.cuts} specs={specs} small span={span} />
                 </span>
                 <span className="muted mt-auto text-sm">
                   {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {each} min · made{' '}

@@ -1,7 +1,9 @@
 import Link from 'next/link';
 import { tag } from '@/core/tag';
+import { COST_UNITS_PER_MINOR } from '@/core/units/money';
 import { showShelf } from '@/studio/shelf/shelf';
 import { Cost, Money } from '@/ui/money';
+import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
 
@@ -12,6 +14,10 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
   const before = Number((await searchParams).before);
   const page = await showShelf(session, Number.isSafeInteger(before) && before > 0 ? before : undefined);
   const { pieces, total, unpriced, priceTotal, next } = page;
+  const dearest = Math.max(
+    1,
+    ...pieces.map(({ price, cost }) => Math.max(price ?? 0, (cost ?? 0) / COST_UNITS_PER_MINOR)),
+  );
   if (total === 0) {
     return (
       <section className="leaf mx-auto mt-6 max-w-2xl p-6">
@@ -51,6 +57,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
               <span className="muted mt-auto text-sm">
                 {kind} · {Math.round(minutes)} min
               </span>
+              {cost !== null && <PriceBar cost={cost} price={price} dearest={dearest} />}
               {cost !== null && (
                 <span className="flex items-baseline justify-between">
                   <span className="muted text-sm">
