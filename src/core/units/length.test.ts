@@ -110,6 +110,9 @@ describe('printing a length', () => {
   it('puts a length into a form without ever rounding it', () => {
     expect(writableLength(mm(254), 'in')).toBe('10 in');
     expect(writableLength(mm(200), 'in')).toBe('200 mm');
+    // Three times 8 5/16 in, each to the nearest micrometre: shown as the fraction it is, written as it is stored.
+    expect(formatLength(um(3 * 211_138), 'in')).toBe('24 15/16 in');
+    expect(writableLength(um(3 * 211_138), 'in')).toBe('633.414 mm');
   });
 
   it('prints short labels to three figures', () => {

@@ -60,6 +60,8 @@ export function parseLength(text: string, system?: LengthSystem): Result<Microme
 }
 
 const SIXTY_FOURTHS = 64;
+/** A 64th is no whole number of micrometres, so sums of fractions drift by a few of them; nobody can see that much. */
+const SAME = 5;
 
 function gcd(a: number, b: number): number {
   return b === 0 ? a : gcd(b, a % b);
@@ -67,11 +69,11 @@ function gcd(a: number, b: number): number {
 
 /**
  * A length in inches and fractions to 1/64 ("10 1/4 in"), in feet and inches from ten feet up. A length that is not on a
- * 64th (to the micrometre) is marked "≈", so that nothing is converted behind the maker's back.
+ * 64th (to a few micrometres) is marked "≈", so that nothing is converted behind the maker's back.
  */
 function formatInches(length: Micrometres): string {
   const sixtyFourths = Math.round((length * SIXTY_FOURTHS) / UM_PER_INCH);
-  const exact = Math.abs((sixtyFourths * UM_PER_INCH) / SIXTY_FOURTHS - length) <= 0.5;
+  const exact = Math.abs((sixtyFourths * UM_PER_INCH) / SIXTY_FOURTHS - length) <= SAME;
   const mark = exact ? '' : '≈ ';
   if (sixtyFourths === 0 && length > 0) return '< 1/64 in';
   const perFoot = 12 * SIXTY_FOURTHS;
@@ -108,10 +110,11 @@ export function formatBothWays(length: Micrometres): string {
   return `${formatLength(length, 'mm')} ${exact ? '=' : '≈'} ${inches.replace('≈ ', '')}`;
 }
 
-/** A length as it is put into a form to be typed over: in the system asked for when that is exact, else in metric. */
+/** A length as it is put into a form to be typed over: in the system asked for when that reads back exactly, else in metric. */
 export function writableLength(length: Micrometres, system: LengthSystem): string {
   const printed = formatLength(length, system);
-  return /^[≈<]/.test(printed) ? formatLength(length, 'mm') : printed;
+  const back = parseLength(printed);
+  return back.ok && back.value === length ? printed : formatLength(length, 'mm');
 }
 
 /** A length short enough for a label beside a bar: three figures at most ("32.8 ft", "9.14 m", "254 mm"). */

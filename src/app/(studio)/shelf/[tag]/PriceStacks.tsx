@@ -15,7 +15,7 @@ const PARTS = [
   { key: 'profit', name: 'Profit', fill: 'var(--color-primary)' },
 ] as const;
 
-/** The five prices as stacks side by side; a price that does not cover its costs reaches below the line. */
+/** The five prices each as long as it is high and laid out in what it pays for; a loss reaches left of the line. */
 export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice[]; chosen: string }) {
   const currency = useCurrency();
   const major = 10 ** currencyOf(currency).places;
@@ -41,18 +41,26 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
       aria-label="What each school’s price is made of; the table below has the numbers"
     >
       <ResponsiveContainer width="100%" height="100%">
-        <BarChart data={data} stackOffset="sign" margin={{ top: 8, right: 8, bottom: 0, left: 8 }}>
-          <CartesianGrid vertical={false} stroke="var(--color-base-300)" />
+        <BarChart
+          data={data}
+          layout="vertical"
+          stackOffset="sign"
+          margin={{ top: 4, right: 16, bottom: 0, left: 0 }}
+        >
+          <CartesianGrid horizontal={false} stroke="var(--color-base-300)" />
           <XAxis
-            dataKey="name"
+            type="number"
+            orientation="top"
             tick={{ fill: 'currentColor', fontSize: 12 }}
-            interval={0}
+            tickFormatter={(value: number) => say(value).replace(/\.00$/, '')}
             stroke="var(--color-base-300)"
           />
           <YAxis
+            type="category"
+            dataKey="name"
+            width={132}
             tick={{ fill: 'currentColor', fontSize: 12 }}
-            tickFormatter={(value: number) => say(value).replace(/\.00$/, '')}
-            width={64}
+            interval={0}
             stroke="var(--color-base-300)"
           />
           <Tooltip
@@ -77,7 +85,7 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
               stackId="price"
               fill={fill}
               isAnimationActive={false}
-              maxBarSize={64}
+              maxBarSize={26}
             />
           ))}
         </BarChart>

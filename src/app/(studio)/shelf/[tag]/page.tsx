@@ -97,7 +97,7 @@ export default async function PiecePage({ params }: { params: Params }) {
             {wires.map((wire, index) => (
               <tr key={index}>
                 <td>
-                  <Link href={`/rack/${tag('stock', wire.stockNumber)}`} className="link">
+                  <Link href={`/rack/${tag('stock', wire.stockNumber)}`} className="link whitespace-nowrap">
                     {tag('stock', wire.stockNumber)}
                   </Link>
                 </td>

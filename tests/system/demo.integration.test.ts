@@ -1,0 +1,56 @@
+import { checkBooks } from '../../src/data/checkBooks';
+import { appUrlFor } from '../../src/data/migrate';
+import { closeDatabase } from '../../src/data/database';
+import { findSignIn } from '../../src/data/beforeStudio';
+import type { StudioSession } from '../../src/studio/kernel/useCase';
+import { DEMO_OWNER } from '../../src/studio/demo/people';
+import { openDemo } from '../../src/studio/demo/openDemo';
+import { listPatterns } from '../../src/studio/patterns/patterns';
+import { showShelf } from '../../src/studio/shelf/shelf';
+import { showRack } from '../../src/studio/wire/rack';
+import { openThrowaway, type Throwaway } from '../../scripts/lib/throwaway';
+
+const DAY = new Date('2026-11-20T12:00:00Z');
+
+let studio: Throwaway;
+const before = process.env['PEWTERER_DATABASE_URL'];
+beforeAll(async () => {
+  studio = await openThrowaway();
+  process.env['PEWTERER_DATABASE_URL'] = appUrlFor(studio.ownerUrl);
+}, 60_000);
+afterAll(async () => {
+  await closeDatabase();
+  if (before !== undefined) process.env['PEWTERER_DATABASE_URL'] = before;
+  await studio.destroy();
+});
+
+it('is a working studio two years in, whose books add up; a run that is cut off goes on where it stopped', async () => {
+  // Cut off in the middle, then run to the end, then once more.
+  const cutOff = openDemo(DAY, (part) => {
+    if (part > 0.3) throw new Error('pulled the plug');
+  });
+  await expect(cutOff).rejects.toThrow('pulled the plug');
+  await openDemo(DAY, () => undefined);
+  const books = await checkBooks(studio.ownerUrl);
+  await openDemo(DAY, () => undefined);
+  expect(await checkBooks(studio.ownerUrl)).toEqual(books);
+  expect(books.differences).toEqual([]);
+
+  const found = await findSignIn(DEMO_OWNER.login);
+  const owner: StudioSession = {
+    studioId: found?.studioId ?? '',
+    userId: found?.userId ?? '',
+    role: 'owner',
+    now: DAY,
+  };
+  const rack = await showRack(owner, {});
+  expect(rack.pieceCount).toBeGreaterThanOrEqual(300);
+  expect(rack.specCount).toBeGreaterThanOrEqual(60);
+  expect((await listPatterns(owner)).total).toBeGreaterThanOrEqual(12);
+  const shelf = await showShelf(owner);
+  expect(shelf.total).toBeGreaterThanOrEqual(150);
+  const oldest = await showShelf(owner, 2);
+  const years =
+    ((shelf.pieces[0]?.madeAt.valueOf() ?? 0) - (oldest.pieces[0]?.madeAt.valueOf() ?? 0)) / 86_400_000 / 365;
+  expect(years).toBeGreaterThan(1.8);
+}, 240_000);
