@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { listPatterns } from '@/studio/patterns/patterns';
+import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { pageMember } from '../../lib/member';
 
@@ -16,19 +17,13 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   );
   if (total === 0) {
     return (
-      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
-        <h1>Nothing to make yet</h1>
-        <p className="mt-3">
-          The bench works from a pattern. Write one first; then its wires are proposed here, each from the
-          length it fits best.
-        </p>
-        <Link
-          href={session.role === 'owner' ? '/patterns/new' : '/patterns'}
-          className="btn btn-primary btn-lg mt-5"
-        >
-          To the pattern room
-        </Link>
-      </section>
+      <EmptyPlace
+        title="Nothing to make yet"
+        next={{ href: session.role === 'owner' ? '/patterns/new' : '/patterns', text: 'To the pattern room' }}
+      >
+        The bench works from a pattern. Write one first; then its wires are proposed here, each from the
+        length it fits best.
+      </EmptyPlace>
     );
   }
   const span = spanOf(patterns.map(({ body }) => body.cuts));

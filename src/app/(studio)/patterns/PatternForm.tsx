@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo } from 'react';
 import { useFieldArray, useWatch, type Control } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -13,6 +12,7 @@ import type { KnownSpec } from '@/studio/wire/specs';
 import { Field } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField, TickField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { writePatternAction } from './actions';
@@ -164,7 +164,7 @@ function Allowances({ control, index }: { control: FormControl; index: number })
             label={`Length of allowance ${each + 1}`}
             hideLabel
           />
-          <RemoveButton what={`allowance ${each + 1}`} onClick={() => remove(each)} small />
+          <RemoveButton what={`allowance ${each + 1}`} onClick={() => remove(each)} quiet />
         </div>
       ))}
       <AddButton onClick={() => append({ name: '', length: '' })}>An allowance</AddButton>
@@ -193,7 +193,7 @@ function Parts({ control }: { control: FormControl }) {
           <NumberField control={control} name={`parts.${index}.count`} label="How many" />
           <MoneyField control={control} name={`parts.${index}.unitCost`} label="Each costs" />
           <div className="self-center">
-            <RemoveButton what={`bead or finding ${index + 1}`} onClick={() => remove(index)} small />
+            <RemoveButton what={`bead or finding ${index + 1}`} onClick={() => remove(index)} quiet />
           </div>
         </div>
       ))}
@@ -227,37 +227,11 @@ function Steps({ control }: { control: FormControl }) {
             <TickField control={control} name={`steps.${index}.perSitting`} label="once a sitting" />
           </div>
           <div className="self-center pt-5">
-            <RemoveButton what={`step ${index + 1}`} onClick={() => remove(index)} small />
+            <RemoveButton what={`step ${index + 1}`} onClick={() => remove(index)} quiet />
           </div>
         </div>
       ))}
       <AddButton onClick={() => append({ name: '', minutes: '', perSitting: false })}>Another step</AddButton>
     </section>
-  );
-}
-
-function AddButton({ onClick, children }: { onClick: () => void; children: string }) {
-  return (
-    <button type="button" className="btn btn-sm mt-2 min-h-11" onClick={onClick}>
-      <Plus size={16} aria-hidden="true" />
-      {children}
-    </button>
-  );
-}
-
-function RemoveButton({
-  what,
-  onClick,
-  small = false,
-}: {
-  what: string;
-  onClick: () => void;
-  small?: boolean;
-}) {
-  return (
-    <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={onClick}>
-      <Trash2 size={16} aria-hidden="true" />
-      <span className={small ? 'sr-only' : ''}>Remove {what}</span>
-    </button>
   );
 }

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { listPatterns } from '@/studio/patterns/patterns';
+import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '../../lib/member';
@@ -19,18 +20,13 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
   const span = spanOf(patterns.map(({ body }) => body.cuts));
   if (total === 0) {
     return (
-      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
-        <h1>No pattern is written yet</h1>
-        <p className="mt-3">
-          A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
-          with it, and how long each step takes. The next piece is then measured, not guessed.
-        </p>
-        {isOwner && (
-          <Link href="/patterns/new" className="btn btn-primary btn-lg mt-5">
-            Write the first pattern
-          </Link>
-        )}
-      </section>
+      <EmptyPlace
+        title="No pattern is written yet"
+        next={isOwner ? { href: '/patterns/new', text: 'Write the first pattern' } : undefined}
+      >
+        A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
+        with it, and how long each step takes. The next piece is then measured, not guessed.
+      </EmptyPlace>
     );
   }
   return (

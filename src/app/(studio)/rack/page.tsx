@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { showRack, type RackQuery } from '@/studio/wire/rack';
+import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { pageMember } from '../../lib/member';
@@ -30,18 +31,13 @@ export default async function RackPage({ searchParams }: { searchParams: Search 
 
   if (page.pieceCount === 0 && !filtered) {
     return (
-      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
-        <h1>No wire on the rack yet</h1>
-        <p className="mt-3">
-          Everything begins with a spool: say what wire it is, how much came and what it cost. From then on
-          every millimetre and what it cost stays with it.
-        </p>
-        {isOwner && (
-          <Link href="/rack/receive" className="btn btn-primary btn-lg mt-5">
-            Receive the first wire
-          </Link>
-        )}
-      </section>
+      <EmptyPlace
+        title="No wire on the rack yet"
+        next={isOwner ? { href: '/rack/receive', text: 'Receive the first wire' } : undefined}
+      >
+        Everything begins with a spool: say what wire it is, how much came and what it cost. From then on
+        every millimetre and what it cost stays with it.
+      </EmptyPlace>
     );
   }
   return (

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
 import { METALS } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import { ChangeSettingsInput } from '@/studio/settings/settings.input';
@@ -11,6 +10,7 @@ import type { KnownSpec } from '@/studio/wire/specs';
 import { Field, TextInput } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { changeSettingsAction } from './actions';
@@ -193,30 +193,21 @@ function Minimums({ control, specs }: { control: FormControl; specs: readonly Kn
             choices={rows[index]?.scope === 'metal' ? metals : wires}
           />
           <LengthField control={control} name={`minimums.${index}.length`} label="from" />
-          <button type="button" className="btn btn-ghost btn-sm mt-5 min-h-11" onClick={() => remove(index)}>
-            <Trash2 size={16} aria-hidden="true" />
-            <span className="sr-only">Remove minimum {index + 1}</span>
-          </button>
+          <div className="pt-5">
+            <RemoveButton what={`minimum ${index + 1}`} onClick={() => remove(index)} quiet />
+          </div>
         </div>
       ))}
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-sm min-h-11"
-          onClick={() => append({ scope: 'metal', of: '', length: '' })}
-        >
-          <Plus size={16} aria-hidden="true" />
+      <div className="flex flex-wrap gap-2">
+        <AddButton onClick={() => append({ scope: 'metal', of: '', length: '' })}>
           Another for a metal
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm min-h-11"
+        </AddButton>
+        <AddButton
           onClick={() => append({ scope: 'spec', of: '', length: '' })}
           disabled={specs.length === 0}
         >
-          <Plus size={16} aria-hidden="true" />
           Another for one wire
-        </button>
+        </AddButton>
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { tag } from '@/core/tag';
 import { COST_UNITS_PER_MINOR } from '@/core/units/money';
 import { showShelf } from '@/studio/shelf/shelf';
+import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Cost, Money } from '@/ui/money';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
@@ -20,15 +21,12 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
   );
   if (total === 0) {
     return (
-      <section className="leaf mx-auto mt-6 max-w-2xl p-6">
-        <h1>Nothing stands on the shelf yet</h1>
-        <p className="mt-3">
-          Each piece you make gets its number here, with what it really took and what it should sell for.
-        </p>
-        <Link href="/bench" className="btn btn-primary btn-lg mt-5">
-          Make the first piece
-        </Link>
-      </section>
+      <EmptyPlace
+        title="Nothing stands on the shelf yet"
+        next={{ href: '/bench', text: 'Make the first piece' }}
+      >
+        Each piece you make gets its number here, with what it really took and what it should sell for.
+      </EmptyPlace>
     );
   }
   return (

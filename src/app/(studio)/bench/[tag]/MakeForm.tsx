@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useFieldArray, useWatch, type Control } from 'react-hook-form';
-import { Plus, Trash2 } from 'lucide-react';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { formatLengthShort, parseLength, um, writableLength } from '@/core/units/length';
@@ -12,6 +11,7 @@ import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Length, useLengths } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
@@ -195,10 +195,9 @@ function Spoiled({
           />
           <LengthField control={control} name={`spoiled.${index}.length`} label="Length lost" />
           <TextField control={control} name={`spoiled.${index}.reason`} label="Why" list="spoiled-reasons" />
-          <button type="button" className="btn btn-ghost mt-7" onClick={() => remove(index)}>
-            <Trash2 size={16} aria-hidden="true" />
-            <span className="sr-only">Remove spoiled length {index + 1}</span>
-          </button>
+          <div className="pt-7">
+            <RemoveButton what={`spoiled length ${index + 1}`} onClick={() => remove(index)} quiet />
+          </div>
         </div>
       ))}
       <datalist id="spoiled-reasons">
@@ -206,9 +205,7 @@ function Spoiled({
           <option key={reason} value={reason} />
         ))}
       </datalist>
-      <button type="button" className="btn mt-2" onClick={() => append({ from: '', length: '', reason: '' })}>
-        <Plus size={16} aria-hidden="true" />A spoiled length
-      </button>
+      <AddButton onClick={() => append({ from: '', length: '', reason: '' })}>A spoiled length</AddButton>
     </section>
   );
 }
