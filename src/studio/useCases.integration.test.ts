@@ -2,6 +2,7 @@ import { closeDatabase } from '@/data/database';
 import { checkBooks } from '@/data/checkBooks';
 import {
   addTestHelper,
+  asOwner,
   done,
   newKey,
   openStudio,
@@ -366,13 +367,10 @@ it('a helper may make a piece, but not receive, write, price or rule', async () 
 });
 
 it('check-books finds a balance that was tampered with', async () => {
-  const { Client } = (await import('pg')).default;
   const session = await openStudio();
   const number = await receive(session);
-  const owner = new Client(process.env['PEWTERER_OWNER_URL']);
-  await owner.connect();
   const tamper = (by: number) =>
-    owner.query('UPDATE stock_pieces SET length_um = length_um + $1 WHERE studio_id = $2 AND number = $3', [
+    asOwner('UPDATE stock_pieces SET length_um = length_um + $1 WHERE studio_id = $2 AND number = $3', [
       by,
       session.studioId,
       number,
@@ -384,5 +382,4 @@ it('check-books finds a balance that was tampered with', async () => {
     { what: 'the whole studio' },
   ]);
   await tamper(-1);
-  await owner.end();
 });

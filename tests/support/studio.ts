@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import pg from 'pg';
 import { expectOk } from '../../src/core/result';
 import { inStudio, type StudioSession } from '../../src/data/inStudio';
 import { Studio, User } from '../../src/data/models/studio';
@@ -18,6 +19,17 @@ export const done = <T>(outcome: Outcome<T>): T =>
 export function problemOf<T>(outcome: Outcome<T>) {
   if (outcome.ok) throw new Error(`was not refused: ${JSON.stringify(outcome.value)}`);
   return outcome.problem;
+}
+
+/** Runs SQL as the owner of the tables, to bring about what only time, or a hand in the till, would. */
+export async function asOwner(sql: string, values: unknown[] = []): Promise<void> {
+  const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
+  await client.connect();
+  try {
+    await client.query(sql, values);
+  } finally {
+    await client.end();
+  }
 }
 
 export const newKey = (): string => randomUUID();

@@ -1,6 +1,5 @@
-import pg from 'pg';
 import { closeDatabase } from '@/data/database';
-import { addTestHelper, done, newKey, openStudio, problemOf } from '../../../tests/support/studio';
+import { addTestHelper, asOwner, done, newKey, openStudio, problemOf } from '../../../tests/support/studio';
 import { changePassword } from './changePassword';
 import { addHelper, listPeople } from './helpers';
 import { hashPassword } from './passwords';
@@ -8,14 +7,6 @@ import { needsSetUp, setUpStudio } from './setUpStudio';
 import { memberOf, signIn } from './signIn';
 
 afterAll(closeDatabase);
-
-/** Runs SQL as the owner of the tables, to bring about what only time would. */
-async function asOwner(sql: string, values: unknown[] = []): Promise<void> {
-  const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
-  await client.connect();
-  await client.query(sql, values);
-  await client.end();
-}
 
 const PASSWORD = 'a good long password';
 

@@ -1,0 +1,55 @@
+import { expectOk } from '@/core/result';
+import { gaugeSize } from '@/core/wire/gauge';
+import { DEMO_PATTERNS } from './patterns';
+import { Chance } from './random';
+import { DEMO_WIRES } from './wires';
+
+it('the same seed gives the same chances', () => {
+  const draw = () => {
+    const chance = new Chance(7);
+    return [chance.next(), chance.whole(1, 6), chance.key(), chance.pick(['a', 'b', 'c'])];
+  };
+  expect(draw()).toEqual(draw());
+  expect(new Chance(8).next()).not.toBe(new Chance(7).next());
+});
+
+it('draws evenly enough, and within its bounds', () => {
+  const chance = new Chance(1);
+  const rolls = Array.from({ length: 6000 }, () => chance.whole(1, 6));
+  for (const face of [1, 2, 3, 4, 5, 6])
+    expect(rolls.filter((roll) => roll === face).length).toBeGreaterThan(850);
+  expect(Math.min(...rolls)).toBe(1);
+  expect(Math.max(...rolls)).toBe(6);
+});
+
+it('makes keys that forms take', () => {
+  const chance = new Chance(1);
+  const keys = Array.from({ length: 500 }, () => chance.key());
+  for (const key of keys)
+    expect(key).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-a[0-9a-f]{3}-[0-9a-f]{12}$/);
+  expect(new Set(keys).size).toBe(500);
+});
+
+it('has wires that exist, each once, and patterns cut from them', () => {
+  const names = DEMO_WIRES.map(({ metal, number, profile, temper, finishName }) =>
+    [metal, number, profile, temper, finishName].filter(Boolean).join(' '),
+  );
+  expect(new Set(names).size).toBe(names.length);
+  expect(names.length).toBeGreaterThanOrEqual(60);
+  for (const { system, number } of DEMO_WIRES)
+    expect(expectOk(gaugeSize({ system, number }))).toBeGreaterThan(0);
+  for (const { cuts } of DEMO_PATTERNS) for (const { wire } of cuts) expect(names).toContain(wire);
+});
+
+// Common practice (the trade's check values): makers cut generously, so the need fits inside what they cut and is half of it or more.
+it.each([
+  ['Millrace pendant', 'frame wire', 200, 254], // three 20 ga wires of a small teardrop cab: 200 mm; 254 mm of a larger
+  ['Heron ear wires', 'ear wire', 100, 100], // about 100 mm drawn, half of it used
+  ['Gatekeeper ring', 'band wire', 254, 254], // 254 mm of 20 ga for a one-bead ring
+  ['Sea glass cage', 'cage wire', 300, 300], // 300 mm of 18 ga for two flat spirals
+])('%s: its %s is cut as makers cut it', (pattern, name, cut, most) => {
+  const found = DEMO_PATTERNS.find((each) => each.name === pattern)?.cuts.find((each) => each.name === name);
+  const need = (found?.net ?? 0) + (found?.allowances ?? []).reduce((sum, [, length]) => sum + length, 0);
+  expect(need).toBeLessThanOrEqual(most + 10);
+  expect(need).toBeGreaterThanOrEqual(cut / 2);
+});

@@ -1,0 +1,148 @@
+import { readFileSync, openSync, closeSync, mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import pg from 'pg';
+import { startApp, type App } from '../../scripts/lib/app';
+import { freePort } from '../../scripts/lib/ports';
+import { sessionCookieFor } from '../../scripts/lib/sessionCookie';
+import { openThrowaway, type Throwaway } from '../../scripts/lib/throwaway';
+import { closeDatabase } from '../../src/data/database';
+import { appUrlFor } from '../../src/data/migrate';
+import { needsSetUp, setUpStudio } from '../../src/studio/people/setUpStudio';
+
+/** The production build when things break under it: the error page, the log, a killed database, two copies. */
+
+const scratch = mkdtempSync(path.join(os.tmpdir(), 'pewterer-faults-'));
+const logFile = path.join(scratch, 'log');
+const before = process.env['PEWTERER_DATABASE_URL'];
+let studio: Throwaway;
+let app: App;
+let cookie = '';
+let log: number;
+
+const SET_UP = {
+  studioName: 'Kettle Lane',
+  ownerName: 'Ines',
+  login: 'ines',
+  password: 'long enough now',
+  currency: 'EUR',
+  lengthSystem: 'mm',
+  hourlyRate: '20.00 EUR',
+  overheadPerHour: '3.00 EUR',
+};
+
+beforeAll(async () => {
+  studio = await openThrowaway();
+  process.env['PEWTERER_DATABASE_URL'] = appUrlFor(studio.ownerUrl);
+  log = openSync(logFile, 'w');
+  app = await startApp({
+    ownerUrl: studio.ownerUrl,
+    host: '127.0.0.1',
+    port: await freePort(),
+    mode: 'test',
+    output: log,
+  });
+}, 90_000);
+
+afterAll(async () => {
+  await app.stop();
+  closeSync(log);
+  await closeDatabase();
+  if (before !== undefined) process.env['PEWTERER_DATABASE_URL'] = before;
+  await studio.destroy();
+  rmSync(scratch, { recursive: true, force: true });
+});
+
+const get = (url: string, base = app.url) => fetch(base + url, { headers: { cookie }, redirect: 'manual' });
+
+it('leads the first visit to setting up, and lets one of two first visits win', async () => {
+  const first = await get('/rack');
+  expect([first.status, new URL(first.headers.get('location') ?? '', app.url).pathname]).toEqual([
+    307,
+    '/set-up',
+  ]);
+  expect(await needsSetUp()).toBe(true);
+  const outcomes = await Promise.all([
+    setUpStudio(SET_UP, new Date()),
+    setUpStudio({ ...SET_UP, login: 'other' }, new Date()),
+  ]);
+  expect(outcomes.filter(({ ok }) => ok)).toHaveLength(1);
+  const [winner] = outcomes.flatMap((outcome) => (outcome.ok ? [outcome.value] : []));
+  if (!winner) throw new Error('nobody won');
+  cookie = await sessionCookieFor(studio.ownerUrl, {
+    studioId: winner.studioId,
+    userId: winner.userId,
+    epoch: 1,
+  });
+  expect((await get('/rack')).status).toBe(200);
+});
+
+it('takes no cookie that it did not seal', async () => {
+  const response = await fetch(`${app.url}/rack`, {
+    headers: { cookie: 'pewterer-session=Fe26.2*1*made*up' },
+    redirect: 'manual',
+  });
+  expect(response.status).toBe(307);
+});
+
+it('serves one studio from two copies that share nothing but the database', async () => {
+  const copy = await startApp({
+    ownerUrl: studio.ownerUrl,
+    host: '127.0.0.1',
+    port: await freePort(),
+    mode: 'test',
+    output: 'ignore',
+  });
+  try {
+    expect((await get('/rack', copy.url)).status).toBe(200);
+  } finally {
+    await copy.stop();
+  }
+});
+
+it('shows an error page with an id that the log knows, and gives nothing else away', async () => {
+  const owner = new pg.Client(studio.ownerUrl);
+  await owner.connect();
+  await owner.query('ALTER TABLE stock_pieces RENAME TO mislaid');
+  const response = await get('/rack');
+  await owner.query('ALTER TABLE mislaid RENAME TO stock_pieces');
+  await owner.end();
+  expect(response.status).toBe(500);
+  const page = await response.text();
+  expect(page).not.toMatch(/stock_pieces|SELECT|node_modules/);
+  const entries = readFileSync(logFile, 'utf8')
+    .split('\n')
+    .filter((line) => line.startsWith('{'))
+    .map(
+      (line) =>
+        JSON.parse(line) as {
+          errorId?: string;
+          requestId?: string;
+          err?: { message: string };
+          path?: string;
+        },
+    );
+  const entry = entries.find(({ err }) => err?.message.includes('stock_pieces'));
+  expect(entry).toMatchObject({ path: '/rack', requestId: response.headers.get('x-request-id') });
+  expect(page).toContain(entry?.errorId ?? 'no id in the log');
+  expect((await get('/rack')).status).toBe(200);
+});
+
+it('tells when the database is gone, and heals by itself when it is back', async () => {
+  const pid = studio.cluster.pid();
+  if (pid === undefined) throw new Error('the database is not running');
+  process.kill(pid, 'SIGKILL');
+  const health = async () => (await get('/api/health')).status;
+  await until(async () => (await health()) === 503);
+  await studio.cluster.revive();
+  expect(await health()).toBe(200);
+  expect((await get('/rack')).status).toBe(200);
+}, 60_000);
+
+async function until(what: () => Promise<boolean>): Promise<void> {
+  const giveUp = Date.now() + 20_000;
+  while (!(await what())) {
+    if (Date.now() > giveUp) throw new Error('it did not come to pass');
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+}
