@@ -52,19 +52,6 @@ test.describe('bad input keeps what was typed and posts nothing', () => {
     await expect(page.locator('img')).toHaveCount(0);
   });
 
-  test('a form that somebody else overtook', async ({ owner: page, context }) => {
-    await page.goto(page.url().replace('/rack', '/rules'));
-    const other = await context.newPage();
-    await other.goto(page.url());
-    await other.getByLabel('Fee of a sale').fill('4');
-    await other.getByRole('button', { name: 'Keep these rules' }).click();
-    await expect(other.getByText('The house rules are changed.')).toBeVisible();
-    await page.getByLabel('Margin to keep').fill('31');
-    await page.getByRole('button', { name: 'Keep these rules' }).click();
-    await expect(page.getByText(/Somebody changed the rules while you had this page open/)).toBeVisible();
-    await expect(page.getByLabel('Margin to keep')).toHaveValue('31');
-  });
-
   test('a session that has ended', async ({ owner: page, context }) => {
     await page.goto(page.url().replace('/rack', '/rack/receive'));
     await page.getByLabel('Size on the label').fill('20');

@@ -32,7 +32,8 @@ const SET_UP = {
 };
 
 beforeAll(async () => {
-  studio = await openThrowaway();
+  // Durable: what is confirmed has to outlive the killing.
+  studio = await openThrowaway({ durable: true });
   process.env['PEWTERER_DATABASE_URL'] = appUrlFor(studio.ownerUrl);
   log = openSync(logFile, 'w');
   app = await startApp({
@@ -129,15 +130,16 @@ it('shows an error page with an id that the log knows, and gives nothing else aw
 });
 
 it('tells when the database is gone, and heals by itself when it is back', async () => {
-  const pid = studio.cluster.pid();
-  if (pid === undefined) throw new Error('the database is not running');
-  process.kill(pid, 'SIGKILL');
-  const health = async () => (await get('/api/health')).status;
-  await until(async () => (await health()) === 503);
-  await studio.cluster.revive();
-  expect(await health()).toBe(200);
-  expect((await get('/rack')).status).toBe(200);
-}, 60_000);
+  for (let round = 0; round < 3; round += 1) {
+    const pid = studio.cluster.pid();
+    if (pid === undefined) throw new Error('the database is not running');
+    process.kill(pid, 'SIGKILL');
+    await until(async () => (await get('/api/health')).status === 503);
+    await studio.cluster.revive();
+    expect((await get('/rack')).status).toBe(200);
+    expect((await get('/api/health')).status).toBe(200);
+  }
+}, 90_000);
 
 async function until(what: () => Promise<boolean>): Promise<void> {
   const giveUp = Date.now() + 20_000;

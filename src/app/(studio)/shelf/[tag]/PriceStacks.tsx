@@ -36,7 +36,7 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
   const say = (value: unknown) => formatMoney(minor(Math.round(Number(value) * major)), currency);
   return (
     <div
-      className="h-72"
+      className="h-72 overflow-hidden"
       role="img"
       aria-label="What each school’s price is made of; the table below has the numbers"
     >
