@@ -3,6 +3,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import zlib from 'node:zlib';
 import { Sequelize } from 'sequelize';
+import { um } from '../src/core/units/length';
+import { cost } from '../src/core/units/money';
 import { closeDatabase } from '../src/data/database';
 import { inStudio, type StudioSession } from '../src/data/inStudio';
 import { appUrlFor } from '../src/data/migrate';
@@ -148,7 +150,7 @@ async function measureMaking(): Promise<void> {
           pieceId: null,
         };
         await tx.add(Movement, [
-          { ...common, kind: 'cut' as const, lengthUm: -1 as never, costUnits: 0 as never, reason: '' },
+          { ...common, kind: 'cut' as const, lengthUm: um(-1), costUnits: cost(0), reason: '' },
         ]);
       }
     });

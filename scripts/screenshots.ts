@@ -34,7 +34,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Paid for it').fill('118.40');
     },
   },
-  { name: 'length-of-wire', path: '/rack/W-0007' },
+  { name: 'length-of-wire', path: '/rack/W-0035' },
   { name: 'pattern-room', path: '/patterns' },
   { name: 'pattern', path: '/patterns/P-0001' },
   { name: 'write-a-pattern', path: '/patterns/P-0009/edit' },

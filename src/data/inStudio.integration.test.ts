@@ -1,44 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
+import { openStudio } from '../../tests/support/studio';
 import { closeDatabase } from './database';
 import { inStudio, type StudioSession } from './inStudio';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations';
 import { Supplier } from './models/wire';
-import { Studio } from './models/studio';
-
-const session = (): StudioSession => ({
-  studioId: randomUUID(),
-  userId: randomUUID(),
-  role: 'owner',
-  now: new Date(),
-});
-
-async function makeStudio(who: StudioSession): Promise<void> {
-  await inStudio(who, (tx) =>
-    tx.add(Studio, [
-      {
-        name: 'Bench',
-        currency: 'USD',
-        lengthSystem: 'in',
-        hourlyRate: 2000 as never,
-        overheadPerHour: 0 as never,
-        targetPerHour: 0 as never,
-        materialsFactor: 400,
-        targetMargin: 0,
-        feePercent: 0,
-        feeFixed: 0 as never,
-        taxPercent: 0,
-        taxIncluded: false,
-        priceFrom: 'actual',
-        priceEndings: [],
-        rounding: 'up',
-        usefulMinimumUm: 50_000 as never,
-        createdAt: who.now,
-      },
-    ]),
-  );
-}
 
 const supplier = (name: string) => ({ supplierId: randomUUID(), name });
 const names = (who: StudioSession) =>
@@ -59,10 +26,10 @@ async function asApp<T>(work: (client: pg.Client) => Promise<T>): Promise<T> {
 afterAll(closeDatabase);
 
 describe('the door to the database', () => {
-  const [ours, theirs] = [session(), session()];
+  let ours: StudioSession;
+  let theirs: StudioSession;
   beforeAll(async () => {
-    await makeStudio(ours);
-    await makeStudio(theirs);
+    [ours, theirs] = [await openStudio(), await openStudio()];
     await inStudio(ours, (tx) => tx.add(Supplier, [supplier('Ours')]));
     await inStudio(theirs, (tx) => tx.add(Supplier, [supplier('Theirs')]));
   });
@@ -174,8 +141,7 @@ describe('the door to the database', () => {
   });
 
   it('runs a lost race again until both sides count', async () => {
-    const who = session();
-    await makeStudio(who);
+    const who = await openStudio();
     const addOne = () =>
       inStudio(who, async (tx) => {
         const row = await tx.first<{ version: number }>('SELECT version FROM studios');
@@ -192,8 +158,7 @@ it('has nothing left to do on a database that is up to date', async () => {
 });
 
 it('heals when every connection is cut under it', async () => {
-  const who = session();
-  await makeStudio(who);
+  const who = await openStudio();
   const keeper = new pg.Client(process.env['PEWTERER_OWNER_URL']);
   await keeper.connect();
   // The owner may end the app's sessions only as a member of its role.

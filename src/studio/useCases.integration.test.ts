@@ -1,3 +1,4 @@
+import { minor } from '@/core/units/money';
 import { closeDatabase } from '@/data/database';
 import { checkBooks } from '@/data/checkBooks';
 import {
@@ -12,6 +13,7 @@ import {
   SPOOL,
 } from '../../tests/support/studio';
 import { findAnything } from './find/findAnything';
+import type { Outcome } from './kernel/outcome';
 import type { StudioSession } from './kernel/useCase';
 import { makePiece } from './making/makePiece';
 import { proposeMaking } from './making/proposeMaking';
@@ -230,7 +232,7 @@ async function makeOne(session: StudioSession): Promise<number> {
 
 describe('pricing a piece', () => {
   it('takes the chosen school’s price, with the endings of the house', async () => {
-    const session = await openStudio({ priceEndings: [0, 500] as never });
+    const session = await openStudio({ priceEndings: [minor(0), minor(500)] });
     const number = await makeOne(session);
     // Wire 0.50, beads 0.50, half an hour at 20.00 and 6.00: 14.00; doubled twice is 56.00, up to 60.00.
     expect(
@@ -356,13 +358,13 @@ it('a helper may make a piece, but not receive, write, price or rule', async () 
   const owner = await openStudio();
   const number = await makeOne(owner);
   const helper = await addTestHelper(owner);
-  const refusals = [
+  const refusals: Outcome<unknown>[] = [
     await receiveWire(helper, newKey(), SPOOL),
     await writePattern(helper, newKey(), null, {}),
     await pricePiece(helper, newKey(), number, {}),
     await changeSettings(helper, newKey(), {}),
   ];
-  expect(refusals.map((outcome) => problemOf(outcome as never).kind)).toEqual(Array(4).fill('forbidden'));
+  expect(refusals.map((outcome) => problemOf(outcome).kind)).toEqual(Array(4).fill('forbidden'));
   await expect(readSettings(helper)).rejects.toThrow(/Only the studio’s owner/);
 });
 

@@ -1,8 +1,7 @@
 import { numberOnTag, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
-import type { WireSpecRow } from '@/data/models/wire';
 import { look, type StudioSession } from '../kernel/useCase';
-import { specFromRow } from '../wire/specs';
+import { SPEC_COLUMNS, specFromRow, type SpecColumns } from '../wire/specs';
 
 /** Something the command box found, with the address of its page. */
 export interface Found {
@@ -26,9 +25,8 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
   const numberOf = (kind: 'stock' | 'pattern' | 'piece') => numberOnTag(kind, text) ?? -1;
   const { studioId } = session;
   return look(session, async (tx) => {
-    const wires = await tx.select<WireSpecRow['dataValues'] & { number: number }>(
-      `SELECT p.number, s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper, s.finish,
-              s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"
+    const wires = await tx.select<SpecColumns & { number: number }>(
+      `SELECT p.number, ${SPEC_COLUMNS}
          FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
         WHERE p.studio_id = $1 AND (p.number = $2 OR (p.length_um > 0 AND s.said LIKE ALL ($3)))
         ORDER BY (p.number = $2) DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${MOST}`,

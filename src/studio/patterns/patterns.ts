@@ -1,5 +1,6 @@
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
+import { cost } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
 import { allSpecs, specsById, type KnownSpec } from '../wire/specs';
@@ -25,7 +26,7 @@ const PAGE = 24;
 
 /** What helpers may not see of a pattern: what its beads cost. */
 function withoutCosts(body: PatternBody): PatternBody {
-  return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: 0 as never })) };
+  return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: cost(0) })) };
 }
 
 const bodyFor = (session: StudioSession, body: PatternBody): PatternBody =>

@@ -6,14 +6,14 @@ import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
-import type { MovementKind, WireSpecRow } from '@/data/models/wire';
+import type { MovementKind } from '@/data/models/wire';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn, type Settings } from '../settings/settings';
-import { specFromRow, type KnownSpec } from '../wire/specs';
+import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../wire/specs';
 import { PricePieceInput } from './pricePiece.input';
 
 /** A finished piece on the shelf. Money is null for helpers. */
@@ -160,10 +160,8 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       [studioId, piece.patternId, piece.userId],
     );
     const sees = session.role === 'owner';
-    const wires = await tx.select<WireSpecRow['dataValues'] & Omit<PieceWire, 'spec'>>(
-      `SELECT m.kind, p.number AS "stockNumber", m.length_um AS length, m.cost_units AS cost, m.reason, s.spec_id AS "specId", s.metal,
-              s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper, s.finish, s.finish_name AS "finishName",
-              s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"
+    const wires = await tx.select<SpecColumns & Omit<PieceWire, 'spec'>>(
+      `SELECT m.kind, p.number AS "stockNumber", m.length_um AS length, m.cost_units AS cost, m.reason, ${SPEC_COLUMNS}
          FROM movements m
          JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
          JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id

@@ -3,10 +3,10 @@ import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
 import { PROFILES } from '@/core/wire/profile';
 import type { Tx } from '@/data/inStudio';
-import type { MovementKind, StockForm, WireSpecRow } from '@/data/models/wire';
+import type { MovementKind, StockForm } from '@/data/models/wire';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
-import { specFromRow, type KnownSpec } from './specs';
+import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from './specs';
 
 /** One length of wire on the rack. Costs are null for helpers. */
 export interface RackPiece {
@@ -61,11 +61,6 @@ export interface RackQuery {
 
 /** Lengths on one page: as many as are drawn without scrolling for long. */
 const PAGE = 40;
-
-const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper, s.finish,
-  s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
-
-type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId' | 'sortKey' | 'said'>;
 
 interface RackRow extends SpecColumns {
   readonly id: string;

@@ -8,10 +8,15 @@ export interface KnownSpec extends WireSpec {
   readonly id: string;
 }
 
+/** The columns of wire_specs s that make a spec, for queries that join it. */
+export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper,
+  s.finish, s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
+
+/** A row of such a query. */
+export type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId' | 'sortKey' | 'said'>;
+
 /** A stored spec as the core knows it. */
-export function specFromRow(
-  row: Omit<WireSpecRow['dataValues'], 'studioId' | 'sortKey' | 'said'>,
-): KnownSpec {
+export function specFromRow(row: SpecColumns): KnownSpec {
   const { specId, widthUm, heightUm, gaugeSystem, gaugeNumber, metal, profile, temper, finish, finishName } =
     row;
   return {
