@@ -82,6 +82,7 @@ describe('cost carried by wire', () => {
     expect(toMinor(cost(1500))).toBe(2);
     expect(formatCost(cost(1_250_000), 'USD')).toBe('$12.50');
     expect(formatCost(cost(370), 'USD')).toBe('$0.0037');
+    expect(formatCost(cost(-2_110_000), 'USD')).toBe('−$21.10');
   });
 
   it('refuses to take more than there is', () => {

@@ -102,16 +102,23 @@ export function parseAmount(text: string): Result<{ readonly money: MinorUnits; 
   return read.ok ? ok({ money: read.value, code }) : read;
 }
 
-/** An amount with its currency ("$12.50"). */
-export function formatMoney(money: MinorUnits, code: string): string {
-  const { places } = currencyOf(code);
+/** Prints an amount with a true minus sign, as lengths have it. */
+function printAmount(amount: number, code: string, leastPlaces: number, mostPlaces: number): string {
   return new Intl.NumberFormat('en-US', {
     style: 'currency',
     currency: code,
     currencyDisplay: 'narrowSymbol',
-    minimumFractionDigits: places,
-    maximumFractionDigits: places,
-  }).format(money / 10 ** places);
+    minimumFractionDigits: leastPlaces,
+    maximumFractionDigits: mostPlaces,
+  })
+    .format(amount)
+    .replace('-', '−');
+}
+
+/** An amount with its currency ("$12.50"). */
+export function formatMoney(money: MinorUnits, code: string): string {
+  const { places } = currencyOf(code);
+  return printAmount(money / 10 ** places, code, places, places);
 }
 
 /** An amount as it would be typed ("12.50"): reads back through {@link parseMoney}. */
@@ -125,13 +132,7 @@ export function formatCost(amount: CostUnits, code: string): string {
   const money = toMinor(amount);
   if (amount === 0 || Math.abs(money) >= 10) return formatMoney(money, code);
   const { places } = currencyOf(code);
-  return new Intl.NumberFormat('en-US', {
-    style: 'currency',
-    currency: code,
-    currencyDisplay: 'narrowSymbol',
-    minimumFractionDigits: places,
-    maximumFractionDigits: places + 2,
-  }).format(amount / COST_UNITS_PER_MINOR / 10 ** places);
+  return printAmount(amount / COST_UNITS_PER_MINOR / 10 ** places, code, places, places + 2);
 }
 
 /**
