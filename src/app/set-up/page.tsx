@@ -10,7 +10,10 @@ export default async function SetUpPage() {
     <main className="mx-auto max-w-2xl p-4 md:p-8">
       <p className="font-display text-lg font-bold">Pewterer</p>
       <h1 className="mt-2">Set up your studio: eight answers, then the first spool</h1>
-      <p className="muted mt-2">Every answer can be changed later in the house rules.</p>
+      <p className="muted mt-2">
+        The currency of the books stays as chosen here; lengths, rates and the studio’s name can be changed
+        later.
+      </p>
       <SetUpForm />
     </main>
   );
