@@ -19,6 +19,7 @@ import { makePiece } from './making/makePiece';
 import { proposeMaking } from './making/proposeMaking';
 import { listPatterns, listSpecs, showPattern } from './patterns/patterns';
 import { writePattern } from './patterns/writePattern';
+import { changeCurrency, isCurrencyOpen } from './settings/changeCurrency';
 import { changeSettings, readSettings } from './settings/settings';
 import { pricePiece, showPiece, showShelf } from './shelf/shelf';
 import { listSuppliers, showRack, showStockPiece } from './wire/rack';
@@ -351,6 +352,44 @@ describe('the house rules', () => {
     expect((await showRack(session, {})).groups[0]?.pieces.map(({ length }) => length).sort()).toEqual([
       26_000, 40_000,
     ]);
+  });
+});
+
+describe('the currency of the books', () => {
+  it('can be corrected while they are empty; the rates keep their figures', async () => {
+    const session = await openStudio();
+    expect(await isCurrencyOpen(session)).toBe(true);
+    done(await changeCurrency(session, newKey(), { version: '1', currency: 'JPY' }));
+    // 20.00 dollars an hour becomes 20 yen an hour, and back again 20.00.
+    expect(await readSettings(session)).toMatchObject({
+      currency: 'JPY',
+      places: 0,
+      hourlyRate: 20,
+      version: 2,
+    });
+    done(await changeCurrency(session, newKey(), { version: '2', currency: 'EUR' }));
+    expect(await readSettings(session)).toMatchObject({ currency: 'EUR', places: 2, hourlyRate: 2000 });
+    await receive(session, { price: '50.00 EUR' });
+    expect(await isCurrencyOpen(session)).toBe(false);
+  });
+
+  it('stays once there are amounts, and is for the owner to change', async () => {
+    const session = await openStudio();
+    const change = { version: '1', currency: 'EUR' };
+    expect(problemOf(await changeCurrency(await addTestHelper(session), newKey(), change)).kind).toBe(
+      'forbidden',
+    );
+    expect(
+      problemOf(await changeCurrency(session, newKey(), { ...change, currency: 'XYZ' })).fields,
+    ).toHaveProperty('currency');
+    expect(problemOf(await changeCurrency(session, newKey(), { ...change, version: '9' })).kind).toBe(
+      'stale',
+    );
+    await receive(session);
+    expect(problemOf(await changeCurrency(session, newKey(), change)).message).toMatch(
+      /amounts in USD in the books already/,
+    );
+    expect((await readSettings(session)).currency).toBe('USD');
   });
 });
 

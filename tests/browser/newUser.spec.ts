@@ -21,6 +21,19 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await expect(page.getByLabel('Name of the studio')).toHaveValue('Kettle Lane');
     await page.getByLabel('Password').fill('long enough now');
     await page.getByRole('button', { name: 'Open the studio' }).click();
+    await expect(page).toHaveURL(/\/rack$/);
+  });
+
+  await test.step('correct the currency, before the first wire', async () => {
+    const kept = page.getByLabel('Books are kept in');
+    await page.goto(`${EMPTY_URL}/rules`);
+    await kept.selectOption('EUR');
+    await page.getByRole('button', { name: 'Change the currency' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('€20.00');
+    await kept.selectOption('USD');
+    await page.getByRole('button', { name: 'Change the currency' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('$20.00');
+    await page.goto(`${EMPTY_URL}/rack`);
   });
 
   await test.step('receive a spool', async () => {
@@ -108,8 +121,16 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await expect(page.getByRole('link', { name: /W-0002/ })).toContainText('2.5 in');
   });
 
+  await test.step('the currency stays now', async () => {
+    await page.goto(`${EMPTY_URL}/rules`);
+    await expect(
+      page.getByText('There are amounts in them already, so this stays', { exact: false }),
+    ).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Change the currency' })).toHaveCount(0);
+  });
+
   await test.step('sign out, and back in', async () => {
-    await page.getByText('Ines').click();
+    await page.getByText('Ines', { exact: true }).click();
     await page.getByRole('button', { name: 'Sign out' }).click();
     await expect(page).toHaveURL(/\/sign-in$/);
     await page.goto(`${EMPTY_URL}/shelf`);

@@ -11,8 +11,7 @@ export default async function SetUpPage() {
       <p className="font-display text-lg font-bold">Pewterer</p>
       <h1 className="mt-2">Set up your studio: eight answers, then the first spool</h1>
       <p className="muted mt-2">
-        The currency of the books stays as chosen here; lengths, rates and the studio’s name can be changed
-        later.
+        Rates, lengths and the studio’s name can be changed later; the currency until the first wire comes in.
       </p>
       <SetUpForm />
     </main>

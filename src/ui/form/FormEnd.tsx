@@ -9,12 +9,15 @@ export function FormEnd({
   sending,
   action,
   busy,
+  quiet = false,
   children,
 }: {
   problem: FormProblem | undefined;
   sending: boolean;
   action: string;
   busy: string;
+  /** For a form beside the page's own: its action is not the primary one. */
+  quiet?: boolean;
   children?: ReactNode;
 }) {
   return (
@@ -28,7 +31,7 @@ export function FormEnd({
       </div>
       {sending && <progress className="progress progress-primary block w-full" aria-label={busy} />}
       <div className="flex flex-wrap items-center gap-3">
-        <button type="submit" className="btn btn-primary btn-lg" disabled={sending}>
+        <button type="submit" className={quiet ? 'btn' : 'btn btn-primary btn-lg'} disabled={sending}>
           {sending ? busy : action}
         </button>
         {children}

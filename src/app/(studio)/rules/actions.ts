@@ -2,6 +2,8 @@
 
 import { addHelper } from '@/studio/people/helpers';
 import type { AddHelperInput } from '@/studio/people/people.input';
+import { changeCurrency } from '@/studio/settings/changeCurrency';
+import type { ChangeCurrencyInput } from '@/studio/settings/changeCurrency.input';
 import { changeSettings } from '@/studio/settings/settings';
 import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import { asMember } from '../../lib/member';
@@ -12,4 +14,8 @@ export async function changeSettingsAction(postKey: string, input: ChangeSetting
 
 export async function addHelperAction(postKey: string, input: AddHelperInput) {
   return asMember((session) => addHelper(session, postKey, input));
+}
+
+export async function changeCurrencyAction(postKey: string, input: ChangeCurrencyInput) {
+  return asMember((session) => changeCurrency(session, postKey, input));
 }

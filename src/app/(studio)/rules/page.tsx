@@ -1,8 +1,10 @@
 import { listPeople } from '@/studio/people/helpers';
 import { listSpecs } from '@/studio/patterns/patterns';
+import { isCurrencyOpen } from '@/studio/settings/changeCurrency';
 import { readSettings } from '@/studio/settings/settings';
 import { Money } from '@/ui/money';
 import { pageOwner } from '../../lib/member';
+import { CurrencyForm } from './CurrencyForm';
 import { HelperForm } from './HelperForm';
 import { RulesForm } from './RulesForm';
 import { settingsValues } from './settingsValues';
@@ -25,6 +27,19 @@ export default async function RulesPage() {
         specs={await listSpecs(session)}
         currency={settings.currency}
       />
+      <section className="leaf mt-6 p-4">
+        <h2>Currency</h2>
+        <div className="mt-2">
+          {(await isCurrencyOpen(session)) ? (
+            <CurrencyForm key={settings.version} version={settings.version} currency={settings.currency} />
+          ) : (
+            <p>
+              Books are kept in {settings.currency}. There are amounts in them already, so this stays: one
+              currency does not become another by renaming it.
+            </p>
+          )}
+        </div>
+      </section>
       <section className="leaf mt-6 p-4">
         <h2>People</h2>
         <ul className="mt-2 space-y-1">

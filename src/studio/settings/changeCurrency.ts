@@ -1,0 +1,67 @@
+import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { Studio } from '@/data/models/studio';
+import { refused, stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { ChangeCurrencyInput } from './changeCurrency.input';
+import { settingsIn } from './settings';
+
+/** Whether no amount is in the books yet: nothing bought, no pattern with prices in it. */
+async function areBooksEmpty(tx: Tx): Promise<boolean> {
+  const row = await tx.first<{ empty: boolean }>(
+    `SELECT NOT EXISTS (SELECT FROM wire_lots WHERE studio_id = $1)
+        AND NOT EXISTS (SELECT FROM patterns WHERE studio_id = $1) AS empty`,
+    [tx.session.studioId],
+  );
+  return row?.empty ?? false;
+}
+
+/** Whether the owner may still change the currency. */
+export function isCurrencyOpen(session: StudioSession): Promise<boolean> {
+  return look(session, areBooksEmpty);
+}
+
+/**
+ * Corrects the currency chosen at set-up, as long as no amount is in the books: dollars do not become euros by renaming
+ * them. The rates keep their figures (20.00 stays 20), whatever places the currency has.
+ */
+export function changeCurrency(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(ChangeCurrencyInput, plain);
+  };
+  return post(session, 'changeCurrency', postKey, prepare, async (tx, input) => {
+    const now = await settingsIn(tx);
+    if (now.version !== numberOf(input.version)) {
+      throw stale(
+        'Somebody changed the rules while you had this page open. Reload it, then choose the currency again.',
+      );
+    }
+    if (!(await areBooksEmpty(tx))) {
+      throw refused(
+        `There are amounts in ${now.currency} in the books already; the currency can be changed only before the first wire or pattern.`,
+      );
+    }
+    const factor = 10 ** (currencyOf(input.currency).places - currencyOf(now.currency).places);
+    const same = (amount: MinorUnits): MinorUnits => minor(Math.round(amount * factor));
+    await Studio.update(
+      {
+        currency: input.currency,
+        hourlyRate: same(now.hourlyRate),
+        overheadPerHour: same(now.overheadPerHour),
+        targetPerHour: same(now.targetPerHour),
+        feeFixed: same(now.feeFixed),
+        priceEndings: now.endings.map(same),
+        version: now.version + 1,
+      },
+      { where: { studioId: session.studioId }, ...tx.within },
+    );
+    return null;
+  });
+}
