@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { DEMO_HELPER, DEMO_URL, expect, listen, signIn, test } from './support/studio';
+import { DEMO_HELPER, DEMO_OWNER, DEMO_URL, expect, listen, signIn, test } from './support/studio';
 
 const VIEWS = [
   '/rack',
@@ -80,6 +80,18 @@ test('the session cookie is out of reach of scripts', async ({ owner: page, cont
     headers: { 'x-forwarded-proto': 'https' },
   });
   expect(behindHttps.headers()['strict-transport-security']).toBeTruthy();
+});
+
+test('behind https the session cookie travels by https only', async ({ browser }) => {
+  const context = await browser.newContext({ extraHTTPHeaders: { 'x-forwarded-proto': 'https' } });
+  const page = await context.newPage();
+  const answered = page.waitForResponse((response) => response.request().method() === 'POST');
+  await page.goto(`${DEMO_URL}/sign-in`);
+  await page.getByLabel('Name').fill(DEMO_OWNER.login);
+  await page.getByLabel('Password').fill(DEMO_OWNER.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  expect(await (await answered).headerValue('set-cookie')).toMatch(/^pewterer-session=.*; Secure/);
+  await context.close();
 });
 
 test('the rack is filtered, searched and paged; a wire shows its history', async ({ owner: page }) => {
