@@ -3,12 +3,11 @@ import fs from 'node:fs';
 import path from 'node:path';
 import zlib from 'node:zlib';
 import { Sequelize } from 'sequelize';
-import { um } from '../src/core/units/length';
 import { cost } from '../src/core/units/money';
 import { closeDatabase } from '../src/data/database';
 import { inStudio, type StudioSession } from '../src/data/inStudio';
 import { appUrlFor } from '../src/data/migrate';
-import { Movement } from '../src/data/models/wire';
+import { Movement } from '../src/data/models/stock';
 import { hashPassword } from '../src/studio/people/passwords';
 import { makePiece } from '../src/studio/making/makePiece';
 import { proposeMaking } from '../src/studio/making/proposeMaking';
@@ -72,21 +71,26 @@ async function fillRack(
   const cuts = Math.floor(movements / pieces) - 1;
   const bind = { studioId, userId, pieces, cuts };
   await owner.query(
-    `INSERT INTO wire_specs (studio_id, spec_id, metal, profile, width_um, height_um, temper, finish, finish_name, gauge_system, gauge_number, sort_key, said)
-     SELECT $studioId, gen_random_uuid(), 'copper', 'round', 400 + n, 400 + n, 'dead soft', 'bare', '', 'mm', (0.4 + n / 1000.0)::text, '00|0|' || lpad(n::text, 5, '0'), 'copper ' || n
-       FROM generate_series(1, 60) AS n`,
+    `INSERT INTO articles (studio_id, article_id, ware, name, said, sort_key)
+     SELECT $studioId, gen_random_uuid(), 'wire', 'copper ' || n, 'copper ' || n, '00|0|' || lpad(n::text, 5, '0') FROM generate_series(1, 60) AS n`,
     { bind: { studioId } },
   );
   await owner.query(
-    `INSERT INTO stock_pieces (studio_id, stock_piece_id, number, spec_id, form, initial_length_um, length_um, cost_units, sort_key, created_at)
-     SELECT $studioId, gen_random_uuid(), n, s.spec_id, CASE WHEN n % 3 = 0 THEN 'off-cut' ELSE 'spool' END, 10000000, 10000000 - $cuts * 1000, 500000 - $cuts * 50, s.sort_key, now()
+    `INSERT INTO wire_specs (studio_id, spec_id, metal, profile, width_um, height_um, temper, finish, finish_name, gauge_system, gauge_number)
+     SELECT studio_id, article_id, 'copper', 'round', 400 + n, 400 + n, 'dead soft', 'bare', '', 'mm', (0.4 + n / 1000.0)::text
+       FROM (SELECT *, row_number() OVER (ORDER BY sort_key) AS n FROM articles WHERE studio_id = $studioId AND ware = 'wire') AS a`,
+    { bind: { studioId } },
+  );
+  await owner.query(
+    `INSERT INTO stock_pieces (studio_id, stock_piece_id, ware, number, article_id, form, initial_quantity, quantity, cost_units, sort_key, created_at)
+     SELECT $studioId, gen_random_uuid(), 'wire', n, s.article_id, CASE WHEN n % 3 = 0 THEN 'off-cut' ELSE 'spool' END, 10000000, 10000000 - $cuts * 1000, 500000 - $cuts * 50, s.sort_key, now()
        FROM generate_series(1, $pieces) AS n
-       JOIN (SELECT *, row_number() OVER (ORDER BY sort_key) AS i FROM wire_specs WHERE studio_id = $studioId) AS s ON s.i = 1 + n % 60`,
+       JOIN (SELECT *, row_number() OVER (ORDER BY sort_key) AS i FROM articles WHERE studio_id = $studioId AND ware = 'wire') AS s ON s.i = 1 + n % 60`,
     { bind: { studioId, pieces, cuts } },
   );
   await owner.query(
-    `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, length_um, cost_units)
-     SELECT $studioId, gen_random_uuid(), now(), $userId, CASE WHEN k = 0 THEN 'received' ELSE 'cut' END, p.stock_piece_id,
+    `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, article_id, quantity, cost_units)
+     SELECT $studioId, gen_random_uuid(), now(), $userId, CASE WHEN k = 0 THEN 'received' ELSE 'cut' END, p.stock_piece_id, p.article_id,
             CASE WHEN k = 0 THEN 10000000 ELSE -1000 END, CASE WHEN k = 0 THEN 500000 ELSE -50 END
        FROM stock_pieces p CROSS JOIN generate_series(0, $cuts) AS k WHERE p.studio_id = $studioId`,
     { bind },
@@ -146,11 +150,13 @@ async function measureMaking(): Promise<void> {
           happenedAt: session.now,
           userId: session.userId,
           stockPieceId: from,
+          articleId: proposal?.choices[0]?.specId ?? '',
           lotId: null,
+          reverses: null,
           pieceId: null,
         };
         await tx.add(Movement, [
-          { ...common, kind: 'cut' as const, lengthUm: um(-1), costUnits: cost(0), reason: '' },
+          { ...common, kind: 'cut' as const, quantity: -1, costUnits: cost(0), reason: '' },
         ]);
       }
     });

@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { migrate } from '../src/data/migrate';
+import { startMetalFeed } from '../src/devices/metalFeed/standIn';
 import { startApp, type App } from './lib/app';
 import { ensureBuilt } from './lib/build';
 import { startCluster, type Cluster } from './lib/cluster';
@@ -134,7 +135,8 @@ async function main(): Promise<void> {
     });
     ensureBuilt();
     if (mode === 'demo') await seedDemo(ownerUrl, new Date());
-    app = await startApp({ ownerUrl, host, port, mode });
+    const feed = await startMetalFeed();
+    app = await startApp({ ownerUrl, host, port, mode, metalFeed: feed.url });
     writeLock(app.process.pid ?? null);
     app.process.once('exit', (code) => {
       if (stopping) return;

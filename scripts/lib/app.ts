@@ -7,6 +7,8 @@ export interface AppOptions {
   readonly host: string;
   readonly port: number;
   readonly mode: 'demo' | 'start' | 'test';
+  /** Address of the metal price feed, when there is one. */
+  readonly metalFeed?: string;
   /** Where the application's log goes. */
   readonly output?: 'inherit' | 'ignore' | number;
 }
@@ -19,12 +21,17 @@ export interface App {
 }
 
 /** The application connects as the role that owns nothing; it never learns the owner's address. */
-export function appEnvironment({ ownerUrl, mode }: Pick<AppOptions, 'ownerUrl' | 'mode'>): NodeJS.ProcessEnv {
+export function appEnvironment({
+  ownerUrl,
+  mode,
+  metalFeed,
+}: Pick<AppOptions, 'ownerUrl' | 'mode' | 'metalFeed'>): NodeJS.ProcessEnv {
   return {
     ...process.env,
     DATABASE_URL: undefined,
     NODE_ENV: 'production',
     PEWTERER_MODE: mode,
+    PEWTERER_METAL_FEED: process.env['METAL_FEED'] || metalFeed,
     PEWTERER_DATABASE_URL: appUrlFor(ownerUrl),
     PEWTERER_SESSION_SECRET: process.env['SESSION_SECRET'] ?? deriveSecret(ownerUrl, 'sessions'),
   };

@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { migrate } from '../../src/data/migrate';
+import { startMetalFeed, type StandIn } from '../../src/devices/metalFeed/standIn';
 import { startApp, type App } from './app';
 import { destroyCluster, startCluster, type Cluster } from './cluster';
 import { freePort } from './ports';
@@ -31,22 +32,26 @@ export async function openThrowaway({
   await migrate(ownerUrl);
   if (demoUntil) await seedDemo(ownerUrl, demoUntil);
   const apps: App[] = [];
+  const feeds: StandIn[] = [];
   return {
     cluster,
     ownerUrl,
     serve: async (mode = 'test') => {
+      const feed = await startMetalFeed();
+      feeds.push(feed);
       const app = await startApp({
         ownerUrl,
         host: '127.0.0.1',
         port: await freePort(),
         mode,
+        metalFeed: feed.url,
         output: process.env['SHOW_LOG'] ? 'inherit' : 'ignore',
       });
       apps.push(app);
       return app;
     },
     destroy: async () => {
-      await Promise.all(apps.map((app) => app.stop()));
+      await Promise.all([...apps, ...feeds].map((each) => each.stop()));
       destroyCluster(folder);
     },
   };

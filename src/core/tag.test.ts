@@ -4,7 +4,7 @@ import { numberOnTag, tag, type Tagged } from './tag';
 it('reads back what it writes, and takes a tag as people type it', () => {
   fc.assert(
     fc.property(
-      fc.constantFrom<Tagged>('stock', 'pattern', 'piece'),
+      fc.constantFrom<Tagged>('wire', 'scrap', 'pattern', 'piece'),
       fc.integer({ min: 1, max: 9_999_999 }),
       (kind, number) => {
         expect(numberOnTag(kind, tag(kind, number))).toBe(number);
@@ -12,10 +12,10 @@ it('reads back what it writes, and takes a tag as people type it', () => {
       },
     ),
   );
-  expect(tag('stock', 42)).toBe('W-0042');
+  expect(tag('wire', 42)).toBe('W-0042');
 });
 
 it('takes no other thing for a tag', () => {
   for (const text of ['P-0042', 'W', 'W-', '42', 'W-4x', 'W--4', 'W-123456789', ''])
-    expect(numberOnTag('stock', text)).toBeUndefined();
+    expect(numberOnTag('wire', text)).toBeUndefined();
 });

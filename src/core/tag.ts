@@ -1,5 +1,15 @@
-/** Letters before the numbers that are written on tags: wire, patterns, finished pieces. */
-export const TAG_LETTERS = { stock: 'W', pattern: 'P', piece: 'F' } as const;
+/** Letters before the numbers that are written on tags. */
+export const TAG_LETTERS = {
+  wire: 'W',
+  bead: 'B',
+  stone: 'S',
+  finding: 'H',
+  supply: 'C',
+  scrap: 'J',
+  pattern: 'P',
+  piece: 'F',
+  count: 'T',
+} as const;
 export type Tagged = keyof typeof TAG_LETTERS;
 
 /** "W-0042": what stands on a tag, and in the address of its page. */

@@ -1,4 +1,6 @@
 import { QueryTypes, Transaction } from 'sequelize';
+import { TAG_LETTERS } from '@/core/tag';
+import { METAL_IDS } from '@/core/wire/metal';
 import { openDatabase } from './database';
 
 /** One balance that does not follow from its movements. */
@@ -16,53 +18,128 @@ export interface BookCheck {
   readonly differences: readonly Difference[];
 }
 
+/** A stock piece as it is called on its tag, in SQL over stock_pieces p. */
+const TAG = `(SELECT letter FROM (VALUES ${Object.entries(TAG_LETTERS)
+  .map(([ware, letter]) => `('${ware}', '${letter}')`)
+  .join(', ')}) AS t(ware, letter) WHERE t.ware = p.ware) || '-' || lpad(p.number::text, 4, '0')`;
+
+/** Postings whose movements of a kind do not sum to nothing, in cost and for some kinds in quantity too. */
+const evenPosts = (kind: string, measure: string): string =>
+  `SELECT studio_id AS studio, '${kind} in posting ' || post_key AS what, '0' AS kept, sum(${measure})::text AS rebuilt
+     FROM movements WHERE kind = '${kind}' GROUP BY studio_id, post_key HAVING sum(${measure}) <> 0`;
+
 /** Comparisons of what is kept with what the movements say; each row is a difference. */
 const CHECKS: readonly string[] = [
-  // Length and cost on every stock piece.
-  `SELECT p.studio_id AS studio, 'W-' || lpad(p.number::text, 4, '0') AS what,
-          p.length_um || ' µm, ' || p.cost_units || ' cost units' AS kept,
-          COALESCE(m.length, 0) || ' µm, ' || COALESCE(m.cost, 0) || ' cost units' AS rebuilt
+  // Quantity, cost and what it is, on every stock piece.
+  `SELECT p.studio_id AS studio, ${TAG} AS what,
+          concat_ws(', ', p.quantity, p.cost_units || ' cost units', p.article_id) AS kept,
+          concat_ws(', ', COALESCE(m.quantity, 0), COALESCE(m.cost, 0) || ' cost units', m.article) AS rebuilt
      FROM stock_pieces p
-     LEFT JOIN (SELECT studio_id, stock_piece_id, sum(length_um) AS length, sum(cost_units) AS cost FROM movements GROUP BY 1, 2) m
+     LEFT JOIN (SELECT studio_id, stock_piece_id, sum(quantity) AS quantity, sum(cost_units) AS cost,
+                       (array_agg(article_id ORDER BY movement_id DESC))[1] AS article FROM movements GROUP BY 1, 2) m
        USING (studio_id, stock_piece_id)
-    WHERE (p.length_um, p.cost_units) IS DISTINCT FROM (COALESCE(m.length, 0), COALESCE(m.cost, 0))`,
-  // Nothing left means nothing owed, and every stock piece began with one movement of its first length.
-  `SELECT p.studio_id AS studio, 'W-' || lpad(p.number::text, 4, '0') || ' at its beginning' AS what,
-          p.initial_length_um || ' µm' AS kept, COALESCE(m.length, 0) || ' µm in ' || COALESCE(m.times, 0) || ' movements' AS rebuilt
+    WHERE (p.quantity, p.cost_units, p.article_id) IS DISTINCT FROM (COALESCE(m.quantity, 0), COALESCE(m.cost, 0), m.article)`,
+  // Every stock piece began with its first movement.
+  `SELECT p.studio_id AS studio, ${TAG} || ' at its beginning' AS what, p.initial_quantity::text AS kept, m.quantity::text AS rebuilt
      FROM stock_pieces p
-     LEFT JOIN (SELECT studio_id, stock_piece_id, sum(length_um) AS length, count(*) AS times FROM movements
-                 WHERE kind IN ('received', 'returned') GROUP BY 1, 2) m USING (studio_id, stock_piece_id)
-    WHERE m.times IS DISTINCT FROM 1 OR m.length IS DISTINCT FROM p.initial_length_um OR (p.length_um = 0 AND p.cost_units <> 0)`,
-  // Wire, scrap and spoilage of every finished piece.
+     LEFT JOIN (SELECT DISTINCT ON (studio_id, stock_piece_id) studio_id, stock_piece_id, quantity FROM movements
+                 ORDER BY studio_id, stock_piece_id, movement_id) m USING (studio_id, stock_piece_id)
+    WHERE m.quantity IS DISTINCT FROM p.initial_quantity`,
+  // Wire, scrap and spoilage of every finished piece; a making that was reversed took nothing.
   `SELECT f.studio_id AS studio, 'F-' || lpad(f.number::text, 4, '0') AS what,
-          concat_ws(' / ', f.wire_cost, f.scrap_cost, f.spoilage_cost) AS kept,
+          concat_ws(' / ', k.there * f.wire_cost, k.there * f.scrap_cost, k.there * f.spoilage_cost) AS kept,
           concat_ws(' / ', COALESCE(m.wire, 0), COALESCE(m.scrap, 0), COALESCE(m.spoilage, 0)) AS rebuilt
+     FROM pieces f CROSS JOIN LATERAL (SELECT CASE WHEN f.struck_at IS NULL THEN 1 ELSE 0 END AS there) AS k
+     LEFT JOIN (SELECT m.studio_id, m.piece_id,
+                       -COALESCE(sum(m.cost_units) FILTER (WHERE m.kind IN ('cut', 'returned')), 0) AS wire,
+                       -COALESCE(sum(m.cost_units) FILTER (WHERE m.kind = 'scrapped'), 0) AS scrap,
+                       -COALESCE(sum(m.cost_units) FILTER (WHERE m.kind = 'spoiled'), 0) AS spoilage
+                  FROM movements m JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware = 'wire'
+                 WHERE m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
+    WHERE (COALESCE(m.wire, 0), COALESCE(m.scrap, 0), COALESCE(m.spoilage, 0)) IS DISTINCT FROM
+          (k.there * f.wire_cost::numeric, k.there * f.scrap_cost::numeric, k.there * f.spoilage_cost::numeric)`,
+  // Supplies that every finished piece used up.
+  `SELECT f.studio_id AS studio, 'supplies of F-' || lpad(f.number::text, 4, '0') AS what,
+          (CASE WHEN f.struck_at IS NULL THEN f.supplies_cost ELSE 0 END)::text AS kept, COALESCE(m.used, 0)::text AS rebuilt
      FROM pieces f
-     LEFT JOIN (SELECT studio_id, piece_id,
-                       -COALESCE(sum(cost_units) FILTER (WHERE kind IN ('cut', 'returned')), 0) AS wire,
-                       -COALESCE(sum(cost_units) FILTER (WHERE kind = 'scrapped'), 0) AS scrap,
-                       -COALESCE(sum(cost_units) FILTER (WHERE kind = 'spoiled'), 0) AS spoilage
-                  FROM movements WHERE piece_id IS NOT NULL GROUP BY 1, 2) m USING (studio_id, piece_id)
-    WHERE (f.wire_cost, f.scrap_cost, f.spoilage_cost) IS DISTINCT FROM (COALESCE(m.wire, 0), COALESCE(m.scrap, 0), COALESCE(m.spoilage, 0))`,
-  // What was bought is what was received, for the price that was paid.
+     LEFT JOIN (SELECT studio_id, piece_id, -sum(cost_units) AS used FROM movements WHERE kind = 'used' AND piece_id IS NOT NULL
+                 GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
+    WHERE COALESCE(m.used, 0) <> CASE WHEN f.struck_at IS NULL THEN f.supplies_cost ELSE 0 END`,
+  // Shades never name more beads than a strand holds.
+  `SELECT p.studio_id AS studio, ${TAG} || ' by its shades' AS what, p.quantity::text AS kept, s.named::text AS rebuilt
+     FROM stock_pieces p CROSS JOIN LATERAL (SELECT COALESCE(sum((each ->> 'count')::bigint), 0) AS named
+                                               FROM jsonb_array_elements(p.shades) AS each) AS s
+    WHERE s.named > p.quantity`,
+  // Every difference of a posted count is in the ledger, and nothing else is.
+  `SELECT c.studio_id AS studio, 'count T-' || lpad(c.number::text, 4, '0') AS what, COALESCE(sum(n.counted - n.expected), 0)::text AS kept,
+          COALESCE(max(m.counted), 0)::text AS rebuilt
+     FROM counts c
+     LEFT JOIN count_lines n ON n.studio_id = c.studio_id AND n.count_id = c.count_id AND n.counted IS NOT NULL
+     LEFT JOIN (SELECT studio_id, post_key, sum(quantity) AS counted FROM movements WHERE kind = 'counted' AND reverses IS NULL
+                 GROUP BY 1, 2) m ON m.studio_id = c.studio_id AND m.post_key = c.post_key
+    WHERE c.posted_at IS NOT NULL GROUP BY c.studio_id, c.number
+   HAVING COALESCE(sum(n.counted - n.expected), 0) <> COALESCE(max(m.counted), 0)`,
+  // Every weighing that found a difference is in the ledger.
+  `SELECT w.studio_id AS studio, 'weighing ' || w.weighing_id AS what, (w.after_um - w.before_um)::text AS kept, COALESCE(m.quantity, 0)::text AS rebuilt
+     FROM weighings w LEFT JOIN movements m ON m.studio_id = w.studio_id AND m.post_key = w.post_key AND m.kind = 'weighed' AND m.reverses IS NULL
+    WHERE w.after_um - w.before_um <> COALESCE(m.quantity, 0)`,
+  // What was bought is what was received, for the price that was paid; or it was reversed whole.
   `SELECT l.studio_id AS studio, 'purchase of ' || l.bought_on AS what,
-          l.length_um || ' µm, ' || l.price * 1000 || ' cost units' AS kept,
-          COALESCE(m.length, 0) || ' µm, ' || COALESCE(m.cost, 0) || ' cost units' AS rebuilt
-     FROM wire_lots l
-     LEFT JOIN (SELECT studio_id, lot_id, sum(length_um) AS length, sum(cost_units) AS cost FROM movements
-                 WHERE kind = 'received' GROUP BY 1, 2) m USING (studio_id, lot_id)
-    WHERE (l.length_um, l.price * 1000) IS DISTINCT FROM (m.length, m.cost)`,
-  // Received = in stock + used + scrapped + spoiled, over the whole studio.
-  `SELECT studio_id AS studio, 'the whole studio' AS what, sum(kept)::text AS kept, sum(rebuilt)::text AS rebuilt FROM (
-       SELECT studio_id, length_um AS kept, 0 AS rebuilt FROM stock_pieces
-       UNION ALL SELECT studio_id, -length_um, 0 FROM movements WHERE kind IN ('cut', 'scrapped', 'spoiled')
-       UNION ALL SELECT studio_id, -length_um, 0 FROM movements WHERE kind = 'returned'
-       UNION ALL SELECT studio_id, 0, length_um FROM wire_lots) AS t
-    GROUP BY studio_id HAVING sum(kept) <> sum(rebuilt)`,
+          l.quantity || ', ' || l.price * 1000 || ' cost units' AS kept, m.quantity || ', ' || m.cost || ' cost units' AS rebuilt
+     FROM lots l
+     JOIN (SELECT studio_id, lot_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM movements
+            WHERE kind = 'received' GROUP BY 1, 2) m USING (studio_id, lot_id)
+    WHERE (l.quantity, l.price * 1000) IS DISTINCT FROM (m.quantity, m.cost) AND (m.quantity <> 0 OR m.cost <> 0)`,
+  `SELECT l.studio_id AS studio, 'purchase of ' || l.bought_on AS what, 'bought' AS kept, 'never came in' AS rebuilt
+     FROM lots l WHERE NOT EXISTS (SELECT FROM movements m WHERE m.studio_id = l.studio_id AND m.lot_id = l.lot_id)`,
+  // What moves from one stock piece to another is neither more nor less afterwards; what is turned into something else keeps its cost.
+  evenPosts('split', 'quantity'),
+  evenPosts('split', 'cost_units'),
+  evenPosts('twisted', 'cost_units'),
+  evenPosts('relabelled', 'cost_units'),
+  // What was made of wire carries what the wire cost.
+  `SELECT studio_id AS studio, 'made in posting ' || post_key AS what, '0' AS kept, sum(cost_units)::text AS rebuilt
+     FROM movements m WHERE kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled')
+      AND EXISTS (SELECT FROM movements o WHERE o.studio_id = m.studio_id AND o.post_key = m.post_key AND o.kind = 'made')
+    GROUP BY studio_id, post_key HAVING sum(cost_units) <> 0`,
+  // The jars got everything that was scrapped or spoiled, with what it cost.
+  `SELECT studio_id AS studio, 'the jar of ' || metal AS what, -sum(lost)::numeric || ' cost units scrapped and spoiled' AS kept,
+          sum(jarred) || ' cost units in the jar' AS rebuilt
+     FROM (SELECT m.studio_id, s.metal, m.cost_units AS lost, 0 AS jarred FROM movements m
+             JOIN wire_specs s ON s.studio_id = m.studio_id AND s.spec_id = m.article_id WHERE m.kind IN ('scrapped', 'spoiled')
+           UNION ALL
+           SELECT m.studio_id, j.metal, 0, m.cost_units FROM movements m
+             JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+             JOIN (VALUES ${METAL_IDS.map((id, index) => `('${String(index).padStart(2, '0')}', '${id}')`).join(', ')}) AS j(key, metal)
+               ON j.key = a.sort_key
+            WHERE m.kind = 'jarred') AS t
+    GROUP BY studio_id, metal HAVING sum(lost) + sum(jarred) <> 0`,
+  // What left for the refiner is what the jar gave.
+  `SELECT r.studio_id AS studio, 'sent to ' || r.refiner || ' on ' || r.sent_on AS what, r.mass_ug || ' µg' AS kept, -sum(m.quantity) || ' µg' AS rebuilt
+     FROM refinings r LEFT JOIN movements m ON m.studio_id = r.studio_id AND m.post_key = r.post_key AND m.kind = 'refined'
+    GROUP BY r.studio_id, r.refining_id, r.refiner, r.sent_on, r.mass_ug HAVING -sum(m.quantity) IS DISTINCT FROM r.mass_ug`,
+  // A reversing movement is the exact opposite of the one it undoes.
+  `SELECT r.studio_id AS studio, 'reversal ' || r.movement_id AS what, concat_ws(', ', -r.quantity, -r.cost_units, r.kind) AS kept,
+          concat_ws(', ', m.quantity, m.cost_units, m.kind) AS rebuilt
+     FROM movements r JOIN movements m ON m.studio_id = r.studio_id AND m.movement_id = r.reverses
+    WHERE (r.stock_piece_id, r.kind, -r.quantity, -r.cost_units) IS DISTINCT FROM (m.stock_piece_id, m.kind, m.quantity, m.cost_units)`,
+  // In stock = everything that came in, less everything that left, with every correction, for each ware of the whole studio.
+  `SELECT studio_id AS studio, 'all ' || ware AS what, concat_ws(', ', sum(kept), sum(kept_cost)) AS kept, concat_ws(', ', sum(moved), sum(moved_cost)) AS rebuilt
+     FROM (SELECT studio_id, ware, quantity AS kept, cost_units AS kept_cost, 0 AS moved, 0 AS moved_cost FROM stock_pieces
+           UNION ALL SELECT m.studio_id, a.ware, 0, 0, m.quantity, m.cost_units FROM movements m
+             JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id) AS t
+    GROUP BY studio_id, ware HAVING (sum(kept), sum(kept_cost)) IS DISTINCT FROM (sum(moved), sum(moved_cost))`,
+  // A month that is closed still sums to what was closed.
+  `SELECT c.studio_id AS studio, 'closing of ' || c.month AS what, c.quantity || ', ' || c.cost_units || ' cost units' AS kept,
+          COALESCE(sum(m.quantity), 0) || ', ' || COALESCE(sum(m.cost_units), 0) || ' cost units' AS rebuilt
+     FROM closings c LEFT JOIN movements m ON m.studio_id = c.studio_id AND m.article_id = c.article_id
+                                          AND m.happened_at < c.month + INTERVAL '1 month'
+    GROUP BY c.studio_id, c.month, c.article_id, c.quantity, c.cost_units
+   HAVING (c.quantity, c.cost_units) IS DISTINCT FROM (COALESCE(sum(m.quantity), 0), COALESCE(sum(m.cost_units), 0))`,
   // No number was handed out twice or beyond its counter.
   `SELECT c.studio_id AS studio, 'the numbers of ' || c.name AS what, c.last::text AS kept, n.highest::text AS rebuilt
      FROM counters c JOIN (
-       SELECT studio_id, 'stock' AS name, max(number) AS highest FROM stock_pieces GROUP BY 1
+       SELECT studio_id, ware AS name, max(number) AS highest FROM stock_pieces GROUP BY 1, 2
        UNION ALL SELECT studio_id, 'pattern', max(number) FROM patterns GROUP BY 1
        UNION ALL SELECT studio_id, 'piece', max(number) FROM pieces GROUP BY 1) AS n USING (studio_id, name)
     WHERE n.highest > c.last`,

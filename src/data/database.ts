@@ -1,8 +1,9 @@
 import pg from 'pg';
 import { Sequelize } from 'sequelize';
+import { initDrawerModels } from './models/drawers';
 import { initMakingModels } from './models/making';
 import { initStudioModels } from './models/studio';
-import { initWireModels } from './models/wire';
+import { initStockModels } from './models/stock';
 
 /** PostgreSQL's 64-bit whole numbers come back as numbers; one that a double cannot hold is a fault, never rounded. */
 pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
@@ -47,7 +48,8 @@ export function database(): Sequelize {
   if (modelledOn !== held.pewtererDatabase) {
     modelledOn = held.pewtererDatabase;
     initStudioModels(modelledOn);
-    initWireModels(modelledOn);
+    initStockModels(modelledOn);
+    initDrawerModels(modelledOn);
     initMakingModels(modelledOn);
   }
   return modelledOn;

@@ -25,10 +25,15 @@ const LOST_CONNECTION = new Set([
   'EPIPE',
 ]);
 
+/**
+ * The same form posted twice at the same moment, or two people making the same article or supplier: run again, the second
+ * finds what the first made.
+ */
+const RACED_FOR = new Set(['posts_pkey', 'articles_same_stock', 'suppliers_name']);
+
 /** A fault that goes away when the transaction is run again. */
 export function isPassing(fault: unknown): boolean {
-  // The same form posted twice at the same moment: run again, the second finds the first's outcome.
-  if (brokenConstraint(fault) === 'posts_pkey') return true;
+  if (RACED_FOR.has(brokenConstraint(fault) ?? '')) return true;
   const code = faultCode(fault);
   if (code !== undefined && (LOST_RACE.has(code) || LOST_CONNECTION.has(code))) return true;
   if (fault instanceof ConnectionError && !(fault instanceof TimeoutError)) return true;

@@ -5,7 +5,7 @@ import { closeDatabase } from './database';
 import { inStudio, type StudioSession } from './inStudio';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations';
-import { Supplier } from './models/wire';
+import { Supplier } from './models/stock';
 
 const supplier = (name: string) => ({ supplierId: randomUUID(), name });
 const names = (who: StudioSession) =>
@@ -121,7 +121,7 @@ describe('the door to the database', () => {
     const owner = new pg.Client(process.env['PEWTERER_OWNER_URL']);
     await owner.connect();
     await expect(owner.query('TRUNCATE movements')).rejects.toThrow(/append-only/);
-    await expect(owner.query('DELETE FROM wire_lots')).rejects.toThrow(/append-only/);
+    await expect(owner.query('DELETE FROM lots')).rejects.toThrow(/append-only/);
     await owner.end();
   });
 

@@ -17,10 +17,32 @@ export interface Place {
   readonly key: string;
   readonly icon: typeof Rows3;
   readonly ownerOnly?: boolean;
+  /** Addresses of its parts. */
+  readonly parts?: readonly string[];
 }
 
 export const PLACES: readonly Place[] = [
-  { href: '/rack', name: 'Wire rack', key: '1', icon: Rows3 },
+  {
+    href: '/rack',
+    name: 'Stockroom',
+    key: '1',
+    icon: Rows3,
+    parts: [
+      '/stock',
+      '/beads',
+      '/stones',
+      '/findings',
+      '/supplies',
+      '/jars',
+      '/fit',
+      '/counts',
+      '/to-buy',
+      '/labels',
+      '/ledger',
+      '/metal',
+      '/lists',
+    ],
+  },
   { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText },
   { href: '/bench', name: 'Bench', key: '3', icon: Hammer },
   { href: '/shelf', name: 'Shelf', key: '4', icon: Layers },
@@ -64,7 +86,8 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
   ];
   useKeys(shortcuts);
   const close = useCallback(() => setFinding(false), []);
-  const isHere = (href: string) => path === href || path.startsWith(`${href}/`);
+  const isHere = ({ href, parts = [] }: Place) =>
+    [href, ...parts].some((each) => path === each || path.startsWith(`${each}/`));
 
   return (
     <div className="min-h-dvh pb-20 md:pb-8">
@@ -125,16 +148,16 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
         </div>
         <nav aria-label="Places" className="mx-auto hidden max-w-[1800px] px-6 md:block">
           <ul className="flex gap-8">
-            {places.map(({ href, name, key }) => (
-              <li key={href}>
+            {places.map((place) => (
+              <li key={place.key}>
                 <Link
-                  href={href}
-                  aria-current={isHere(href) ? 'page' : undefined}
-                  className={`flex items-baseline gap-1.5 border-b-4 pt-2 pb-1 font-display ${isHere(href) ? 'border-primary font-semibold' : 'border-transparent hover:border-base-300'}`}
+                  href={place.href}
+                  aria-current={isHere(place) ? 'page' : undefined}
+                  className={`flex items-baseline gap-1.5 border-b-4 pt-2 pb-1 font-display ${isHere(place) ? 'border-primary font-semibold' : 'border-transparent hover:border-base-300'}`}
                 >
-                  {name}
+                  {place.name}
                   <span className="muted text-xs" aria-hidden="true">
-                    {key}
+                    {place.key}
                   </span>
                 </Link>
               </li>
@@ -151,15 +174,15 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
         className="no-print fixed inset-x-0 bottom-0 z-30 border-t border-base-300 bg-base-100 md:hidden"
       >
         <ul className="flex">
-          {places.map(({ href, name, icon: Icon }) => (
-            <li key={href} className="min-w-0 flex-1">
+          {places.map((place) => (
+            <li key={place.key} className="min-w-0 flex-1">
               <Link
-                href={href}
-                aria-current={isHere(href) ? 'page' : undefined}
-                className={`flex h-14 flex-col items-center justify-center text-xs ${isHere(href) ? 'border-t-4 border-primary font-semibold' : ''}`}
+                href={place.href}
+                aria-current={isHere(place) ? 'page' : undefined}
+                className={`flex h-14 flex-col items-center justify-center text-xs ${isHere(place) ? 'border-t-4 border-primary font-semibold' : ''}`}
               >
-                <Icon size={20} aria-hidden="true" />
-                <span className="max-w-full truncate px-0.5">{name}</span>
+                <place.icon size={20} aria-hidden="true" />
+                <span className="max-w-full truncate px-0.5">{place.name}</span>
               </Link>
             </li>
           ))}

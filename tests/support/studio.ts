@@ -113,6 +113,9 @@ export const SPOOL: ReceiveWireInput = {
   price: '50.00 USD',
   supplier: 'Tern & Daughter Metals',
   boughtOn: '2026-05-04',
+  place: '',
+  note: '',
+  paid: '',
 };
 
 /** Receives a spool and answers with its number. */

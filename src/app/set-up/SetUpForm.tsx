@@ -7,6 +7,7 @@ import { CURRENCIES } from '@/core/units/money';
 import { SetUpStudioInput } from '@/studio/people/people.input';
 import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { setUpAction } from './actions';
 
@@ -34,7 +35,7 @@ export function SetUpForm() {
   const { control } = form;
   const currency = useWatch({ control, name: 'currency' });
   return (
-    <form onSubmit={submit} noValidate className="leaf mt-4 p-4">
+    <FormBox onSubmit={submit} className="leaf mt-4 p-4">
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField control={control} name="studioName" label="Name of the studio" />
         <TextField control={control} name="ownerName" label="Your name" autoComplete="name" />
@@ -80,6 +81,6 @@ export function SetUpForm() {
         />
       </div>
       <FormEnd problem={problem} sending={sending} action="Open the studio" busy="Setting up …" />
-    </form>
+    </FormBox>
   );
 }

@@ -5,6 +5,7 @@ import { useCallback } from 'react';
 import { SignInInput } from '@/studio/people/people.input';
 import { TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { signInAction } from './actions';
 
@@ -19,7 +20,7 @@ export function SignInForm() {
     onDone,
   });
   return (
-    <form onSubmit={submit} noValidate className="leaf mt-4 space-y-4 p-4">
+    <FormBox onSubmit={submit} className="leaf mt-4 space-y-4 p-4">
       <TextField control={form.control} name="login" label="Name" autoComplete="username" />
       <TextField
         control={form.control}
@@ -34,6 +35,6 @@ export function SignInForm() {
         action="Sign in"
         busy="Signing in …"
       />
-    </form>
+    </FormBox>
   );
 }

@@ -13,6 +13,8 @@ export interface PieceOutlay {
   readonly spoilage: Cost2;
   /** Beads, stones and findings. */
   readonly parts: CostUnits;
+  /** Polish, antiquing, packaging: what every piece uses up. */
+  readonly supplies: Cost2;
   /** Minutes on this piece. */
   readonly minutes: number;
   /** Minutes of setting up, once for the sitting. */
@@ -27,7 +29,7 @@ export interface Rates {
   readonly overheadPerHour: MinorUnits;
 }
 
-export const COST_LINES = ['wire', 'scrap', 'spoilage', 'parts', 'labour', 'overhead'] as const;
+export const COST_LINES = ['wire', 'scrap', 'spoilage', 'parts', 'supplies', 'labour', 'overhead'] as const;
 export type CostLineId = (typeof COST_LINES)[number];
 
 /** One line of the sheet. */
@@ -39,7 +41,7 @@ export interface CostLine extends Cost2 {
 export interface CostSheet {
   readonly lines: readonly CostLine[];
   readonly total: Cost2;
-  /** Wire, scrap, spoilage and parts together. */
+  /** Wire, scrap, spoilage, parts and supplies together. */
   readonly materials: Cost2;
   /** Minutes on the piece with its share of setting up. */
   readonly minutes: number;
@@ -64,6 +66,7 @@ export function costSheet(outlay: PieceOutlay, rates: Rates): CostSheet {
     line('scrap', outlay.scrap),
     line('spoilage', outlay.spoilage),
     line('parts', same(outlay.parts)),
+    line('supplies', outlay.supplies),
     line('labour', same(costOfMinutes(minutes, rates.hourlyRate))),
     line('overhead', same(costOfMinutes(minutes, rates.overheadPerHour))),
   ];

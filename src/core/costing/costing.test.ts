@@ -11,7 +11,8 @@ const outlay: PieceOutlay = {
   wire: { actual: cost(400_000), replacement: cost(500_000) },
   scrap: both(20_000),
   spoilage: both(30_000),
-  parts: cost(350_000),
+  parts: cost(300_000),
+  supplies: both(50_000),
   minutes: 45,
   setUpMinutes: 15,
   sharedBy: 1,
@@ -36,7 +37,7 @@ const worked: PriceBasis = { materials: 800, labour: 2000, overhead: 600, hours:
 describe('the cost sheet', () => {
   it('adds up wire, scrap, spoilage, parts, labour and overhead', () => {
     const sheet = costSheet(outlay, rates);
-    // One hour at 20.00 and 6.00; materials 4.00 + 0.20 + 0.30 + 3.50.
+    // One hour at 20.00 and 6.00; materials 4.00 + 0.20 + 0.30 + 3.00 + 0.50.
     expect(sheet.materials.actual).toBe(800_000);
     expect(sheet.total).toEqual({ actual: 3_400_000, replacement: 3_500_000 });
     expect(priceBasis(sheet, 'actual')).toEqual(worked);

@@ -49,8 +49,11 @@ export function parseMass(text: string): Result<Micrograms> {
 
 /** A mass in grams ("12.4 g"), milligrams below one gram's tenth. */
 export function formatMass(mass: Micrograms): string {
-  if (Math.abs(mass) >= 1_000_000_000) return `${trimmedDecimal(mass / 1_000_000_000, 3)} kg`;
-  return `${trimmedDecimal(mass / 1_000_000, Math.abs(mass) < 10_000_000 ? 3 : 2)} g`;
+  const said =
+    Math.abs(mass) >= 1_000_000_000
+      ? `${trimmedDecimal(mass / 1_000_000_000, 3)} kg`
+      : `${trimmedDecimal(mass / 1_000_000, Math.abs(mass) < 10_000_000 ? 3 : 2)} g`;
+  return said.replace('-', '−');
 }
 
 /** A mass in troy ounces to the thousandth ("1.5 oz t"). */

@@ -21,7 +21,7 @@ export interface WireSpec extends CrossSection {
  * is hung: by metal, profile, thick to thin, soft to hard.
  */
 export function specKey(spec: WireSpec): string {
-  const { metal, profile, width, height, temper, finish, finishName } = spec;
+  const { metal, profile, width, height, temper, finish, finishName, twist } = spec;
   const two = (index: number) => String(index).padStart(2, '0');
   const thickFirst = (size: number) => String(99_999 - size).padStart(5, '0');
   return [
@@ -32,6 +32,7 @@ export function specKey(spec: WireSpec): string {
     TEMPERS.indexOf(temper),
     FINISHES.indexOf(finish),
     finishName.trim().toLowerCase(),
+    ...(twist ? [String(twist).padStart(5, '0')] : []),
   ].join('|');
 }
 
@@ -47,7 +48,8 @@ export function describeMetal({
 
 /** "20 ga round sterling, half hard": how a wire is said everywhere. */
 export function describeSpec(spec: WireSpec): string {
-  return `${formatGauge(spec.label)} ${spec.profile} ${describeMetal(spec)}, ${spec.temper}`;
+  const turns = spec.twist ? `, ${spec.twist} turns a metre` : '';
+  return `${formatGauge(spec.label)} ${spec.profile} ${describeMetal(spec)}, ${spec.temper}${turns}`;
 }
 
 /** "0.812 mm" or "1.024 × 0.512 mm": the true size, whatever the label says. */

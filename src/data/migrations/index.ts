@@ -1,6 +1,9 @@
 import type { Migration } from './migration';
 import { studio } from './0001-studio';
 import { wire } from './0002-wire';
+import { stockroom } from './0003-stockroom';
+import { drawers } from './0004-drawers';
+import { counting } from './0005-counting';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
-export const MIGRATIONS: readonly Migration[] = [studio, wire];
+export const MIGRATIONS: readonly Migration[] = [studio, wire, stockroom, drawers, counting];

@@ -65,6 +65,11 @@ export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes
   declare school: string | null;
   declare price: MinorUnits | null;
   declare version: CreationOptional<number>;
+  /** When its making was taken back: then it never was. */
+  declare struckAt: CreationOptional<Date | null>;
+  /** Supplies that every piece uses up, at what they cost and at today's price. */
+  declare suppliesCost: CreationOptional<CostUnits>;
+  declare suppliesReplacement: CreationOptional<CostUnits>;
 }
 
 export function initMakingModels(sequelize: Sequelize): void {
@@ -119,6 +124,9 @@ export function initMakingModels(sequelize: Sequelize): void {
       school: maybe(text()),
       price: maybe(whole()),
       version: { ...number(), defaultValue: 1 },
+      struckAt: maybe(moment()),
+      suppliesCost: { ...whole(), defaultValue: 0 },
+      suppliesReplacement: { ...whole(), defaultValue: 0 },
     },
     { sequelize, tableName: 'pieces' },
   );

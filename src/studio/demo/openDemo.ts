@@ -6,7 +6,6 @@ import { grams } from '@/core/units/mass';
 import { tag } from '@/core/tag';
 import { findSignIn } from '@/data/beforeStudio';
 import { Post } from '@/data/models/studio';
-import type { Outcome } from '../kernel/outcome';
 import { look, type StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import type { MakePieceInput } from '../making/makePiece.input';
@@ -23,6 +22,8 @@ import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
 import { DEMO_HELPER, DEMO_OWNER } from './people';
+import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
+import { taken } from './taken';
 import { Chance } from './random';
 import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, DEMO_WIRES, type DemoWire } from './wires';
 
@@ -31,10 +32,6 @@ const DAY_MS = 86_400_000;
 const DAYS = 730;
 const PIECES = 240;
 const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
-
-/** Thrown on a refusal: the demo data are ours, so it is a mistake of ours. */
-const taken = <T>(outcome: Outcome<T>): T =>
-  expectOk(outcome.ok ? outcome : { ok: false as const, error: JSON.stringify(outcome.problem) });
 
 /**
  * Opens the demonstration studio: two years of invented work, all of it done through the use cases themselves, so that
@@ -78,13 +75,18 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   };
 
   await receiveUntil(44);
+  await fillDrawers(day(44), chance);
   const patterns = await writePatterns(day(44), chance);
   for (const [index, { at }] of makings.entries()) {
     await receiveUntil(at);
     await makeAndPrice(day(Math.min(at, DAYS)), patterns, chance);
-    if (index % 12 === 0) progress(index / PIECES);
+    if (index % 12 === 0) {
+      await tidyUp(day(Math.min(at, DAYS)), chance, index / 12);
+      progress(index / PIECES);
+    }
   }
   await receiveUntil(DAYS);
+  await settleStockroom(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
 }
@@ -191,7 +193,16 @@ function bought(wire: DemoWire, at: number, on: Date, chance: Chance): ReceiveWi
     price: `${dollars.toFixed(2)} USD`,
     supplier: chance.pick(DEMO_SUPPLIERS),
     boughtOn: on.toISOString().slice(0, 10),
+    place: placeOf(wire),
+    note: `invoice ${1000 + at}`,
+    paid: '',
   };
+}
+
+/** Precious wire in the drawer, thick base metal on pegs, thin on the spool rail. */
+function placeOf({ metal, system, number }: DemoWire): string {
+  if (DEMO_GRAM_PRICE[metal] > 0.5) return 'Silver drawer';
+  return expectOk(gaugeSize({ system, number })) < 600 ? 'Spool rail' : 'Pegboard';
 }
 
 interface WrittenPattern {

@@ -22,15 +22,16 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
     .split(/\s+/)
     .slice(0, 6)
     .map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-  const numberOf = (kind: 'stock' | 'pattern' | 'piece') => numberOnTag(kind, text) ?? -1;
+  const numberOf = (kind: 'wire' | 'pattern' | 'piece') => numberOnTag(kind, text) ?? -1;
   const { studioId } = session;
   return look(session, async (tx) => {
     const wires = await tx.select<SpecColumns & { number: number }>(
       `SELECT p.number, ${SPEC_COLUMNS}
-         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
-        WHERE p.studio_id = $1 AND (p.number = $2 OR (p.length_um > 0 AND s.said LIKE ALL ($3)))
+         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
+         JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+        WHERE p.studio_id = $1 AND p.ware = 'wire' AND (p.number = $2 OR (p.quantity > 0 AND a.said LIKE ALL ($3)))
         ORDER BY (p.number = $2) DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${MOST}`,
-      [studioId, numberOf('stock'), words],
+      [studioId, numberOf('wire'), words],
     );
     const named = (table: 'patterns' | 'pieces', number: number) =>
       tx.select<{ number: number; name: string }>(
@@ -42,7 +43,7 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
     const pieces = await named('pieces', numberOf('piece'));
     return [
       ...wires.map((row): Found => {
-        const label = tag('stock', row.number);
+        const label = tag('wire', row.number);
         return { kind: 'wire', tag: label, name: describeSpec(specFromRow(row)), href: `/rack/${label}` };
       }),
       ...patterns.map(({ number, name }): Found => {

@@ -1,10 +1,8 @@
+import type { Tagged } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 
-/** The numbers a studio hands out: printed on tags and spools, never used twice. */
-export type NumberSeries = 'stock' | 'pattern' | 'piece';
-
-/** Takes the next `count` numbers of a series; the first of them is returned. */
-export async function takeNumbers(tx: Tx, series: NumberSeries, count = 1): Promise<number> {
+/** Takes the next `count` numbers of a kind of tag: printed and never used twice. The first of them is returned. */
+export async function takeNumbers(tx: Tx, series: Tagged, count = 1): Promise<number> {
   const row = await tx.first<{ last: number }>(
     `INSERT INTO counters (studio_id, name, last) VALUES ($1, $2, $3)
      ON CONFLICT (studio_id, name) DO UPDATE SET last = counters.last + $3 RETURNING last`,

@@ -71,7 +71,7 @@ describe('making a piece', () => {
 
     const stock = await showStockPiece(session, spool);
     expect(stock).toMatchObject({ length: 9_690_000, cost: 4_845_000 });
-    expect(stock?.history.map(({ kind, length }) => [kind, length])).toEqual([
+    expect(stock?.history.map(({ kind, quantity }) => [kind, quantity])).toEqual([
       ['scrapped', -20_000],
       ['cut', -100_000],
       ['cut', -160_000],
@@ -115,6 +115,7 @@ describe('making a piece', () => {
     expect((await showPiece(session, number))?.money?.sheet.lines).toMatchObject([
       { actual: 100_000 },
       { id: 'scrap', actual: 30_000 },
+      {},
       {},
       {},
       {},

@@ -14,21 +14,22 @@ import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
 import { ug } from '@/core/units/mass';
-import { mulDiv } from '@/core/units/exact';
-import { cost, COST_UNITS_PER_MINOR, sumCosts, type CostUnits, type MinorUnits } from '@/core/units/money';
+import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
 import { describeSpec, specKey } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
-import { Movement, StockPiece } from '@/data/models/wire';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
+import { lockStock, Posting, type HeldStock } from '../ledger/posting';
+import { costAt, replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { MakePieceInput } from './makePiece.input';
+import { useSupplies } from './useSupplies';
 
 /** The finished piece's number. */
 export interface Made {
@@ -41,10 +42,7 @@ export interface MadeFrom {
   readonly revision: number;
 }
 
-interface StockRow extends Source {
-  readonly number: number;
-  readonly lotId: string | null;
-}
+interface StockRow extends HeldStock, Source {}
 
 /**
  * Makes one piece: takes every cut from its stock piece, keeps what came back as off-cuts, logs what was spoiled, scraps
@@ -71,14 +69,10 @@ export function makePiece(
       reason: reason.trim(),
     }));
 
-    const stock = await lockStock(
+    const { stock, specs } = await lockWires(
       tx,
       [...cuts, ...spoiled].map(({ from }) => from),
       settings,
-    );
-    const specs = await specsById(
-      tx,
-      [...stock.values()].map(({ specId }) => specId),
     );
     checkAgainstPattern(input, cuts, wantedCuts(body), stock);
     spoiled.forEach(({ from }, index) => {
@@ -92,6 +86,8 @@ export function makePiece(
     const pieceId = randomUUID();
     const number = await takeNumbers(tx, 'piece');
     const outlay = await outlayOf(tx, settled, stock, specs);
+    const posting = new Posting(tx, postKey, pieceId);
+    const supplies = await useSupplies(tx, posting);
     await tx.add(Piece, [
       {
         pieceId,
@@ -103,6 +99,7 @@ export function makePiece(
         userId: session.userId,
         madeAt: session.now,
         ...outlay,
+        ...supplies,
         partsCost: partsCost(body),
         minutes: numberOf(input.minutes),
         setUpMinutes: numberOf(input.setUpMinutes),
@@ -114,7 +111,7 @@ export function makePiece(
         price: null,
       },
     ]);
-    await postMovements(tx, settled, stock, specs, { postKey, pieceId });
+    await postMaking(posting, settled, stock, specs);
     return { number };
   });
 }
@@ -133,21 +130,34 @@ async function patternOf(
   return row;
 }
 
-/** Reads and locks the stock pieces, in one order for everybody so that two makers never wait for each other in a ring. */
-async function lockStock(tx: Tx, ids: readonly string[], settings: Settings): Promise<Map<string, StockRow>> {
-  const rows = await tx.select<Omit<StockRow, 'usefulMinimum'> & { metal: string }>(
-    `SELECT p.stock_piece_id AS id, p.number, p.spec_id AS "specId", p.lot_id AS "lotId", p.length_um AS length, p.cost_units AS cost, s.metal
-       FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
-      WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2) ORDER BY p.stock_piece_id FOR UPDATE OF p`,
-    [tx.session.studioId, [...new Set(ids)]],
+/** Locks the wires that are cut, with what each spec's useful minimum is. */
+async function lockWires(
+  tx: Tx,
+  ids: readonly string[],
+  settings: Settings,
+): Promise<{ stock: Map<string, StockRow>; specs: Map<string, KnownSpec> }> {
+  const held = [...(await lockStock(tx, ids)).values()].filter(({ ware }) => ware === 'wire');
+  const specs = await specsById(
+    tx,
+    held.map(({ articleId }) => articleId),
   );
   const minimums = minimumsOf(settings);
-  return new Map(
-    rows.map((row) => [
-      row.id,
-      { ...row, usefulMinimum: usefulMinimumFor({ id: row.specId, metal: row.metal }, minimums) },
-    ]),
-  );
+  const rows = held.map((each): StockRow => {
+    const { id, metal } = specOf(specs, each.articleId);
+    return {
+      ...each,
+      specId: id,
+      length: um(each.quantity),
+      usefulMinimum: usefulMinimumFor({ id, metal }, minimums),
+    };
+  });
+  return { stock: new Map(rows.map((row) => [row.id, row])), specs };
+}
+
+function specOf(specs: ReadonlyMap<string, KnownSpec>, id: string): KnownSpec {
+  const spec = specs.get(id);
+  if (!spec) throw new Error(`spec ${id} vanished`);
+  return spec;
 }
 
 /** Every wire of the pattern is cut once, from its own spec, and no more comes back than was cut. */
@@ -169,7 +179,7 @@ function checkAgainstPattern(
     if (source.specId !== asked.specId) {
       throw invalid(
         `cuts.${index}.from`,
-        `${tag('stock', source.number)} is not the wire the pattern asks for ${asked.name}.`,
+        `${tag('wire', source.number)} is not the wire the pattern asks for ${asked.name}.`,
       );
     }
     const { cut, back } = lengths[index] ?? { cut: 0, back: 0 };
@@ -198,7 +208,7 @@ function tellShortage(
       const number = stock.get(id)?.number ?? 0;
       const holds = has === 0 ? 'is used up' : `has ${say(has)} left`;
       const missing = `${say(um(wanted - has))} short of ${spec ? describeSpec(spec) : 'it'}`;
-      return [id, `${tag('stock', number)} ${holds}; ${say(wanted)} is wanted from it: ${missing}.`];
+      return [id, `${tag('wire', number)} ${holds}; ${say(wanted)} is wanted from it: ${missing}.`];
     }),
   );
   const beside = (list: string, entries: readonly { from: string }[]) =>
@@ -217,10 +227,10 @@ async function outlayOf(
   stock: ReadonlyMap<string, StockRow>,
   specs: ReadonlyMap<string, KnownSpec>,
 ) {
-  const prices = await lastPrices(tx, [...specs.keys()]);
+  const prices = await replacementPrices(tx, [...specs.keys()]);
   const today = (specId: string, length: number, actual: CostUnits): CostUnits => {
-    const last = prices.get(specId);
-    return last ? cost(mulDiv(last.price * COST_UNITS_PER_MINOR, length, last.length)) : actual;
+    const price = prices.get(specId);
+    return price ? costAt(price, length) : actual;
   };
   const entries = [
     ...movements.map(({ kind, from, length, cost: amount }) => ({
@@ -267,76 +277,36 @@ async function outlayOf(
   };
 }
 
-async function lastPrices(
-  tx: Tx,
-  specIds: readonly string[],
-): Promise<Map<string, { price: MinorUnits; length: Micrometres }>> {
-  const rows = await tx.select<{ specId: string; price: MinorUnits; length: Micrometres }>(
-    `SELECT wanted.spec_id AS "specId", l.price, l.length_um AS length FROM unnest($2::uuid[]) AS wanted(spec_id)
-       CROSS JOIN LATERAL (SELECT price, length_um FROM wire_lots WHERE studio_id = $1 AND spec_id = wanted.spec_id
-                            ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l`,
-    [tx.session.studioId, specIds],
-  );
-  return new Map(rows.map(({ specId, ...last }) => [specId, last]));
-}
-
-async function postMovements(
-  tx: Tx,
-  { movements, offCuts, left }: SettledMaking,
+/** Enters everything a making did to the stock; what was scrapped or spoiled falls into the jar. */
+async function postMaking(
+  posting: Posting,
+  { movements, offCuts }: SettledMaking,
   stock: ReadonlyMap<string, StockRow>,
   specs: ReadonlyMap<string, KnownSpec>,
-  cause: { readonly postKey: string; readonly pieceId: string },
 ): Promise<void> {
-  const { session } = tx;
-  const first = offCuts.length > 0 ? await takeNumbers(tx, 'stock', offCuts.length) : 0;
-  const made = offCuts.map((offCut, index) => ({ ...offCut, id: randomUUID(), number: first + index }));
-  await tx.add(
-    StockPiece,
-    made.map(({ id, number, from, specId, length, cost: costUnits }) => {
-      const spec = specs.get(specId);
-      if (!spec) throw new Error(`spec ${specId} vanished`);
-      return {
-        stockPieceId: id,
-        number,
-        specId,
-        lotId: stock.get(from)?.lotId ?? null,
-        form: 'off-cut' as const,
-        initialLengthUm: length,
-        lengthUm: length,
-        costUnits,
-        sortKey: specKey(spec),
-        createdAt: session.now,
-      };
-    }),
-  );
-  await tx.run(
-    `UPDATE stock_pieces p SET length_um = v.length, cost_units = v.cost
-       FROM unnest($2::uuid[], $3::bigint[], $4::bigint[]) AS v(id, length, cost)
-      WHERE p.studio_id = $1 AND p.stock_piece_id = v.id`,
-    [
-      session.studioId,
-      [...left.keys()],
-      [...left.values()].map(({ length }) => length),
-      [...left.values()].map((each) => each.cost),
-    ],
-  );
-  const common = { ...cause, happenedAt: session.now, userId: session.userId, lotId: null };
-  await tx.add(Movement, [
-    ...movements.map(({ kind, from, length, cost: costUnits, reason }) => ({
-      ...common,
-      kind,
-      stockPieceId: from,
-      lengthUm: length,
-      costUnits,
-      reason,
-    })),
-    ...made.map(({ id, length, cost: costUnits, from }) => ({
-      ...common,
-      kind: 'returned' as const,
-      stockPieceId: id,
-      lengthUm: length,
-      costUnits,
-      reason: `cut from ${tag('stock', stock.get(from)?.number ?? 0)}`,
-    })),
-  ]);
+  posting.hold(...stock.values());
+  for (const { kind, from, length, cost: amount, reason } of movements) {
+    posting.enter(from, kind, length, amount, { reason });
+    if (kind === 'cut') continue;
+    const spec = specOf(specs, posting.balance(from).articleId);
+    await posting.toJar(spec.metal, massOfLength(spec, um(-length)), cost(0 - amount), reason);
+  }
+  for (const { from, specId, length, cost: amount } of offCuts) {
+    const source = stock.get(from);
+    posting.open(
+      {
+        ware: 'wire',
+        articleId: specId,
+        sortKey: specKey(specOf(specs, specId)),
+        lotId: source?.lotId ?? null,
+        form: 'off-cut',
+        placeId: source?.placeId ?? null,
+      },
+      'returned',
+      length,
+      amount,
+      { reason: `cut from ${tag('wire', source?.number ?? 0)}` },
+    );
+  }
+  await posting.commit();
 }

@@ -2,7 +2,7 @@ import { proposeCuts, type Shortage } from '@/core/cutting/propose';
 import { minutesOf, wantedCuts, type WantedCut } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import type { StockForm } from '@/data/models/wire';
+import type { WireForm } from '@/core/stock/ware';
 import { look, type StudioSession } from '../kernel/useCase';
 import type { KnownSpec } from '../wire/specs';
 import { showPattern, type PatternView } from '../patterns/patterns';
@@ -12,7 +12,7 @@ export interface Choice {
   readonly id: string;
   readonly number: number;
   readonly specId: string;
-  readonly form: StockForm;
+  readonly form: WireForm;
   readonly length: Micrometres;
 }
 
@@ -57,9 +57,9 @@ export async function proposeMaking(
 function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
   return tx.select<Choice>(
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
-       SELECT stock_piece_id AS id, number, spec_id AS "specId", form, length_um AS length FROM stock_pieces
-        WHERE studio_id = $1 AND spec_id = wanted.spec_id AND length_um > 0
-        ORDER BY is_off_cut DESC, length_um LIMIT ${OFFERED}) AS c`,
+       SELECT stock_piece_id AS id, number, article_id AS "specId", form, quantity AS length FROM stock_pieces
+        WHERE studio_id = $1 AND article_id = wanted.spec_id AND quantity > 0
+        ORDER BY is_off_cut DESC, quantity LIMIT ${OFFERED}) AS c`,
     [tx.session.studioId, [...new Set(specIds)]],
   );
 }

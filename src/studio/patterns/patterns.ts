@@ -94,8 +94,8 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
     );
     if (!row) return null;
     const onHand = await tx.select<WireOnHand & { specId: string }>(
-      `SELECT spec_id AS "specId", sum(length_um)::bigint AS length, max(length_um) AS longest FROM stock_pieces
-        WHERE studio_id = $1 AND length_um > 0 AND spec_id = ANY ($2) GROUP BY spec_id`,
+      `SELECT article_id AS "specId", sum(quantity)::bigint AS length, max(quantity) AS longest FROM stock_pieces
+        WHERE studio_id = $1 AND quantity > 0 AND article_id = ANY ($2) GROUP BY article_id`,
       [session.studioId, row.body.cuts.map(({ specId }) => specId)],
     );
     return {

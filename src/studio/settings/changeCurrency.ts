@@ -11,7 +11,7 @@ import { settingsIn } from './settings';
 /** Whether no amount is in the books yet: nothing bought, no pattern with prices in it. */
 async function areBooksEmpty(tx: Tx): Promise<boolean> {
   const row = await tx.first<{ empty: boolean }>(
-    `SELECT NOT EXISTS (SELECT FROM wire_lots WHERE studio_id = $1)
+    `SELECT NOT EXISTS (SELECT FROM lots WHERE studio_id = $1)
         AND NOT EXISTS (SELECT FROM patterns WHERE studio_id = $1) AS empty`,
     [tx.session.studioId],
   );

@@ -6,7 +6,7 @@ import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
-import type { MovementKind } from '@/data/models/wire';
+import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
@@ -41,6 +41,8 @@ const PAGE = 40;
 type Outlay = Pick<
   Piece,
   | 'wireCost'
+  | 'suppliesCost'
+  | 'suppliesReplacement'
   | 'wireReplacement'
   | 'scrapCost'
   | 'scrapReplacement'
@@ -63,6 +65,7 @@ function sheetOf(piece: Outlay): CostSheet {
       scrap: { actual: scrapCost, replacement: scrapReplacement },
       spoilage: { actual: spoilageCost, replacement: spoilageReplacement },
       parts,
+      supplies: { actual: piece.suppliesCost, replacement: piece.suppliesReplacement },
       minutes,
       setUpMinutes,
       sharedBy,
@@ -82,13 +85,14 @@ export function showShelf(session: StudioSession, before?: number): Promise<Shel
               f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
               f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
               f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
+              f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
               f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour"
          FROM pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-        WHERE f.studio_id = $1 AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
+        WHERE f.studio_id = $1 AND f.struck_at IS NULL AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
       [session.studioId, before ?? 2_147_483_647],
     );
     const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
-      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1',
+      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1 AND struck_at IS NULL',
       [session.studioId],
     );
     const shown = rows.slice(0, PAGE);
@@ -136,6 +140,8 @@ export interface PieceView {
   readonly sharedBy: number;
   readonly wireMass: Micrograms;
   readonly wires: readonly PieceWire[];
+  /** When its making was taken back: then it never was. */
+  readonly struckAt: Date | null;
   readonly money: PieceMoney | null;
 }
 
@@ -161,10 +167,10 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
     );
     const sees = session.role === 'owner';
     const wires = await tx.select<SpecColumns & Omit<PieceWire, 'spec'>>(
-      `SELECT m.kind, p.number AS "stockNumber", m.length_um AS length, m.cost_units AS cost, m.reason, ${SPEC_COLUMNS}
+      `SELECT m.kind, p.number AS "stockNumber", m.quantity AS length, m.cost_units AS cost, m.reason, ${SPEC_COLUMNS}
          FROM movements m
          JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
-         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
+         JOIN wire_specs s ON s.studio_id = m.studio_id AND s.spec_id = m.article_id
         WHERE m.studio_id = $1 AND m.piece_id = $2 ORDER BY m.movement_id`,
       [studioId, piece.pieceId],
     );
@@ -181,6 +187,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       setUpMinutes: piece.setUpMinutes,
       sharedBy: piece.sharedBy,
       wireMass: piece.wireMassUg,
+      struckAt: piece.struckAt,
       wires: wires.map((row) => ({
         kind: row.kind,
         stockNumber: row.stockNumber,
@@ -220,6 +227,11 @@ export function pricePiece(
     if (piece.version !== numberOf(input.version)) {
       throw stale('Somebody priced this piece while you had it open. Reload the page to see their price.');
     }
+    if (piece.struckAt)
+      throw new Refused({
+        kind: 'refused',
+        message: 'The making of this piece was taken back; it has no price.',
+      });
     const settings = await settingsIn(tx);
     const goingPrice =
       input.goingPrice === '' ? null : readMoney('goingPrice', input.goingPrice, settings.currency);

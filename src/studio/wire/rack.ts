@@ -1,18 +1,20 @@
 import type { Micrometres } from '@/core/units/length';
-import type { CostUnits, MinorUnits } from '@/core/units/money';
+import type { Micrograms } from '@/core/units/mass';
+import type { CostUnits } from '@/core/units/money';
 import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
 import { PROFILES } from '@/core/wire/profile';
 import type { Tx } from '@/data/inStudio';
-import type { MovementKind, StockForm } from '@/data/models/wire';
+import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
+import { HISTORY, historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
 import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from './specs';
 
 /** One length of wire on the rack. Costs are null for helpers. */
 export interface RackPiece {
   readonly id: string;
   readonly number: number;
-  readonly form: StockForm;
+  readonly form: WireForm;
   readonly length: Micrometres;
   readonly initialLength: Micrometres;
   readonly cost: CostUnits | null;
@@ -65,7 +67,7 @@ const PAGE = 40;
 interface RackRow extends SpecColumns {
   readonly id: string;
   readonly number: number;
-  readonly form: StockForm;
+  readonly form: WireForm;
   readonly length: Micrometres;
   readonly initialLength: Micrometres;
   readonly cost: CostUnits;
@@ -82,8 +84,8 @@ function conditions(query: RackQuery, bind: unknown[]): string {
   if (query.gauge) parts.push(`s.gauge_number || ' ' || s.gauge_system = ${value(query.gauge)}`);
   if (query.temper) parts.push(`s.temper = ${value(query.temper)}`);
   for (const word of (query.words ?? '').slice(0, 200).trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
-    const number = numberOnTag('stock', word);
-    const said = `s.said LIKE ${value(`%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`)}`;
+    const number = numberOnTag('wire', word);
+    const said = `a.said LIKE ${value(`%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`)}`;
     parts.push(number === undefined ? said : `(${said} OR p.number = ${value(number)})`);
   }
   return parts.map((part) => ` AND ${part}`).join('');
@@ -115,9 +117,10 @@ export function showRack(session: StudioSession, query: RackQuery): Promise<Rack
     const bind: unknown[] = [session.studioId];
     const where = conditions(query, bind);
     const sums = await tx.select<{ specId: string; pieces: number; length: Micrometres; cost: CostUnits }>(
-      `SELECT p.spec_id AS "specId", count(*)::int AS pieces, sum(p.length_um)::bigint AS length, sum(p.cost_units)::bigint AS cost
-         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
-        WHERE p.studio_id = $1 AND p.length_um > 0${where} GROUP BY p.spec_id`,
+      `SELECT p.article_id AS "specId", count(*)::int AS pieces, sum(p.quantity)::bigint AS length, sum(p.cost_units)::bigint AS cost
+         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
+         JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+        WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.quantity > 0${where} GROUP BY p.article_id`,
       bind,
     );
     const sees = session.role === 'owner';
@@ -159,10 +162,11 @@ function pageRows(tx: Tx, query: RackQuery): Promise<RackRow[]> {
     ? ` AND (p.sort_key, p.is_off_cut, p.number) > ($${bind.push(cursor[0])}, $${bind.push(cursor[1])}, $${bind.push(cursor[2])})`
     : '';
   return tx.select<RackRow>(
-    `SELECT p.stock_piece_id AS id, p.number, p.form, p.length_um AS length, p.initial_length_um AS "initialLength",
+    `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
             p.cost_units AS cost, p.sort_key AS "sortKey", p.is_off_cut AS "isOffCut", ${SPEC_COLUMNS}
-       FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
-      WHERE p.studio_id = $1 AND p.length_um > 0${where}${after}
+       FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
+       JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+      WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.quantity > 0${where}${after}
       ORDER BY p.sort_key, p.is_off_cut, p.number LIMIT ${PAGE + 1}`,
     bind,
   );
@@ -193,87 +197,54 @@ async function filterChoices(tx: Tx): Promise<RackFilterChoices> {
   };
 }
 
-/** One movement in the history of a stock piece. */
-export interface HistoryLine {
-  readonly id: number;
-  readonly at: Date;
-  readonly who: string;
-  readonly kind: MovementKind;
-  readonly length: Micrometres;
-  readonly cost: CostUnits | null;
-  readonly reason: string;
-  /** The finished piece it went into. */
-  readonly pieceNumber: number | null;
-  readonly pieceName: string | null;
-}
-
 /** One length of wire with where it came from and all that happened to it. */
 export interface StockPieceView extends RackPiece {
   readonly spec: KnownSpec;
+  readonly place: string | null;
+  readonly note: string;
+  readonly version: number;
+  readonly spoolType: string | null;
+  /** What the empty spool weighs, when it is known. */
+  readonly emptyMass: Micrograms | null;
   readonly history: readonly HistoryLine[];
   readonly historyIsCut: boolean;
-  readonly lot: {
-    readonly boughtOn: string;
-    readonly supplier: string | null;
-    readonly label: string;
-    readonly price: MinorUnits | null;
-    readonly length: Micrometres;
-  } | null;
-  readonly useCount: number;
+  readonly lot: LotView | null;
 }
-
-const HISTORY = 100;
 
 /** Opens a stock piece by its number; null when there is none. */
 export function showStockPiece(session: StudioSession, number: number): Promise<StockPieceView | null> {
   return look(session, async (tx) => {
-    const sees = session.role === 'owner';
     const row = await tx.first<
-      RackRow & {
-        boughtOn: string | null;
-        supplier: string | null;
-        label: string;
-        price: MinorUnits;
-        lotLength: Micrometres;
-      }
+      RackRow & Pick<StockPieceView, 'place' | 'note' | 'version' | 'spoolType' | 'emptyMass'>
     >(
-      `SELECT p.stock_piece_id AS id, p.number, p.form, p.length_um AS length, p.initial_length_um AS "initialLength",
-              p.cost_units AS cost, l.bought_on::text AS "boughtOn", l.price, l.length_um AS "lotLength",
-              l.gauge_number || ' ' || l.gauge_system AS label, u.name AS supplier, ${SPEC_COLUMNS}
+      `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
+              p.cost_units AS cost, l.name AS place, p.note, p.version, t.name AS "spoolType", p.empty_mass_ug AS "emptyMass", ${SPEC_COLUMNS}
          FROM stock_pieces p
-         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.spec_id
-         LEFT JOIN wire_lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-         LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
-        WHERE p.studio_id = $1 AND p.number = $2`,
+         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
+         LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
+         LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id
+        WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.number = $2`,
       [session.studioId, number],
     );
     if (!row) return null;
-    const history = await tx.select<HistoryLine>(
-      `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, m.length_um AS length, m.cost_units AS cost, m.reason,
-              f.number AS "pieceNumber", f.name AS "pieceName"
-         FROM movements m
-         JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
-         LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
-        WHERE m.studio_id = $1 AND m.stock_piece_id = $2 ORDER BY m.movement_id DESC LIMIT ${HISTORY + 1}`,
-      [session.studioId, row.id],
-    );
-    const { id, form, length, initialLength, cost, boughtOn, supplier, label, price, lotLength } = row;
-    const shown = history.slice(0, HISTORY);
+    const history = await historyOf(tx, row.id);
+    const { id, form, length, initialLength, cost, place, note, version, spoolType, emptyMass } = row;
     return {
       id,
       number,
       form,
       length,
       initialLength,
-      cost: sees ? cost : null,
+      cost: session.role === 'owner' ? cost : null,
       spec: specFromRow(row),
-      history: sees ? shown : shown.map((line) => ({ ...line, cost: null })),
-      historyIsCut: history.length > HISTORY,
-      lot:
-        boughtOn === null
-          ? null
-          : { boughtOn, supplier, label, price: sees ? price : null, length: lotLength },
-      useCount: new Set(history.flatMap(({ pieceNumber }) => pieceNumber ?? [])).size,
+      place,
+      note,
+      version,
+      spoolType,
+      emptyMass,
+      history,
+      historyIsCut: history.length === HISTORY,
+      lot: await lotOf(tx, id),
     };
   });
 }

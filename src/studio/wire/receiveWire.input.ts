@@ -1,18 +1,11 @@
 import { ValidateIf } from 'class-validator';
 import { gaugeSize, GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
 import { FINISHES, METAL_IDS, TEMPERS } from '@/core/wire/metal';
-import { hasOwnHeight, PROFILES, type Profile } from '@/core/wire/profile';
+import { DRAWN_PROFILES, hasOwnHeight, type Profile } from '@/core/wire/profile';
 import { parseLength } from '@/core/units/length';
 import { ok, refuse } from '@/core/result';
-import {
-  ReadsBy,
-  ReadsLength,
-  ReadsMass,
-  ReadsMoney,
-  ReadsOneOf,
-  ReadsPastDay,
-  ReadsText,
-} from '../kernel/rules';
+import { ReadsBy, ReadsLength, ReadsMass, ReadsOneOf } from '../kernel/rules';
+import { Purchased } from '../stock/purchase.input';
 
 /** The forms wire arrives in. */
 export const BOUGHT_FORMS = ['spool', 'coil', 'bobbin'] as const;
@@ -20,7 +13,7 @@ export const BOUGHT_FORMS = ['spool', 'coil', 'bobbin'] as const;
 /** A kind of wire as it is described on a form. */
 export class WireSpecInput {
   @ReadsOneOf(METAL_IDS, 'a metal') metal!: string;
-  @ReadsOneOf(PROFILES, 'a profile') profile!: string;
+  @ReadsOneOf(DRAWN_PROFILES, 'a profile') profile!: string;
   @ReadsOneOf(GAUGE_SYSTEMS, 'a gauge system') gaugeSystem!: string;
 
   @ReadsBy<WireSpecInput>('readsGauge', (text, { gaugeSystem }) =>
@@ -51,7 +44,7 @@ export class WireSpecInput {
 }
 
 /** Wire that has come in. */
-export class ReceiveWireInput extends WireSpecInput {
+export class ReceiveWireInput extends Purchased(WireSpecInput) {
   @ReadsOneOf(BOUGHT_FORMS, 'what it is on') form!: string;
 
   /** Either may be left empty, not both; both together check each other. */
@@ -62,8 +55,4 @@ export class ReceiveWireInput extends WireSpecInput {
   @ValidateIf(({ mass }: ReceiveWireInput) => mass !== '')
   @ReadsMass()
   mass!: string;
-
-  @ReadsMoney() price!: string;
-  @ReadsText(120) supplier!: string;
-  @ReadsPastDay() boughtOn!: string;
 }

@@ -1,18 +1,13 @@
-import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
+import type { WireForm } from '@/core/stock/ware';
 import { parseLength } from '@/core/units/length';
 import { parseMass } from '@/core/units/mass';
-import { toCost } from '@/core/units/money';
 import { lengthOfMass } from '@/core/wire/mass';
 import { specKey } from '@/core/wire/spec';
-import type { Tx } from '@/data/inStudio';
-import { Movement, StockPiece, Supplier, WireLot, type StockForm } from '@/data/models/wire';
-import { invalid, type Outcome } from '../kernel/outcome';
-import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
+import { invalid, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
-import { settingsIn } from '../settings/settings';
+import { takeIn } from '../stock/takeIn';
 import { ReceiveWireInput } from './receiveWire.input';
 import { specFromInput } from './specFromInput';
 import { ensureSpec } from './specs';
@@ -33,8 +28,6 @@ export function receiveWire(
     return readInput(ReceiveWireInput, plain);
   };
   return post(session, 'receiveWire', postKey, prepare, async (tx, input) => {
-    const { currency } = await settingsIn(tx);
-    const price = readMoney('price', input.price, currency);
     const described = specFromInput(input);
     if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
     const spec = await ensureSpec(tx, described);
@@ -42,65 +35,21 @@ export function receiveWire(
     const length =
       input.length === '' && mass !== null ? lengthOfMass(spec, mass) : expectOk(parseLength(input.length));
     if (length === 0) throw invalid('mass', `“${input.mass}” of this wire is no length worth keeping.`);
-
-    const [lotId, stockPieceId] = [randomUUID(), randomUUID()];
-    const number = await takeNumbers(tx, 'stock');
-    await tx.add(WireLot, [
+    const { number } = await takeIn(
+      tx,
+      postKey,
       {
-        lotId,
-        specId: spec.id,
-        supplierId: await ensureSupplier(tx, input.supplier.trim()),
-        boughtOn: input.boughtOn,
-        // The label as bought, which need not be the one the spec is known by.
-        gaugeSystem: described.label.system,
-        gaugeNumber: described.label.number,
-        lengthUm: length,
-        massUg: mass,
-        price,
-        createdAt: session.now,
-      },
-    ]);
-    const costUnits = toCost(price);
-    await tx.add(StockPiece, [
-      {
-        stockPieceId,
-        number,
-        specId: spec.id,
-        lotId,
-        form: input.form as StockForm,
-        initialLengthUm: length,
-        lengthUm: length,
-        costUnits,
+        ware: 'wire',
+        articleId: spec.id,
         sortKey: specKey(spec),
-        createdAt: session.now,
+        form: input.form as WireForm,
+        quantity: length,
+        mass,
+        // The label as bought, which need not be the one the spec is known by.
+        label: described.label,
       },
-    ]);
-    await tx.add(Movement, [
-      {
-        postKey,
-        happenedAt: session.now,
-        userId: session.userId,
-        kind: 'received',
-        stockPieceId,
-        lengthUm: length,
-        costUnits,
-        reason: '',
-        lotId,
-        pieceId: null,
-      },
-    ]);
+      input,
+    );
     return { number };
   });
-}
-
-async function ensureSupplier(tx: Tx, name: string): Promise<string | null> {
-  if (name === '') return null;
-  const found = await tx.first<{ supplierId: string }>(
-    'SELECT supplier_id AS "supplierId" FROM suppliers WHERE studio_id = $1 AND lower(name) = lower($2)',
-    [tx.session.studioId, name],
-  );
-  if (found) return found.supplierId;
-  const supplierId = randomUUID();
-  await tx.add(Supplier, [{ supplierId, name }]);
-  return supplierId;
 }

@@ -1,7 +1,7 @@
-import { randomUUID } from 'node:crypto';
 import { describeSpec, specKey, type WireSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
-import { WireSpecRow } from '@/data/models/wire';
+import { WireSpecRow } from '@/data/models/stock';
+import { ensureArticle } from '../stock/articles';
 
 /** A wire spec the studio has, with its id. */
 export interface KnownSpec extends WireSpec {
@@ -9,22 +9,23 @@ export interface KnownSpec extends WireSpec {
 }
 
 /** The columns of wire_specs s that make a spec, for queries that join it. */
-export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.temper,
+export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.twist, s.temper,
   s.finish, s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
 
 /** A row of such a query. */
-export type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId' | 'sortKey' | 'said'>;
+export type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId'>;
 
 /** A stored spec as the core knows it. */
 export function specFromRow(row: SpecColumns): KnownSpec {
-  const { specId, widthUm, heightUm, gaugeSystem, gaugeNumber, metal, profile, temper, finish, finishName } =
-    row;
+  const { specId, widthUm, heightUm, twist, gaugeSystem, gaugeNumber } = row;
+  const { metal, profile, temper, finish, finishName } = row;
   return {
     id: specId,
     metal,
     profile,
     width: widthUm,
     height: heightUm,
+    ...(twist > 0 ? { twist } : {}),
     temper,
     finish,
     finishName,
@@ -34,11 +35,18 @@ export function specFromRow(row: SpecColumns): KnownSpec {
 
 /** The studio's spec that is the same stock, made when there is none yet. */
 export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
-  const { studioId } = tx.session;
-  const sortKey = specKey(spec);
-  const found = await WireSpecRow.findOne({ where: { studioId, sortKey }, ...tx.within });
-  if (found) return specFromRow(found);
-  const specId = randomUUID();
+  const article = await ensureArticle(tx, {
+    ware: 'wire',
+    name: describeSpec(spec),
+    sortKey: specKey(spec),
+  });
+  const specId = article.id;
+  if (!article.isNew) {
+    const { studioId } = tx.session;
+    return specFromRow(
+      await WireSpecRow.findOne({ where: { studioId, specId }, rejectOnEmpty: true, ...tx.within }),
+    );
+  }
   await tx.add(WireSpecRow, [
     {
       specId,
@@ -46,13 +54,12 @@ export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
       profile: spec.profile,
       widthUm: spec.width,
       heightUm: spec.height,
+      twist: spec.twist ?? 0,
       temper: spec.temper,
       finish: spec.finish,
       finishName: spec.finishName,
       gaugeSystem: spec.label.system,
       gaugeNumber: spec.label.number,
-      sortKey,
-      said: describeSpec(spec).toLowerCase(),
     },
   ]);
   return { ...spec, id: specId };
@@ -69,11 +76,10 @@ export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<str
 
 /** Every spec of the studio in rack order: a studio has some hundred at most. */
 export async function allSpecs(tx: Tx): Promise<KnownSpec[]> {
-  const rows = await WireSpecRow.findAll({
-    where: { studioId: tx.session.studioId },
-    order: ['sortKey'],
-    limit: 1000,
-    ...tx.within,
-  });
+  const rows = await tx.select<SpecColumns>(
+    `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
+      WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
+    [tx.session.studioId],
+  );
   return rows.map(specFromRow);
 }

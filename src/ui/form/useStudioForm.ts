@@ -9,6 +9,7 @@ import {
   type FieldValues,
   type UseFormReturn,
 } from 'react-hook-form';
+import { newKey } from '../newKey';
 
 /** Why a form was not taken; the shape use cases answer with. */
 export interface FormProblem {
@@ -20,7 +21,7 @@ export interface FormProblem {
 type Answer<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: FormProblem };
 
-interface StudioFormOptions<Values extends FieldValues, T> {
+export interface StudioFormOptions<Values extends FieldValues, T> {
   /** Validates in the browser what the use case validates on the server. */
   readonly input: new () => Values;
   readonly defaultValues: DefaultValues<Values>;
@@ -36,16 +37,7 @@ export interface StudioForm<Values extends FieldValues> {
   readonly sending: boolean;
 }
 
-/** Random key in a browser that may be without https, where crypto.randomUUID is missing. */
-function newKey(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
-  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
-}
-
-const OFFLINE: FormProblem = {
+export const OFFLINE: FormProblem = {
   kind: 'fault',
   message:
     'The studio cannot be reached. What you typed is still here; send it again when the connection is back. It will be posted once.',

@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import { ChangePasswordInput } from '@/studio/people/people.input';
 import { TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { changePasswordAction } from './actions';
@@ -25,7 +26,7 @@ export function PasswordForm() {
   });
   const { control } = form;
   return (
-    <form onSubmit={submit} noValidate className="leaf mt-4 space-y-4 p-4">
+    <FormBox onSubmit={submit} className="leaf mt-4 space-y-4 p-4">
       <TextField
         control={control}
         name="present"
@@ -42,6 +43,6 @@ export function PasswordForm() {
         hint="At least 10 characters; every other browser is signed out"
       />
       <FormEnd problem={problem} sending={sending} action="Change it" busy="Changing …" />
-    </form>
+    </FormBox>
   );
 }

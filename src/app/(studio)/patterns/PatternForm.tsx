@@ -13,6 +13,7 @@ import { Field } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField, TickField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { writePatternAction } from './actions';
@@ -52,9 +53,8 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
   const { control, register, formState } = form;
   const wires = useMemo(() => specs.map((spec) => ({ value: spec.id, text: describeSpec(spec) })), [specs]);
   return (
-    <form
+    <FormBox
       onSubmit={submit}
-      noValidate
       className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(0,3fr)_minmax(22rem,2fr)]"
     >
       <div className="space-y-4">
@@ -89,7 +89,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
         />
       </div>
       <Preview control={control} specs={specs} />
-    </form>
+    </FormBox>
   );
 }
 

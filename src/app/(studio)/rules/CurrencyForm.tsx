@@ -6,6 +6,7 @@ import { CURRENCIES } from '@/core/units/money';
 import { ChangeCurrencyInput } from '@/studio/settings/changeCurrency.input';
 import { ChoiceField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { changeCurrencyAction } from './actions';
@@ -27,7 +28,7 @@ export function CurrencyForm({ version, currency }: { version: number; currency:
     onDone,
   });
   return (
-    <form onSubmit={submit} noValidate className="max-w-sm">
+    <FormBox onSubmit={submit} className="max-w-sm">
       <ChoiceField
         control={form.control}
         name="currency"
@@ -36,6 +37,6 @@ export function CurrencyForm({ version, currency }: { version: number; currency:
         choices={CURRENCIES.map(({ code, name }) => ({ value: code, text: `${name} (${code})` }))}
       />
       <FormEnd problem={problem} sending={sending} action="Change the currency" busy="Changing …" quiet />
-    </form>
+    </FormBox>
   );
 }

@@ -5,6 +5,7 @@ import { useCallback } from 'react';
 import { AddHelperInput } from '@/studio/people/people.input';
 import { TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { addHelperAction } from './actions';
@@ -28,7 +29,7 @@ export function HelperForm() {
   return (
     <details className="mt-3">
       <summary className="btn">Give a helper a sign-in</summary>
-      <form onSubmit={submit} noValidate className="mt-3">
+      <FormBox onSubmit={submit} className="mt-3">
         <p className="muted">
           Helpers see wire, patterns, the bench and the shelf; never costs, prices or these rules.
         </p>
@@ -45,7 +46,7 @@ export function HelperForm() {
           />
         </div>
         <FormEnd problem={problem} sending={sending} action="Add the helper" busy="Adding …" />
-      </form>
+      </FormBox>
     </details>
   );
 }

@@ -11,6 +11,7 @@ import { Field, TextInput } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { changeSettingsAction } from './actions';
@@ -42,7 +43,7 @@ export function RulesForm({
   });
   const { control } = form;
   return (
-    <form onSubmit={submit} noValidate className="mt-4">
+    <FormBox onSubmit={submit} className="mt-4">
       <div className="grid items-start gap-4 lg:grid-cols-2">
         <Group title="The studio">
           <TextField control={control} name="name" label="Its name" />
@@ -109,7 +110,7 @@ export function RulesForm({
         </section>
       </div>
       <FormEnd problem={problem} sending={sending} action="Keep these rules" busy="Keeping …" />
-    </form>
+    </FormBox>
   );
 }
 

@@ -12,6 +12,7 @@ import type { KnownSpec } from '@/studio/wire/specs';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Length, useLengths } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
@@ -71,7 +72,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const { control } = form;
   const span = roundSpan(um(Math.max(...cuts.map(({ length }) => length), 50_000)));
   return (
-    <form onSubmit={submit} noValidate className="bench mt-4 space-y-4">
+    <FormBox onSubmit={submit} className="bench mt-4 space-y-4">
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>Cut these</h2>
@@ -120,7 +121,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
       <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
         <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
-    </form>
+    </FormBox>
   );
 }
 
@@ -129,7 +130,7 @@ function choicesFor(choices: readonly Choice[], specId: string, system: 'in' | '
     .filter((choice) => choice.specId === specId)
     .map(({ id, number, form, length }) => ({
       value: id,
-      text: `${tag('stock', number)} · ${form} · ${formatLengthShort(length, system)}`,
+      text: `${tag('wire', number)} · ${form} · ${formatLengthShort(length, system)}`,
     }));
 }
 

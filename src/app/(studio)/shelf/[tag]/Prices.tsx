@@ -11,6 +11,7 @@ import type { PieceMoney } from '@/studio/shelf/shelf';
 import { PricePieceInput } from '@/studio/shelf/pricePiece.input';
 import { MoneyField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
+import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Money, MoneyAbout, useCurrency } from '@/ui/money';
 import { useToast } from '@/ui/toasts';
@@ -62,7 +63,7 @@ export function Prices({ piece, money }: PricesProps) {
   const schools = priceBySchools(priceBasis(sheet, settings.priceFrom), settings, going);
   const { field, fieldState } = useController({ control, name: 'school' });
   return (
-    <form onSubmit={submit} noValidate className="leaf p-4">
+    <FormBox onSubmit={submit} className="leaf p-4">
       <h2>Five ways to price it</h2>
       <PriceStacks schools={schools} chosen={field.value} />
       <fieldset className="mt-3">
@@ -102,7 +103,7 @@ export function Prices({ piece, money }: PricesProps) {
         />
       </div>
       <FormEnd problem={problem} sending={sending} action="Put this price on it" busy="Posting …" />
-    </form>
+    </FormBox>
   );
 }
 

@@ -97,8 +97,8 @@ export default async function PiecePage({ params }: { params: Params }) {
             {wires.map((wire, index) => (
               <tr key={index}>
                 <td>
-                  <Link href={`/rack/${tag('stock', wire.stockNumber)}`} className="link whitespace-nowrap">
-                    {tag('stock', wire.stockNumber)}
+                  <Link href={`/rack/${tag('wire', wire.stockNumber)}`} className="link whitespace-nowrap">
+                    {tag('wire', wire.stockNumber)}
                   </Link>
                 </td>
                 <td>

@@ -1,0 +1,191 @@
+'use client';
+
+import { useWatch, type Control } from 'react-hook-form';
+import { STOCK_PATHS } from '@/app/lib/drawers';
+import { countOut } from '@/core/bead/symmetricalSet';
+import { groupsOf } from '@/core/bead/groupsOf';
+import { tag } from '@/core/tag';
+import type { DrawerPiece } from '@/studio/drawers/drawers';
+import { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
+import { SetAsideInput } from '@/studio/drawers/setAside.input';
+import { ChangeStockInput } from '@/studio/stock/changeStock.input';
+import { TakeOutInput } from '@/studio/stock/takeOut.input';
+import { Fold } from '@/ui/Fold';
+import { ActForm } from '@/ui/form/ActForm';
+import { ChoiceField, NumberField, TextField, TickField } from '@/ui/form/fields';
+import { Hints } from '../../parts/PurchaseFieldset';
+import { useDone } from '../../parts/useDone';
+import { countOutAction, keepAction, setAsideAction, takeAction } from '../actions';
+
+interface DrawerActsProps {
+  readonly piece: DrawerPiece;
+  readonly isUsedUp: boolean;
+  readonly places: readonly string[];
+}
+
+/** Everything that may be done with one thing in a drawer. */
+export function DrawerActs({ piece, isUsedUp, places }: DrawerActsProps) {
+  const { detail } = piece;
+  return (
+    <section className="leaf px-4 py-2" aria-label="What to do with it">
+      {!isUsedUp && detail.ware === 'bead' && <CountOut piece={piece} />}
+      {!isUsedUp && detail.ware === 'stone' && <SetAside piece={piece} purpose={detail.setAsideFor} />}
+      {!isUsedUp && <Take piece={piece} />}
+      <Keep piece={piece} />
+      <Hints id="places" names={places} />
+    </section>
+  );
+}
+
+function Take({ piece: { detail, number } }: { piece: DrawerPiece }) {
+  const onDone = useDone(() => 'It is in the ledger.');
+  return (
+    <Fold title="Take some out, or say what was spoiled">
+      <ActForm
+        input={TakeOutInput}
+        defaultValues={{ kind: 'used', quantity: detail.ware === 'stone' ? '1' : '', reason: '' }}
+        send={(key, input) => takeAction(detail.ware, number, key, input)}
+        onDone={onDone}
+        action="Post it"
+        busy="Posting …"
+      >
+        {(control) => (
+          <>
+            <ChoiceField
+              control={control}
+              name="kind"
+              label="It was"
+              choices={[
+                { value: 'used', text: 'used' },
+                { value: 'spoiled', text: 'spoiled or lost' },
+              ]}
+            />
+            <TextField
+              control={control}
+              name="quantity"
+              label="How much"
+              placeholder={detail.ware === 'supply' ? '5' : '12, 1 dozen'}
+            />
+            <TextField
+              control={control}
+              name="reason"
+              label="What for, or why"
+              placeholder="F-0123, chipped"
+            />
+          </>
+        )}
+      </ActForm>
+    </Fold>
+  );
+}
+
+function CountOut({ piece }: { piece: DrawerPiece }) {
+  const onDone = useDone(
+    ({ number }: { number: number }) => `Counted out: the set is ${tag('bead', number)}.`,
+    ({ number }) => `${STOCK_PATHS.bead}/${tag('bead', number)}`,
+  );
+  return (
+    <Fold title="Count out a symmetrical set" open>
+      <ActForm
+        input={CountOutSetInput}
+        defaultValues={{ aSide: '8', withCentre: false, place: '' }}
+        send={(key, input) => countOutAction(piece.number, key, input)}
+        onDone={onDone}
+        action="Count it out"
+        busy="Posting …"
+      >
+        {(control) => (
+          <>
+            <NumberField control={control} name="aSide" label="Beads a side" />
+            <TickField control={control} name="withCentre" label="One more in the middle" />
+            <TextField
+              control={control}
+              name="place"
+              label="Put it in"
+              list="places"
+              hint="Empty: where the strand is"
+            />
+            <Yield control={control} piece={piece} />
+          </>
+        )}
+      </ActForm>
+    </Fold>
+  );
+}
+
+/** Whether the strand yields the set, before anything is posted. */
+function Yield({ control, piece }: { control: Control<CountOutSetInput>; piece: DrawerPiece }) {
+  const [aSide, withCentre] = useWatch({ control, name: ['aSide', 'withCentre'] });
+  const wanted = /^\d{1,5}$/.test(aSide) ? Number(aSide) : 0;
+  const set = countOut(groupsOf(piece.quantity, piece.shades), wanted, withCentre);
+  return (
+    <p role="status" className="sm:col-span-2">
+      {set.enough ? (
+        <>
+          <strong>It yields the set</strong>, up to {set.most} a side:{' '}
+          {set.shades
+            .filter(({ aSide: side }) => side > 0)
+            .map(({ name, aSide: side }) => `${side} ${name}`)
+            .join(', ')}{' '}
+          a side{set.centre !== null && `, one ${set.centre} in the middle`}.
+        </>
+      ) : (
+        <>
+          <strong>It does not yield that</strong>: {set.most} a side at most
+          {withCentre && ', and one left over for the middle'}.
+        </>
+      )}
+    </p>
+  );
+}
+
+function SetAside({ piece, purpose }: { piece: DrawerPiece; purpose: string }) {
+  const onDone = useDone(() => 'It is noted.');
+  return (
+    <Fold title={purpose ? 'It is set aside; set it free' : 'Set it aside'}>
+      <ActForm
+        key={purpose}
+        input={SetAsideInput}
+        defaultValues={{ purpose }}
+        send={(key, input) => setAsideAction(piece.number, key, input)}
+        onDone={onDone}
+        action="Note it"
+        busy="Noting …"
+      >
+        {(control) => (
+          <TextField
+            control={control}
+            name="purpose"
+            label="For"
+            placeholder="an order"
+            hint="Empty: it is free again"
+          />
+        )}
+      </ActForm>
+    </Fold>
+  );
+}
+
+function Keep({ piece: { detail, number, version, place, note } }: { piece: DrawerPiece }) {
+  const onDone = useDone(() => 'It is noted.');
+  return (
+    <Fold title="Put it in another place">
+      <ActForm
+        key={version}
+        input={ChangeStockInput}
+        defaultValues={{ version: String(version), place: place ?? '', note, spoolType: '', emptyMass: '' }}
+        send={(key, input) => keepAction(detail.ware, number, key, input)}
+        onDone={onDone}
+        action="Note it"
+        busy="Noting …"
+      >
+        {(control) => (
+          <>
+            <TextField control={control} name="place" label="Place" list="places" />
+            <TextField control={control} name="note" label="Note" />
+          </>
+        )}
+      </ActForm>
+    </Fold>
+  );
+}

@@ -1,0 +1,135 @@
+import Link from 'next/link';
+import { drawerOf } from '@/app/lib/drawers';
+import { pageMember } from '@/app/lib/member';
+import { searched, type Search } from '@/app/lib/search';
+import { showDrawer } from '@/studio/drawers/drawers';
+import { EmptyPlace } from '@/ui/EmptyPlace';
+import { Cost } from '@/ui/money';
+import { DrawerList } from './DrawerList';
+
+type Params = Promise<{ drawer: string }>;
+
+export async function generateMetadata({ params }: { params: Params }) {
+  const { many } = drawerOf((await params).drawer);
+  return { title: many.charAt(0).toUpperCase() + many.slice(1) };
+}
+
+const STATES = ['free', 'set aside', 'used'] as const;
+
+export default async function DrawerPage({ params, searchParams }: { params: Params; searchParams: Search }) {
+  const { ware, one, many, receive, slug } = drawerOf((await params).drawer);
+  const { session } = await pageMember();
+  const query = await searched(searchParams, ['words', 'state', 'after']);
+  const page = await showDrawer(session, ware, query);
+  const filtered = query.words !== undefined || query.state !== undefined;
+  const isOwner = session.role === 'owner';
+  if (page.count === 0 && !filtered) {
+    return (
+      <EmptyPlace
+        title={`No ${many} in the drawers yet`}
+        next={isOwner ? { href: `/${slug}/receive`, text: receive } : undefined}
+      >
+        {EMPTY[ware]}
+      </EmptyPlace>
+    );
+  }
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <h1>
+          {ware === 'supply' || ware === 'stone' ? (
+            <>
+              {page.count} {page.count === 1 ? one : many}
+            </>
+          ) : (
+            <>
+              {page.quantity.toLocaleString('en-US')} {page.quantity === 1 ? one : many} in {page.count}{' '}
+              {page.count === 1 ? 'lot' : 'lots'}
+            </>
+          )}
+          {page.cost !== null && (
+            <>
+              , carrying <Cost of={page.cost} />
+            </>
+          )}
+          {filtered && <span className="muted"> under this filter</span>}
+        </h1>
+        <div className="no-print flex flex-wrap gap-2">
+          {ware === 'finding' && (
+            <Link href="/findings/make" className="btn btn-lg">
+              Make findings
+            </Link>
+          )}
+          {isOwner && (
+            <Link href={`/${slug}/receive`} className="btn btn-primary btn-lg">
+              {receive}
+            </Link>
+          )}
+        </div>
+      </div>
+      <form
+        action={`/${slug}`}
+        role="search"
+        aria-label={many}
+        className="no-print mt-3 flex flex-wrap gap-2"
+      >
+        <label className="w-full sm:w-72">
+          <span className="sr-only">Words or a place</span>
+          <input
+            name="words"
+            type="search"
+            className="input w-full"
+            placeholder="Words or a place"
+            defaultValue={query.words ?? ''}
+          />
+        </label>
+        {ware === 'stone' && (
+          <select
+            name="state"
+            aria-label="Which stones"
+            className="select w-auto"
+            defaultValue={query.state ?? ''}
+          >
+            <option value="">Free and set aside</option>
+            {STATES.map((state) => (
+              <option key={state} value={state}>
+                {state}
+              </option>
+            ))}
+          </select>
+        )}
+        <button type="submit" className="btn">
+          Show
+        </button>
+        {filtered && (
+          <Link href={`/${slug}`} className="btn btn-ghost">
+            Show all
+          </Link>
+        )}
+      </form>
+      {page.pieces.length === 0 ? (
+        <p className="leaf mt-4 p-6">Nothing in the drawers is like that.</p>
+      ) : (
+        <DrawerList pieces={page.pieces} slug={slug} />
+      )}
+      {page.next && (
+        <nav aria-label={`More ${many}`} className="no-print mt-4">
+          <Link
+            href={{ pathname: `/${slug}`, query: { ...query, after: page.next } }}
+            className="btn"
+            rel="next"
+          >
+            Further in the drawer
+          </Link>
+        </nav>
+      )}
+    </>
+  );
+}
+
+const EMPTY = {
+  bead: 'Beads come by the strand or loose. Say what they are, how large, and how wide their hole is: then every wire that passes is known.',
+  stone: 'Each stone is kept by itself, with its measures by the calliper. It is drawn life size.',
+  finding: 'Jump rings, head pins, clasps: bought by the dozen or the gross, or made here out of wire.',
+  supply: 'Polish, antiquing, packaging: what every finished piece uses up a little of.',
+} as const;

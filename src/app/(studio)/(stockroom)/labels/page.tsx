@@ -1,0 +1,4 @@
+export const metadata = { title: 'Labels' };
+export default function LabelsPage() {
+  return <h1>Labels</h1>;
+}

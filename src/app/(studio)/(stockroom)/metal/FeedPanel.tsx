@@ -1,0 +1,70 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { OFFLINE } from '@/ui/form/useStudioForm';
+import { useDone } from '../parts/useDone';
+import { feedModeAction, fetchPricesAction, setFeedModeAction } from './actions';
+
+/** The metal price feed: a stand-in that can be asked, and be made to fail to see what happens then. */
+export function FeedPanel() {
+  const [failing, setFailing] = useState<boolean>();
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState('');
+  const onDone = useDone(
+    ({ days }: { days: number }) => `Fetched: prices of ${days} ${days === 1 ? 'day' : 'days'}.`,
+  );
+  useEffect(() => {
+    feedModeAction().then(
+      (answer) => setFailing(answer.ok ? answer.value.failing : undefined),
+      () => setFailing(undefined),
+    );
+  }, []);
+  const fetchNow = async () => {
+    setBusy(true);
+    setProblem('');
+    try {
+      const answer = await fetchPricesAction();
+      if (answer.ok) onDone(answer.value);
+      else setProblem(answer.problem.message);
+    } catch {
+      setProblem(OFFLINE.message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section className="leaf no-print p-4" aria-label="Metal price feed">
+      <h2>Price feed</h2>
+      <p className="muted text-sm">A stand-in that ships: its prices are invented, the same every time.</p>
+      <button
+        type="button"
+        className="btn btn-primary btn-lg mt-3 w-full"
+        disabled={busy}
+        onClick={() => void fetchNow()}
+      >
+        {busy ? 'Fetching …' : 'Fetch today’s prices'}
+      </button>
+      {busy && <progress className="progress progress-primary mt-2 block w-full" aria-label="Fetching" />}
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
+          {problem}
+        </p>
+      )}
+      {failing !== undefined && (
+        <label className="mt-3 flex min-h-11 cursor-pointer items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={failing}
+            onChange={(event) => {
+              const next = event.target.checked;
+              setFailing(next);
+              void setFeedModeAction(next);
+            }}
+          />
+          The feed fails
+        </label>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,73 @@
+import { pageOwner } from '@/app/lib/member';
+import { perTroyOunce, PRICED_METALS } from '@/core/metalPrice/metalPrice';
+import { COST_UNITS_PER_MINOR, cost } from '@/core/units/money';
+import { readMetalPrices } from '@/studio/prices/metalPrices';
+import { Money } from '@/ui/money';
+import { Day } from '@/ui/When';
+import { LazyPriceHistory } from '../parts/LazyPriceHistory';
+import { FeedPanel } from './FeedPanel';
+
+export const metadata = { title: 'Metal prices' };
+
+const LINE = { gold: 'gold-filled-edge', silver: 'sterling-edge', copper: 'copper' } as const;
+
+export default async function MetalPage() {
+  const { session } = await pageOwner();
+  const { last, history } = await readMetalPrices(session);
+  const silver = last.find(({ metal }) => metal === 'silver');
+  return (
+    <>
+      <h1>
+        {silver ? (
+          <>
+            Silver is at <Money of={perTroyOunce(silver.perKilogram)} /> the troy ounce
+            {silver.stale && <span className="muted">, as of {silver.age} days ago</span>}
+          </>
+        ) : (
+          'No metal price is known yet'
+        )}
+      </h1>
+      <div className="mt-4 grid items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(18rem,1fr)]">
+        <div className="space-y-4">
+          {PRICED_METALS.map((metal) => {
+            const price = last.find((each) => each.metal === metal);
+            if (!price) return null;
+            return (
+              <section key={metal} className="leaf p-4">
+                <h2 className="first-letter:uppercase">{metal}</h2>
+                <p>
+                  <strong>
+                    <Money of={perTroyOunce(price.perKilogram)} />
+                  </strong>{' '}
+                  a troy ounce, <Money of={price.perKilogram} /> a kilogram, on <Day at={price.day} />
+                  {price.stale && (
+                    <strong className="ml-2 bg-warning px-1 text-warning-content">
+                      stale: {price.age} days old
+                    </strong>
+                  )}
+                </p>
+                <LazyPriceHistory
+                  unit="a kilogram"
+                  stroke={`var(--metal-${LINE[metal]})`}
+                  points={history
+                    .filter((each) => each.metal === metal)
+                    .map(({ day, perKilogram }) => ({
+                      day,
+                      perUnit: cost(perKilogram * COST_UNITS_PER_MINOR),
+                    }))}
+                />
+              </section>
+            );
+          })}
+          {last.length === 0 && (
+            <p className="leaf p-6">
+              Fetch the prices, then the scrap jars show what they would melt to, and any wire’s replacement
+              price may follow its metal.
+            </p>
+          )}
+        </div>
+        <FeedPanel />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { formatCost, cost, type CostUnits } from '@/core/units/money';
+import { useCurrency } from '@/ui/money';
+
+/** A price on a day. */
+export interface PricePoint {
+  readonly day: string;
+  readonly perUnit: CostUnits;
+}
+
+const DAY_MS = 86_400_000;
+
+/** A price over time, with a dot for every day it is known of. */
+export function PriceHistory({
+  points,
+  unit,
+  stroke = 'var(--color-primary)',
+}: {
+  points: readonly PricePoint[];
+  unit: string;
+  stroke?: string;
+}) {
+  const currency = useCurrency();
+  const say = (value: unknown) => formatCost(cost(Math.round(Number(value))), currency);
+  const data = points.map(({ day, perUnit }) => ({ at: Date.parse(`${day}T00:00:00Z`) / DAY_MS, perUnit }));
+  const sayDay = (value: unknown) => new Date(Number(value) * DAY_MS).toISOString().slice(0, 10);
+  return (
+    <div
+      className="mt-2 h-48 overflow-hidden"
+      role="img"
+      aria-label={`Price ${unit} over time, from ${points[0]?.day ?? ''}`}
+    >
+      <ResponsiveContainer width="100%" height="100%">
+        <LineChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 4 }}>
+          <CartesianGrid stroke="var(--color-base-300)" vertical={false} />
+          <XAxis
+            type="number"
+            dataKey="at"
+            domain={['dataMin', 'dataMax']}
+            tickFormatter={sayDay}
+            tickCount={4}
+            tick={{ fill: 'currentColor', fontSize: 12 }}
+            stroke="var(--color-base-300)"
+          />
+          <YAxis
+            domain={['auto', 'auto']}
+            tickFormatter={say}
+            width={72}
+            tick={{ fill: 'currentColor', fontSize: 12 }}
+            stroke="var(--color-base-300)"
+          />
+          <Tooltip
+            formatter={(value) => [`${say(value)} ${unit}`, '']}
+            separator=""
+            labelFormatter={sayDay}
+            contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)' }}
+          />
+          <Line
+            dataKey="perUnit"
+            stroke={stroke}
+            strokeWidth={2}
+            dot={data.length < 60}
+            isAnimationActive={false}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+    </div>
+  );
+}

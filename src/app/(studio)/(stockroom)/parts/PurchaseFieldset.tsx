@@ -1,0 +1,109 @@
+'use client';
+
+import { useState } from 'react';
+import type { Control, FieldPath, FieldValues } from 'react-hook-form';
+import { CURRENCIES } from '@/core/units/money';
+import type { PurchaseFields } from '@/studio/stock/purchase.input';
+import { MoneyField, TextField } from '@/ui/form/fields';
+import { useCurrency } from '@/ui/money';
+
+/** What is known of purchases before: offered while one types. */
+export interface PurchaseHints {
+  readonly suppliers: readonly string[];
+  readonly places: readonly string[];
+  readonly today: string;
+}
+
+/** Values of a purchase nothing is said of yet. */
+export const noPurchase = (today: string): PurchaseFields => ({
+  price: '',
+  supplier: '',
+  boughtOn: today,
+  place: '',
+  note: '',
+  paid: '',
+});
+
+/** Names to choose from while typing. */
+export function Hints({ id, names }: { id: string; names: readonly string[] }) {
+  return (
+    <datalist id={id}>
+      {names.map((name) => (
+        <option key={name} value={name} />
+      ))}
+    </datalist>
+  );
+}
+
+/** The fields of a purchase: price, supplier, day, where it is put, what stands on the invoice. */
+export function PurchaseFieldset<Values extends FieldValues & PurchaseFields>({
+  control,
+  hints,
+}: {
+  control: Control<Values>;
+  hints: PurchaseHints;
+}) {
+  const at = (name: keyof PurchaseFields) => name as FieldPath<Values>;
+  const own = useCurrency();
+  const [abroad, setAbroad] = useState('');
+  return (
+    <fieldset className="mt-5">
+      <legend className="font-display font-semibold">The purchase</legend>
+      <div className="mt-2 grid gap-4 sm:grid-cols-3">
+        <MoneyField control={control} name={at('price')} label="Paid for it" />
+        <TextField
+          control={control}
+          name={at('supplier')}
+          label="Supplier"
+          list="suppliers"
+          hint="May stay empty"
+        />
+        <TextField control={control} name={at('boughtOn')} label="On" type="date" />
+        <TextField
+          control={control}
+          name={at('place')}
+          label="Put it in"
+          list="places"
+          placeholder="Silver drawer"
+          hint="A drawer, a peg, a tin"
+        />
+        <TextField
+          control={control}
+          name={at('note')}
+          label="On the invoice"
+          hint="Number or note; may stay empty"
+        />
+        <div>
+          <label className="mb-0.5 block text-sm font-semibold" htmlFor="abroad">
+            Paid in another currency
+          </label>
+          <select
+            id="abroad"
+            className="select w-full text-base"
+            value={abroad}
+            onChange={(event) => setAbroad(event.target.value)}
+          >
+            <option value="">No</option>
+            {CURRENCIES.filter(({ code }) => code !== own).map(({ code, name }) => (
+              <option key={code} value={code}>
+                {name} ({code})
+              </option>
+            ))}
+          </select>
+        </div>
+        {abroad !== '' && (
+          <MoneyField
+            key={abroad}
+            control={control}
+            name={at('paid')}
+            currency={abroad}
+            label={`Paid in ${abroad}`}
+            hint={`Kept beside what it was in ${own}`}
+          />
+        )}
+      </div>
+      <Hints id="suppliers" names={hints.suppliers} />
+      <Hints id="places" names={hints.places} />
+    </fieldset>
+  );
+}

@@ -1,0 +1,121 @@
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+import type { SupplyUnit } from '@/core/stock/amount';
+import type { BeadShape } from '@/core/bead/bead';
+import type { FindingKind } from '@/core/stock/finding';
+import type { HoleAxis, OutlineKind } from '@/core/stone/stone';
+import type { Micrometres } from '@/core/units/length';
+import { keyId, moment, number, text, whole } from './columns';
+
+/** A photograph, made small and stripped of everything but the picture. Never changed. */
+export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
+  declare studioId: string;
+  declare photoId: string;
+  declare mediaType: string;
+  declare width: number;
+  declare height: number;
+  declare bytes: Buffer;
+  declare takenIn: Date;
+}
+
+/** One kind of bead. Never changed once written. */
+export class Bead extends Model<InferAttributes<Bead>, InferCreationAttributes<Bead>> {
+  declare studioId: string;
+  declare articleId: string;
+  declare material: string;
+  declare shape: BeadShape;
+  declare minUm: Micrometres;
+  declare maxUm: Micrometres;
+  declare holeUm: Micrometres;
+}
+
+/** One stone as it was measured. */
+export class Stone extends Model<InferAttributes<Stone>, InferCreationAttributes<Stone>> {
+  declare studioId: string;
+  declare articleId: string;
+  declare material: string;
+  declare outline: OutlineKind;
+  declare lengthUm: Micrometres;
+  declare widthUm: Micrometres;
+  declare depthUm: Micrometres;
+  /** Height of its edge, which the holds go round. */
+  declare edgeUm: Micrometres;
+  declare holeAxis: HoleAxis;
+  declare holeUm: Micrometres;
+  declare setAsideFor: CreationOptional<string>;
+}
+
+/** One kind of finding. Never changed once written. */
+export class Finding extends Model<InferAttributes<Finding>, InferCreationAttributes<Finding>> {
+  declare studioId: string;
+  declare articleId: string;
+  declare finding: FindingKind;
+  declare material: string;
+  declare size: string;
+}
+
+/** One supply: polish, antiquing, packaging. */
+export class Supply extends Model<InferAttributes<Supply>, InferCreationAttributes<Supply>> {
+  declare studioId: string;
+  declare articleId: string;
+  declare unit: SupplyUnit;
+  /** Thousandths of the unit that every finished piece uses up. */
+  declare perPiece: number;
+}
+
+export function initDrawerModels(sequelize: Sequelize): void {
+  Photo.init(
+    {
+      studioId: keyId(),
+      photoId: keyId(),
+      mediaType: text(),
+      width: number(),
+      height: number(),
+      bytes: { type: DataTypes.BLOB, allowNull: false },
+      takenIn: moment(),
+    },
+    { sequelize, tableName: 'photos' },
+  );
+  Bead.init(
+    {
+      studioId: keyId(),
+      articleId: keyId(),
+      material: text(),
+      shape: text(),
+      minUm: number(),
+      maxUm: number(),
+      holeUm: number(),
+    },
+    { sequelize, tableName: 'beads' },
+  );
+  Stone.init(
+    {
+      studioId: keyId(),
+      articleId: keyId(),
+      material: text(),
+      outline: text(),
+      lengthUm: number(),
+      widthUm: number(),
+      depthUm: number(),
+      edgeUm: number(),
+      holeAxis: text(),
+      holeUm: number(),
+      setAsideFor: { ...text(), defaultValue: '' },
+    },
+    { sequelize, tableName: 'stones' },
+  );
+  Finding.init(
+    { studioId: keyId(), articleId: keyId(), finding: text(), material: text(), size: text() },
+    { sequelize, tableName: 'findings' },
+  );
+  Supply.init(
+    { studioId: keyId(), articleId: keyId(), unit: text(), perPiece: whole() },
+    { sequelize, tableName: 'supplies' },
+  );
+}

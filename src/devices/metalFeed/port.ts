@@ -1,0 +1,18 @@
+import type { PricedMetal } from '@/core/metalPrice/metalPrice';
+
+/** What a metal cost on a day, in minor units of a currency for a kilogram. */
+export interface DayPrice {
+  readonly metal: PricedMetal;
+  /** ISO. */
+  readonly day: string;
+  readonly perKilogram: number;
+}
+
+/** A service that tells metal prices day by day. */
+export interface MetalFeed {
+  /**
+   * Prices from one day to another, both included; days without trade are left out.
+   * @throws Error when the service does not answer or answers nonsense
+   */
+  prices(currency: string, from: string, to: string): Promise<readonly DayPrice[]>;
+}

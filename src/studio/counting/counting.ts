@@ -1,0 +1,289 @@
+import { randomUUID } from 'node:crypto';
+import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
+import type { StockForm, Ware } from '@/core/stock/ware';
+import { tag } from '@/core/tag';
+import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { readInput } from '../kernel/readInput';
+import { takeNumbers } from '../kernel/numbers';
+import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { look, post, type StudioSession } from '../kernel/useCase';
+import { lockStock, Posting } from '../ledger/posting';
+import { settingsIn } from '../settings/settings';
+import { CountLineInput } from './counting.input';
+
+/** One line of a count sheet. */
+export interface CountLine {
+  readonly id: string;
+  readonly ware: Ware;
+  readonly number: number;
+  readonly name: string;
+  readonly form: StockForm;
+  readonly unit: SupplyUnit | null;
+  /** What the books say; when the count was posted, what they said then. */
+  readonly expected: number;
+  readonly typed: string | null;
+  readonly counted: number | null;
+  readonly who: string | null;
+  /** What the difference carries; null for helpers. */
+  readonly cost: CostUnits | null;
+}
+
+/** A count of one place. */
+export interface CountSheet {
+  readonly number: number;
+  readonly placeName: string;
+  readonly startedAt: Date;
+  readonly startedBy: string;
+  readonly postedAt: Date | null;
+  readonly lines: readonly CountLine[];
+}
+
+/** The most stock pieces that one sheet holds. */
+const SHEET = 1000;
+
+/** Opens a count sheet of a place, in the order it is kept; of what lies nowhere, when no place is named. */
+export function startCount(
+  session: StudioSession,
+  postKey: string,
+  placeId: string | null,
+): Promise<Outcome<{ readonly number: number }>> {
+  return post(
+    session,
+    'startCount',
+    postKey,
+    () => placeId,
+    async (tx, place) => {
+      const found = await tx.first<{ name: string }>(
+        'SELECT name FROM places WHERE studio_id = $1 AND place_id = $2',
+        [session.studioId, place],
+      );
+      if (place !== null && !found) throw refused('This place is no longer there.');
+      const countId = randomUUID();
+      const number = await takeNumbers(tx, 'count');
+      await tx.run(
+        `INSERT INTO counts (studio_id, count_id, number, place_id, place_name, user_id, started_at) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+        [
+          session.studioId,
+          countId,
+          number,
+          place,
+          found?.name ?? 'Nowhere in particular',
+          session.userId,
+          session.now,
+        ],
+      );
+      await tx.run(
+        `INSERT INTO count_lines (studio_id, count_id, stock_piece_id, position)
+       SELECT studio_id, $2, stock_piece_id, row_number() OVER (ORDER BY ware, sort_key, number)
+         FROM stock_pieces WHERE studio_id = $1 AND place_id IS NOT DISTINCT FROM $3 AND quantity > 0 AND ware <> 'scrap'
+        ORDER BY ware, sort_key, number LIMIT ${SHEET}`,
+        [session.studioId, countId, place],
+      );
+      return { number };
+    },
+  );
+}
+
+interface CountRow {
+  readonly countId: string;
+  readonly number: number;
+  readonly placeName: string;
+  readonly startedAt: Date;
+  readonly startedBy: string;
+  readonly postedAt: Date | null;
+}
+
+const countNumbered = (tx: Tx, number: number): Promise<CountRow | undefined> =>
+  tx.first<CountRow>(
+    `SELECT c.count_id AS "countId", c.number, c.place_name AS "placeName", c.started_at AS "startedAt", u.name AS "startedBy",
+            c.posted_at AS "postedAt"
+       FROM counts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
+      WHERE c.studio_id = $1 AND c.number = $2`,
+    [tx.session.studioId, number],
+  );
+
+/** Opens a count, also one that was posted long ago; null when there is none. */
+export function showCount(session: StudioSession, number: number): Promise<CountSheet | null> {
+  return look(session, async (tx) => {
+    const count = await countNumbered(tx, number);
+    if (!count) return null;
+    const { countId, ...sheet } = count;
+    return { ...sheet, lines: await linesOf(tx, countId) };
+  });
+}
+
+async function linesOf(tx: Tx, countId: string): Promise<CountLine[]> {
+  const rows = await tx.select<CountLine & { now: number; carries: CostUnits }>(
+    `SELECT p.stock_piece_id AS id, p.ware, p.number, a.name, p.form, y.unit, COALESCE(n.expected, p.quantity) AS expected, n.typed,
+            n.counted, u.name AS who, p.quantity AS now, p.cost_units AS carries
+       FROM count_lines n
+       JOIN stock_pieces p ON p.studio_id = n.studio_id AND p.stock_piece_id = n.stock_piece_id
+       JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+       LEFT JOIN supplies y ON y.studio_id = p.studio_id AND y.article_id = p.article_id
+       LEFT JOIN users u ON u.studio_id = n.studio_id AND u.user_id = n.user_id
+      WHERE n.studio_id = $1 AND n.count_id = $2 ORDER BY n.position`,
+    [tx.session.studioId, countId],
+  );
+  const sees = tx.session.role === 'owner';
+  return rows.map(({ now, carries, ...line }) => {
+    const missing = line.counted === null ? 0 : Math.max(0, Math.min(now, line.expected - line.counted));
+    return { ...line, cost: sees ? shareOfCost(carries, missing, now) : null };
+  });
+}
+
+/** A past or running count in the list. */
+export interface CountSummary extends Omit<CountRow, 'countId'> {
+  readonly lines: number;
+  readonly counted: number;
+  readonly differences: number;
+}
+
+export function listCounts(session: StudioSession): Promise<CountSummary[]> {
+  return look(session, (tx) =>
+    tx.select<CountSummary>(
+      `SELECT c.number, c.place_name AS "placeName", c.started_at AS "startedAt", u.name AS "startedBy", c.posted_at AS "postedAt",
+              count(n.stock_piece_id)::int AS lines, count(n.counted)::int AS counted,
+              count(*) FILTER (WHERE n.counted <> COALESCE(n.expected, p.quantity))::int AS differences
+         FROM counts c
+         JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
+         LEFT JOIN count_lines n ON n.studio_id = c.studio_id AND n.count_id = c.count_id
+         LEFT JOIN stock_pieces p ON p.studio_id = n.studio_id AND p.stock_piece_id = n.stock_piece_id
+        WHERE c.studio_id = $1 GROUP BY c.studio_id, c.count_id, c.number, u.name ORDER BY c.number DESC LIMIT 60`,
+      [session.studioId],
+    ),
+  );
+}
+
+/** One line as it was entered. */
+export interface LineTyped {
+  readonly id: string;
+  readonly typed: string;
+}
+
+/** The most lines that are sent at once. */
+const BATCH = 200;
+
+/**
+ * Keeps what was counted so far. It may be sent again and in any order: the last word for a line stands, so a phone that lost its
+ * connection in the drawer sends all it has when it is back.
+ * @returns a sentence for every line that cannot be read; the others are kept
+ */
+export function keepCounted(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  lines: readonly LineTyped[],
+): Promise<Outcome<{ readonly wrong: Readonly<Record<string, string>> }>> {
+  const prepare = async () => {
+    if (!Array.isArray(lines) || lines.length > BATCH)
+      throw new Refused({ kind: 'invalid', message: `At most ${BATCH} lines are kept at once.` });
+    return Promise.all(
+      lines.map(async ({ id, typed }) => ({
+        id,
+        typed: (await readInput(CountLineInput, { typed })).typed.trim(),
+      })),
+    );
+  };
+  return post(session, 'keepCounted', postKey, prepare, async (tx, entered) => {
+    const count = await openCount(tx, number);
+    const known = new Map((await linesOf(tx, count.countId)).map((line) => [line.id, line]));
+    const wrong: Record<string, string> = {};
+    for (const { id, typed } of entered) {
+      const line = known.get(id);
+      if (!line) continue;
+      const read = typed === '' ? undefined : parseAmountOf(line, typed);
+      if (read && !read.ok) {
+        wrong[id] = read.error;
+        continue;
+      }
+      await tx.run(
+        `UPDATE count_lines SET typed = $4, counted = $5, counted_at = $6, user_id = $7
+          WHERE studio_id = $1 AND count_id = $2 AND stock_piece_id = $3`,
+        [
+          session.studioId,
+          count.countId,
+          id,
+          typed === '' ? null : typed,
+          read?.value ?? null,
+          session.now,
+          session.userId,
+        ],
+      );
+    }
+    return { wrong };
+  });
+}
+
+async function openCount(tx: Tx, number: number): Promise<CountRow> {
+  const count = await countNumbered(tx, number);
+  if (!count) throw refused(`There is no count ${tag('count', number)}.`);
+  if (count.postedAt)
+    throw refused(`${tag('count', number)} was posted already; start another count. Nothing was changed.`);
+  return count;
+}
+
+/**
+ * Posts every difference of a count together: what is missing takes its share of the cost with it, what was found adds none.
+ * @param seen what the books said of each counted line when the differences were reviewed: when somebody has taken of it
+ * since, the count of that line is no longer worth anything, and the posting is refused
+ */
+export function postCount(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  seen: Readonly<Record<string, number>>,
+): Promise<Outcome<{ readonly differences: number }>> {
+  return post(
+    session,
+    'postCount',
+    postKey,
+    () => seen,
+    async (tx, expected) => {
+      const { lengthSystem } = await settingsIn(tx);
+      const { countId } = await openCount(tx, number);
+      const lines = (await linesOf(tx, countId)).filter(({ counted }) => counted !== null);
+      if (lines.length === 0) throw refused('Nothing has been counted yet.');
+      const stock = await lockStock(
+        tx,
+        lines.map(({ id }) => id),
+      );
+      const posting = new Posting(tx, postKey).hold(...stock.values());
+      let differences = 0;
+      for (const { id, ware, unit, number: piece, counted } of lines) {
+        const { quantity, cost: carried } = posting.balance(id);
+        if (expected[id] !== undefined && expected[id] !== quantity) {
+          throw invalid(
+            id,
+            `Somebody took from ${tag(ware, piece)} meanwhile: the books now say ${formatAmountOf({ ware, unit }, quantity, lengthSystem)}. Count it again.`,
+          );
+        }
+        const difference = (counted ?? 0) - quantity;
+        if (difference === 0) continue;
+        differences += 1;
+        const share = difference < 0 ? shareOfCost(carried, -difference, quantity) : 0;
+        posting.enter(id, 'counted', difference, cost(0 - share), {
+          reason: `count ${tag('count', number)}`,
+        });
+      }
+      await posting.commit();
+      await tx.run(
+        `UPDATE count_lines n SET expected = v.quantity FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
+        WHERE n.studio_id = $1 AND n.count_id = $2 AND n.stock_piece_id = v.id`,
+        [
+          session.studioId,
+          countId,
+          lines.map(({ id }) => id),
+          lines.map(({ id }) => stock.get(id)?.quantity ?? 0),
+        ],
+      );
+      await tx.run('UPDATE counts SET posted_at = $3, post_key = $4 WHERE studio_id = $1 AND count_id = $2', [
+        session.studioId,
+        countId,
+        session.now,
+        postKey,
+      ]);
+      return { differences };
+    },
+  );
+}

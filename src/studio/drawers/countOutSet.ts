@@ -1,0 +1,71 @@
+import { groupsOf } from '@/core/bead/groupsOf';
+import { countOut, type SymmetricalSet } from '@/core/bead/symmetricalSet';
+import { tag } from '@/core/tag';
+import { cost } from '@/core/units/money';
+import { StockPiece } from '@/data/models/stock';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { refused, type Outcome } from '../kernel/outcome';
+import { post, type StudioSession } from '../kernel/useCase';
+import { Posting } from '../ledger/posting';
+import { ensurePlace } from '../stock/places';
+import { lockOne } from '../stock/takeOut';
+import type { ShadeGroup } from '@/core/bead/symmetricalSet';
+import { CountOutSetInput } from './countOutSet.input';
+
+/** Counts a symmetrical set out of a strand into a lot of its own, with its share of the cost and its shades. */
+export function countOutSet(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<{ readonly number: number; readonly set: SymmetricalSet }>> {
+  const prepare = () => readInput(CountOutSetInput, plain);
+  return post(session, 'countOutSet', postKey, prepare, async (tx, input) => {
+    const strand = await lockOne(tx, 'bead', number);
+    const { studioId } = session;
+    const row = await StockPiece.findOne({
+      where: { studioId, stockPieceId: strand.id },
+      rejectOnEmpty: true,
+      ...tx.within,
+    });
+    const groups = groupsOf(strand.quantity, row.shades);
+    const set = countOut(groups, numberOf(input.aSide), input.withCentre);
+    if (!set.enough) {
+      throw refused(
+        `${tag('bead', number)} yields ${set.most} a side${input.withCentre ? ' with one in the middle only if a bead is left over' : ''}; ${input.aSide} were wanted. Nothing was posted.`,
+      );
+    }
+    const taken = groups.map(({ name, count }, index) => ({
+      name,
+      count: count - (set.shades[index]?.left ?? 0),
+    }));
+    const quantity = taken.reduce((sum, { count }) => sum + count, 0);
+    const reason = `a set of ${set.shades.reduce((sum, { aSide }) => sum + aSide, 0)} a side from ${tag('bead', number)}`;
+    const posting = new Posting(tx, postKey).hold(strand);
+    const share = posting.take(strand.id, 'split', quantity, { reason });
+    const { articleId, sortKey, lotId } = strand;
+    const placeId = (await ensurePlace(tx, input.place)) ?? strand.placeId;
+    const id = posting.open(
+      { ware: 'bead', articleId, sortKey, lotId, form: 'loose', placeId },
+      'split',
+      quantity,
+      cost(share),
+      { reason },
+    );
+    const made = (await posting.commit()).get(id) ?? 0;
+    const isShade = ({ name }: ShadeGroup) => row.shades.some((shade) => shade.name === name);
+    const left = row.shades.map(({ name, count }) => ({
+      name,
+      count: count - (taken.find((each) => each.name === name)?.count ?? 0),
+    }));
+    const keep = (stockPieceId: string, shades: readonly ShadeGroup[]) =>
+      StockPiece.update(
+        { shades: shades.filter(({ count }) => count > 0) },
+        { where: { studioId, stockPieceId }, ...tx.within },
+      );
+    await keep(strand.id, left);
+    await keep(id, taken.filter(isShade));
+    return { number: made, set };
+  });
+}

@@ -1,0 +1,65 @@
+import { expectOk } from '@/core/result';
+import { usefulMinimumFor } from '@/core/cutting/settle';
+import { parseCount } from '@/core/stock/amount';
+import { type FindingKind } from '@/core/stock/finding';
+import { numberOnTag, tag } from '@/core/tag';
+import { um } from '@/core/units/length';
+import { cost } from '@/core/units/money';
+import { massOfLength } from '@/core/wire/mass';
+import { describeMetal } from '@/core/wire/spec';
+import { readInput } from '../kernel/readInput';
+import { invalid, type Outcome } from '../kernel/outcome';
+import { post, type StudioSession } from '../kernel/useCase';
+import { Posting } from '../ledger/posting';
+import { minimumsOf, settingsIn } from '../settings/settings';
+import { ensurePlace } from '../stock/places';
+import { lockOne, quantityWithin } from '../stock/takeOut';
+import { specsById } from '../wire/specs';
+import { ensureFinding } from './receive';
+import { MakeFindingsInput } from './makeFindings.input';
+
+/** Makes findings out of wire, jump rings say: they come into stock with what the wire cost; what is left too short is scrapped. */
+export function makeFindings(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<{ readonly number: number }>> {
+  const prepare = () => readInput(MakeFindingsInput, plain);
+  return post(session, 'makeFindings', postKey, prepare, async (tx, input) => {
+    const settings = await settingsIn(tx);
+    const number = numberOnTag('wire', input.from);
+    if (number === undefined)
+      throw invalid('from', `“${input.from}” is not a tag of wire; write it like ${tag('wire', 42)}.`);
+    const count = expectOk(parseCount(input.count));
+    if (count === 0) throw invalid('count', 'At least one was made.');
+    const wire = await lockOne(tx, 'wire', number);
+    const spec = (await specsById(tx, [wire.articleId])).get(wire.articleId);
+    if (!spec) throw new Error(`the spec of ${tag('wire', number)} vanished`);
+    const length = quantityWithin('length', input.length, wire, { ware: 'wire' }, settings.lengthSystem);
+    const made = await ensureFinding(tx, {
+      finding: input.finding as FindingKind,
+      material: describeMetal(spec),
+      size: input.size,
+    });
+    const reason = `${count} × ${input.finding} made`;
+    const posting = new Posting(tx, postKey).hold(wire);
+    let share = posting.take(wire.id, 'cut', length, { reason });
+    const left = posting.balance(wire.id);
+    const minimum = usefulMinimumFor(spec, minimumsOf(settings));
+    if (left.quantity > 0 && left.quantity < minimum) {
+      // The tail nobody keeps is at the expense of what was made.
+      const tail = posting.take(wire.id, 'scrapped', left.quantity, { reason: 'too short to keep' });
+      await posting.toJar(spec.metal, massOfLength(spec, um(left.quantity)), tail, 'too short to keep');
+      share = cost(share + tail);
+    }
+    const placeId = await ensurePlace(tx, input.place);
+    const id = posting.open(
+      { ware: 'finding', ...made, lotId: null, form: 'pack', placeId },
+      'made',
+      count,
+      share,
+      { reason: `of ${input.length.trim()} of ${tag('wire', number)}` },
+    );
+    return { number: (await posting.commit()).get(id) ?? 0 };
+  });
+}

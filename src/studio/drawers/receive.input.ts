@@ -1,0 +1,135 @@
+import { ValidateIf } from 'class-validator';
+import { BEAD_RANGE, BEAD_SHAPES } from '@/core/bead/bead';
+import { ok, refuse, type Result } from '@/core/result';
+import { parseCount, SUPPLY_UNITS, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
+import { FINDINGS } from '@/core/stock/finding';
+import { HOLE_AXES, OUTLINES, STONE_RANGE } from '@/core/stone/stone';
+import { parseLength, type Micrometres } from '@/core/units/length';
+import { trimmedDecimal } from '@/core/units/quantity';
+import { ReadsBy, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
+import { Purchased } from '../stock/purchase.input';
+
+const say = (size: number) => `${trimmedDecimal(size / 1000, 2)} mm`;
+
+/** A size by the calliper, within bounds. */
+function sizeWithin(
+  text: string,
+  { from, to }: { from: number; to: number },
+  what: string,
+): Result<Micrometres> {
+  const read = parseLength(text);
+  if (!read.ok) return read;
+  return read.value >= from && read.value <= to
+    ? read
+    : refuse(`“${text}” is not ${what}; give ${say(from)} to ${say(to)}.`);
+}
+
+const ReadsSize = (range: { from: number; to: number }, what: string) =>
+  ReadsBy('readsSize', (text) => sizeWithin(text, range, what));
+
+const HOLE_RANGE = { from: 100, to: 12_000 };
+
+const ReadsCount = () =>
+  ReadsBy('readsCount', (text) => {
+    const read = parseCount(text);
+    return read.ok && read.value === 0 ? refuse(`“${text}” is nothing; it must be more than 0.`) : read;
+  });
+
+/** Shade groups of a strand as they are typed, light to dark: "pale 12, middle 14, deep 10". */
+export function parseShades(text: string): Result<{ name: string; count: number }[]> {
+  if (text.trim() === '') return ok([]);
+  const groups: { name: string; count: number }[] = [];
+  for (const part of text.split(',')) {
+    const match = /^\s*(\S.*?)\s+(\d{1,6})\s*$/.exec(part);
+    if (!match?.[1])
+      return refuse(
+        `“${part.trim().slice(0, 40)}” is no shade with a count; write it like pale 12, middle 14.`,
+      );
+    groups.push({ name: match[1].slice(0, 40), count: Number(match[2]) });
+  }
+  if (groups.length > 12) return refuse(`There are ${groups.length} shades; 12 are allowed.`);
+  return ok(groups);
+}
+
+class BeadFields {
+  @ReadsName('the material', 80) material!: string;
+  @ReadsOneOf(BEAD_SHAPES, 'a shape') shape!: string;
+  @ReadsSize(BEAD_RANGE, 'a bead’s size') size!: string;
+  /** The largest bead of a graded strand; empty when all are of one size. */
+  @ValidateIf(({ largest }: BeadFields) => largest !== '')
+  @ReadsBy<BeadFields>('readsLargest', (text, { size }) => {
+    const [smallest, largest] = [parseLength(size), sizeWithin(text, BEAD_RANGE, 'a bead’s size')];
+    return smallest.ok && largest.ok && largest.value < smallest.value
+      ? refuse(`The largest (${text}) is smaller than the smallest (${size}).`)
+      : largest;
+  })
+  largest!: string;
+  @ReadsBy<BeadFields>('readsBeadHole', (text, { size, largest }) => {
+    const hole = sizeWithin(text, HOLE_RANGE, 'a hole');
+    const across = parseLength(largest === '' ? size : largest);
+    return hole.ok && across.ok && hole.value >= across.value
+      ? refuse(`A hole of ${text} is as wide as the bead.`)
+      : hole;
+  })
+  hole!: string;
+  @ReadsOneOf(['strand', 'loose'], 'how they came') form!: string;
+  @ReadsCount() count!: string;
+  @ReadsBy<BeadFields>('readsShades', (text, { count }) => {
+    const [shades, all] = [parseShades(text), parseCount(count)];
+    if (!shades.ok || !all.ok) return shades;
+    const sum = shades.value.reduce((total, each) => total + each.count, 0);
+    return sum > all.value ? refuse(`The shades hold ${sum} beads, but there are ${all.value}.`) : shades;
+  })
+  shades!: string;
+}
+/** Beads that have come in. */
+export class ReceiveBeadsInput extends Purchased(BeadFields) {}
+
+class StoneFields {
+  @ReadsName('the material', 80) material!: string;
+  @ReadsOneOf(OUTLINES, 'an outline') outline!: string;
+  @ReadsSize(STONE_RANGE, 'a stone’s length') length!: string;
+  @ReadsSize(STONE_RANGE, 'a stone’s width') width!: string;
+  @ReadsSize(STONE_RANGE, 'a stone’s depth') depth!: string;
+  /** Height of the edge that the holds go round. */
+  @ReadsBy<StoneFields>('readsEdge', (text, { depth }) => {
+    const [edge, whole] = [parseLength(text), parseLength(depth)];
+    return edge.ok && whole.ok && edge.value > whole.value
+      ? refuse(`An edge of ${text} is more than the stone’s depth of ${depth}.`)
+      : edge;
+  })
+  edge!: string;
+  @ReadsOneOf(HOLE_AXES, 'where it is drilled') holeAxis!: string;
+  @ValidateIf(({ holeAxis }: StoneFields) => holeAxis !== 'none')
+  @ReadsSize(HOLE_RANGE, 'a hole')
+  hole!: string;
+}
+/** A stone that has come in. */
+export class ReceiveStoneInput extends Purchased(StoneFields) {}
+
+class FindingFields {
+  @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
+  @ReadsName('the material', 80) material!: string;
+  /** Size as it is sold: "4 mm inside, 20 ga". */
+  @ReadsText(80) size!: string;
+  @ReadsCount() count!: string;
+}
+/** Findings that have come in. */
+export class ReceiveFindingsInput extends Purchased(FindingFields) {}
+
+const readSupply = (text: string, unit: string, zero: boolean): Result<number> => {
+  const read = parseAmountOf({ ware: 'supply', unit: unit as SupplyUnit }, text);
+  return read.ok && read.value === 0 && !zero
+    ? refuse(`“${text}” is nothing; it must be more than 0.`)
+    : read;
+};
+
+class SupplyFields {
+  @ReadsName('the supply a name', 120) name!: string;
+  @ReadsOneOf(SUPPLY_UNITS, 'what it is measured in') unit!: string;
+  @ReadsBy<SupplyFields>('readsSupply', (text, { unit }) => readSupply(text, unit, false)) quantity!: string;
+  /** What every finished piece uses up of it; nought when it is not counted to pieces. */
+  @ReadsBy<SupplyFields>('readsPerPiece', (text, { unit }) => readSupply(text, unit, true)) perPiece!: string;
+}
+/** A supply that has come in. */
+export class ReceiveSupplyInput extends Purchased(SupplyFields) {}

@@ -1,0 +1,278 @@
+import { randomUUID } from 'node:crypto';
+import { trimShades, type ShadeGroup } from '@/core/bead/symmetricalSet';
+import { MOVEMENT_KINDS, type MovementKind } from '@/core/stock/movement';
+import type { StockForm, Ware } from '@/core/stock/ware';
+import type { Micrograms } from '@/core/units/mass';
+import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
+import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
+import type { Tx } from '@/data/inStudio';
+import { Movement, StockPiece } from '@/data/models/stock';
+import { takeNumbers } from '../kernel/numbers';
+import { ensureArticle } from '../stock/articles';
+
+/** A stock piece as it is locked for a posting. */
+export interface HeldStock {
+  readonly id: string;
+  readonly ware: Ware;
+  readonly number: number;
+  readonly articleId: string;
+  readonly lotId: string | null;
+  readonly form: StockForm;
+  readonly initialQuantity: number;
+  readonly quantity: number;
+  readonly cost: CostUnits;
+  readonly sortKey: string;
+  readonly placeId: string | null;
+  readonly emptyMass: Micrograms | null;
+  /** Of a strand, light to dark. */
+  readonly shades: readonly ShadeGroup[];
+  readonly version: number;
+}
+
+const HELD_COLUMNS = `stock_piece_id AS id, ware, number, article_id AS "articleId", lot_id AS "lotId", form, initial_quantity AS "initialQuantity", quantity,
+  cost_units AS cost, sort_key AS "sortKey", place_id AS "placeId", empty_mass_ug AS "emptyMass", shades, version`;
+
+/** Reads and locks stock pieces, in one order for everybody so that two people never wait for each other in a ring. */
+export async function lockStock(tx: Tx, ids: readonly string[]): Promise<Map<string, HeldStock>> {
+  const rows = await tx.select<HeldStock>(
+    `SELECT ${HELD_COLUMNS} FROM stock_pieces
+      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) ORDER BY stock_piece_id FOR UPDATE`,
+    [tx.session.studioId, [...new Set(ids)]],
+  );
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+/** Locks one stock piece by the number on its tag; undefined when there is none. */
+export async function lockNumbered(tx: Tx, ware: Ware, number: number): Promise<HeldStock | undefined> {
+  return tx.first<HeldStock>(
+    `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = $2 AND number = $3 FOR UPDATE`,
+    [tx.session.studioId, ware, number],
+  );
+}
+
+/** A stock piece that a posting brings into being. */
+export interface NewStock {
+  readonly ware: Ware;
+  readonly articleId: string;
+  readonly sortKey: string;
+  readonly lotId: string | null;
+  readonly form: StockForm;
+  readonly placeId?: string | null;
+  readonly note?: string;
+  /** Only when it is brought in with the number it had elsewhere. */
+  readonly number?: number;
+}
+
+interface Balance {
+  readonly articleId: string;
+  readonly shades: readonly ShadeGroup[];
+  quantity: number;
+  cost: CostUnits;
+}
+
+interface Entry {
+  readonly kind: MovementKind;
+  readonly id: string;
+  readonly articleId: string;
+  readonly quantity: number;
+  readonly cost: CostUnits;
+  readonly reason: string;
+  readonly lotId: string | null;
+  readonly reverses: number | null;
+}
+
+interface EntryOptions {
+  readonly reason?: string;
+  readonly lotId?: string | null;
+  readonly reverses?: number;
+  /** When the stock piece is, from here on, another article. */
+  readonly articleId?: string;
+}
+
+/**
+ * One posting to the ledger: collects what happens to stock pieces, then writes the movements, the balances and the new
+ * stock pieces together. It is the only writer of movements and balances, so every balance follows from its movements.
+ */
+export class Posting {
+  readonly #tx: Tx;
+  readonly #postKey: string;
+  readonly #pieceId: string | null;
+  readonly #balances = new Map<string, Balance>();
+  readonly #opened = new Map<string, NewStock>();
+  readonly #entries: Entry[] = [];
+  readonly #jars = new Map<MetalId, string>();
+
+  constructor(tx: Tx, postKey: string, pieceId: string | null = null) {
+    this.#tx = tx;
+    this.#postKey = postKey;
+    this.#pieceId = pieceId;
+  }
+
+  /** Says which locked stock pieces it is about. */
+  hold(...stock: readonly HeldStock[]): this {
+    for (const { id, articleId, quantity, cost: carried, shades } of stock) {
+      if (!this.#balances.has(id)) this.#balances.set(id, { articleId, quantity, cost: carried, shades });
+    }
+    return this;
+  }
+
+  /** What a stock piece holds after all that was entered so far. */
+  balance(id: string): Readonly<Balance> {
+    const balance = this.#balances.get(id);
+    if (!balance) throw new Error(`stock piece ${id} is not held by this posting`);
+    return balance;
+  }
+
+  /** Takes a quantity with its share of the cost. @returns the share */
+  take(id: string, kind: MovementKind, quantity: number, options: EntryOptions = {}): CostUnits {
+    const { quantity: has, cost: carried } = this.balance(id);
+    const share = shareOfCost(carried, quantity, has);
+    if (quantity > 0) this.enter(id, kind, -quantity, cost(0 - share), options);
+    return share;
+  }
+
+  /** Enters a movement with its signs as they are. */
+  enter(
+    id: string,
+    kind: MovementKind,
+    quantity: number,
+    amount: CostUnits,
+    { reason = '', lotId = null, reverses, articleId }: EntryOptions = {},
+  ): void {
+    const balance = this.balance(id);
+    const direction = MOVEMENT_KINDS[kind];
+    const sign = reverses === undefined ? 1 : -1;
+    if (direction !== 'both' && quantity * sign * (direction === 'in' ? 1 : -1) <= 0)
+      throw new Error(`a movement “${kind}” of ${quantity} goes the wrong way`);
+    this.#entries.push({
+      kind,
+      id,
+      articleId: articleId ?? balance.articleId,
+      quantity,
+      cost: amount,
+      reason,
+      lotId,
+      reverses: reverses ?? null,
+    });
+    this.#balances.set(id, {
+      ...balance,
+      articleId: articleId ?? balance.articleId,
+      quantity: balance.quantity + quantity,
+      cost: cost(balance.cost + amount),
+    });
+  }
+
+  /** Brings a new stock piece into being with its first movement. @returns its id */
+  open(
+    stock: NewStock,
+    kind: MovementKind,
+    quantity: number,
+    amount: CostUnits,
+    options: EntryOptions = {},
+  ): string {
+    const id = randomUUID();
+    this.#opened.set(id, stock);
+    this.#balances.set(id, { articleId: stock.articleId, quantity: 0, cost: cost(0), shades: [] });
+    this.enter(id, kind, quantity, amount, options);
+    return id;
+  }
+
+  /** Lets scrap fall into its metal's jar, with what it cost. Call it after the stock it comes from is locked. */
+  async toJar(metal: MetalId, mass: Micrograms, amount: CostUnits, reason = ''): Promise<void> {
+    // A snip of a fine wire may weigh less than the finest unit; it is there all the same.
+    const quantity = Math.max(1, mass);
+    const id = this.#jars.get(metal) ?? (await this.#findJar(metal));
+    if (id) {
+      this.#jars.set(metal, id);
+      this.enter(id, 'jarred', quantity, amount, { reason });
+      return;
+    }
+    const { id: articleId, sortKey } = await ensureArticle(this.#tx, {
+      ware: 'scrap',
+      name: `${metalOf(metal).name} scrap`,
+      sortKey: jarKey(metal),
+    });
+    const jar = { ware: 'scrap', articleId, sortKey, lotId: null, form: 'jar' } as const;
+    this.#jars.set(metal, this.open(jar, 'jarred', quantity, amount, { reason }));
+  }
+
+  async #findJar(metal: MetalId): Promise<string | undefined> {
+    const jar = await this.#tx.first<HeldStock>(
+      `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' AND sort_key = $2 FOR UPDATE`,
+      [this.#tx.session.studioId, jarKey(metal)],
+    );
+    if (jar) this.hold(jar);
+    return jar?.id;
+  }
+
+  /** Writes everything. @returns the numbers of the new stock pieces, by id */
+  async commit(): Promise<ReadonlyMap<string, number>> {
+    for (const [id, { quantity, cost: carried }] of this.#balances) {
+      if (quantity < 0 || carried < 0 || (quantity === 0 && carried !== 0))
+        throw new Error(`stock piece ${id} would hold ${quantity} at ${carried}`);
+    }
+    const numbers = await this.#addOpened();
+    await this.#setBalances();
+    const { session } = this.#tx;
+    await this.#tx.add(
+      Movement,
+      this.#entries.map(({ id, cost: costUnits, ...entry }) => ({
+        ...entry,
+        postKey: this.#postKey,
+        happenedAt: session.now,
+        userId: session.userId,
+        stockPieceId: id,
+        costUnits,
+        pieceId: this.#pieceId,
+      })),
+    );
+    return numbers;
+  }
+
+  async #addOpened(): Promise<Map<string, number>> {
+    const numbers = new Map<string, number>();
+    for (const ware of new Set([...this.#opened.values()].map((stock) => stock.ware))) {
+      const opened = [...this.#opened].filter(([, stock]) => stock.ware === ware);
+      const unnumbered = opened.filter(([, { number }]) => number === undefined);
+      const first = unnumbered.length > 0 ? await takeNumbers(this.#tx, ware, unnumbered.length) : 0;
+      unnumbered.forEach(([id], index) => numbers.set(id, first + index));
+      for (const [id, { number }] of opened) if (number !== undefined) numbers.set(id, number);
+    }
+    await this.#tx.add(
+      StockPiece,
+      [...this.#opened].map(([id, { number: _, note = '', placeId = null, ...stock }]) => ({
+        ...stock,
+        stockPieceId: id,
+        number: numbers.get(id) ?? 0,
+        initialQuantity: this.#entries.find((entry) => entry.id === id)?.quantity ?? 0,
+        quantity: this.balance(id).quantity,
+        costUnits: this.balance(id).cost,
+        placeId,
+        note,
+        createdAt: this.#tx.session.now,
+      })),
+    );
+    return numbers;
+  }
+
+  async #setBalances(): Promise<void> {
+    const touched = [...new Set(this.#entries.map(({ id }) => id))].filter((id) => !this.#opened.has(id));
+    if (touched.length === 0) return;
+    await this.#tx.run(
+      `UPDATE stock_pieces p SET quantity = v.quantity, cost_units = v.cost, article_id = v.article, sort_key = a.sort_key, shades = v.shades
+         FROM unnest($2::uuid[], $3::bigint[], $4::bigint[], $5::uuid[], $6::jsonb[]) AS v(id, quantity, cost, article, shades)
+         JOIN articles a ON a.studio_id = $1 AND a.article_id = v.article
+        WHERE p.studio_id = $1 AND p.stock_piece_id = v.id`,
+      [
+        this.#tx.session.studioId,
+        touched,
+        touched.map((id) => this.balance(id).quantity),
+        touched.map((id) => this.balance(id).cost),
+        touched.map((id) => this.balance(id).articleId),
+        touched.map((id) => JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity))),
+      ],
+    );
+  }
+}
+
+const jarKey = (metal: MetalId): string => String(METAL_IDS.indexOf(metal)).padStart(2, '0');

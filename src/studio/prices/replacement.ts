@@ -1,0 +1,194 @@
+import { priceUnit } from '@/core/stock/priceUnit';
+import { CONTENT, spotCost, type SpotRule } from '@/core/metalPrice/metalPrice';
+import { formatAmountOf, parseAmountOf } from '@/core/stock/amount';
+import type { Ware } from '@/core/stock/ware';
+import { um, UM_PER_METRE } from '@/core/units/length';
+import { mulDiv } from '@/core/units/exact';
+import { cost, COST_UNITS_PER_MINOR, type CostUnits, type MinorUnits } from '@/core/units/money';
+import { metalOf } from '@/core/wire/metal';
+import type { Tx } from '@/data/inStudio';
+import { Article, TypedPrice } from '@/data/models/stock';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn } from '../settings/settings';
+import { specsById, type KnownSpec } from '../wire/specs';
+import { lastMetalPrices, type KnownPrice } from './metalPrices';
+import { SetPricingInput, type PriceSource } from './replacement.input';
+
+/** Price for a quantity of an article. */
+export interface PriceFor {
+  readonly price: CostUnits;
+  readonly quantity: number;
+}
+
+interface PriceRow extends SpotRule {
+  readonly articleId: string;
+  readonly priceBy: PriceSource;
+  readonly paid: MinorUnits | null;
+  readonly paidFor: number | null;
+  readonly typed: MinorUnits | null;
+  readonly typedFor: number | null;
+}
+
+/**
+ * What articles would cost today, each by its own rule: last paid, typed, or reckoned from the metal's price. Where the rule has
+ * nothing to go by (no price of the day yet), the last price paid stands.
+ */
+export async function replacementPrices(
+  tx: Tx,
+  articleIds: readonly string[],
+): Promise<Map<string, PriceFor>> {
+  const rows = await tx.select<PriceRow>(
+    `SELECT a.article_id AS "articleId", a.price_by AS "priceBy", a.premium, a.fabrication_per_metre AS "fabricationPerMetre",
+            l.price AS paid, l.quantity AS "paidFor", t.price AS typed, t.quantity AS "typedFor"
+       FROM articles a
+       LEFT JOIN LATERAL (SELECT price, quantity FROM lots WHERE studio_id = $1 AND article_id = a.article_id
+                           ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
+       LEFT JOIN LATERAL (SELECT price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = a.article_id
+                           ORDER BY typed_at DESC, typed_price_id DESC LIMIT 1) AS t ON true
+      WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
+    [tx.session.studioId, [...new Set(articleIds)]],
+  );
+  const bySpot = rows.filter(({ priceBy }) => priceBy === 'spot').map(({ articleId }) => articleId);
+  const specs = bySpot.length > 0 ? await specsById(tx, bySpot) : new Map<string, KnownSpec>();
+  const metals = bySpot.length > 0 ? await lastMetalPrices(tx) : [];
+  return new Map(
+    rows.flatMap((row): [string, PriceFor][] => {
+      const found = priceOf(row, specs.get(row.articleId), metals);
+      return found ? [[row.articleId, found]] : [];
+    }),
+  );
+}
+
+function priceOf(
+  row: PriceRow,
+  spec: KnownSpec | undefined,
+  metals: readonly KnownPrice[],
+): PriceFor | undefined {
+  if (row.priceBy === 'typed' && row.typed !== null && row.typedFor)
+    return { price: cost(row.typed * COST_UNITS_PER_MINOR), quantity: row.typedFor };
+  if (row.priceBy === 'spot' && spec) {
+    const spot = metals.find(({ metal }) => metal === CONTENT[spec.metal]?.metal);
+    const price = spot && spotCost(spec, um(UM_PER_METRE), spot.perKilogram, row);
+    if (price !== undefined) return { price, quantity: UM_PER_METRE };
+  }
+  return row.paid !== null && row.paidFor
+    ? { price: cost(row.paid * COST_UNITS_PER_MINOR), quantity: row.paidFor }
+    : undefined;
+}
+
+/** Cost of a quantity at a price. */
+export const costAt = ({ price, quantity: per }: PriceFor, quantity: number): CostUnits =>
+  cost(mulDiv(price, quantity, per));
+
+/** How an article is priced, and what it was. */
+export interface PriceView {
+  readonly articleId: string;
+  readonly name: string;
+  readonly ware: Ware;
+  readonly version: number;
+  readonly priceBy: PriceSource;
+  readonly premium: number;
+  readonly fabricationPerMetre: MinorUnits;
+  readonly now: PriceFor | null;
+  /** Every price paid and typed, oldest first: for a metre of wire, for one of everything else. */
+  readonly history: readonly {
+    readonly day: string;
+    readonly source: 'paid' | 'typed';
+    readonly perUnit: CostUnits;
+  }[];
+}
+
+/** Opens how an article is priced; null when there is none. */
+export function showPricing(session: StudioSession, articleId: string): Promise<PriceView | null> {
+  ownerOnly(session);
+  return look(session, async (tx) => {
+    const article = await Article.findOne({ where: { studioId: session.studioId, articleId }, ...tx.within });
+    if (!article) return null;
+    const { name, ware, version, priceBy, premium, fabricationPerMetre } = article;
+    const prices = await tx.select<{
+      day: string;
+      source: 'paid' | 'typed';
+      price: MinorUnits;
+      quantity: number;
+    }>(
+      `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $1 AND article_id = $2
+       UNION ALL SELECT typed_at::date::text, 'typed', price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = $2
+       ORDER BY day LIMIT 400`,
+      [session.studioId, articleId],
+    );
+    return {
+      articleId,
+      name,
+      ware,
+      version,
+      priceBy,
+      premium,
+      fabricationPerMetre,
+      now: (await replacementPrices(tx, [articleId])).get(articleId) ?? null,
+      history: prices.map(({ day, source, price, quantity }) => ({
+        day,
+        source,
+        perUnit: costAt({ price: cost(price * COST_UNITS_PER_MINOR), quantity }, priceUnit(ware)),
+      })),
+    };
+  });
+}
+
+/** Sets how an article's replacement price is found. A typed price is kept with its day. */
+export function setPricing(
+  session: StudioSession,
+  postKey: string,
+  articleId: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(SetPricingInput, plain);
+  };
+  return post(session, 'setPricing', postKey, prepare, async (tx, input) => {
+    const { studioId, userId, now } = session;
+    const { currency, lengthSystem } = await settingsIn(tx);
+    const article = await Article.findOne({ where: { studioId, articleId }, ...tx.within });
+    if (!article) throw refused('This article is no longer there.');
+    if (article.version !== numberOf(input.version))
+      throw stale('Somebody changed this price while you had the page open. Reload it, then set it again.');
+    const rule = { priceBy: input.priceBy as PriceSource, version: article.version + 1 };
+    if (rule.priceBy === 'typed') {
+      const measure = { ware: article.ware };
+      const quantity = parseAmountOf(measure, input.quantity);
+      if (!quantity.ok) throw invalid('quantity', quantity.error);
+      if (quantity.value === 0)
+        throw invalid(
+          'quantity',
+          `“${input.quantity}” is ${formatAmountOf(measure, 0, lengthSystem)}; say what the price is for.`,
+        );
+      await tx.add(TypedPrice, [
+        {
+          articleId,
+          typedAt: now,
+          userId,
+          price: readMoney('price', input.price, currency),
+          quantity: quantity.value,
+        },
+      ]);
+    }
+    if (rule.priceBy === 'spot') {
+      const spec = (await specsById(tx, [articleId])).get(articleId);
+      if (!spec || !CONTENT[spec.metal])
+        throw invalid(
+          'priceBy',
+          `There is no price of the day for ${spec ? metalOf(spec.metal).name : 'this'}; type one, or take the last paid.`,
+        );
+      Object.assign(rule, {
+        premium: Math.round(numberOf(input.premium) * 100),
+        fabricationPerMetre: readMoney('fabricationPerMetre', input.fabricationPerMetre, currency),
+      });
+    }
+    await Article.update(rule, { where: { studioId, articleId }, ...tx.within });
+    return null;
+  });
+}

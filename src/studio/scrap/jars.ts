@@ -1,0 +1,138 @@
+import { CONTENT, meltValue } from '@/core/metalPrice/metalPrice';
+import { parseMass, type Micrograms } from '@/core/units/mass';
+import type { CostUnits, MinorUnits } from '@/core/units/money';
+import { METAL_IDS, type MetalId } from '@/core/wire/metal';
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '@/core/result';
+import { Refining } from '@/data/models/stock';
+import { readInput } from '../kernel/readInput';
+import type { Outcome } from '../kernel/outcome';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { Posting } from '../ledger/posting';
+import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn } from '../settings/settings';
+import { lockOne, quantityWithin } from '../stock/takeOut';
+import { historyOf, type HistoryLine } from '../stock/history';
+import { SendForRefiningInput } from './jars.input';
+
+/** The scrap of one metal. Amounts are null for helpers. */
+export interface Jar {
+  readonly number: number;
+  readonly metal: MetalId;
+  readonly mass: Micrograms;
+  readonly cost: CostUnits | null;
+  /** At the last price known; null where the metal has none. */
+  readonly melt: MinorUnits | null;
+  readonly price: KnownPrice | null;
+}
+
+interface JarRow {
+  readonly id: string;
+  readonly number: number;
+  readonly sortKey: string;
+  readonly mass: Micrograms;
+  readonly cost: CostUnits;
+}
+
+const COLUMNS = `stock_piece_id AS id, number, sort_key AS "sortKey", quantity AS mass, cost_units AS cost`;
+
+const metalAt = (sortKey: string): MetalId => METAL_IDS[Number(sortKey)] ?? 'copper';
+
+function jarFrom({ number, sortKey, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
+  const metal = metalAt(sortKey);
+  const price = prices.find((each) => each.metal === CONTENT[metal]?.metal) ?? null;
+  return {
+    number,
+    metal,
+    mass,
+    cost: sees ? cost : null,
+    melt: sees ? (meltValue(metal, mass, price?.perKilogram) ?? null) : null,
+    price: sees ? price : null,
+  };
+}
+
+/** All jars, in the order of the metals. */
+export function showJars(session: StudioSession): Promise<Jar[]> {
+  return look(session, async (tx) => {
+    const rows = await tx.select<JarRow>(
+      `SELECT ${COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' ORDER BY sort_key`,
+      [session.studioId],
+    );
+    const prices = await lastMetalPrices(tx);
+    return rows.map((row) => jarFrom(row, prices, session.role === 'owner'));
+  });
+}
+
+/** Scrap that was sent to a refiner. */
+export interface RefiningView {
+  readonly sentOn: string;
+  readonly refiner: string;
+  readonly mass: Micrograms;
+  readonly proceeds: MinorUnits;
+}
+
+/** One jar with what fell in and what was sent off; null when there is none. */
+export function showJar(
+  session: StudioSession,
+  number: number,
+): Promise<
+  (Jar & { readonly history: readonly HistoryLine[]; readonly refinings: readonly RefiningView[] }) | null
+> {
+  return look(session, async (tx) => {
+    const row = await tx.first<JarRow>(
+      `SELECT ${COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' AND number = $2`,
+      [session.studioId, number],
+    );
+    if (!row) return null;
+    const sees = session.role === 'owner';
+    const refinings = await tx.select<RefiningView>(
+      `SELECT r.sent_on::text AS "sentOn", r.refiner, r.mass_ug AS mass, r.proceeds FROM refinings r
+        WHERE r.studio_id = $1 AND r.stock_piece_id = $2
+          AND NOT EXISTS (SELECT FROM movements m JOIN movements b ON b.studio_id = m.studio_id AND b.reverses = m.movement_id
+                           WHERE m.studio_id = $1 AND m.post_key = r.post_key)
+        ORDER BY r.sent_on DESC LIMIT 100`,
+      [session.studioId, row.id],
+    );
+    return {
+      ...jarFrom(row, await lastMetalPrices(tx), sees),
+      history: await historyOf(tx, row.id),
+      refinings: sees ? refinings : [],
+    };
+  });
+}
+
+/** Sends scrap off: it leaves its jar with its share of what it cost, and what came back for it is kept beside that. */
+export function sendForRefining(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(SendForRefiningInput, plain);
+  };
+  return post(session, 'sendForRefining', postKey, prepare, async (tx, input) => {
+    const { currency, lengthSystem } = await settingsIn(tx);
+    const proceeds = readMoney('proceeds', input.proceeds, currency);
+    const jar = await lockOne(tx, 'scrap', number);
+    const mass = quantityWithin('mass', input.mass, jar, { ware: 'scrap' }, lengthSystem);
+    const refiner = input.refiner.trim();
+    const posting = new Posting(tx, postKey).hold(jar);
+    posting.take(jar.id, 'refined', mass, { reason: `to ${refiner}` });
+    await posting.commit();
+    await tx.add(Refining, [
+      {
+        refiningId: randomUUID(),
+        postKey,
+        stockPieceId: jar.id,
+        sentOn: input.sentOn,
+        refiner,
+        massUg: expectOk(parseMass(input.mass)),
+        proceeds,
+      },
+    ]);
+    return null;
+  });
+}

@@ -1,0 +1,14 @@
+import { parseMass } from '@/core/units/mass';
+import { ReadsBy, ReadsText, ReadsWhole } from '../kernel/rules';
+import { ok } from '@/core/result';
+
+/** Where a stock piece is kept, and what it is wound on. */
+export class ChangeStockInput {
+  @ReadsWhole(1, 1_000_000_000) version!: string;
+  @ReadsText(120) place!: string;
+  @ReadsText(400) note!: string;
+  /** Kind of spool, by name; empty for none. */
+  @ReadsText(120) spoolType!: string;
+  /** The empty spool; kept for its kind too. Empty when it is not known. */
+  @ReadsBy('readsEmptyMass', (text) => (text === '' ? ok(null) : parseMass(text))) emptyMass!: string;
+}

@@ -1,0 +1,46 @@
+import { expectOk } from '@/core/result';
+import { tag } from '@/core/tag';
+import type { Ware } from '@/core/stock/ware';
+import { parseMass } from '@/core/units/mass';
+import { StockPiece } from '@/data/models/stock';
+import { refused, stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { post, type StudioSession } from '../kernel/useCase';
+import { lockNumbered } from '../ledger/posting';
+import { ensurePlace, ensureSpoolType } from './places';
+import { ChangeStockInput } from './changeStock.input';
+
+/** Puts a stock piece in another place, and says what its empty spool weighs. No quantity changes, so no movement is written. */
+export function changeStock(
+  session: StudioSession,
+  postKey: string,
+  ware: Ware,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => readInput(ChangeStockInput, plain);
+  return post(session, 'changeStock', postKey, prepare, async (tx, input) => {
+    const stock = await lockNumbered(tx, ware, number);
+    if (!stock) throw refused(`There is no ${tag(ware, number)}.`);
+    if (stock.version !== numberOf(input.version))
+      throw stale(
+        `Somebody changed ${tag(ware, number)} while you had this page open. Reload it, then say it again.`,
+      );
+    const emptyMassUg = input.emptyMass === '' ? null : expectOk(parseMass(input.emptyMass));
+    const spoolType = input.spoolType.trim();
+    const spoolTypeId =
+      spoolType !== '' && emptyMassUg !== null ? await ensureSpoolType(tx, spoolType, emptyMassUg) : null;
+    await StockPiece.update(
+      {
+        placeId: await ensurePlace(tx, input.place),
+        note: input.note.trim(),
+        spoolTypeId,
+        emptyMassUg,
+        version: stock.version + 1,
+      },
+      { where: { studioId: tx.session.studioId, stockPieceId: stock.id }, ...tx.within },
+    );
+    return null;
+  });
+}

@@ -1,0 +1,138 @@
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '@/core/result';
+import { parseMass, type Micrograms } from '@/core/units/mass';
+import type { Tx } from '@/data/inStudio';
+import { Place, SpoolType } from '@/data/models/stock';
+import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { look, post, type StudioSession } from '../kernel/useCase';
+import { RenamePlaceInput, KeepSpoolTypeInput } from './places.input';
+
+/** A drawer, a peg, a tin, with how much lies in it. */
+export interface PlaceView {
+  readonly id: string;
+  readonly name: string;
+  readonly pieces: number;
+}
+
+/** The places in the order one goes round them. */
+export function listPlaces(session: StudioSession): Promise<PlaceView[]> {
+  return look(session, (tx) =>
+    tx.select<PlaceView>(
+      `SELECT place_id AS id, name, (SELECT count(*)::int FROM stock_pieces p WHERE p.studio_id = l.studio_id AND p.place_id = l.place_id
+                                        AND p.quantity > 0) AS pieces
+         FROM places l WHERE studio_id = $1 ORDER BY position, name LIMIT 500`,
+      [tx.session.studioId],
+    ),
+  );
+}
+
+/** The place of a name, made when there is none yet; null for no name. */
+export async function ensurePlace(tx: Tx, name: string): Promise<string | null> {
+  const said = name.trim();
+  if (said === '') return null;
+  const found = await tx.first<{ placeId: string }>(
+    'SELECT place_id AS "placeId" FROM places WHERE studio_id = $1 AND lower(name) = lower($2)',
+    [tx.session.studioId, said],
+  );
+  if (found) return found.placeId;
+  const placeId = randomUUID();
+  const last = await tx.first<{ position: number }>(
+    'SELECT COALESCE(max(position), 0) AS position FROM places WHERE studio_id = $1',
+    [tx.session.studioId],
+  );
+  await tx.add(Place, [{ placeId, name: said, position: (last?.position ?? 0) + 1 }]);
+  return placeId;
+}
+
+/** Puts the places into the order one goes round them; every place is named once. */
+export function orderPlaces(
+  session: StudioSession,
+  postKey: string,
+  ids: readonly string[],
+): Promise<Outcome<null>> {
+  return post(
+    session,
+    'orderPlaces',
+    postKey,
+    () => ids,
+    async (tx, order) => {
+      const known = await tx.select<{ id: string }>(
+        'SELECT place_id AS id FROM places WHERE studio_id = $1',
+        [tx.session.studioId],
+      );
+      if (known.length !== order.length || known.some(({ id }) => !order.includes(id)))
+        throw refused('The places changed meanwhile; reload the page.');
+      await tx.run(
+        `UPDATE places p SET position = o.position FROM unnest($2::uuid[]) WITH ORDINALITY AS o(id, position)
+        WHERE p.studio_id = $1 AND p.place_id = o.id`,
+        [tx.session.studioId, order],
+      );
+      return null;
+    },
+  );
+}
+
+export function renamePlace(
+  session: StudioSession,
+  postKey: string,
+  placeId: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => readInput(RenamePlaceInput, plain);
+  return post(session, 'renamePlace', postKey, prepare, async (tx, { name }) => {
+    const { studioId } = tx.session;
+    const taken = await tx.first(
+      'SELECT FROM places WHERE studio_id = $1 AND lower(name) = lower($2) AND place_id <> $3',
+      [studioId, name.trim(), placeId],
+    );
+    if (taken) throw invalid('name', `There is a place called “${name.trim()}” already.`);
+    await Place.update({ name: name.trim() }, { where: { studioId, placeId }, ...tx.within });
+    return null;
+  });
+}
+
+/** An empty spool and what it weighs. */
+export interface SpoolTypeView {
+  readonly id: string;
+  readonly name: string;
+  readonly emptyMass: Micrograms;
+}
+
+export function listSpoolTypes(session: StudioSession): Promise<SpoolTypeView[]> {
+  return look(session, (tx) =>
+    tx.select<SpoolTypeView>(
+      'SELECT spool_type_id AS id, name, empty_mass_ug AS "emptyMass" FROM spool_types WHERE studio_id = $1 ORDER BY name LIMIT 200',
+      [tx.session.studioId],
+    ),
+  );
+}
+
+/** Notes the empty weight of a kind of spool, or notes it anew. */
+export function keepSpoolType(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => readInput(KeepSpoolTypeInput, plain);
+  return post(session, 'keepSpoolType', postKey, prepare, async (tx, { name, emptyMass }) => {
+    await ensureSpoolType(tx, name, expectOk(parseMass(emptyMass)));
+    return null;
+  });
+}
+
+/** The kind of spool of a name with this empty weight. @returns its id */
+export async function ensureSpoolType(tx: Tx, name: string, emptyMassUg: Micrograms): Promise<string> {
+  const { studioId } = tx.session;
+  const found = await tx.first<{ id: string }>(
+    'SELECT spool_type_id AS id FROM spool_types WHERE studio_id = $1 AND lower(name) = lower($2)',
+    [studioId, name.trim()],
+  );
+  if (found) {
+    await SpoolType.update({ emptyMassUg }, { where: { studioId, spoolTypeId: found.id }, ...tx.within });
+    return found.id;
+  }
+  const spoolTypeId = randomUUID();
+  await tx.add(SpoolType, [{ spoolTypeId, name: name.trim(), emptyMassUg }]);
+  return spoolTypeId;
+}

@@ -1,0 +1,74 @@
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '@/core/result';
+import type { StockForm, Ware } from '@/core/stock/ware';
+import type { Micrograms } from '@/core/units/mass';
+import { parseAmount, toCost } from '@/core/units/money';
+import type { GaugeLabel } from '@/core/wire/gauge';
+import type { Tx } from '@/data/inStudio';
+import { Lot, Supplier } from '@/data/models/stock';
+import { Posting } from '../ledger/posting';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn } from '../settings/settings';
+import { ensurePlace } from './places';
+import type { PurchaseFields } from './purchase.input';
+
+/** What was bought. */
+export interface Goods {
+  readonly ware: Ware;
+  readonly articleId: string;
+  readonly sortKey: string;
+  readonly form: StockForm;
+  readonly quantity: number;
+  readonly mass?: Micrograms | null;
+  /** The label wire was bought under. */
+  readonly label?: GaugeLabel;
+}
+
+/** Takes in a purchase: its lot, its stock piece with the whole cost on it, and the movement. @returns the number on its tag */
+export async function takeIn(
+  tx: Tx,
+  postKey: string,
+  { ware, articleId, sortKey, form, quantity, mass = null, label }: Goods,
+  purchase: PurchaseFields,
+): Promise<{ readonly number: number; readonly id: string }> {
+  const { currency } = await settingsIn(tx);
+  const price = readMoney('price', purchase.price, currency);
+  const paid = purchase.paid === '' ? { money: price, code: currency } : expectOk(parseAmount(purchase.paid));
+  const lotId = randomUUID();
+  await tx.add(Lot, [
+    {
+      lotId,
+      articleId,
+      supplierId: await ensureSupplier(tx, purchase.supplier),
+      boughtOn: purchase.boughtOn,
+      gaugeSystem: label?.system ?? null,
+      gaugeNumber: label?.number ?? null,
+      quantity,
+      massUg: mass,
+      price,
+      paid: paid.money,
+      paidCurrency: paid.code,
+      note: purchase.note.trim(),
+      createdAt: tx.session.now,
+    },
+  ]);
+  const posting = new Posting(tx, postKey);
+  const placeId = await ensurePlace(tx, purchase.place);
+  const stock = { ware, articleId, sortKey, lotId, form, placeId };
+  const id = posting.open(stock, 'received', quantity, toCost(price), { lotId });
+  return { number: (await posting.commit()).get(id) ?? 0, id };
+}
+
+/** The supplier of a name, made when there is none yet; null for no name. */
+export async function ensureSupplier(tx: Tx, name: string): Promise<string | null> {
+  const said = name.trim();
+  if (said === '') return null;
+  const found = await tx.first<{ supplierId: string }>(
+    'SELECT supplier_id AS "supplierId" FROM suppliers WHERE studio_id = $1 AND lower(name) = lower($2)',
+    [tx.session.studioId, said],
+  );
+  if (found) return found.supplierId;
+  const supplierId = randomUUID();
+  await tx.add(Supplier, [{ supplierId, name: said }]);
+  return supplierId;
+}

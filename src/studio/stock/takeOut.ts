@@ -1,0 +1,87 @@
+import { expectOk } from '@/core/result';
+import { formatAmountOf, parseAmountOf, type Measure, type SupplyUnit } from '@/core/stock/amount';
+import { WARE_WORDS, type Ware } from '@/core/stock/ware';
+import { tag } from '@/core/tag';
+import { um, type LengthSystem } from '@/core/units/length';
+import { massOfLength } from '@/core/wire/mass';
+import { cost } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { post, type StudioSession } from '../kernel/useCase';
+import { lockNumbered, Posting, type HeldStock } from '../ledger/posting';
+import { settingsIn } from '../settings/settings';
+import { specsById } from '../wire/specs';
+import { TakeOutInput } from './takeOut.input';
+
+/** A stock piece that is there, locked. @throws Refused when it is not, or is used up */
+export async function lockOne(tx: Tx, ware: Ware, number: number): Promise<HeldStock> {
+  const stock = await lockNumbered(tx, ware, number);
+  if (!stock) throw refused(`There is no ${tag(ware, number)}.`);
+  if (stock.quantity === 0) throw refused(`${tag(ware, number)} is used up. Nothing was posted.`);
+  return stock;
+}
+
+/** How an article is measured. */
+export async function measureOf(
+  tx: Tx,
+  { ware, articleId }: Pick<HeldStock, 'ware' | 'articleId'>,
+): Promise<Measure> {
+  if (ware !== 'supply') return { ware };
+  const row = await tx.first<{ unit: SupplyUnit }>(
+    'SELECT unit FROM supplies WHERE studio_id = $1 AND article_id = $2',
+    [tx.session.studioId, articleId],
+  );
+  return { ware, unit: row?.unit ?? null };
+}
+
+/** What a text says is taken of a stock piece. @throws Refused when it is no quantity, nothing, or more than there is */
+export function quantityWithin(
+  field: string,
+  text: string,
+  stock: HeldStock,
+  measure: Measure,
+  system: LengthSystem,
+): number {
+  const read = parseAmountOf(measure, text);
+  if (!read.ok) throw invalid(field, read.error);
+  if (read.value === 0) throw invalid(field, `“${text}” is nothing; it must be more than 0.`);
+  if (read.value > stock.quantity) {
+    const has = formatAmountOf(measure, stock.quantity, system);
+    throw invalid(field, `${tag(stock.ware, stock.number)} has ${has} left; ${text.trim()} is more.`);
+  }
+  return expectOk(read);
+}
+
+/** Takes something out of stock that no pattern asked for, or that was spoiled; spoiled wire falls into its metal's jar. */
+export function takeOut(
+  session: StudioSession,
+  postKey: string,
+  ware: Exclude<Ware, 'scrap'>,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => readInput(TakeOutInput, plain);
+  return post(session, 'takeOut', postKey, prepare, async (tx, input) => {
+    const { lengthSystem } = await settingsIn(tx);
+    const stock = await lockOne(tx, ware, number);
+    const quantity = quantityWithin(
+      'quantity',
+      input.quantity,
+      stock,
+      await measureOf(tx, stock),
+      lengthSystem,
+    );
+    const kind = input.kind === 'spoiled' ? 'spoiled' : 'used';
+    const reason = input.reason.trim();
+    const posting = new Posting(tx, postKey).hold(stock);
+    const share = posting.take(stock.id, kind, quantity, { reason });
+    if (ware === 'wire' && kind === 'spoiled') {
+      const spec = (await specsById(tx, [stock.articleId])).get(stock.articleId);
+      if (!spec) throw new Error(`the ${WARE_WORDS[ware].one} of ${tag(ware, number)} vanished`);
+      await posting.toJar(spec.metal, massOfLength(spec, um(quantity)), cost(share), reason);
+    }
+    await posting.commit();
+    return null;
+  });
+}

@@ -1,0 +1,148 @@
+import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
+import { minimumOf, toBuy, USE_DAYS, type StockLevel, type ToBuy } from '@/core/stock/toBuy';
+import type { Ware } from '@/core/stock/ware';
+import type { CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { Article } from '@/data/models/stock';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { costAt, replacementPrices } from '../prices/replacement';
+import { settingsIn } from '../settings/settings';
+import { measureOf } from '../stock/takeOut';
+import { SetMinimumInput } from './toBuy.input';
+
+/** One article that is running out. */
+export interface ShoppingLine extends ToBuy {
+  readonly articleId: string;
+  readonly ware: Ware;
+  readonly name: string;
+  readonly unit: SupplyUnit | null;
+  readonly inStock: number;
+  readonly supplier: string | null;
+  /** At what it would cost today; null for helpers. */
+  readonly cost: CostUnits | null;
+}
+
+interface LevelRow extends StockLevel {
+  readonly articleId: string;
+  readonly ware: Ware;
+  readonly name: string;
+  readonly unit: SupplyUnit | null;
+  readonly supplier: string | null;
+}
+
+/** Articles with a minimum, what there is of each, what 90 days took, and where it was bought last. */
+const levels = (tx: Tx, articleId: string | null): Promise<LevelRow[]> =>
+  tx.select<LevelRow>(
+    `SELECT a.article_id AS "articleId", a.ware, a.name, y.unit, a.minimum_by AS "minimumBy", a.minimum, a.sold_by AS "soldBy",
+            COALESCE((SELECT sum(quantity) FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint AS quantity,
+            COALESCE((SELECT -sum(quantity) FROM movements m WHERE m.studio_id = $1 AND m.article_id = a.article_id
+                        AND m.happened_at > $2::timestamptz - INTERVAL '${USE_DAYS} days'
+                        AND m.kind IN ('cut', 'returned', 'used', 'scrapped', 'spoiled')), 0)::bigint AS used,
+            COALESCE(l.quantity, 0) AS "lastBought", u.name AS supplier
+       FROM articles a
+       LEFT JOIN supplies y ON y.studio_id = a.studio_id AND y.article_id = a.article_id
+       LEFT JOIN LATERAL (SELECT quantity, supplier_id FROM lots WHERE studio_id = $1 AND article_id = a.article_id
+                           ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
+       LEFT JOIN suppliers u ON u.studio_id = a.studio_id AND u.supplier_id = l.supplier_id
+      WHERE a.studio_id = $1 AND (a.article_id = $3 OR ($3::uuid IS NULL AND a.minimum_by <> 'none')) AND a.ware <> 'scrap'
+      ORDER BY u.name NULLS LAST, a.ware, a.sort_key LIMIT 2000`,
+    [tx.session.studioId, tx.session.now, articleId],
+  );
+
+/** What to buy, by supplier, rounded to how it is sold. */
+export function listToBuy(session: StudioSession): Promise<ShoppingLine[]> {
+  return look(session, async (tx) => {
+    const rows = await levels(tx, null);
+    const short = rows.flatMap((row) => {
+      const buy = toBuy(row);
+      return buy ? [{ row, buy }] : [];
+    });
+    const sees = session.role === 'owner';
+    const prices = sees
+      ? await replacementPrices(
+          tx,
+          short.map(({ row }) => row.articleId),
+        )
+      : new Map<string, never>();
+    return short.map(({ row, buy }) => {
+      const price = prices.get(row.articleId);
+      const { articleId, ware, name, unit, quantity, supplier } = row;
+      return {
+        ...buy,
+        articleId,
+        ware,
+        name,
+        unit,
+        inStock: quantity,
+        supplier,
+        cost: price ? costAt(price, buy.quantity) : null,
+      };
+    });
+  });
+}
+
+/** How much of an article should be there. */
+export interface MinimumView {
+  readonly articleId: string;
+  readonly version: number;
+  readonly minimumBy: 'none' | 'typed' | 'use';
+  readonly minimum: number;
+  readonly soldBy: number;
+  readonly used: number;
+  /** The least that should be there now, by the rule. */
+  readonly least: number;
+}
+
+export function showMinimum(session: StudioSession, articleId: string): Promise<MinimumView | null> {
+  return look(session, async (tx) => {
+    const [level] = await levels(tx, articleId);
+    const article = await Article.findOne({ where: { studioId: session.studioId, articleId }, ...tx.within });
+    if (!level || !article) return null;
+    const { minimumBy, minimum, soldBy, used } = level;
+    return { articleId, version: article.version, minimumBy, minimum, soldBy, used, least: minimumOf(level) };
+  });
+}
+
+export function setMinimum(
+  session: StudioSession,
+  postKey: string,
+  articleId: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(SetMinimumInput, plain);
+  };
+  return post(session, 'setMinimum', postKey, prepare, async (tx, input) => {
+    const where = { studioId: session.studioId, articleId };
+    const article = await Article.findOne({ where, ...tx.within });
+    if (!article) throw refused('This article is no longer there.');
+    if (article.version !== numberOf(input.version))
+      throw stale('Somebody changed this while you had the page open. Reload it, then set it again.');
+    const measure = await measureOf(tx, article);
+    const { lengthSystem } = await settingsIn(tx);
+    const read = (field: 'minimum' | 'soldBy', text: string): number => {
+      const amount = parseAmountOf(measure, text);
+      if (!amount.ok) throw invalid(field, amount.error);
+      if (amount.value === 0)
+        throw invalid(
+          field,
+          `“${text}” is ${formatAmountOf(measure, 0, lengthSystem)}; it must be more than 0.`,
+        );
+      return amount.value;
+    };
+    await Article.update(
+      {
+        minimumBy: input.minimumBy as StockLevel['minimumBy'],
+        minimum: input.minimumBy === 'typed' ? read('minimum', input.minimum) : article.minimum,
+        soldBy: input.soldBy.trim() === '' ? 0 : read('soldBy', input.soldBy),
+        version: article.version + 1,
+      },
+      { where, ...tx.within },
+    );
+    return null;
+  });
+}

@@ -1,0 +1,41 @@
+import { tag } from '@/core/tag';
+import { cost } from '@/core/units/money';
+import { describeSpec, specKey } from '@/core/wire/spec';
+import { readInput } from '../kernel/readInput';
+import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { post, type StudioSession } from '../kernel/useCase';
+import { Posting } from '../ledger/posting';
+import { lockOne } from '../stock/takeOut';
+import { specFromInput } from './specFromInput';
+import { ensureSpec, specsById } from './specs';
+import { RelabelWireInput } from './relabelWire.input';
+
+/**
+ * Says that a stock piece is another wire than was thought, as when the calliper shows another gauge. What is left of it moves
+ * to the other spec with its cost; what was cut from it before stays what it was taken for.
+ */
+export function relabelWire(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => readInput(RelabelWireInput, plain);
+  return post(session, 'relabelWire', postKey, prepare, async (tx, input) => {
+    const stock = await lockOne(tx, 'wire', number);
+    const described = specFromInput(input);
+    if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
+    const now = (await specsById(tx, [stock.articleId])).get(stock.articleId);
+    if (!now) throw new Error(`the spec of ${tag('wire', number)} vanished`);
+    if (specKey(now) === specKey(described))
+      throw refused(`${tag('wire', number)} is ${describeSpec(now)} already. Nothing was posted.`);
+    const spec = await ensureSpec(tx, described);
+    const { quantity, cost: carried } = stock;
+    const reason = `${input.reason.trim()}; it was ${describeSpec(now)}`;
+    const posting = new Posting(tx, postKey).hold(stock);
+    posting.enter(stock.id, 'relabelled', -quantity, cost(0 - carried), { reason });
+    posting.enter(stock.id, 'relabelled', quantity, carried, { reason, articleId: spec.id });
+    await posting.commit();
+    return null;
+  });
+}

@@ -1,0 +1,15 @@
+'use client';
+
+import { formatAmountOf, type Measure } from '@/core/stock/amount';
+import { useLengths } from './lengths';
+
+/** A quantity of anything in stock, with its unit, in the system shown. */
+export function Amount({ of, signed = false, ...measure }: Measure & { of: number; signed?: boolean }) {
+  const { system } = useLengths();
+  return (
+    <span className="whitespace-nowrap">
+      {signed && of > 0 ? '+' : ''}
+      {formatAmountOf(measure, of, system)}
+    </span>
+  );
+}

@@ -1,0 +1,23 @@
+import { ChevronDown } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+/** Something that is done now and then: shut until it is wanted, driven by the browser's own keys. */
+export function Fold({
+  title,
+  open = false,
+  children,
+}: {
+  title: string;
+  open?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <details open={open} className="border-b border-base-300 py-2 last:border-b-0">
+      <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-3 font-semibold">
+        {title}
+        <ChevronDown size={18} aria-hidden="true" className="shrink-0 in-open:rotate-180" />
+      </summary>
+      <div className="pt-1 pb-3">{children}</div>
+    </details>
+  );
+}
