@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   outputDir: 'test-results',
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   forbidOnly: true,
   use: {
     viewport: { width: 1280, height: 800 },

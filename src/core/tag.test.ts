@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { numberOnTag, tag, type Tagged } from './tag';
+import { numberOnTag, pathOf, readTag, tag, type Tagged } from './tag';
 
 it('reads back what it writes, and takes a tag as people type it', () => {
   fc.assert(
@@ -18,4 +18,11 @@ it('reads back what it writes, and takes a tag as people type it', () => {
 it('takes no other thing for a tag', () => {
   for (const text of ['P-0042', 'W', 'W-', '42', 'W-4x', 'W--4', 'W-123456789', ''])
     expect(numberOnTag('wire', text)).toBeUndefined();
+});
+
+it('knows what a scanned tag is of, and where its page is', () => {
+  expect(readTag('w-42')).toEqual({ kind: 'wire', number: 42 });
+  expect(readTag(' J-0003 ')).toEqual({ kind: 'scrap', number: 3 });
+  expect(readTag('20 ga sterling')).toBeUndefined();
+  expect(pathOf('count', 7)).toBe('/counts/T-0007');
 });

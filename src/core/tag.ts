@@ -22,3 +22,28 @@ export function numberOnTag(kind: Tagged, text: string): number | undefined {
   if (!match || match[1]?.toUpperCase() !== TAG_LETTERS[kind]) return undefined;
   return Number(match[2]);
 }
+
+/** Where the pages of tagged things are. */
+export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
+  wire: '/rack',
+  bead: '/beads',
+  stone: '/stones',
+  finding: '/findings',
+  supply: '/supplies',
+  scrap: '/jars',
+  pattern: '/patterns',
+  piece: '/shelf',
+  count: '/counts',
+};
+
+/** Address of the page of a tagged thing. */
+export const pathOf = (kind: Tagged, number: number): string => `${TAG_PATHS[kind]}/${tag(kind, number)}`;
+
+/** What a text is the tag of, as a scanner types it: "W-0042"; undefined when it is no tag. */
+export function readTag(text: string): { readonly kind: Tagged; readonly number: number } | undefined {
+  for (const kind of Object.keys(TAG_LETTERS) as Tagged[]) {
+    const number = numberOnTag(kind, text);
+    if (number !== undefined) return { kind, number };
+  }
+  return undefined;
+}

@@ -69,6 +69,9 @@ export async function inStudio<T>(
   }
 }
 
+/** Rows that one statement inserts. */
+const CHUNK = 1000;
+
 type MakeRow<M> = M extends ModelStatic<infer Row extends Model> ? CreationAttributes<Row> : never;
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -99,7 +102,8 @@ async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, rea
         const whole = rows.map(
           (row) => ({ ...row, studioId: session.studioId }) as unknown as MakeRow<typeof model>,
         );
-        await model.bulkCreate(whole, { transaction, returning: false });
+        for (let from = 0; from < whole.length; from += CHUNK)
+          await model.bulkCreate(whole.slice(from, from + CHUNK), { transaction, returning: false });
       },
       within: { transaction },
     });

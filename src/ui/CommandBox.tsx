@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { pathOf, readTag } from '@/core/tag';
 import { Dialog } from './Dialog';
 
 interface Entry {
@@ -18,6 +19,24 @@ interface CommandBoxProps {
 
 const ACTS: readonly (Entry & { ownerOnly?: boolean })[] = [
   { tag: 'do', name: 'Receive wire', href: '/rack/receive', ownerOnly: true },
+  { tag: 'do', name: 'Receive beads', href: '/beads/receive', ownerOnly: true },
+  { tag: 'do', name: 'Receive a stone', href: '/stones/receive', ownerOnly: true },
+  { tag: 'do', name: 'Receive findings', href: '/findings/receive', ownerOnly: true },
+  { tag: 'do', name: 'Make findings', href: '/findings/make' },
+  { tag: 'do', name: 'Receive a supply', href: '/supplies/receive', ownerOnly: true },
+  { tag: 'do', name: 'Count a place', href: '/counts' },
+  { tag: 'do', name: 'Print labels', href: '/labels' },
+  { tag: 'go', name: 'Stockroom at a glance', href: '/stock' },
+  { tag: 'go', name: 'Beads', href: '/beads' },
+  { tag: 'go', name: 'Stones', href: '/stones' },
+  { tag: 'go', name: 'Findings', href: '/findings' },
+  { tag: 'go', name: 'Supplies', href: '/supplies' },
+  { tag: 'go', name: 'Scrap jars', href: '/jars' },
+  { tag: 'go', name: 'Which wire passes which hole', href: '/fit' },
+  { tag: 'go', name: 'To buy', href: '/to-buy' },
+  { tag: 'go', name: 'Ledger', href: '/ledger' },
+  { tag: 'go', name: 'Metal prices', href: '/metal', ownerOnly: true },
+  { tag: 'go', name: 'Lists in and out', href: '/lists', ownerOnly: true },
   { tag: 'do', name: 'Write a new pattern', href: '/patterns/new', ownerOnly: true },
   { tag: 'do', name: 'Make a piece at the bench', href: '/bench' },
   { tag: 'go', name: 'Wire rack', href: '/rack' },
@@ -62,7 +81,11 @@ function Finder({ onClose, go, isOwner }: Omit<CommandBoxProps, 'open'>) {
       event.preventDefault();
       setAt((entries.length + chosen + step) % Math.max(1, entries.length));
     }
-    if (event.key === 'Enter') open(entries[chosen]);
+    if (event.key !== 'Enter') return;
+    // A scanner types a tag and Enter faster than anything is found: the tag says enough.
+    const scanned = entries[chosen]?.tag === text.trim().toUpperCase() ? undefined : readTag(text);
+    if (scanned) open({ tag: text, name: text, href: pathOf(scanned.kind, scanned.number) });
+    else open(entries[chosen]);
   };
   return (
     <>

@@ -114,7 +114,7 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
 
   await test.step('the rack has the spool’s rest and the off-cut', async () => {
     await page
-      .getByRole('link', { name: /Wire rack/ })
+      .getByRole('link', { name: /Stockroom/ })
       .first()
       .click();
     await expect(page.getByRole('link', { name: /W-0001/ })).toContainText('48.6 ft');

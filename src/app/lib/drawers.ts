@@ -19,13 +19,3 @@ export function drawerOf(slug: string): (typeof DRAWERS)[DrawerSlug] & { readonl
   if (!known) notFound();
   return { ...DRAWERS[known], slug: known };
 }
-
-/** Where the page of a ware's stock is. */
-export const STOCK_PATHS = {
-  wire: '/rack',
-  bead: '/beads',
-  stone: '/stones',
-  finding: '/findings',
-  supply: '/supplies',
-  scrap: '/jars',
-} as const;

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { expectOk } from '../result';
 import { mulDiv } from './exact';
-import { cost, formatCost, formatMoney, minor, parseMoney, plainMoney, shareOfCost, toMinor } from './money';
+import {
+  cost,
+  formatCost,
+  formatMoney,
+  minor,
+  parseMoney,
+  plainMoney,
+  shareOfCost,
+  toMinor,
+  parseCost,
+  plainCost,
+} from './money';
 import { formatPercent, parsePercent } from './percent';
 
 describe('reading money', () => {
@@ -95,4 +106,15 @@ it('reads and prints percentages', () => {
   expect(formatPercent(1250)).toBe('12.5 %');
   expect(parsePercent('140').ok).toBe(false);
   expect(parsePercent('-4').ok).toBe(false);
+});
+
+it('writes a cost to its last figure, and reads it back', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 2_000_000_000 }), fc.constantFrom('USD', 'JPY'), (amount, code) => {
+      expect(expectOk(parseCost(plainCost(cost(amount), code), code))).toBe(amount);
+    }),
+  );
+  expect(expectOk(parseCost('2.31 USD', 'USD'))).toBe(231_000);
+  for (const text of ['', '-1', '1,5', '2.312345', 'two', '99999999'])
+    expect(parseCost(text, 'USD').ok).toBe(false);
 });

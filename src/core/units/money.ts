@@ -144,3 +144,27 @@ export function shareOfCost(total: CostUnits, part: number, of: number): CostUni
   if (part < 0 || part > of) throw new RangeError(`cannot take ${part} of ${of}`);
   return of === 0 ? cost(0) : cost(mulDiv(total, part, of));
 }
+
+/**
+ * Reads a cost to its last cost unit, three figures finer than the currency: "2.31234". Money for a purchase is read by
+ * {@link parseMoney}; this is for costs that wire carries, as a list has them.
+ */
+export function parseCost(text: string, code: string): Result<CostUnits> {
+  const { places } = currencyOf(code);
+  const plain = text.replace(/\s/g, '').replace(new RegExp(`${code}$`, 'i'), '');
+  const fine = places + 3;
+  if (!/^\d+(\.\d+)?$/.test(plain) || (plain.split('.')[1]?.length ?? 0) > fine)
+    return refuse(
+      `“${text.slice(0, 40)}” is not a cost; write it like 2.31 or, to the last figure, 2.31234.`,
+    );
+  const { over, under } = decimalRatio(plain);
+  if (over > MAX_MAJOR * under)
+    return refuse(`“${text.slice(0, 40)}” is more than ${MAX_MAJOR.toLocaleString('en-US')} ${code}.`);
+  return ok(cost(Number((over * 10n ** BigInt(fine)) / under)));
+}
+
+/** A cost to its last cost unit, as a list has it: reads back through {@link parseCost}. */
+export function plainCost(amount: CostUnits, code: string): string {
+  const { places } = currencyOf(code);
+  return (amount / 10 ** (places + 3)).toFixed(places + 3);
+}

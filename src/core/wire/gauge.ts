@@ -119,3 +119,18 @@ export function identifyGauge(measured: Micrometres): Identification {
     first !== undefined && second !== undefined && off(second) - off(first) < CALLIPER_RESOLUTION;
   return { candidates, ambiguous };
 }
+
+/**
+ * Reads a size as lists have it: "20ga", "20 AWG", "18 SWG", "0.8 mm", a bare whole number as AWG (that is what "gauge" means
+ * unless another system is named) and a bare decimal as millimetres.
+ */
+export function parseGauge(text: string): Result<GaugeLabel> {
+  const match = /^\s*(\d*[.,]?\d+)\s*(ga|gauge|awg|b&s|swg|mm)?\.?\s*$/i.exec(text);
+  if (!match?.[1])
+    return refuse(`“${text.slice(0, 40)}” is not a size; write it like 20 ga, 18 SWG or 0.8 mm.`);
+  const number = match[1].replace(',', '.');
+  const unit = match[2]?.toLowerCase() ?? (number.includes('.') ? 'mm' : 'ga');
+  const label: GaugeLabel = { system: unit === 'swg' ? 'SWG' : unit === 'mm' ? 'mm' : 'AWG', number };
+  const size = gaugeSize(label);
+  return size.ok ? ok(label) : size;
+}

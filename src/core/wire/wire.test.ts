@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expectOk } from '../result';
 import { mm, um, UM_PER_FOOT, type Micrometres } from '../units/length';
 import { grams, parseMass } from '../units/mass';
-import { awgDiameterMm, formatGauge, gaugeSize, identifyGauge } from './gauge';
+import { awgDiameterMm, formatGauge, gaugeSize, parseGauge, identifyGauge } from './gauge';
 import {
   checkWeight,
   feetPerTroyOunce,
@@ -208,4 +208,20 @@ describe('specs', () => {
     );
     expect(describeSize(wire('sterling', 18, 'half-round'))).toBe('1.024 × 0.512 mm');
   });
+});
+
+it.each([
+  ['20ga', 'AWG', '20'],
+  ['20 AWG', 'AWG', '20'],
+  ['20', 'AWG', '20'],
+  ['18 swg', 'SWG', '18'],
+  ['0.8 mm', 'mm', '0.8'],
+  ['0,8mm', 'mm', '0.8'],
+  ['.315', 'mm', '.315'],
+] as const)('reads %p in a list as %s %s', (text, system, number) => {
+  expect(expectOk(parseGauge(text))).toEqual({ system, number });
+});
+
+it.each(['', 'thin', '99 ga', '20 yards', '-20'])('refuses %p as a size', (text) => {
+  expect(parseGauge(text).ok).toBe(false);
 });

@@ -7,7 +7,7 @@ import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece } from '@/data/models/stock';
-import { takeNumbers } from '../kernel/numbers';
+import { passNumber, takeNumbers } from '../kernel/numbers';
 import { ensureArticle } from '../stock/articles';
 
 /** A stock piece as it is locked for a posting. */
@@ -61,6 +61,9 @@ export interface NewStock {
   readonly note?: string;
   /** Only when it is brought in with the number it had elsewhere. */
   readonly number?: number;
+  readonly spoolTypeId?: string | null;
+  readonly emptyMassUg?: Micrograms | null;
+  readonly shades?: readonly ShadeGroup[];
 }
 
 interface Balance {
@@ -172,7 +175,12 @@ export class Posting {
   ): string {
     const id = randomUUID();
     this.#opened.set(id, stock);
-    this.#balances.set(id, { articleId: stock.articleId, quantity: 0, cost: cost(0), shades: [] });
+    this.#balances.set(id, {
+      articleId: stock.articleId,
+      quantity: 0,
+      cost: cost(0),
+      shades: stock.shades ?? [],
+    });
     this.enter(id, kind, quantity, amount, options);
     return id;
   }
@@ -187,12 +195,7 @@ export class Posting {
       this.enter(id, 'jarred', quantity, amount, { reason });
       return;
     }
-    const { id: articleId, sortKey } = await ensureArticle(this.#tx, {
-      ware: 'scrap',
-      name: `${metalOf(metal).name} scrap`,
-      sortKey: jarKey(metal),
-    });
-    const jar = { ware: 'scrap', articleId, sortKey, lotId: null, form: 'jar' } as const;
+    const jar = { ware: 'scrap', ...(await ensureScrap(this.#tx, metal)), lotId: null, form: 'jar' } as const;
     this.#jars.set(metal, this.open(jar, 'jarred', quantity, amount, { reason }));
   }
 
@@ -233,18 +236,27 @@ export class Posting {
     const numbers = new Map<string, number>();
     for (const ware of new Set([...this.#opened.values()].map((stock) => stock.ware))) {
       const opened = [...this.#opened].filter(([, stock]) => stock.ware === ware);
+      const given = opened.flatMap(([, { number }]) => number ?? []);
+      if (given.length > 0)
+        await passNumber(
+          this.#tx,
+          ware,
+          given.reduce((a, b) => Math.max(a, b)),
+        );
       const unnumbered = opened.filter(([, { number }]) => number === undefined);
       const first = unnumbered.length > 0 ? await takeNumbers(this.#tx, ware, unnumbered.length) : 0;
       unnumbered.forEach(([id], index) => numbers.set(id, first + index));
       for (const [id, { number }] of opened) if (number !== undefined) numbers.set(id, number);
     }
+    const first = new Map<string, number>();
+    for (const { id, quantity } of this.#entries) if (!first.has(id)) first.set(id, quantity);
     await this.#tx.add(
       StockPiece,
       [...this.#opened].map(([id, { number: _, note = '', placeId = null, ...stock }]) => ({
         ...stock,
         stockPieceId: id,
         number: numbers.get(id) ?? 0,
-        initialQuantity: this.#entries.find((entry) => entry.id === id)?.quantity ?? 0,
+        initialQuantity: first.get(id) ?? 0,
         quantity: this.balance(id).quantity,
         costUnits: this.balance(id).cost,
         placeId,
@@ -273,6 +285,13 @@ export class Posting {
       ],
     );
   }
+}
+
+/** The studio's article for a metal's scrap, made when there is none yet. */
+export async function ensureScrap(tx: Tx, metal: MetalId): Promise<{ articleId: string; sortKey: string }> {
+  const name = `${metalOf(metal).name} scrap`;
+  const { id, sortKey } = await ensureArticle(tx, { ware: 'scrap', name, sortKey: jarKey(metal) });
+  return { articleId: id, sortKey };
 }
 
 const jarKey = (metal: MetalId): string => String(METAL_IDS.indexOf(metal)).padStart(2, '0');

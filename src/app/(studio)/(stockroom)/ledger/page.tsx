@@ -2,10 +2,9 @@ import Link from 'next/link';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
 import { MOVEMENT_WORDS } from '@/app/lib/words';
-import { STOCK_PATHS } from '@/app/lib/drawers';
 import { MOVEMENT_KIND_LIST } from '@/core/stock/movement';
 import { WARE_WORDS, WARES } from '@/core/stock/ware';
-import { tag } from '@/core/tag';
+import { tag, TAG_PATHS } from '@/core/tag';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showLedger, type LedgerLine } from '@/studio/ledger/ledgerPage';
 import { stockValueOn } from '@/studio/ledger/valueOn';
@@ -123,7 +122,7 @@ function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
         {reason && <span className="muted"> · {reason}</span>}
       </td>
       <td>
-        <Link className="link whitespace-nowrap" href={`${STOCK_PATHS[ware]}/${tag(ware, number)}`}>
+        <Link className="link whitespace-nowrap" href={`${TAG_PATHS[ware]}/${tag(ware, number)}`}>
           {tag(ware, number)}
         </Link>{' '}
         {article}

@@ -1,5 +1,5 @@
+import { TAG_PATHS } from '@/core/tag';
 import Link from 'next/link';
-import { STOCK_PATHS } from '@/app/lib/drawers';
 import { pageMember } from '@/app/lib/member';
 import { WARE_WORDS, WARES } from '@/core/stock/ware';
 import { sumCosts } from '@/core/units/money';
@@ -58,7 +58,7 @@ export default async function GlancePage() {
           {WARES.filter((ware) => ofWare(ware).length > 0).map((ware) => (
             <li key={ware}>
               <Link
-                href={STOCK_PATHS[ware]}
+                href={TAG_PATHS[ware]}
                 className="grid min-h-11 grid-cols-[6rem_minmax(0,1fr)_11rem] items-center gap-3 hover:bg-base-200"
               >
                 <span className="inline-block first-letter:uppercase">{WARE_WORDS[ware].many}</span>

@@ -1,6 +1,6 @@
+import { TAG_PATHS } from '@/core/tag';
 import Link from 'next/link';
 import { pageMember } from '@/app/lib/member';
-import { STOCK_PATHS } from '@/app/lib/drawers';
 import { sumCosts } from '@/core/units/money';
 import { listToBuy, type ShoppingLine } from '@/studio/toBuy/toBuy';
 import { Amount } from '@/ui/Amount';
@@ -67,7 +67,7 @@ function Supplier({ name, lines }: { name: string | null; lines: readonly Shoppi
               <td>
                 <Link
                   className="link"
-                  href={`${STOCK_PATHS[line.ware]}?words=${encodeURIComponent(line.name.replace(/,/g, ''))}`}
+                  href={`${TAG_PATHS[line.ware]}?words=${encodeURIComponent(line.name.replace(/,/g, ''))}`}
                 >
                   {line.name}
                 </Link>

@@ -1,10 +1,9 @@
 'use client';
 
 import { useWatch, type Control } from 'react-hook-form';
-import { STOCK_PATHS } from '@/app/lib/drawers';
 import { countOut } from '@/core/bead/symmetricalSet';
 import { groupsOf } from '@/core/bead/groupsOf';
-import { tag } from '@/core/tag';
+import { tag, TAG_PATHS } from '@/core/tag';
 import type { DrawerPiece } from '@/studio/drawers/drawers';
 import { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
 import { SetAsideInput } from '@/studio/drawers/setAside.input';
@@ -82,7 +81,7 @@ function Take({ piece: { detail, number } }: { piece: DrawerPiece }) {
 function CountOut({ piece }: { piece: DrawerPiece }) {
   const onDone = useDone(
     ({ number }: { number: number }) => `Counted out: the set is ${tag('bead', number)}.`,
-    ({ number }) => `${STOCK_PATHS.bead}/${tag('bead', number)}`,
+    ({ number }) => `${TAG_PATHS.bead}/${tag('bead', number)}`,
   );
   return (
     <Fold title="Count out a symmetrical set" open>

@@ -2,12 +2,11 @@
 
 import type { ReactNode } from 'react';
 import { useWatch, type Control, type DefaultValues, type FieldValues } from 'react-hook-form';
-import { STOCK_PATHS } from '@/app/lib/drawers';
 import { BEAD_SHAPES } from '@/core/bead/bead';
 import { FINDINGS } from '@/core/stock/finding';
 import { SUPPLY_UNITS } from '@/core/stock/amount';
 import { HOLE_AXES, OUTLINES, type HoleAxis, type OutlineKind, type StoneMeasures } from '@/core/stone/stone';
-import { tag } from '@/core/tag';
+import { tag, TAG_PATHS } from '@/core/tag';
 import { parseLength } from '@/core/units/length';
 import type { DrawerWare } from '@/studio/drawers/drawers';
 import {
@@ -43,7 +42,7 @@ function Receiving<Values extends FieldValues & PurchaseFields>({
 }: ReceivingProps<Values>) {
   const onDone = useDone(
     ({ number }: { number: number }) => `Received: it is ${tag(ware, number)}. Write that on it.`,
-    ({ number }) => `${STOCK_PATHS[ware]}/${tag(ware, number)}`,
+    ({ number }) => `${TAG_PATHS[ware]}/${tag(ware, number)}`,
   );
   return (
     <ActForm

@@ -1,0 +1,85 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { OFFLINE } from '@/ui/form/useStudioForm';
+import { openImportAction } from './actions';
+
+interface ListChoice {
+  readonly id: string;
+  readonly title: string;
+  readonly columns: readonly string[];
+}
+
+/** Brings a list in from a file: first it is only read, and what is wrong with it is shown. */
+export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
+  const router = useRouter();
+  const [list, setList] = useState(lists[0]?.id ?? '');
+  const [file, setFile] = useState<File>();
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState('');
+  const chosen = lists.find(({ id }) => id === list);
+  const send = async () => {
+    if (!file) return setProblem('Choose a file first.');
+    setBusy(true);
+    setProblem('');
+    try {
+      const answer = await openImportAction(list, file.name, await file.text());
+      if (answer.ok) return router.push(`/lists/${answer.value.id}`);
+      setProblem(answer.problem.message);
+    } catch {
+      setProblem(OFFLINE.message);
+    }
+    setBusy(false);
+  };
+  return (
+    <section className="leaf p-4">
+      <h2>Bring in</h2>
+      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+        <label className="text-sm font-semibold">
+          List
+          <select
+            className="select w-full text-base font-normal"
+            value={list}
+            onChange={(event) => setList(event.target.value)}
+          >
+            {lists.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="text-sm font-semibold">
+          CSV file
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            className="file-input w-full"
+            onChange={(event) => setFile(event.target.files?.[0])}
+          />
+        </label>
+      </div>
+      <p className="muted mt-2 text-sm">
+        Columns: {chosen?.columns.join(', ')}. Other names and another order are understood; sizes and lengths
+        with their unit, like 20ga, 0.8 mm, 50 ft.
+      </p>
+      {problem && (
+        <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
+          {problem}
+        </p>
+      )}
+      {busy && (
+        <progress className="progress progress-primary mt-3 block w-full" aria-label="Sending the file" />
+      )}
+      <button
+        type="button"
+        className="btn btn-primary btn-lg mt-4"
+        disabled={busy}
+        onClick={() => void send()}
+      >
+        {busy ? 'Reading …' : 'Read it, post nothing yet'}
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,204 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import type { ImportView, Mapping } from '@/studio/lists/importList';
+import { Fold } from '@/ui/Fold';
+import { OFFLINE } from '@/ui/form/useStudioForm';
+import { cancelImportAction, mapImportAction, postImportAction, watchImportAction } from '../actions';
+
+interface ImportWatchProps {
+  readonly view: ImportView;
+  readonly listTitle: string;
+  readonly columns: readonly { readonly key: string; readonly title: string; readonly required: boolean }[];
+}
+
+const LOOK_MS = 700;
+const say = (count: number, one: string, many = `${one}s`) =>
+  `${count.toLocaleString('en-US')} ${count === 1 ? one : many}`;
+
+/** A file on its way in: how far it is, what is wrong with its rows, and what is to be done with the good ones. */
+export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProps) {
+  const [view, setView] = useState(first);
+  const [problem, setProblem] = useState('');
+  const busy = (view.state === 'checking' || view.state === 'posting') && !view.isStalled;
+  useEffect(() => {
+    if (!busy) return;
+    const timer = setInterval(() => {
+      watchImportAction(first.id).then(
+        (answer) => answer.ok && answer.value && setView(answer.value),
+        () => setProblem(OFFLINE.message),
+      );
+    }, LOOK_MS);
+    return () => clearInterval(timer);
+  }, [busy, first.id]);
+  const act = async (
+    work: () => Promise<{ ok: true } | { ok: false; problem: { message: string } }>,
+    next: ImportView['state'],
+  ) => {
+    setProblem('');
+    try {
+      const answer = await work();
+      if (answer.ok) setView((now) => ({ ...now, state: next, done: 0, isStalled: false }));
+      else setProblem(answer.problem.message);
+    } catch {
+      setProblem(OFFLINE.message);
+    }
+  };
+  const badCount = view.total - view.good;
+  return (
+    <>
+      <h1>{headline(view, listTitle)}</h1>
+      <p className="muted">{view.fileName}</p>
+      {(problem || view.message) && (
+        <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
+          {problem || view.message}
+        </p>
+      )}
+      {busy && (
+        <div className="leaf mt-4 flex flex-wrap items-center gap-4 p-4">
+          <progress
+            className="progress progress-primary w-full sm:w-96"
+            value={view.done}
+            max={view.total}
+            aria-label={view.state === 'checking' ? 'Reading' : 'Posting'}
+          />
+          <span role="status">
+            {view.done.toLocaleString('en-US')} of {view.total.toLocaleString('en-US')}
+          </span>
+          <button
+            type="button"
+            className="btn ml-auto"
+            onClick={() => void act(() => cancelImportAction(view.id), 'cancelled')}
+          >
+            Stop it
+          </button>
+        </div>
+      )}
+      {view.state === 'checked' && (
+        <div className="mt-4 flex flex-wrap gap-3">
+          <button
+            type="button"
+            className="btn btn-primary btn-lg"
+            disabled={view.good === 0}
+            onClick={() => void act(() => postImportAction(view.id, 'good rows'), 'posting')}
+          >
+            Post {badCount === 0 ? 'all' : 'the'} {say(view.good, badCount === 0 ? 'row' : 'good row')}
+          </button>
+          {badCount > 0 && (
+            <button
+              type="button"
+              className="btn btn-lg"
+              onClick={() => void act(() => postImportAction(view.id, 'all or none'), 'posting')}
+            >
+              All or none
+            </button>
+          )}
+        </div>
+      )}
+      {!busy && view.state !== 'posted' && (
+        <section className="leaf mt-4 px-4 py-2">
+          <Fold title="Which column is which" open={view.good === 0}>
+            <MappingForm
+              view={view}
+              columns={columns}
+              onMap={(mapping) => void act(() => mapImportAction(view.id, mapping), 'checking')}
+            />
+          </Fold>
+        </section>
+      )}
+      {view.bad.length > 0 && view.state !== 'checking' && <BadRows view={view} count={badCount} />}
+      <p className="mt-4">
+        <Link href="/lists" className="link">
+          All lists
+        </Link>
+      </p>
+    </>
+  );
+}
+
+function headline({ state, good, total, done, isStalled }: ImportView, title: string): string {
+  if (isStalled) return 'This was cut off; nothing was posted. Read it once more.';
+  switch (state) {
+    case 'checking':
+      return `Reading ${say(total, 'row')} of ${title.toLowerCase()} …`;
+    case 'checked':
+      return `${say(good, 'row is', 'rows are')} good, ${say(total - good, 'is', 'are')} not`;
+    case 'posting':
+      return `Posting ${say(good, 'row')} …`;
+    case 'posted':
+      return `${say(done, 'row')} came in`;
+    case 'cancelled':
+      return 'Stopped; nothing was posted';
+    case 'failed':
+      return 'This could not be read';
+  }
+}
+
+function MappingForm({
+  view,
+  columns,
+  onMap,
+}: {
+  view: ImportView;
+  columns: ImportWatchProps['columns'];
+  onMap: (mapping: Mapping) => void;
+}) {
+  const [mapping, setMapping] = useState(view.mapping);
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-3 lg:grid-cols-4">
+        {columns.map(({ key, title, required }) => (
+          <label key={key} className="text-sm font-semibold">
+            {title}
+            {required && <span className="muted font-normal"> · needed</span>}
+            <select
+              className="select w-full text-base font-normal"
+              value={mapping[key] ?? -1}
+              onChange={(event) => setMapping((now) => ({ ...now, [key]: Number(event.target.value) }))}
+            >
+              <option value={-1}>not in the file</option>
+              {view.header.map((name, index) => (
+                <option key={index} value={index}>
+                  {name || `column ${index + 1}`}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+      <button type="button" className="btn mt-4" onClick={() => onMap(mapping)}>
+        Read it this way
+      </button>
+    </>
+  );
+}
+
+function BadRows({ view, count }: { view: ImportView; count: number }) {
+  return (
+    <section className="leaf mt-4 overflow-x-auto p-4">
+      <h2>
+        {say(count, 'row')} that cannot come in
+        {count > view.bad.length && <span className="muted"> · the first {view.bad.length}</span>}
+      </h2>
+      <table className="table table-sm mt-2">
+        <thead>
+          <tr>
+            <th className="text-right">Line</th>
+            <th>Why</th>
+            <th>It says</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.bad.map(({ line, why, cells }) => (
+            <tr key={line}>
+              <td className="text-right">{line}</td>
+              <td className="font-semibold">{why.join(' ')}</td>
+              <td className="muted">{cells.join(' · ').slice(0, 160)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

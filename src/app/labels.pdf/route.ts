@@ -1,0 +1,23 @@
+import type { NextRequest } from 'next/server';
+import { CODES, labelPdf, LAYOUTS, type LayoutName } from '@/studio/labels/labelPdf';
+import { labelsOf } from '@/studio/labels/labels';
+import { currentMember } from '../lib/member';
+
+/** Labels as a PDF: `?items=W-0042,B-0003&layout=sheet&code=qr`. */
+export async function GET(request: NextRequest) {
+  const member = await currentMember();
+  if (!member) return new Response('Sign in first.', { status: 401 });
+  const asked = request.nextUrl.searchParams;
+  const tags = (asked.get('items') ?? '').split(/[\s,;]+/).filter(Boolean);
+  const layout =
+    Object.keys(LAYOUTS).find((each): each is LayoutName => each === asked.get('layout')) ?? 'sheet';
+  const code = CODES.find((each) => each === asked.get('code')) ?? 'qr';
+  const pdf = await labelPdf(await labelsOf(member.session, tags), layout, code);
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': 'inline; filename="labels.pdf"',
+      'cache-control': 'no-store',
+    },
+  });
+}

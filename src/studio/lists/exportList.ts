@@ -1,0 +1,98 @@
+import type { MovementKind } from '@/core/stock/movement';
+import { plainAmountOf, type SupplyUnit } from '@/core/stock/amount';
+import type { Ware } from '@/core/stock/ware';
+import { tag } from '@/core/tag';
+import { plainCost, type CostUnits } from '@/core/units/money';
+import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
+import { settingsIn } from '../settings/settings';
+import { csvLines } from './csv';
+import { listOf } from './lists';
+
+/** Rows that are read at a time, so that no list is held whole. */
+const PAGE = 2000;
+
+/** A list as the parts of a CSV file, in the order of the tags; undefined when there is no such list. For the owner. */
+export function exportList(session: StudioSession, id: string): AsyncGenerator<string> | undefined {
+  ownerOnly(session);
+  if (id === 'ledger') return exportLedger(session);
+  const list = listOf(id);
+  return list && exportStock(session, id);
+}
+
+async function* exportStock(session: StudioSession, id: string): AsyncGenerator<string> {
+  const list = listOf(id);
+  if (!list) return;
+  yield csvLines([list.columns.map(({ title }) => title)]);
+  for (let after = 0; ;) {
+    const from = after;
+    const rows = await look(session, async (tx) =>
+      list.write(tx, (await settingsIn(tx)).currency, from, PAGE),
+    );
+    yield csvLines(rows.map(({ cells }) => cells));
+    const last = rows.at(-1);
+    if (!last || rows.length < PAGE) return;
+    after = last.number;
+  }
+}
+
+interface LedgerRow {
+  readonly id: number;
+  readonly at: Date;
+  readonly who: string;
+  readonly kind: MovementKind;
+  readonly ware: Ware;
+  readonly number: number;
+  readonly article: string;
+  readonly unit: SupplyUnit | null;
+  readonly quantity: number;
+  readonly cost: CostUnits;
+  readonly reason: string;
+  readonly piece: number | null;
+  readonly reverses: number | null;
+}
+
+/** The ledger goes out only: what has happened cannot be brought in. */
+async function* exportLedger(session: StudioSession): AsyncGenerator<string> {
+  yield csvLines([
+    ['Movement', 'When', 'By', 'What', 'Tag', 'Of', 'Quantity', 'Cost', 'Reason', 'Piece', 'Takes back'],
+  ]);
+  for (let after = 0; ;) {
+    const from = after;
+    const { rows, currency } = await look(session, async (tx) => ({
+      currency: (await settingsIn(tx)).currency,
+      rows: await tx.select<LedgerRow>(
+        `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, a.ware, p.number, a.name AS article, s.unit, m.quantity,
+                m.cost_units AS cost, m.reason, f.number AS piece, m.reverses
+           FROM (SELECT * FROM movements WHERE studio_id = $1 AND movement_id > $2 ORDER BY movement_id LIMIT ${PAGE}) m
+           JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
+           JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
+           JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+           LEFT JOIN supplies s ON s.studio_id = m.studio_id AND s.article_id = m.article_id
+           LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id ORDER BY m.movement_id`,
+        [session.studioId, from],
+      ),
+    }));
+    yield csvLines(rows.map((row) => ledgerCells(row, currency)));
+    const last = rows.at(-1);
+    if (!last || rows.length < PAGE) return;
+    after = last.id;
+  }
+}
+
+function ledgerCells(row: LedgerRow, currency: string): string[] {
+  const signed = (text: string, value: number) => (value < 0 ? `-${text}` : text);
+  const { ware, unit, quantity, cost } = row;
+  return [
+    String(row.id),
+    row.at.toISOString(),
+    row.who,
+    row.kind,
+    tag(ware, row.number),
+    row.article,
+    signed(plainAmountOf({ ware, unit }, Math.abs(quantity)), quantity),
+    signed(plainCost(Math.abs(cost) as CostUnits, currency), cost),
+    row.reason,
+    row.piece === null ? '' : tag('piece', row.piece),
+    row.reverses === null ? '' : String(row.reverses),
+  ];
+}

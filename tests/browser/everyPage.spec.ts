@@ -1,0 +1,47 @@
+import AxeBuilder from '@axe-core/playwright';
+import { PAGES } from './support/routes';
+import { DEMO_URL, expect, test } from './support/studio';
+
+/** Every page that a signed-in owner may open, but the way in and lists that are not there. */
+const VIEWS = PAGES.map(({ address }) => address).filter(
+  (address) => address !== '/' && !address.startsWith('/lists/'),
+);
+const SHARES = 4;
+
+test.describe.configure({ mode: 'parallel' });
+
+for (let share = 0; share < SHARES; share += 1) {
+  test(`axe finds nothing, light or dark; no page scrolls sideways (${share + 1} of ${SHARES})`, async ({
+    owner: page,
+  }) => {
+    test.setTimeout(240_000);
+    for (const view of VIEWS.filter((_, index) => index % SHARES === share)) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+      await page.goto(DEMO_URL + view);
+      for (const colorScheme of ['light', 'dark'] as const) {
+        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+        // No colour may be measured half-way between two themes.
+        await page.evaluate(() => Promise.all(document.getAnimations().map(({ finished }) => finished)));
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+          .analyze();
+        const found = violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`));
+        expect([view, colorScheme, found]).toEqual([view, colorScheme, []]);
+      }
+      for (const width of [360, 390, 768, 1920]) {
+        await page.setViewportSize({ width, height: 800 });
+        // Charts follow their box a frame later.
+        await expect
+          .poll(
+            () =>
+              page.evaluate(
+                () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+              ),
+            { message: `${view} at ${width} px scrolls sideways by` },
+          )
+          .toBe(0);
+      }
+    }
+  });
+}

@@ -1,0 +1,87 @@
+import fs from 'node:fs';
+import path from 'node:path';
+
+/** What is opened for a route, and whether it is the owner's alone. */
+interface Opened {
+  readonly address: string;
+  readonly ownerOnly?: boolean;
+}
+
+const APP = path.join(__dirname, '../../../src/app');
+
+/** Every route of the application, from its folders: "/rack/[tag]". */
+function routesIn(folder: string, prefix = ''): string[] {
+  return fs.readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    if (entry.isFile()) return /^(page|route)\.tsx?$/.test(entry.name) ? [prefix === '' ? '/' : prefix] : [];
+    const part = /^\(.*\)$/.test(entry.name) ? '' : `/${entry.name}`;
+    return routesIn(path.join(folder, entry.name), prefix + part);
+  });
+}
+
+const OPENED: Readonly<Record<string, Opened>> = {
+  '/': { address: '/' },
+  '/account': { address: '/account' },
+  '/bench': { address: '/bench' },
+  '/bench/[tag]': { address: '/bench/P-0001' },
+  '/patterns': { address: '/patterns' },
+  '/patterns/new': { address: '/patterns/new', ownerOnly: true },
+  '/patterns/[tag]': { address: '/patterns/P-0001' },
+  '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
+  '/rules': { address: '/rules', ownerOnly: true },
+  '/shelf': { address: '/shelf' },
+  '/shelf/[tag]': { address: '/shelf/F-0001' },
+  '/rack': { address: '/rack' },
+  '/rack/receive': { address: '/rack/receive', ownerOnly: true },
+  '/rack/[tag]': { address: '/rack/W-0001' },
+  '/rack/[tag]/weigh': { address: '/rack/W-0001/weigh' },
+  '/[drawer]': { address: '/beads' },
+  '/[drawer]/receive': { address: '/stones/receive', ownerOnly: true },
+  '/[drawer]/[tag]': { address: '/beads/B-0003' },
+  '/findings/make': { address: '/findings/make' },
+  '/jars': { address: '/jars' },
+  '/jars/[tag]': { address: '/jars/J-0001' },
+  '/fit': { address: '/fit?hole=0.9' },
+  '/counts': { address: '/counts' },
+  '/counts/[tag]': { address: '/counts/T-0002' },
+  '/to-buy': { address: '/to-buy' },
+  '/labels': { address: '/labels?items=W-0001' },
+  '/ledger': { address: '/ledger' },
+  '/metal': { address: '/metal', ownerOnly: true },
+  '/lists': { address: '/lists', ownerOnly: true },
+  '/lists/[id]': { address: '/lists/00000000-0000-4000-a000-000000000000', ownerOnly: true },
+  '/stock': { address: '/stock' },
+};
+
+/** Routes that answer without a page: files, and what programs ask. */
+const ANSWERS: Readonly<Record<string, Opened>> = {
+  '/api/health': { address: '/api/health' },
+  '/api/find': { address: '/api/find?q=copper' },
+  '/labels.pdf': { address: '/labels.pdf?items=W-0001' },
+  '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
+  '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
+};
+
+/** Routes that are there before anybody is signed in. */
+const OUTSIDE = ['/sign-in', '/set-up'];
+
+/** The other drawers, which share their routes with the beads. */
+const MORE_PAGES = [
+  '/stones',
+  '/stones/S-0001',
+  '/findings',
+  '/findings/H-0001',
+  '/supplies',
+  '/supplies/C-0001',
+];
+
+const routes = routesIn(APP).filter((route) => !OUTSIDE.includes(route));
+
+/** Routes that nobody has said how to open: a new route has to be named here. */
+export const UNKNOWN_ROUTES = routes.filter((route) => !OPENED[route] && !ANSWERS[route]);
+
+export const PAGES: readonly Opened[] = [
+  ...routes.flatMap((route) => OPENED[route] ?? []),
+  ...MORE_PAGES.map((address) => ({ address })),
+];
+
+export const ANSWERED: readonly Opened[] = routes.flatMap((route) => ANSWERS[route] ?? []);
