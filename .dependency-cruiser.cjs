@@ -23,6 +23,12 @@ module.exports = {
       { path: '^(src/(app|ui)|node_modules/(next|react)/)' },
     ),
     forbid(
+      'devices-know-only-core',
+      'A device stands behind its port; it knows nothing of the studio.',
+      { path: '^src/devices' },
+      { path: '^src/(app|ui|studio|data)' },
+    ),
+    forbid(
       'ui-knows-only-core',
       'Shared components draw what they are given.',
       { path: '^src/ui' },

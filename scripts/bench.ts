@@ -13,49 +13,25 @@ import { makePiece } from '../src/studio/making/makePiece';
 import { proposeMaking } from '../src/studio/making/proposeMaking';
 import { openStudio, receive, simplePattern } from '../tests/support/studio';
 import { ensureBuilt } from './lib/build';
+import { figures, get, sideBySide, tell } from './lib/figures';
+import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
 import { openThrowaway } from './lib/throwaway';
 import { sessionCookieFor } from './lib/sessionCookie';
 
-/** One measured figure with the limit it has to keep. */
-interface Figure {
-  readonly name: string;
-  readonly value: number;
-  readonly limit: number;
-  readonly unit: string;
-}
-
-const figures: Figure[] = [];
-
-function tell(figure: Figure): void {
-  figures.push(figure);
-  const { name, value, limit, unit } = figure;
-  say(
-    `${value <= limit ? 'holds ' : 'MISSES'}  ${name}: ${value.toFixed(2)}${unit} (at most ${limit}${unit})`,
+/** Gives the studio's owner a sign-in and answers with their session cookie. */
+async function cookieOf(
+  owner: Sequelize,
+  { studioId, userId }: StudioSession,
+  ownerUrl: string,
+): Promise<string> {
+  await owner.query(
+    'UPDATE users SET password_hash = $hash WHERE studio_id = $studioId AND user_id = $userId',
+    {
+      bind: { hash: await hashPassword(randomUUID()), studioId, userId },
+    },
   );
-}
-
-const median = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-
-async function timed(work: () => Promise<unknown>): Promise<number> {
-  const start = performance.now();
-  await work();
-  return performance.now() - start;
-}
-
-/** Median times of two works done turn and turn about, so that both meet the same machine. */
-async function sideBySide(
-  rounds: number,
-  a: () => Promise<unknown>,
-  b: () => Promise<unknown>,
-): Promise<[number, number]> {
-  const times: [number[], number[]] = [[], []];
-  for (let round = 0; round < rounds; round += 1) {
-    times[0].push(await timed(a));
-    times[1].push(await timed(b));
-  }
-  return [median(times[0]), median(times[1])];
+  return sessionCookieFor(ownerUrl, { studioId, userId, epoch: 1 });
 }
 
 /**
@@ -90,32 +66,11 @@ async function fillRack(
   );
   await owner.query(
     `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, article_id, quantity, cost_units)
-     SELECT $studioId, gen_random_uuid(), now(), $userId, CASE WHEN k = 0 THEN 'received' ELSE 'cut' END, p.stock_piece_id, p.article_id,
+     SELECT $studioId, gen_random_uuid(), now() - (1 - k::float8 / GREATEST($cuts, 1)) * INTERVAL '720 days', $userId, CASE WHEN k = 0 THEN 'received' ELSE 'cut' END, p.stock_piece_id, p.article_id,
             CASE WHEN k = 0 THEN 10000000 ELSE -1000 END, CASE WHEN k = 0 THEN 500000 ELSE -50 END
        FROM stock_pieces p CROSS JOIN generate_series(0, $cuts) AS k WHERE p.studio_id = $studioId`,
     { bind },
   );
-}
-
-/** Gives the studio's owner a sign-in and answers with their session cookie. */
-async function cookieOf(
-  owner: Sequelize,
-  { studioId, userId }: StudioSession,
-  ownerUrl: string,
-): Promise<string> {
-  await owner.query(
-    'UPDATE users SET password_hash = $hash WHERE studio_id = $studioId AND user_id = $userId',
-    {
-      bind: { hash: await hashPassword(randomUUID()), studioId, userId },
-    },
-  );
-  return sessionCookieFor(ownerUrl, { studioId, userId, epoch: 1 });
-}
-
-async function get(url: string, cookie: string): Promise<void> {
-  const response = await fetch(url, { headers: { cookie }, redirect: 'manual' });
-  await response.arrayBuffer();
-  if (response.status !== 200) throw new Refusal(`${url} answered ${response.status}`);
 }
 
 /** Making a piece of six cuts beside the same number of rows inserted bare in one transaction. */
@@ -265,6 +220,15 @@ runCommand(async () => {
       unit: ' ×',
     });
     await measureMemory(app.process.pid ?? 0, app.url, cookies[1]);
+    const [short, long] = [await openStudio(), await openStudio()];
+    await fillRack(owner, short, 200, 10_000);
+    await fillRack(owner, long, 5000, 1_000_000);
+    await owner.query('VACUUM ANALYZE');
+    await measureLedger(app.url, long, [
+      await cookieOf(owner, short, studio.ownerUrl),
+      await cookieOf(owner, long, studio.ownerUrl),
+    ]);
+    await measureImport(await openStudio());
   } finally {
     await owner.close();
     await closeDatabase();

@@ -35,6 +35,21 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'length-of-wire', path: '/rack/W-0035' },
+  { name: 'stockroom', path: '/stock' },
+  { name: 'bead', path: '/beads/B-0003' },
+  { name: 'stones', path: '/stones' },
+  {
+    name: 'weigh-in',
+    path: '/rack/W-0035/weigh',
+    prepare: async (page) => {
+      const scale = page.getByRole('region', { name: 'Scale' });
+      await scale.getByLabel('On the pan').fill('39.8 g');
+      await page.getByLabel('Empty spool').fill('14.2 g');
+      await scale.getByRole('button', { name: 'Take this reading (39.8 g)' }).click();
+    },
+  },
+  { name: 'ledger', path: '/ledger' },
+  { name: 'counting-phone', path: '/counts/T-0002', size: PHONE },
   { name: 'pattern-room', path: '/patterns' },
   { name: 'pattern', path: '/patterns/P-0001' },
   { name: 'write-a-pattern', path: '/patterns/P-0009/edit' },

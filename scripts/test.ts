@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -40,10 +40,13 @@ async function browser(report: string): Promise<Count> {
       PEWTERER_DEMO_URL: (await demo.serve('demo')).url,
       PLAYWRIGHT_JSON_OUTPUT_NAME: report,
     };
-    const { status } = spawnSync('node_modules/.bin/playwright', ['test', '--reporter=list,json'], {
-      stdio: 'inherit',
-      env,
-    });
+    // Not spawnSync: the metal price feed answers from this process meanwhile.
+    const child = spawn(
+      'node_modules/.bin/playwright',
+      ['test', '--reporter=list,json', ...process.argv.slice(3)],
+      { stdio: 'inherit', env },
+    );
+    const status = await new Promise<number | null>((resolve) => child.once('exit', resolve));
     const found = fs.existsSync(report)
       ? (JSON.parse(fs.readFileSync(report, 'utf8')) as {
           stats: { expected: number; unexpected: number; flaky: number };
@@ -58,7 +61,7 @@ async function browser(report: string): Promise<Count> {
   }
 }
 
-/** "./run test" runs everything; "./run test browser" or "./run test jest" only that, for working on it. */
+/** "./run test" runs everything; "./run test jest" or "./run test browser" only that, the latter also for files by name. */
 runCommand(async () => {
   const only = process.argv[2];
   const wanted = (part: string) => only === undefined || only === part;

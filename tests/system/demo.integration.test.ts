@@ -6,6 +6,10 @@ import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { DEMO_OWNER } from '../../src/studio/demo/people';
 import { openDemo } from '../../src/studio/demo/openDemo';
 import { listPatterns } from '../../src/studio/patterns/patterns';
+import { listCounts } from '../../src/studio/counting/counting';
+import { showDrawer } from '../../src/studio/drawers/drawers';
+import { showJars } from '../../src/studio/scrap/jars';
+import { listToBuy } from '../../src/studio/toBuy/toBuy';
 import { showShelf } from '../../src/studio/shelf/shelf';
 import { showRack } from '../../src/studio/wire/rack';
 import { openThrowaway, type Throwaway } from '../../scripts/lib/throwaway';
@@ -47,6 +51,16 @@ it('is a working studio two years in, whose books add up; a run that is cut off 
   expect(rack.pieceCount).toBeGreaterThanOrEqual(300);
   expect(rack.specCount).toBeGreaterThanOrEqual(60);
   expect((await listPatterns(owner)).total).toBeGreaterThanOrEqual(12);
+  for (const [ware, least] of [
+    ['bead', 20],
+    ['stone', 15],
+    ['finding', 15],
+    ['supply', 5],
+  ] as const)
+    expect((await showDrawer(owner, ware, {})).count).toBeGreaterThanOrEqual(least);
+  expect((await showJars(owner)).length).toBeGreaterThanOrEqual(3);
+  expect((await listCounts(owner)).map(({ postedAt }) => postedAt === null)).toEqual([true, false]);
+  expect((await listToBuy(owner)).length).toBeGreaterThan(0);
   const shelf = await showShelf(owner);
   expect(shelf.total).toBeGreaterThanOrEqual(150);
   const oldest = await showShelf(owner, 2);

@@ -2,41 +2,23 @@
 
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { tag } from '@/core/tag';
 import type { PlaceView } from '@/studio/stock/places';
 import { RenamePlaceInput } from '@/studio/stock/places.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
 import { TextField } from '@/ui/form/fields';
-import { OFFLINE } from '@/ui/form/useStudioForm';
 import { newKey } from '@/ui/newKey';
+import { useAct } from '@/ui/useAct';
 import { useDone } from '../parts/useDone';
 import { orderPlacesAction, renamePlaceAction, startCountAction } from './actions';
 
 /** The places, in the order one goes round them: each may be counted, moved up or down, or called something else. */
 export function PlaceList({ places }: { places: readonly PlaceView[] }) {
   const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
-  const trying = async <T,>(
-    act: () => Promise<{ ok: true; value: T } | { ok: false; problem: { message: string } }>,
-    then: (value: T) => void,
-  ) => {
-    setBusy(true);
-    setProblem('');
-    try {
-      const answer = await act();
-      if (answer.ok) then(answer.value);
-      else setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    } finally {
-      setBusy(false);
-    }
-  };
+  const { busy, problem, run } = useAct();
   const start = (placeId: string | null) =>
-    trying(
+    run(
       () => startCountAction(placeId, newKey()),
       ({ number }) => router.push(`/counts/${tag('count', number)}`),
     );
@@ -45,7 +27,7 @@ export function PlaceList({ places }: { places: readonly PlaceView[] }) {
     const [moved] = ids.splice(index, 1);
     if (moved === undefined) return;
     ids.splice(index + by, 0, moved);
-    void trying(
+    void run(
       () => orderPlacesAction(newKey(), ids),
       () => router.refresh(),
     );

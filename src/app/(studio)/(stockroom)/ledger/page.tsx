@@ -171,11 +171,7 @@ async function Value({ session, day }: { session: StudioSession; day: string | u
           </span>
         ))}
       </p>
-      <form
-        action="/ledger"
-        className="no-print mt-2 flex flex-wrap items-end gap-2"
-        aria-label="On another day"
-      >
+      <form action="/ledger" className="no-print mt-2 flex flex-wrap items-end gap-2">
         <Box label="On another day" name="on" value={past} type="date" />
         <button type="submit" className="btn">
           Look back

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { OFFLINE } from '@/ui/form/useStudioForm';
+import { useAct } from '@/ui/useAct';
 import { openImportAction } from './actions';
 
 interface ListChoice {
@@ -16,21 +16,15 @@ export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
   const router = useRouter();
   const [list, setList] = useState(lists[0]?.id ?? '');
   const [file, setFile] = useState<File>();
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState('');
+  const { busy, problem, setProblem, run } = useAct();
   const chosen = lists.find(({ id }) => id === list);
   const send = async () => {
     if (!file) return setProblem('Choose a file first.');
-    setBusy(true);
-    setProblem('');
-    try {
-      const answer = await openImportAction(list, file.name, await file.text());
-      if (answer.ok) return router.push(`/lists/${answer.value.id}`);
-      setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    }
-    setBusy(false);
+    const content = await file.text();
+    await run(
+      () => openImportAction(list, file.name, content),
+      ({ id }) => router.push(`/lists/${id}`),
+    );
   };
   return (
     <section className="leaf p-4">

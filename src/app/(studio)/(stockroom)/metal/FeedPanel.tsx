@@ -1,15 +1,14 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { OFFLINE } from '@/ui/form/useStudioForm';
+import { useAct } from '@/ui/useAct';
 import { useDone } from '../parts/useDone';
 import { feedModeAction, fetchPricesAction, setFeedModeAction } from './actions';
 
 /** The metal price feed: a stand-in that can be asked, and be made to fail to see what happens then. */
 export function FeedPanel() {
   const [failing, setFailing] = useState<boolean>();
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState('');
+  const { busy, problem, run } = useAct();
   const onDone = useDone(
     ({ days }: { days: number }) => `Fetched: prices of ${days} ${days === 1 ? 'day' : 'days'}.`,
   );
@@ -19,19 +18,6 @@ export function FeedPanel() {
       () => setFailing(undefined),
     );
   }, []);
-  const fetchNow = async () => {
-    setBusy(true);
-    setProblem('');
-    try {
-      const answer = await fetchPricesAction();
-      if (answer.ok) onDone(answer.value);
-      else setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
     <section className="leaf no-print p-4" aria-label="Metal price feed">
       <h2>Price feed</h2>
@@ -40,7 +26,7 @@ export function FeedPanel() {
         type="button"
         className="btn btn-primary btn-lg mt-3 w-full"
         disabled={busy}
-        onClick={() => void fetchNow()}
+        onClick={() => void run(fetchPricesAction, onDone)}
       >
         {busy ? 'Fetching …' : 'Fetch today’s prices'}
       </button>

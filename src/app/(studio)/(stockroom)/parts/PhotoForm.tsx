@@ -1,8 +1,7 @@
 'use client';
 
-import { useState } from 'react';
-import { OFFLINE } from '@/ui/form/useStudioForm';
 import { newKey } from '@/ui/newKey';
+import { useAct } from '@/ui/useAct';
 import { keepPhotoAction } from './photoAction';
 import { useDone } from './useDone';
 
@@ -29,26 +28,15 @@ async function madeSmall(file: File): Promise<Blob> {
 
 /** Takes a photograph of an article, or another one in its place. */
 export function PhotoForm({ articleId, hasPhoto }: { articleId: string; hasPhoto: boolean }) {
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { busy, problem, setProblem, run } = useAct();
   const onDone = useDone(() => 'The photograph is kept.');
   const send = async (file: File | undefined) => {
     if (!file) return;
-    setBusy(true);
-    setProblem('');
-    try {
-      const small = await madeSmall(file).catch(() => undefined);
-      if (!small) return setProblem('This is not a picture that can be kept; choose a JPEG, PNG or WebP.');
-      const form = new FormData();
-      form.set('photo', small);
-      const answer = await keepPhotoAction(articleId, newKey(), form);
-      if (answer.ok) onDone(answer.value);
-      else setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    } finally {
-      setBusy(false);
-    }
+    const small = await madeSmall(file).catch(() => undefined);
+    if (!small) return setProblem('This is not a picture that can be kept; choose a JPEG, PNG or WebP.');
+    const form = new FormData();
+    form.set('photo', small);
+    await run(() => keepPhotoAction(articleId, newKey(), form), onDone);
   };
   return (
     <section className="leaf p-4" aria-label="Photograph">

@@ -8,9 +8,9 @@ import { tag } from '@/core/tag';
 import type { CountLine, CountSheet as Sheet } from '@/studio/counting/counting';
 import { Amount } from '@/ui/Amount';
 import { withUnit } from '@/ui/form/fields';
-import { OFFLINE } from '@/ui/form/useStudioForm';
 import { useLengths } from '@/ui/lengths';
 import { newKey } from '@/ui/newKey';
+import { useAct } from '@/ui/useAct';
 import { useDone } from '../../parts/useDone';
 import { postCountAction } from '../actions';
 import { useCounted } from './useCounted';
@@ -143,29 +143,21 @@ function Line({
 function Review({ sheet, isOwner, onBack }: { sheet: Sheet; isOwner: boolean; onBack: () => void }) {
   const lines = sheet.lines.filter(({ counted }) => counted !== null);
   const differing = lines.filter(({ counted, expected }) => counted !== expected);
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
+  const { busy, problem, run } = useAct();
   const [key] = useState(newKey);
   const onDone = useDone(({ differences }: { differences: number }) =>
     differences === 0 ? 'Counted: the books were right.' : `Posted: ${differences} put right.`,
   );
-  const send = async () => {
-    setBusy(true);
-    setProblem('');
-    try {
-      const answer = await postCountAction(
-        sheet.number,
-        key,
-        Object.fromEntries(lines.map(({ id, expected }) => [id, expected])),
-      );
-      if (answer.ok) onDone(answer.value);
-      else setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    } finally {
-      setBusy(false);
-    }
-  };
+  const send = () =>
+    run(
+      () =>
+        postCountAction(
+          sheet.number,
+          key,
+          Object.fromEntries(lines.map(({ id, expected }) => [id, expected])),
+        ),
+      onDone,
+    );
   return (
     <section className="leaf p-4">
       <h2>

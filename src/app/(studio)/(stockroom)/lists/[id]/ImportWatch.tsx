@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import type { ImportView, Mapping } from '@/studio/lists/importList';
 import { Fold } from '@/ui/Fold';
 import { OFFLINE } from '@/ui/form/useStudioForm';
+import { useAct } from '@/ui/useAct';
 import { cancelImportAction, mapImportAction, postImportAction, watchImportAction } from '../actions';
 
 interface ImportWatchProps {
@@ -20,7 +21,7 @@ const say = (count: number, one: string, many = `${one}s`) =>
 /** A file on its way in: how far it is, what is wrong with its rows, and what is to be done with the good ones. */
 export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProps) {
   const [view, setView] = useState(first);
-  const [problem, setProblem] = useState('');
+  const { problem, setProblem, run } = useAct();
   const busy = (view.state === 'checking' || view.state === 'posting') && !view.isStalled;
   useEffect(() => {
     if (!busy) return;
@@ -31,20 +32,9 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
       );
     }, LOOK_MS);
     return () => clearInterval(timer);
-  }, [busy, first.id]);
-  const act = async (
-    work: () => Promise<{ ok: true } | { ok: false; problem: { message: string } }>,
-    next: ImportView['state'],
-  ) => {
-    setProblem('');
-    try {
-      const answer = await work();
-      if (answer.ok) setView((now) => ({ ...now, state: next, done: 0, isStalled: false }));
-      else setProblem(answer.problem.message);
-    } catch {
-      setProblem(OFFLINE.message);
-    }
-  };
+  }, [busy, first.id, setProblem]);
+  const act = (work: Parameters<typeof run<null>>[0], next: ImportView['state']) =>
+    run(work, () => setView((now) => ({ ...now, state: next, done: 0, isStalled: false })));
   const badCount = view.total - view.good;
   return (
     <>

@@ -96,7 +96,7 @@ export default async function StockPiecePage({ params }: { params: Params }) {
             {beads.length > 0 && (
               <Fact name="Beads it passes">
                 {beads.slice(0, 4).map(({ number, name, doubled }) => (
-                  <span key={number} className="block">
+                  <span key={number} className="block min-h-7">
                     <Link className="link" href={`/beads/${tag('bead', number)}`}>
                       {tag('bead', number)}
                     </Link>{' '}
@@ -105,7 +105,10 @@ export default async function StockPiecePage({ params }: { params: Params }) {
                   </span>
                 ))}
                 {beads.length > 4 && (
-                  <Link className="link" href={`/fit?wire=${tag('wire', piece.number)}`}>
+                  <Link
+                    className="link inline-block min-h-7 min-w-7"
+                    href={`/fit?wire=${tag('wire', piece.number)}`}
+                  >
                     all {beads.length}
                   </Link>
                 )}
