@@ -1,17 +1,18 @@
 import fc from 'fast-check';
-import pg from 'pg';
 import { um } from '@/core/units/length';
 import { massOfLength } from '@/core/wire/mass';
 import { checkBooks } from '@/data/checkBooks';
 import { closeDatabase } from '@/data/database';
 import {
+  SPOOL,
   addTestHelper,
   done,
   newKey,
+  openAsOwner,
   openStudio,
   receive,
   simplePattern,
-  SPOOL,
+  type OwnerClient,
 } from '../../tests/support/studio';
 import { keepCounted, postCount, showCount, startCount } from './counting/counting';
 import { countOutSet } from './drawers/countOutSet';
@@ -34,17 +35,16 @@ import { weighIn } from './wire/weighIn';
 
 /** Ten thousand random operations of a stockroom, several at a time: nothing may be lost or made up. */
 
-let asker: pg.Client;
+let asker: OwnerClient;
 
 beforeAll(async () => {
-  asker = new pg.Client(process.env['PEWTERER_OWNER_URL']);
-  await asker.connect();
+  asker = await openAsOwner();
   // A lost race is run again; each is told on the console with the lines it came from, which takes longer than the race.
   jest.spyOn(console, 'warn').mockImplementation(() => undefined);
 });
 
 afterAll(async () => {
-  await asker.end();
+  await asker.close();
   await closeDatabase();
 });
 
@@ -372,7 +372,7 @@ interface Sum {
 
 /** Asks the database itself, past the application. */
 async function asked<Row extends object>(sql: string, ...bind: readonly unknown[]): Promise<Row[]> {
-  return (await asker.query<Row>(sql, [...bind])).rows;
+  return asker.ask<Row>(sql, bind);
 }
 
 async function expectConserved({ owner, bought }: Bench): Promise<void> {

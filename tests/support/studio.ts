@@ -21,14 +21,29 @@ export function problemOf<T>(outcome: Outcome<T>) {
   return outcome.problem;
 }
 
-/** Runs SQL as the owner of the tables, to bring about what only time, or a hand in the till, would. */
-export async function asOwner(sql: string, values: unknown[] = []): Promise<void> {
+/** The owner of the tables, who sees past the application. */
+export interface OwnerClient {
+  readonly ask: <Row extends object>(sql: string, values?: readonly unknown[]) => Promise<Row[]>;
+  readonly close: () => Promise<void>;
+}
+
+export async function openAsOwner(): Promise<OwnerClient> {
   const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
   await client.connect();
+  return {
+    ask: async <Row extends object>(sql: string, values: readonly unknown[] = []) =>
+      (await client.query<Row>(sql, [...values])).rows,
+    close: () => client.end(),
+  };
+}
+
+/** Runs SQL as the owner of the tables, to bring about what only time, or a hand in the till, would. */
+export async function asOwner(sql: string, values: readonly unknown[] = []): Promise<void> {
+  const owner = await openAsOwner();
   try {
-    await client.query(sql, values);
+    await owner.ask(sql, values);
   } finally {
-    await client.end();
+    await owner.close();
   }
 }
 
