@@ -147,6 +147,19 @@ function measureFirstLoad(): void {
   });
 }
 
+/** The rack with twenty-five times the lengths and movements. */
+async function measureRack(url: string, cookies: readonly [string, string]): Promise<void> {
+  const rack = (which: 0 | 1) => () => get(`${url}/rack`, cookies[which]);
+  await sideBySide(40, rack(0), rack(1));
+  const [few, many] = await sideBySide(150, rack(0), rack(1));
+  tell({
+    name: `rack page with 5,000 lengths and 100,000 movements (${many.toFixed(1)} ms) against 200 and 4,000 (${few.toFixed(1)} ms)`,
+    value: many / few,
+    limit: 1.5,
+    unit: ' ×',
+  });
+}
+
 const residentMegabytes = (pid: number): number =>
   Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
@@ -192,7 +205,10 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
+/** "./run bench" measures everything; with names (making, rack, ledger, import) only those, for working on them. */
 runCommand(async () => {
+  const asked = process.argv.slice(2);
+  const wanted = (part: string) => asked.length === 0 || asked.includes(part);
   ensureBuilt();
   measureFirstLoad();
   // As durable as a studio's own, or writing would look faster than it is.
@@ -200,35 +216,27 @@ runCommand(async () => {
   const owner = new Sequelize(studio.ownerUrl, { dialect: 'postgres', logging: false });
   process.env['PEWTERER_DATABASE_URL'] = appUrlFor(studio.ownerUrl);
   try {
-    await measureMaking();
-    const [small, large] = [await openStudio(), await openStudio()];
-    await fillRack(owner, small, 200, 4000);
-    await fillRack(owner, large, 5000, 100_000);
-    await owner.query('VACUUM ANALYZE');
     const app = await studio.serve();
-    const cookies = [
-      await cookieOf(owner, small, studio.ownerUrl),
-      await cookieOf(owner, large, studio.ownerUrl),
-    ] as const;
-    const rack = (which: 0 | 1) => () => get(`${app.url}/rack`, cookies[which]);
-    await sideBySide(40, rack(0), rack(1));
-    const [few, many] = await sideBySide(150, rack(0), rack(1));
-    tell({
-      name: `rack page with 5,000 lengths and 100,000 movements (${many.toFixed(1)} ms) against 200 and 4,000 (${few.toFixed(1)} ms)`,
-      value: many / few,
-      limit: 1.5,
-      unit: ' ×',
-    });
-    await measureMemory(app.process.pid ?? 0, app.url, cookies[1]);
-    const [short, long] = [await openStudio(), await openStudio()];
-    await fillRack(owner, short, 200, 10_000);
-    await fillRack(owner, long, 5000, 1_000_000);
-    await owner.query('VACUUM ANALYZE');
-    await measureLedger(app.url, long, [
-      await cookieOf(owner, short, studio.ownerUrl),
-      await cookieOf(owner, long, studio.ownerUrl),
-    ]);
-    await measureImport(await openStudio());
+    const cookie = (session: StudioSession) => cookieOf(owner, session, studio.ownerUrl);
+    /** Two studios, the second with many times what the first has. */
+    const twoRacks = async (small: readonly [number, number], large: readonly [number, number]) => {
+      const [a, b] = [await openStudio(), await openStudio()];
+      await fillRack(owner, a, ...small);
+      await fillRack(owner, b, ...large);
+      await owner.query('VACUUM ANALYZE');
+      return { large: b, cookies: [await cookie(a), await cookie(b)] as const };
+    };
+    if (wanted('making')) await measureMaking();
+    if (wanted('rack')) {
+      const { cookies } = await twoRacks([200, 4000], [5000, 100_000]);
+      await measureRack(app.url, cookies);
+      await measureMemory(app.process.pid ?? 0, app.url, cookies[1]);
+    }
+    if (wanted('ledger')) {
+      const { large, cookies } = await twoRacks([200, 10_000], [5000, 1_000_000]);
+      await measureLedger(app.url, large, cookies);
+    }
+    if (wanted('import')) await measureImport(await openStudio());
   } finally {
     await owner.close();
     await closeDatabase();

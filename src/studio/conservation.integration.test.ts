@@ -37,8 +37,8 @@ import { weighIn } from './wire/weighIn';
 
 let asker: OwnerClient;
 
-beforeAll(async () => {
-  asker = await openAsOwner();
+beforeAll(() => {
+  asker = openAsOwner();
   // A lost race is run again; each is told on the console with the lines it came from, which takes longer than the race.
   jest.spyOn(console, 'warn').mockImplementation(() => undefined);
 });

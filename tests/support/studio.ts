@@ -27,19 +27,18 @@ export interface OwnerClient {
   readonly close: () => Promise<void>;
 }
 
-export async function openAsOwner(): Promise<OwnerClient> {
-  const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
-  await client.connect();
+export function openAsOwner(): OwnerClient {
+  const pool = new pg.Pool({ connectionString: process.env['PEWTERER_OWNER_URL'], max: 4 });
   return {
     ask: async <Row extends object>(sql: string, values: readonly unknown[] = []) =>
-      (await client.query<Row>(sql, [...values])).rows,
-    close: () => client.end(),
+      (await pool.query<Row>(sql, [...values])).rows,
+    close: () => pool.end(),
   };
 }
 
 /** Runs SQL as the owner of the tables, to bring about what only time, or a hand in the till, would. */
 export async function asOwner(sql: string, values: readonly unknown[] = []): Promise<void> {
-  const owner = await openAsOwner();
+  const owner = openAsOwner();
   try {
     await owner.ask(sql, values);
   } finally {

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
 
 /** The parts of the stockroom, in the order they are used. */
 const PARTS: readonly { readonly href: string; readonly name: string; readonly ownerOnly?: boolean }[] = [
@@ -23,9 +24,14 @@ const PARTS: readonly { readonly href: string; readonly name: string; readonly o
 
 export function StockroomNav({ isOwner }: { isOwner: boolean }) {
   const path = usePathname();
+  const list = useRef<HTMLUListElement>(null);
+  // On a phone the part one is in may lie beyond the edge.
+  useEffect(() => {
+    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [path]);
   return (
     <nav aria-label="Stockroom" className="no-print -mx-1 mb-3 overflow-x-auto">
-      <ul className="flex gap-1">
+      <ul ref={list} className="flex gap-1">
         {PARTS.filter(({ ownerOnly }) => isOwner || !ownerOnly).map(({ href, name }) => {
           const here = path === href || path.startsWith(`${href}/`);
           return (

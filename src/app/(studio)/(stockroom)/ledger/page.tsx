@@ -114,7 +114,13 @@ function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
   return (
     <tr className={line.reversedBy === null ? '' : 'line-through opacity-80'}>
       <td>
-        <Day at={at} />
+        <Link
+          href={`/ledger?posting=${line.postKey}`}
+          className="link link-hover inline-block min-h-6"
+          title="Everything that was posted together with it"
+        >
+          <Day at={at} />
+        </Link>
       </td>
       <td>
         {line.reverses !== null && 'taken back: '}

@@ -34,7 +34,7 @@ export function CountSheet({ sheet, isOwner }: { sheet: Sheet; isOwner: boolean 
     <>
       <p
         role="status"
-        className={`mt-3 font-semibold ${online ? '' : 'border-l-4 border-warning bg-warning/20 p-3'}`}
+        className={`no-print mt-3 font-semibold ${online ? '' : 'border-l-4 border-warning bg-warning/20 p-3'}`}
       >
         {problem || state}
       </p>

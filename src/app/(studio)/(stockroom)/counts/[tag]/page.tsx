@@ -24,7 +24,9 @@ export default async function CountPage({ params }: { params: Params }) {
         <h1>
           {sheet.placeName}: {counted} of {sheet.lines.length} counted
         </h1>
-        <PrintButton />
+        <span className="max-sm:hidden">
+          <PrintButton />
+        </span>
       </div>
       <p className="muted">
         {tag('count', sheet.number)}, begun <Day at={sheet.startedAt} /> by {sheet.startedBy}
