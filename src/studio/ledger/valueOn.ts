@@ -58,21 +58,29 @@ const valuesNow = (tx: Tx): Promise<Row[]> =>
     [tx.session.studioId],
   );
 
-/** The last closing before the day, and the movements since it. */
-const valuesOn = (tx: Tx, day: string): Promise<Row[]> =>
-  tx.select<Row>(
-    `WITH base AS (SELECT max(month) AS month FROM closings WHERE studio_id = $1 AND month + INTERVAL '1 month' <= $2::date + 1),
-          parts AS (
-            SELECT c.article_id, c.quantity, c.cost_units FROM closings c JOIN base b ON b.month = c.month WHERE c.studio_id = $1
-            UNION ALL
-            SELECT m.article_id, sum(m.quantity), sum(m.cost_units) FROM movements m CROSS JOIN base b
-             WHERE m.studio_id = $1 AND m.happened_at >= COALESCE((b.month + INTERVAL '1 month')::timestamptz, '-infinity')
-               AND m.happened_at < $2::date + 1 GROUP BY 1),
-          sums AS (SELECT article_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM parts GROUP BY 1)
+/**
+ * The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read
+ * between two days that the planner knows.
+ */
+async function valuesOn(tx: Tx, day: string): Promise<Row[]> {
+  const { studioId } = tx.session;
+  const closed = await tx.first<{ month: string | null; until: string | null }>(
+    `SELECT max(month)::text AS month, (max(month) + INTERVAL '1 month')::date::text AS until FROM closings
+      WHERE studio_id = $1 AND month + INTERVAL '1 month' <= $2::date + 1`,
+    [studioId, day],
+  );
+  return tx.select<Row>(
+    `WITH parts AS (
+       SELECT article_id, quantity, cost_units FROM closings WHERE studio_id = $1 AND month = $3::date
+       UNION ALL
+       SELECT article_id, sum(quantity), sum(cost_units) FROM movements
+        WHERE studio_id = $1 AND happened_at >= $4::timestamptz AND happened_at < $2::date + 1 GROUP BY 1),
+     sums AS (SELECT article_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM parts GROUP BY 1)
      SELECT a.ware, sum(s.cost)::bigint AS cost, (count(*) FILTER (WHERE s.quantity > 0))::int AS articles
        FROM sums s JOIN articles a ON a.studio_id = $1 AND a.article_id = s.article_id GROUP BY a.ware`,
-    [tx.session.studioId, day],
+    [studioId, day, closed?.month ?? null, closed?.until ?? '-infinity'],
   );
+}
 
 /** Writes the sums of every article at the end of each month that has ended and is not closed yet. */
 export async function closeMonths(session: StudioSession): Promise<void> {
