@@ -17,11 +17,10 @@ for (let share = 0; share < SHARES; share += 1) {
     test.setTimeout(240_000);
     for (const view of VIEWS.filter((_, index) => index % SHARES === share)) {
       await page.setViewportSize({ width: 1280, height: 800 });
-      await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
-      await page.goto(DEMO_URL + view);
       for (const colorScheme of ['light', 'dark'] as const) {
+        // Loaded anew, and only when its forms listen, so that no colour is measured half-way between two states.
         await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-        // No colour may be measured half-way between two themes, or of a form that does not listen yet.
+        await page.goto(DEMO_URL + view);
         await expect(page.locator('form > fieldset:disabled')).toHaveCount(0);
         await page.evaluate(() =>
           Promise.allSettled(document.getAnimations().map(({ finished }) => finished)),

@@ -135,8 +135,9 @@ interface ImportRow {
 const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefined> =>
   isUUID(id)
     ? tx.first<ImportRow>(
-        `SELECT list, file_name AS "fileName", content, mapping, done, total, good, bad, message,
+        `SELECT list, file_name AS "fileName", content, mapping, total, good, bad, message,
                 beat_at < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS} AS stalled,
+                COALESCE((SELECT (p.outcome ->> 'value')::int FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id), done) AS done,
                 CASE WHEN EXISTS (SELECT FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id) THEN 'posted' ELSE state END AS state
            FROM imports WHERE studio_id = $1 AND import_id = $2`,
         [tx.session.studioId, id],
