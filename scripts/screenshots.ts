@@ -40,12 +40,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'stones', path: '/stones' },
   {
     name: 'weigh-in',
-    path: '/rack/W-0035/weigh',
+    path: '/rack/W-0001/weigh',
     prepare: async (page) => {
       const scale = page.getByRole('region', { name: 'Scale' });
-      await scale.getByLabel('On the pan').fill('39.8 g');
+      await scale.getByLabel('On the pan').fill('42.4 g');
       await page.getByLabel('Empty spool').fill('14.2 g');
-      await scale.getByRole('button', { name: 'Take this reading (39.8 g)' }).click();
+      await scale.getByRole('button', { name: 'Take this reading (42.4 g)' }).click();
     },
   },
   { name: 'ledger', path: '/ledger' },

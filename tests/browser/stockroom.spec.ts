@@ -94,7 +94,8 @@ test('the calliper says another gauge, and the wire is relabelled; square wire i
   // 21 AWG is 0.723 mm (ASTM B258).
   await expect(calliper.getByRole('status')).toContainText('most likely 21 ga');
   const relabel = page.locator('details[open]');
-  await relabel.getByLabel('Size on the label').fill('21');
+  await calliper.getByRole('button', { name: 'Take 21 ga' }).click();
+  await expect(relabel.getByLabel('Size on the label')).toHaveValue('21');
   await relabel.getByLabel('Why').fill('calliper says 0.72');
   await relabel.getByRole('button', { name: 'Relabel it' }).click();
   await expect(page.getByRole('row', { name: /relabelled · calliper says 0.72/ }).first()).toBeVisible();

@@ -113,13 +113,21 @@ describe('mass and length', () => {
   // Bare copper wire tables, NBS Handbook 100: pounds per 1000 ft (values from memory).
   it.each([
     [14, 12.43],
+    [15, 9.858],
     [16, 7.818],
+    [17, 6.2],
     [18, 4.917],
+    [19, 3.899],
     [20, 3.092],
+    [21, 2.452],
     [22, 1.945],
+    [23, 1.542],
     [24, 1.223],
+    [25, 0.9699],
     [26, 0.7692],
+    [27, 0.61],
     [28, 0.4837],
+    [29, 0.3836],
     [30, 0.3042],
   ])('copper %d AWG weighs %d lb per 1000 ft', (awg, pounds) => {
     const length = um(1000 * UM_PER_FOOT);
@@ -131,6 +139,24 @@ describe('mass and length', () => {
     // Common practice: 20 ga round sterling runs about 19 ft to the troy ounce, 26 ga about 77 ft.
     expect(feetPerTroyOunce(wire('sterling', 20))).toBeCloseTo(19.0, 0);
     expect(feetPerTroyOunce(wire('sterling', 26))).toBeCloseTo(76.5, 0);
+  });
+
+  // A metre of 1 mm round wire is π/4 cm³. Densities: fine silver 10.49 (CRC Handbook of Chemistry and Physics); brass C26000
+  // 0.308 lb/in³ (Copper Development Association); sterling 10.36 (ASM Handbook); all from memory.
+  it.each([
+    ['fine-silver', (Math.PI / 4) * 10.49],
+    ['brass', ((Math.PI / 4) * 0.308 * 453.59237) / 2.54 ** 3],
+    ['sterling', (Math.PI / 4) * 10.36],
+  ] as const)('a metre of 1 mm %s weighs what its density says', (metal, gramsEach) => {
+    const round = { ...wire(metal, 20), width: um(1000), height: um(1000) };
+    expect(Math.abs(gramsPerMetre(round) / gramsEach - 1)).toBeLessThan(0.003);
+  });
+
+  it('a twisted pair weighs two strands that run obliquely', () => {
+    // 0.4 mm strands with 500 turns a metre: each is √(1 + (π·0.4·0.5)²) = 1.1810 of the stock's length.
+    const round = { ...wire('copper', 26), width: um(400), height: um(400) };
+    const pair = { ...round, profile: 'twisted pair' as const, twist: 500 };
+    expect(gramsPerMetre(pair) / gramsPerMetre(round)).toBeCloseTo(2 * 1.181, 3);
   });
 
   it('turns length to mass and back', () => {

@@ -2,22 +2,20 @@
 
 import { useState } from 'react';
 import { formatDiameter, parseLength, um, type Micrometres } from '@/core/units/length';
-import { formatGauge, identifyGauge } from '@/core/wire/gauge';
+import { formatGauge, identifyGauge, type GaugeLabel } from '@/core/wire/gauge';
 import { SimulatedCalliper } from '@/devices/calliper/simulated';
 
 /**
  * The simulated calliper: say what is between its jaws, close it, and read what that most likely is, in every system.
- * @param onRead takes the reading as well, where something is to be done with it
+ * @param onTake takes a label that was suggested
  */
-export function CalliperPanel({ onRead }: { onRead?: (reading: Micrometres) => void }) {
+export function CalliperPanel({ onTake }: { onTake: (label: GaugeLabel) => void }) {
   const [between, setBetween] = useState('');
   const [reading, setReading] = useState<Micrometres>();
   const typed = parseLength(between, 'mm');
   const close = async () => {
     if (!typed.ok || typed.value === 0) return;
-    const read = await new SimulatedCalliper(um(typed.value)).close();
-    setReading(read);
-    onRead?.(read);
+    setReading(await new SimulatedCalliper(um(typed.value)).close());
   };
   return (
     <section aria-label="Calliper" className="rounded border border-base-300 p-3">
@@ -45,13 +43,13 @@ export function CalliperPanel({ onRead }: { onRead?: (reading: Micrometres) => v
         </button>
       </div>
       {between !== '' && !typed.ok && <p className="mt-1 text-sm font-semibold text-error">{typed.error}</p>}
-      {reading !== undefined && <Named reading={reading} />}
+      {reading !== undefined && <Named reading={reading} onTake={onTake} />}
     </section>
   );
 }
 
 /** What a measured size most likely is. */
-export function Named({ reading }: { reading: Micrometres }) {
+function Named({ reading, onTake }: { reading: Micrometres; onTake: (label: GaugeLabel) => void }) {
   const { candidates, ambiguous } = identifyGauge(reading);
   const [first, second] = candidates;
   return (
@@ -67,7 +65,10 @@ export function Named({ reading }: { reading: Micrometres }) {
       </p>
       <ul className="mt-1 text-sm">
         {candidates.map((candidate) => (
-          <li key={candidate.system}>
+          <li key={candidate.system} className="flex flex-wrap items-center gap-x-3">
+            <button type="button" className="btn btn-sm my-0.5" onClick={() => onTake(candidate)}>
+              Take {formatGauge(candidate)}
+            </button>
             {formatGauge(candidate)} is {formatDiameter(candidate.size)}:{' '}
             {candidate.deviation === 0
               ? 'exactly'

@@ -13,7 +13,7 @@ import { TwistWireInput } from '@/studio/wire/twistWire.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, LengthField, MassField, NumberField, TextField } from '@/ui/form/fields';
-import { CalliperPanel } from '../../parts/CalliperPanel';
+import { MeasuredSize } from '../../parts/MeasuredSize';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { SpecFieldset } from '../../parts/SpecFieldset';
 import { useDone } from '../../parts/useDone';
@@ -183,8 +183,7 @@ function Relabel({ number, spec }: { number: number; spec: WireSpec }) {
   if (profile === 'twisted pair' || profile === 'twisted square') return null;
   return (
     <Fold title="Relabel it: the calliper says another size">
-      <CalliperPanel />
-      <div className="mt-4">
+      <div>
         <ActForm
           className=""
           input={RelabelWireInput}
@@ -206,6 +205,7 @@ function Relabel({ number, spec }: { number: number; spec: WireSpec }) {
         >
           {(control) => (
             <>
+              <MeasuredSize control={control} />
               <SpecFieldset control={control} />
               <div className="mt-3">
                 <TextField control={control} name="reason" label="Why" placeholder="calliper says 0.72 mm" />

@@ -6,10 +6,12 @@ import { useWatch } from 'react-hook-form';
 import { tag } from '@/core/tag';
 import { BOUGHT_FORMS, ReceiveWireInput } from '@/studio/wire/receiveWire.input';
 import { ChoiceField, LengthField, MassField } from '@/ui/form/fields';
+import { Fold } from '@/ui/Fold';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
+import { MeasuredSize } from '../../parts/MeasuredSize';
 import { noPurchase, PurchaseFieldset, type PurchaseHints } from '../../parts/PurchaseFieldset';
 import { same, SpecFieldset } from '../../parts/SpecFieldset';
 import { receiveWireAction } from './actions';
@@ -57,6 +59,9 @@ export function ReceiveWireForm({ hints }: { hints: PurchaseHints }) {
         <fieldset>
           <legend className="font-display font-semibold">The wire</legend>
           <SpecFieldset control={control} />
+          <Fold title="No label? Measure it">
+            <MeasuredSize control={control} />
+          </Fold>
         </fieldset>
         <fieldset className="mt-5">
           <legend className="font-display font-semibold">How much came</legend>
