@@ -14,7 +14,7 @@ for (let share = 0; share < SHARES; share += 1) {
   test(`axe finds nothing, light or dark; no page scrolls sideways (${share + 1} of ${SHARES})`, async ({
     owner: page,
   }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     for (const view of VIEWS.filter((_, index) => index % SHARES === share)) {
       await page.setViewportSize({ width: 1280, height: 800 });
       for (const colorScheme of ['light', 'dark'] as const) {
