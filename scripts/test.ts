@@ -49,13 +49,12 @@ async function browser(report: string): Promise<Count> {
     const status = await new Promise<number | null>((resolve) => child.once('exit', resolve));
     const found = fs.existsSync(report)
       ? (JSON.parse(fs.readFileSync(report, 'utf8')) as {
-          stats: { expected: number; unexpected: number; flaky: number };
+          stats: { expected: number; unexpected: number };
         })
       : undefined;
     if (!found) return { passed: 0, failed: 1 };
-    const { expected, unexpected, flaky } = found.stats;
-    if (flaky > 0) say(`${flaky} of the browser tests passed only at the second try.`);
-    return { passed: expected + flaky, failed: Math.max(unexpected, status === 0 ? 0 : 1) };
+    const { expected, unexpected } = found.stats;
+    return { passed: expected, failed: Math.max(unexpected, status === 0 ? 0 : 1) };
   } finally {
     await empty.destroy();
     await demo.destroy();

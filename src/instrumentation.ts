@@ -3,7 +3,7 @@ import type { Instrumentation } from 'next';
 /** Logs every fault that reaches the framework, under the id that the error page shows. */
 export const onRequestError: Instrumentation.onRequestError = async (error, request, context) => {
   if (process.env['NEXT_RUNTIME'] !== 'nodejs') return;
-  const { log } = await import('./app/lib/log');
+  const { log } = await import('./studio/kernel/log');
   const { digest } = error as { digest?: string };
   log.error(
     {

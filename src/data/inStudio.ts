@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import {
   QueryTypes,
   Transaction,
@@ -50,6 +51,8 @@ const PATIENCE_MS = 15_000;
 /**
  * The one door to the database. Opens a serialisable transaction, sets the studio for row-level security, runs the work
  * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
+ * Who lost a race waits in line with the others of the studio in this process and runs again alone: under contention the
+ * line is far cheaper than one lost race after another, and between copies of the application the database still decides.
  * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
  * unanswered commit posts nothing twice.
  */
@@ -58,14 +61,48 @@ export async function inStudio<T>(
   work: (tx: Tx) => Promise<T>,
   { readOnly = false }: DoorOptions = {},
 ): Promise<T> {
+  const attempt = () => once(session, work, readOnly);
+  const { studioId } = session;
+  if (readOnly || atTheFront.getStore()) return persist(attempt);
+  if (lines.has(studioId)) return inLine(studioId, () => persist(attempt));
+  try {
+    return await attempt();
+  } catch (fault) {
+    if (!isPassing(fault)) throw fault;
+    return inLine(studioId, () => persist(attempt));
+  }
+}
+
+/** Tries until it works, patience runs out, or the fault is none that passes. */
+async function persist<T>(attempt: () => Promise<T>): Promise<T> {
   const giveUp = Date.now() + PATIENCE_MS;
-  for (let attempt = 0; ; attempt += 1) {
+  for (let tries = 0; ; tries += 1) {
     try {
-      return await once(session, work, readOnly);
+      return await attempt();
     } catch (fault) {
       if (!isPassing(fault) || Date.now() > giveUp) throw fault;
-      await pause(Math.min(400, 5 * 2 ** attempt) * (0.5 + Math.random()));
+      await pause(Math.min(400, 5 * 2 ** tries) * (0.5 + Math.random()));
     }
+  }
+}
+
+/** The last in the line of each studio where a race was lost; nothing when nobody waits. */
+const lines = new Map<string, Promise<void>>();
+
+/** Whether this work is the one at the front: what it does inside must not wait for itself. */
+const atTheFront = new AsyncLocalStorage<boolean>();
+
+async function inLine<T>(studioId: string, work: () => Promise<T>): Promise<T> {
+  const before = lines.get(studioId);
+  let leave: () => void = () => undefined;
+  const mine = new Promise<void>((resolve) => (leave = resolve));
+  lines.set(studioId, mine);
+  try {
+    await before;
+    return await atTheFront.run(true, work);
+  } finally {
+    if (lines.get(studioId) === mine) lines.delete(studioId);
+    leave();
   }
 }
 

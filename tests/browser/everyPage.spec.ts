@@ -14,7 +14,7 @@ for (let share = 0; share < SHARES; share += 1) {
   test(`axe finds nothing, light or dark; no page scrolls sideways (${share + 1} of ${SHARES})`, async ({
     owner: page,
   }) => {
-    test.setTimeout(600_000);
+    test.setTimeout(1_200_000);
     for (const view of VIEWS.filter((_, index) => index % SHARES === share)) {
       await page.setViewportSize({ width: 1280, height: 800 });
       for (const colorScheme of ['light', 'dark'] as const) {
@@ -25,9 +25,12 @@ for (let share = 0; share < SHARES; share += 1) {
         await page.evaluate(() =>
           Promise.allSettled(document.getAnimations().map(({ finished }) => finished)),
         );
-        const { violations } = await new AxeBuilder({ page })
-          .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-          .analyze();
+        // Legacy mode looks at one document only and opens no page beside it: there are no frames here.
+        const axe = new AxeBuilder({ page }).setLegacyMode(true);
+        // The dark theme is the same page in other colours.
+        if (colorScheme === 'dark') axe.withRules(['color-contrast']);
+        else axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']);
+        const { violations } = await axe.analyze();
         const found = violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html}`));
         expect([view, colorScheme, found]).toEqual([view, colorScheme, []]);
       }

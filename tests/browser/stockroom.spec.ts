@@ -101,6 +101,18 @@ test('the calliper says another gauge, and the wire is relabelled; square wire i
   await expect(page.getByRole('row', { name: /relabelled · calliper says 0.72/ }).first()).toBeVisible();
   await expect(page.locator('main')).toContainText('21 ga round copper');
 
+  // A wire without a label: the calliper suggests the whole of one that the studio has.
+  await page.goto(`${DEMO_URL}/rack/receive`);
+  await page.getByLabel('Metal', { exact: true }).selectOption('sterling');
+  await page.getByLabel('Temper').selectOption('half hard');
+  await unfold(page, 'No label? Measure it');
+  await calliper.getByLabel('Between the jaws, or typed').fill('0.41');
+  await calliper.getByRole('button', { name: 'Close it' }).click();
+  const suggested = calliper.getByRole('region', { name: 'Wires of the studio it may be' });
+  await suggested.getByRole('button', { name: /26 ga round sterling/ }).click();
+  await expect(page.getByLabel('Size on the label')).toHaveValue('26');
+  await expect(page.getByLabel('Temper')).toHaveValue('dead soft');
+
   await receiveSpool(page);
   await inMetric(page);
   await unfold(page, 'Twist two of it together');
@@ -119,7 +131,7 @@ test('beads come in with a hole: what passes is said, and a set is counted out',
   await page.getByLabel('Size across').fill('6 mm');
   await page.getByLabel('Hole').fill('7 mm');
   await page.getByLabel('How many').fill('4 dozen');
-  await page.getByLabel('Shades, light to dark').fill('pale 20, deep 28');
+  await page.getByLabel('Shades or sizes, in stringing order').fill('pale 20, deep 28');
   await page.getByLabel('Paid for it').fill('14.40');
   await page.getByRole('button', { name: 'Put it in the drawer' }).click();
   await expect(page.getByText('A hole of 7 mm is as wide as the bead.')).toBeVisible();

@@ -3,11 +3,14 @@ import pg from 'pg';
 import { expectOk } from '../../src/core/result';
 import { inStudio, type StudioSession } from '../../src/data/inStudio';
 import { Studio, User } from '../../src/data/models/studio';
-import { database } from '../../src/data/database';
+import { checkBooks } from '../../src/data/checkBooks';
+import { closeDatabase, database } from '../../src/data/database';
 import type { Outcome } from '../../src/studio/kernel/outcome';
+import { makePiece } from '../../src/studio/making/makePiece';
+import { proposeMaking } from '../../src/studio/making/proposeMaking';
 import { receiveWire } from '../../src/studio/wire/receiveWire';
 import type { ReceiveWireInput } from '../../src/studio/wire/receiveWire.input';
-import { listSpecs } from '../../src/studio/patterns/patterns';
+import { listSpecs } from '../../src/studio/wire/specs';
 import { writePattern } from '../../src/studio/patterns/writePattern';
 import type { WritePatternInput } from '../../src/studio/patterns/writePattern.input';
 
@@ -46,6 +49,9 @@ export async function asOwner(sql: string, values: readonly unknown[] = []): Pro
   }
 }
 
+/** The studios that this file of tests has opened. */
+const opened = new Set<string>();
+
 export const newKey = (): string => randomUUID();
 
 /** A fresh studio in dollars and inches, with its owner; several share the test database. */
@@ -59,6 +65,7 @@ export async function openStudio(
     role: 'owner',
     now: new Date(),
   };
+  opened.add(session.studioId);
   const base = {
     name: 'Test bench',
     currency: 'USD',
@@ -167,3 +174,55 @@ export async function simplePattern(
   };
   return done(await writePattern(session, newKey(), null, input));
 }
+
+/** Closes the database after checking the books of every studio that this file opened; others may be tampered with meanwhile. */
+export async function closeBooks(): Promise<void> {
+  const { differences } = await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '');
+  expect(differences.filter(({ studio }) => opened.has(studio))).toEqual([]);
+  await closeDatabase();
+}
+
+/** Makes one piece of a simple pattern from a fresh spool. @returns its number */
+export async function makeOne(session: StudioSession): Promise<number> {
+  await receive(session);
+  const pattern = await simplePattern(session);
+  const proposal = await proposeMaking(session, pattern.number);
+  const cuts = (proposal?.cuts ?? []).map(({ cutIndex, copy, from }) => ({
+    cutIndex,
+    copy,
+    from: from ?? '',
+    cut: '100 mm',
+    back: '0 mm',
+  }));
+  return done(
+    await makePiece(session, newKey(), pattern, {
+      cuts,
+      spoiled: [],
+      minutes: '20',
+      setUpMinutes: '10',
+      sharedBy: '1',
+    }),
+  ).number;
+}
+
+/** The house rules as their form sends them. */
+export const settingsInput = (changed: object = {}) => ({
+  version: '1',
+  name: 'Bench',
+  lengthSystem: 'in',
+  hourlyRate: '25.00 USD',
+  overheadPerHour: '5.00 USD',
+  targetPerHour: '35.00 USD',
+  materialsFactor: '3.5',
+  targetMargin: '30',
+  feePercent: '6.5',
+  feeFixed: '0.30 USD',
+  taxPercent: '20',
+  taxIncluded: true,
+  priceFrom: 'actual',
+  rounding: 'nearest',
+  priceEndings: ['0.00 USD', '5.00 USD'],
+  usefulMinimum: '2 in',
+  minimums: [{ scope: 'metal', of: 'sterling', length: '1 in' }],
+  ...changed,
+});

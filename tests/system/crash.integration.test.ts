@@ -1,10 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import pg from 'pg';
 import { openThrowaway, type Throwaway } from '../../scripts/lib/throwaway';
-import { checkBooks } from '../../src/data/checkBooks';
 import { closeDatabase } from '../../src/data/database';
 import { appUrlFor } from '../../src/data/migrate';
 import type { StudioSession } from '../../src/data/inStudio';
+import { expectWhole } from '../support/wholeBooks';
 import { openStudio, receive, simplePattern } from '../support/studio';
 
 /** Power cuts in the middle of writing: what was confirmed is there whole, what was not is not there at all. */
@@ -70,35 +69,22 @@ async function until(what: () => boolean): Promise<void> {
   }
 }
 
-/** Every confirmed posting with its movements; every movement with its posting; the books. */
-async function expectWhole(confirmed: readonly string[]): Promise<void> {
-  const client = new pg.Client(studio.ownerUrl);
-  await client.connect();
-  try {
-    const { rows: posted } = await client.query<{ key: string; movements: number }>(
-      `SELECT p.post_key AS key, (SELECT count(*)::int FROM movements m WHERE m.post_key = p.post_key) AS movements
-         FROM posts p WHERE p.post_key = ANY ($1)`,
-      [confirmed],
-    );
-    expect(posted).toHaveLength(confirmed.length);
-    // Spoiling writes two movements (wire, jar), parting two, a making at least a cut.
-    expect(posted.filter(({ movements }) => movements === 0)).toEqual([]);
-    const { rows: half } = await client.query(
-      'SELECT FROM movements m WHERE NOT EXISTS (SELECT FROM posts p WHERE p.studio_id = m.studio_id AND p.post_key = m.post_key)',
-    );
-    expect(half).toEqual([]);
-  } finally {
-    await client.end();
+it('two copies of the application write at once', async () => {
+  const [one, other] = [startWriter(), startWriter()];
+  await until(() => one.confirmed.length >= 30 && other.confirmed.length >= 30);
+  for (const writer of [one, other]) {
+    writer.process.kill('SIGKILL');
+    await writer.ended;
   }
-  expect((await checkBooks(studio.ownerUrl)).differences).toEqual([]);
-}
+  await expectWhole(studio.ownerUrl, [...one.confirmed, ...other.confirmed]);
+}, 120_000);
 
 it('kill -9 of the application while it writes', async () => {
   const writer = startWriter();
   await until(() => writer.confirmed.length >= 40);
   writer.process.kill('SIGKILL');
   await writer.ended;
-  await expectWhole(writer.confirmed);
+  await expectWhole(studio.ownerUrl, writer.confirmed);
 }, 120_000);
 
 it('kill -9 of the database while the application writes: it goes on when the database is back', async () => {
@@ -112,5 +98,5 @@ it('kill -9 of the database while the application writes: it goes on when the da
   await until(() => writer.confirmed.length >= after);
   writer.process.kill('SIGKILL');
   await writer.ended;
-  await expectWhole(writer.confirmed);
+  await expectWhole(studio.ownerUrl, writer.confirmed);
 }, 120_000);

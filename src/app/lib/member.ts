@@ -6,7 +6,7 @@ import type { Outcome } from '@/studio/kernel/outcome';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { needsSetUp } from '@/studio/people/setUpStudio';
 import { memberOf, type Member } from '@/studio/people/signIn';
-import { log } from './log';
+import { log } from '@/studio/kernel/log';
 import { sessionCookie } from './session';
 
 /** The person at the screen, once per request; undefined when nobody is signed in. */

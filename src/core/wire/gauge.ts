@@ -89,7 +89,7 @@ export interface Identification {
 }
 
 /** A workshop calliper reads to 0.01 mm; two deviations closer than that cannot be told apart. */
-const CALLIPER_RESOLUTION = 10;
+export const CALLIPER_RESOLUTION = 10;
 
 const LADDERS: Readonly<Record<GaugeSystem, readonly string[]>> = {
   AWG: Array.from({ length: AWG_RANGE.to + 1 }, (_, n) => String(n)),

@@ -10,7 +10,7 @@ import { look, type StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import type { MakePieceInput } from '../making/makePiece.input';
 import { proposeMaking, type MakingProposal } from '../making/proposeMaking';
-import { listSpecs } from '../patterns/patterns';
+import { listSpecs } from '../wire/specs';
 import { writePattern } from '../patterns/writePattern';
 import { addHelper } from '../people/helpers';
 import { setUpStudio } from '../people/setUpStudio';

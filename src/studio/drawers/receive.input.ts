@@ -43,11 +43,11 @@ export function parseShades(text: string): Result<{ name: string; count: number 
     const match = /^\s*(\S.*?)\s+(\d{1,6})\s*$/.exec(part);
     if (!match?.[1])
       return refuse(
-        `“${part.trim().slice(0, 40)}” is no shade with a count; write it like pale 12, middle 14.`,
+        `“${part.trim().slice(0, 40)}” is no shade or size with a count; write it like pale 12, middle 14, or 3 mm 8, 4 mm 12.`,
       );
     groups.push({ name: match[1].slice(0, 40), count: Number(match[2]) });
   }
-  if (groups.length > 12) return refuse(`There are ${groups.length} shades; 12 are allowed.`);
+  if (groups.length > 12) return refuse(`There are ${groups.length} groups; 12 are allowed.`);
   return ok(groups);
 }
 
@@ -78,7 +78,7 @@ class BeadFields {
     const [shades, all] = [parseShades(text), parseCount(count)];
     if (!shades.ok || !all.ok) return shades;
     const sum = shades.value.reduce((total, each) => total + each.count, 0);
-    return sum > all.value ? refuse(`The shades hold ${sum} beads, but there are ${all.value}.`) : shades;
+    return sum > all.value ? refuse(`The groups hold ${sum} beads, but there are ${all.value}.`) : shades;
   })
   shades!: string;
 }

@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { checkBooks } from '@/data/checkBooks';
 import { closeDatabase } from '@/data/database';
+import { FINDING, STONE, SUPPLY } from '../../../tests/support/purchases';
 import { addTestHelper, done, newKey, openStudio, problemOf, receive } from '../../../tests/support/studio';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from '../drawers/receive';
@@ -16,15 +17,8 @@ import { showRack, showStockPiece } from '../wire/rack';
 import { twistWire } from '../wire/twistWire';
 import { csvLines, readCsv } from './csv';
 import { exportList } from './exportList';
-import {
-  cancelImport,
-  guessMapping,
-  mapImport,
-  openImport,
-  postImport,
-  showImport,
-  type ImportView,
-} from './importList';
+import { guessMapping, type ImportView } from './importFile';
+import { cancelImport, mapImport, openImport, postImport, showImport } from './importList';
 import { listOf, STOCK_LISTS } from './lists';
 
 afterAll(async () => {
@@ -108,32 +102,18 @@ async function fillEverything(session: StudioSession): Promise<void> {
     shades: 'pale 14, deep 20',
   };
   done(await receiveBeads(session, newKey(), { ...bead, ...bought }));
-  const stone = {
-    material: 'prehnite',
-    outline: 'teardrop',
-    length: '18 mm',
-    width: '13 mm',
-    depth: '5 mm',
-    edge: '3 mm',
-    holeAxis: 'none',
-    hole: '',
-  };
-  done(await receiveStone(session, newKey(), { ...stone, ...bought }));
-  done(await receiveStone(session, newKey(), { ...stone, ...bought, holeAxis: 'through', hole: '0.6 mm' }));
+  const stone = { ...STONE, ...bought };
+  done(await receiveStone(session, newKey(), stone));
+  done(await receiveStone(session, newKey(), { ...stone, holeAxis: 'through', hole: '0.6 mm' }));
   done(
     await receiveFindings(session, newKey(), {
-      finding: 'jump ring',
-      material: 'sterling',
-      size: '4 mm',
-      count: '1 gross',
+      ...FINDING,
       ...bought,
     }),
   );
   done(
     await receiveSupply(session, newKey(), {
-      name: 'Polish',
-      unit: 'ml',
-      quantity: '250',
+      ...SUPPLY,
       perPiece: '1.5',
       ...bought,
     }),

@@ -3,7 +3,7 @@ import type { Micrometres } from '@/core/units/length';
 import { cost } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
-import { allSpecs, specsById, type KnownSpec } from '../wire/specs';
+import { specsById, type KnownSpec } from '../wire/specs';
 
 /** A pattern as it hangs in the pattern room: its wires are drawn. */
 export interface PatternCard {
@@ -106,6 +106,3 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
     };
   });
 }
-
-/** Wires a pattern may be written for. */
-export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(session, allSpecs);

@@ -1,6 +1,7 @@
 import { describeSpec, specKey, type WireSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';
+import { look, type StudioSession } from '../kernel/useCase';
 import { ensureArticle } from '../stock/articles';
 
 /** A wire spec the studio has, with its id. */
@@ -74,12 +75,14 @@ export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<str
   return new Map(rows.map((row) => [row.specId, specFromRow(row)]));
 }
 
-/** Every spec of the studio in rack order: a studio has some hundred at most. */
-export async function allSpecs(tx: Tx): Promise<KnownSpec[]> {
-  const rows = await tx.select<SpecColumns>(
-    `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
-      WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
-    [tx.session.studioId],
-  );
-  return rows.map(specFromRow);
+/** Every wire the studio knows, in rack order: some hundred at most. */
+export function listSpecs(session: StudioSession): Promise<KnownSpec[]> {
+  return look(session, async (tx) => {
+    const rows = await tx.select<SpecColumns>(
+      `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
+        WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
+      [tx.session.studioId],
+    );
+    return rows.map(specFromRow);
+  });
 }

@@ -1,4 +1,4 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
 import { DEMO_HELPER, DEMO_OWNER } from '../../../src/studio/demo/people';
 
 const address = (name: string): string => {
@@ -21,11 +21,25 @@ export async function signIn(
   await expect(page).toHaveURL(/\/rack$/);
 }
 
+type Cookies = Awaited<ReturnType<BrowserContext['cookies']>>;
+
 /** A test on the demo studio, signed in as its owner; fails on anything the browser complains of. */
-export const test = base.extend<{ owner: Page }>({
-  owner: async ({ page }, hand) => {
+export const test = base.extend<{ owner: Page }, { ownerCookies: Cookies }>({
+  // Signed in once for all tests of a worker: what the tests are about comes after it.
+  ownerCookies: [
+    async ({ browser }, hand) => {
+      const context = await browser.newContext();
+      await signIn(await context.newPage());
+      const cookies = await context.cookies();
+      await context.close();
+      await hand(cookies);
+    },
+    { scope: 'worker' },
+  ],
+  owner: async ({ page, context, ownerCookies }, hand) => {
     const complaints = listen(page);
-    await signIn(page);
+    await context.addCookies(ownerCookies);
+    await page.goto(`${DEMO_URL}/rack`);
     await hand(page);
     expect(complaints).toEqual([]);
   },

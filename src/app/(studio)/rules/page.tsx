@@ -1,5 +1,5 @@
 import { listPeople } from '@/studio/people/helpers';
-import { listSpecs } from '@/studio/patterns/patterns';
+import { listSpecs } from '@/studio/wire/specs';
 import { isCurrencyOpen } from '@/studio/settings/changeCurrency';
 import { readSettings } from '@/studio/settings/settings';
 import { Money } from '@/ui/money';

@@ -1,14 +1,8 @@
 'use server';
 
 import { asMember } from '@/app/lib/member';
-import {
-  cancelImport,
-  mapImport,
-  openImport,
-  postImport,
-  showImport,
-  type Mapping,
-} from '@/studio/lists/importList';
+import type { Mapping } from '@/studio/lists/importFile';
+import { cancelImport, mapImport, openImport, postImport, showImport } from '@/studio/lists/importList';
 
 export async function openImportAction(list: string, fileName: string, content: string) {
   return asMember((session) => openImport(session, list, fileName, content));

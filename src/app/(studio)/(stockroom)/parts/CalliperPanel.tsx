@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { formatDiameter, parseLength, um, type Micrometres } from '@/core/units/length';
 import { formatGauge, identifyGauge, type GaugeLabel } from '@/core/wire/gauge';
 import { SimulatedCalliper } from '@/devices/calliper/simulated';
@@ -8,8 +8,15 @@ import { SimulatedCalliper } from '@/devices/calliper/simulated';
 /**
  * The simulated calliper: say what is between its jaws, close it, and read what that most likely is, in every system.
  * @param onTake takes a label that was suggested
+ * @param suggest what else a reading suggests, shown beneath the labels
  */
-export function CalliperPanel({ onTake }: { onTake: (label: GaugeLabel) => void }) {
+export function CalliperPanel({
+  onTake,
+  suggest,
+}: {
+  onTake: (label: GaugeLabel) => void;
+  suggest: (reading: Micrometres) => ReactNode;
+}) {
   const [between, setBetween] = useState('');
   const [reading, setReading] = useState<Micrometres>();
   const typed = parseLength(between, 'mm');
@@ -43,7 +50,12 @@ export function CalliperPanel({ onTake }: { onTake: (label: GaugeLabel) => void 
         </button>
       </div>
       {between !== '' && !typed.ok && <p className="mt-1 text-sm font-semibold text-error">{typed.error}</p>}
-      {reading !== undefined && <Named reading={reading} onTake={onTake} />}
+      {reading !== undefined && (
+        <>
+          <Named reading={reading} onTake={onTake} />
+          {suggest(reading)}
+        </>
+      )}
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { listSpecs } from '@/studio/patterns/patterns';
+import { listSpecs } from '@/studio/wire/specs';
 import { pageOwner } from '../../../lib/member';
 import { NoWireYet } from '../NoWireYet';
 import { PatternForm } from '../PatternForm';

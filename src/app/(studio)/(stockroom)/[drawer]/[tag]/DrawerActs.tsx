@@ -8,11 +8,12 @@ import type { DrawerPiece } from '@/studio/drawers/drawers';
 import { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
 import { SetAsideInput } from '@/studio/drawers/setAside.input';
 import { ChangeStockInput } from '@/studio/stock/changeStock.input';
-import { TakeOutInput } from '@/studio/stock/takeOut.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
-import { ChoiceField, NumberField, TextField, TickField } from '@/ui/form/fields';
+import { NumberField, TextField, TickField } from '@/ui/form/fields';
+import { PlaceField } from '../../parts/PlaceField';
 import { Hints } from '../../parts/PurchaseFieldset';
+import { TakeOut } from '../../parts/TakeOut';
 import { useDone } from '../../parts/useDone';
 import { countOutAction, keepAction, setAsideAction, takeAction } from '../actions';
 
@@ -37,44 +38,24 @@ export function DrawerActs({ piece, isUsedUp, places }: DrawerActsProps) {
 }
 
 function Take({ piece: { detail, number } }: { piece: DrawerPiece }) {
-  const onDone = useDone(() => 'It is in the ledger.');
   return (
-    <Fold title="Take some out, or say what was spoiled">
-      <ActForm
-        input={TakeOutInput}
-        defaultValues={{ kind: 'used', quantity: detail.ware === 'stone' ? '1' : '', reason: '' }}
-        send={(key, input) => takeAction(detail.ware, number, key, input)}
-        onDone={onDone}
-        action="Post it"
-        busy="Posting …"
-      >
-        {(control) => (
-          <>
-            <ChoiceField
-              control={control}
-              name="kind"
-              label="It was"
-              choices={[
-                { value: 'used', text: 'used' },
-                { value: 'spoiled', text: 'spoiled or lost' },
-              ]}
-            />
-            <TextField
-              control={control}
-              name="quantity"
-              label="How much"
-              placeholder={detail.ware === 'supply' ? '5' : '12, 1 dozen'}
-            />
-            <TextField
-              control={control}
-              name="reason"
-              label="What for, or why"
-              placeholder="F-0123, chipped"
-            />
-          </>
-        )}
-      </ActForm>
-    </Fold>
+    <TakeOut
+      send={(key, input) => takeAction(detail.ware, number, key, input)}
+      kinds={[
+        { value: 'used', text: 'used' },
+        { value: 'spoiled', text: 'spoiled or lost' },
+      ]}
+      quantity={detail.ware === 'stone' ? '1' : ''}
+      quantityField={(control) => (
+        <TextField
+          control={control}
+          name="quantity"
+          label="How much"
+          placeholder={detail.ware === 'supply' ? '5' : '12, 1 dozen'}
+        />
+      )}
+      why={{ label: 'What for, or why', example: 'F-0123, chipped' }}
+    />
   );
 }
 
@@ -97,13 +78,7 @@ function CountOut({ piece }: { piece: DrawerPiece }) {
           <>
             <NumberField control={control} name="aSide" label="Beads a side" />
             <TickField control={control} name="withCentre" label="One more in the middle" />
-            <TextField
-              control={control}
-              name="place"
-              label="Put it in"
-              list="places"
-              hint="Empty: where the strand is"
-            />
+            <PlaceField control={control} hint="Empty: where the strand is" />
             <Yield control={control} piece={piece} />
           </>
         )}

@@ -70,7 +70,7 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
             </Fact>
             <Fact name="Kept in">{piece.place ?? 'no place yet'}</Fact>
             {piece.shades.length > 0 && (
-              <Fact name="Shades, light to dark">
+              <Fact name="Shades or sizes, in order">
                 {piece.shades.map(({ name, count }) => `${name} ${count}`).join(', ')}
               </Fact>
             )}

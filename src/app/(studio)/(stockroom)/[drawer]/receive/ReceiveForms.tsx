@@ -114,9 +114,9 @@ export function ReceiveBeads({ hints }: FormProps) {
             <TextField
               control={control}
               name="shades"
-              label="Shades, light to dark"
+              label="Shades or sizes, in stringing order"
               placeholder="pale 12, middle 20, deep 16"
-              hint="May stay empty; symmetrical sets are counted out by them"
+              hint="May stay empty. A graded strand: 3 mm 8, 4 mm 12. Symmetrical sets are counted out by them"
             />
           </div>
         </>

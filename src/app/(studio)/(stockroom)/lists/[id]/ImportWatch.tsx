@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import type { ImportView, Mapping } from '@/studio/lists/importList';
+import type { ImportView, Mapping } from '@/studio/lists/importFile';
 import { Fold } from '@/ui/Fold';
 import { OFFLINE } from '@/ui/form/useStudioForm';
 import { useAct } from '@/ui/useAct';

@@ -2,20 +2,23 @@
 
 import Link from 'next/link';
 import { tag } from '@/core/tag';
+import { isTwisted } from '@/core/wire/profile';
 import type { WireSpec } from '@/core/wire/spec';
 import { twistedProfile } from '@/core/wire/twist';
 import { ChangeStockInput } from '@/studio/stock/changeStock.input';
 import type { SpoolTypeView } from '@/studio/stock/places';
-import { TakeOutInput } from '@/studio/stock/takeOut.input';
 import { PartWireInput } from '@/studio/wire/partWire.input';
 import { RelabelWireInput } from '@/studio/wire/relabelWire.input';
+import { specValues } from '@/studio/wire/specValues';
 import { TwistWireInput } from '@/studio/wire/twistWire.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, LengthField, MassField, NumberField, TextField } from '@/ui/form/fields';
 import { MeasuredSize } from '../../parts/MeasuredSize';
+import { PlaceField } from '../../parts/PlaceField';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { SpecFieldset } from '../../parts/SpecFieldset';
+import { TakeOut } from '../../parts/TakeOut';
 import { useDone } from '../../parts/useDone';
 import {
   changeWireAction,
@@ -28,6 +31,8 @@ import {
 interface WireActsProps {
   readonly number: number;
   readonly spec: WireSpec;
+  /** The wires that the studio knows, for the calliper to suggest. */
+  readonly specs: readonly WireSpec[];
   readonly isUsedUp: boolean;
   readonly kept: ChangeStockInput;
   readonly places: readonly string[];
@@ -35,7 +40,7 @@ interface WireActsProps {
 }
 
 /** Everything that may be done with one length of wire. */
-export function WireActs({ number, spec, isUsedUp, kept, places, spools }: WireActsProps) {
+export function WireActs({ number, spec, specs, isUsedUp, kept, places, spools }: WireActsProps) {
   return (
     <section className="leaf px-4 py-2" aria-label="What to do with it">
       <Link href={`/rack/${tag('wire', number)}/weigh`} className="btn btn-primary my-2">
@@ -46,7 +51,7 @@ export function WireActs({ number, spec, isUsedUp, kept, places, spools }: WireA
           <Part number={number} />
           <Take number={number} />
           {twistedProfile(spec) && <Twist number={number} pair={spec.profile === 'round'} />}
-          <Relabel number={number} spec={spec} />
+          <Relabel number={number} spec={spec} specs={specs} />
         </>
       )}
       <Fold title="Put it in another place, say what spool it is on">
@@ -84,13 +89,7 @@ function Part({ number }: { number: number }) {
               ]}
             />
             <LengthField control={control} name="length" label="Length" />
-            <TextField
-              control={control}
-              name="place"
-              label="Put it in"
-              list="places"
-              hint="Empty: where this one is"
-            />
+            <PlaceField control={control} hint="Empty: where this one is" />
           </>
         )}
       </ActForm>
@@ -99,34 +98,17 @@ function Part({ number }: { number: number }) {
 }
 
 function Take({ number }: { number: number }) {
-  const onDone = useDone(() => 'It is in the ledger.');
   return (
-    <Fold title="Take some out, or say what was spoiled">
-      <ActForm
-        input={TakeOutInput}
-        defaultValues={{ kind: 'spoiled', quantity: '', reason: '' }}
-        send={(key, input) => takeWireAction(number, key, input)}
-        onDone={onDone}
-        action="Post it"
-        busy="Posting …"
-      >
-        {(control) => (
-          <>
-            <ChoiceField
-              control={control}
-              name="kind"
-              label="It was"
-              choices={[
-                { value: 'spoiled', text: 'spoiled: into the scrap jar' },
-                { value: 'used', text: 'used for something without a pattern' },
-              ]}
-            />
-            <LengthField control={control} name="quantity" label="Length" />
-            <TextField control={control} name="reason" label="Why" placeholder="marred by pliers" />
-          </>
-        )}
-      </ActForm>
-    </Fold>
+    <TakeOut
+      send={(key, input) => takeWireAction(number, key, input)}
+      kinds={[
+        { value: 'spoiled', text: 'spoiled: into the scrap jar' },
+        { value: 'used', text: 'used for something without a pattern' },
+      ]}
+      quantity=""
+      quantityField={(control) => <LengthField control={control} name="quantity" label="Length" />}
+      why={{ label: 'Why', example: 'marred by pliers' }}
+    />
   );
 }
 
@@ -163,13 +145,7 @@ function Twist({ number, pair }: { number: number; pair: boolean }) {
                 hint="Empty: both from this one"
               />
             )}
-            <TextField
-              control={control}
-              name="place"
-              label="Put it in"
-              list="places"
-              hint="Empty: where this one is"
-            />
+            <PlaceField control={control} hint="Empty: where this one is" />
           </>
         )}
       </ActForm>
@@ -177,27 +153,16 @@ function Twist({ number, pair }: { number: number; pair: boolean }) {
   );
 }
 
-function Relabel({ number, spec }: { number: number; spec: WireSpec }) {
+function Relabel({ number, spec, specs }: { number: number; spec: WireSpec; specs: readonly WireSpec[] }) {
   const onDone = useDone(() => 'It is relabelled.');
-  const { metal, profile, label, height, temper, finish, finishName } = spec;
-  if (profile === 'twisted pair' || profile === 'twisted square') return null;
+  if (isTwisted(spec.profile)) return null;
   return (
     <Fold title="Relabel it: the calliper says another size">
       <div>
         <ActForm
           className=""
           input={RelabelWireInput}
-          defaultValues={{
-            metal,
-            profile,
-            gaugeSystem: label.system,
-            gaugeNumber: label.number,
-            height: `${height / 1000} mm`,
-            temper,
-            finish,
-            finishName,
-            reason: '',
-          }}
+          defaultValues={{ ...specValues(spec), reason: '' }}
           send={(key, input) => relabelWireAction(number, key, input)}
           onDone={onDone}
           action="Relabel it"
@@ -205,7 +170,7 @@ function Relabel({ number, spec }: { number: number; spec: WireSpec }) {
         >
           {(control) => (
             <>
-              <MeasuredSize control={control} />
+              <MeasuredSize control={control} specs={specs} />
               <SpecFieldset control={control} />
               <div className="mt-3">
                 <TextField control={control} name="reason" label="Why" placeholder="calliper says 0.72 mm" />

@@ -12,6 +12,7 @@ import { beadsForWire } from '@/studio/fit/fit';
 import { showPricing } from '@/studio/prices/replacement';
 import { showMinimum } from '@/studio/toBuy/toBuy';
 import { showStockPiece } from '@/studio/wire/rack';
+import { listSpecs } from '@/studio/wire/specs';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
 import { MoneyIn } from '@/ui/MoneyIn';
@@ -36,7 +37,7 @@ export default async function StockPiecePage({ params }: { params: Params }) {
   const isOwner = session.role === 'owner';
   const span = roundSpan(um(Math.max(initialLength, length)), um(100_000));
   const paid = lot?.price ? pricePerLength(toCost(lot.price), um(lot.quantity)) : undefined;
-  const beads = await beadsForWire(session, spec.width);
+  const [beads, specs] = await Promise.all([beadsForWire(session, spec.width), listSpecs(session)]);
   return (
     <>
       <h1>
@@ -120,6 +121,7 @@ export default async function StockPiecePage({ params }: { params: Params }) {
           <WireActs
             number={piece.number}
             spec={spec}
+            specs={specs}
             isUsedUp={length === 0}
             kept={{
               version: String(piece.version),

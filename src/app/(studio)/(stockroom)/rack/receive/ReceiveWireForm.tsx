@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useWatch } from 'react-hook-form';
 import { tag } from '@/core/tag';
+import type { WireSpec } from '@/core/wire/spec';
 import { BOUGHT_FORMS, ReceiveWireInput } from '@/studio/wire/receiveWire.input';
 import { ChoiceField, LengthField, MassField } from '@/ui/form/fields';
 import { Fold } from '@/ui/Fold';
@@ -17,7 +18,7 @@ import { same, SpecFieldset } from '../../parts/SpecFieldset';
 import { receiveWireAction } from './actions';
 import { Reckoning } from './Reckoning';
 
-export function ReceiveWireForm({ hints }: { hints: PurchaseHints }) {
+export function ReceiveWireForm({ hints, specs }: { hints: PurchaseHints; specs: readonly WireSpec[] }) {
   const router = useRouter();
   const toast = useToast();
   const send = useCallback((key: string, values: ReceiveWireInput) => receiveWireAction(key, values), []);
@@ -60,7 +61,7 @@ export function ReceiveWireForm({ hints }: { hints: PurchaseHints }) {
           <legend className="font-display font-semibold">The wire</legend>
           <SpecFieldset control={control} />
           <Fold title="No label? Measure it">
-            <MeasuredSize control={control} />
+            <MeasuredSize control={control} specs={specs} />
           </Fold>
         </fieldset>
         <fieldset className="mt-5">

@@ -1,4 +1,5 @@
-import { listSpecs, showPattern } from '@/studio/patterns/patterns';
+import { showPattern } from '@/studio/patterns/patterns';
+import { listSpecs } from '@/studio/wire/specs';
 import { pageOwner } from '../../../../lib/member';
 import { orNotFound, tagParam } from '../../../../lib/tagParam';
 import { PatternForm } from '../../PatternForm';

@@ -1,0 +1,144 @@
+import { BEADS, FINDING, STONE, SUPPLY } from '../../../tests/support/purchases';
+import {
+  closeBooks,
+  done,
+  newKey,
+  openStudio,
+  problemOf,
+  receive,
+  simplePattern,
+} from '../../../tests/support/studio';
+import { showLedger } from '../ledger/ledgerPage';
+import { reverseMovement } from '../ledger/reverse';
+import { makePiece } from '../making/makePiece';
+import { proposeMaking } from '../making/proposeMaking';
+import { showPiece, showShelf } from '../shelf/shelf';
+import { takeOut } from '../stock/takeOut';
+import { showRack, showStockPiece } from '../wire/rack';
+import { countOutSet } from './countOutSet';
+import { showDrawer, showDrawerPiece } from './drawers';
+import { makeFindings } from './makeFindings';
+import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from './receive';
+import { setAside } from './setAside';
+
+afterAll(closeBooks);
+
+describe('drawers', () => {
+  it('count a symmetrical set out of a strand, with its shades and its share', async () => {
+    const session = await openStudio();
+    const { number } = done(await receiveBeads(session, newKey(), BEADS));
+    const { number: set } = done(
+      await countOutSet(session, newKey(), number, { aSide: '10', withCentre: true, place: 'Tray' }),
+    );
+    const [strand, counted] = [
+      await showDrawerPiece(session, 'bead', number),
+      await showDrawerPiece(session, 'bead', set),
+    ];
+    expect(counted).toMatchObject({ quantity: 21, form: 'loose', place: 'Tray' });
+    expect(strand).toMatchObject({ quantity: 19 });
+    // 12.00 for forty beads: 0.30 each.
+    expect([strand?.cost, counted?.cost]).toEqual([19 * 30_000, 21 * 30_000]);
+    const named = (each: typeof strand) => each?.shades.reduce((sum, { count }) => sum + count, 0) ?? 0;
+    expect(named(strand) + named(counted)).toBeLessThanOrEqual(34);
+    expect(
+      problemOf(await countOutSet(session, newKey(), set, { aSide: '11', withCentre: false, place: '' }))
+        .message,
+    ).toMatch(/yields \d+ a side/);
+    done(
+      await takeOut(session, newKey(), 'bead', number, {
+        kind: 'used',
+        quantity: '1 dozen',
+        reason: 'bracelet',
+      }),
+    );
+    expect((await showDrawerPiece(session, 'bead', number))?.quantity).toBe(7);
+  });
+
+  it.each<[string, object, RegExp]>([
+    ['a hole as wide as the bead', { hole: '4 mm' }, /as wide as the bead/],
+    ['more shades than beads', { shades: 'pale 30, deep 20' }, /hold 50 beads, but there are 40/],
+    ['half a bead', { count: '2.5' }, /not a whole number/],
+    ['a shape nobody knows', { shape: 'dodecahedron' }, /Choose a shape/],
+    ['a graded strand the wrong way round', { largest: '3 mm' }, /smaller than the smallest/],
+    ['no material', { material: ' ' }, /Give the material/],
+  ])('refuse %s', async (_what, changed, message) => {
+    const session = await openStudio();
+    expect(problemOf(await receiveBeads(session, newKey(), { ...BEADS, ...changed })).message).toMatch(
+      message,
+    );
+    expect((await showDrawer(session, 'bead', {})).count).toBe(0);
+  });
+
+  it('keep stones one by one: free, set aside, used', async () => {
+    const session = await openStudio();
+    const first = done(await receiveStone(session, newKey(), STONE)).number;
+    const second = done(await receiveStone(session, newKey(), STONE)).number;
+    done(await setAside(session, newKey(), first, { purpose: 'order of the harbour fair' }));
+    const tags = async (state: string) =>
+      (await showDrawer(session, 'stone', { state })).pieces.map(({ number }) => number);
+    expect([await tags('free'), await tags('set aside')]).toEqual([[second], [first]]);
+    done(
+      await takeOut(session, newKey(), 'stone', second, { kind: 'used', quantity: '1', reason: 'F-0001' }),
+    );
+    expect([await tags('free'), await tags('used')]).toEqual([[], [second]]);
+    expect(problemOf(await receiveStone(session, newKey(), { ...STONE, edge: '9 mm' })).message).toMatch(
+      /more than the stone’s depth/,
+    );
+  });
+
+  it('take findings by the gross, and made ones with what their wire cost', async () => {
+    const session = await openStudio();
+    const bought = done(await receiveFindings(session, newKey(), FINDING)).number;
+    expect((await showDrawerPiece(session, 'finding', bought))?.quantity).toBe(144);
+    const wire = await receive(session, { length: '1 m', price: '10.00 USD' });
+    const make = {
+      finding: 'jump ring',
+      size: '4 mm',
+      from: `W-${wire}`,
+      length: '97 cm',
+      count: '5 dozen',
+      place: '',
+    };
+    const made = done(await makeFindings(session, newKey(), make)).number;
+    // The last 3 cm are under the useful minimum of 5 cm: they are scrapped at the rings' expense.
+    expect(await showDrawerPiece(session, 'finding', made)).toMatchObject({ quantity: 60, cost: 1_000_000 });
+    expect((await showStockPiece(session, wire))?.length).toBe(0);
+    expect((await showDrawer(session, 'finding', { words: 'sterling' })).count).toBe(2);
+    expect(problemOf(await makeFindings(session, newKey(), { ...make, from: 'x' })).message).toMatch(
+      /not a tag of wire/,
+    );
+  });
+
+  it('take supplies, and every finished piece uses its share of them', async () => {
+    const session = await openStudio();
+    await receive(session);
+    done(await receiveSupply(session, newKey(), SUPPLY));
+    const pattern = await simplePattern(session);
+    const proposal = await proposeMaking(session, pattern.number);
+    const cuts = (proposal?.cuts ?? []).map(({ cutIndex, copy, from }) => ({
+      cutIndex,
+      copy,
+      from: from ?? '',
+      cut: '100 mm',
+      back: '0 mm',
+    }));
+    const rest = { spoiled: [], minutes: '10', setUpMinutes: '0', sharedBy: '1' };
+    const { number } = done(await makePiece(session, newKey(), pattern, { cuts, ...rest }));
+    // 2 of 250 ml for 12.00: 0.096.
+    const line = (await showPiece(session, number))?.money?.sheet.lines.find(({ id }) => id === 'supplies');
+    expect(line).toMatchObject({ actual: 9600, replacement: 9600 });
+    expect((await showDrawer(session, 'supply', {})).quantity).toBe(248_000);
+    expect(
+      problemOf(
+        await receiveSupply(session, newKey(), { ...SUPPLY, unit: 'g', quantity: '5 g', perPiece: '0' }),
+      ).message,
+    ).toMatch(/kept by the ml/);
+
+    // Taking the making back puts the wire and the solution back, and the piece off the shelf.
+    const movement = (await showLedger(session, { item: `F-${number}` })).lines[0]?.id ?? 0;
+    done(await reverseMovement(session, newKey(), movement, { reason: 'wrong pattern' }));
+    expect((await showDrawer(session, 'supply', {})).quantity).toBe(250_000);
+    expect((await showRack(session, {})).totalLength).toBe(10_000_000);
+    expect((await showShelf(session)).total).toBe(0);
+  });
+});

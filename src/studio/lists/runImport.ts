@@ -1,0 +1,232 @@
+import { randomUUID } from 'node:crypto';
+import { tag } from '@/core/tag';
+import { minor } from '@/core/units/money';
+import { inStudio, type Tx } from '@/data/inStudio';
+import { Lot } from '@/data/models/stock';
+import { Post } from '@/data/models/studio';
+import { log } from '../kernel/log';
+import { Refused } from '../kernel/outcome';
+import { look, type StudioSession } from '../kernel/useCase';
+import { Posting } from '../ledger/posting';
+import { settingsIn } from '../settings/settings';
+import { ensurePlace, ensureSpoolType } from '../stock/places';
+import { ensureSupplier } from '../stock/takeIn';
+import { readCsv, type Sheet } from './csv';
+import { BROKEN, importOf, note, type BadRow, type ImportRow, type Mapping } from './importFile';
+import { listOf } from './lists';
+import { RowReader } from './rowReader';
+import type { StockList, StockRow } from './stockList';
+
+/** Rows that are read before the progress is written. */
+const CHUNK = 500;
+/** Bad rows that are kept to be shown; all of them are counted. */
+const SHOWN = 200;
+
+/** The dry run: reads every row and says what is wrong with it. Nothing is posted. */
+export async function checkImport(session: StudioSession, id: string): Promise<void> {
+  await working(session, id, async ({ content, mapping }, list) => {
+    const read = await readRows(session, readCsv(content), list, mapping, (done) =>
+      note(session, id, { done }),
+    );
+    if (!read) return;
+    await note(session, id, {
+      state: 'checked',
+      done: read.good.length + read.badCount,
+      good: read.good.length,
+      bad: read.bad,
+      message: '',
+    });
+  });
+}
+
+/** Thrown to undo a posting that was cancelled. */
+class Cancelled extends Error {}
+
+/** Posts the good rows of a checked file, in one transaction. */
+export async function postImport(session: StudioSession, id: string): Promise<void> {
+  await working(session, id, async ({ content, mapping }, list) => {
+    const read = await readRows(session, readCsv(content), list, mapping, () => note(session, id, {}));
+    if (!read) return;
+    try {
+      await inStudio(session, async (tx) => {
+        await open(tx, id, list, read.good, async (done) => {
+          if (!(await note(session, id, { done }))) throw new Cancelled();
+        });
+        // In the same transaction, so that a posting is told exactly when it is; the file's own row is not touched in it,
+        // since its progress is written beside it.
+        const { userId, now } = session;
+        await tx.add(Post, [
+          { postKey: id, useCase: 'postImport', userId, postedAt: now, outcome: { value: read.good.length } },
+        ]);
+      });
+    } catch (fault) {
+      if (!(fault instanceof Cancelled)) throw fault;
+      return;
+    }
+    await note(session, id, { state: 'posted', done: read.good.length });
+  });
+}
+
+/** Brings rows into stock: each is opened with what it holds and carries. */
+async function open(
+  tx: Tx,
+  id: string,
+  list: StockList,
+  rows: readonly ReadRow[],
+  onChunk: (done: number) => Promise<void>,
+): Promise<void> {
+  const { currency } = await settingsIn(tx);
+  const posting = new Posting(tx, id);
+  const places = remembered((name: string) => ensurePlace(tx, name));
+  const suppliers = remembered((name: string) => ensureSupplier(tx, name));
+  const articles = new Map<string, { articleId: string; sortKey: string }>();
+  const today = tx.session.now.toISOString().slice(0, 10);
+  const lots: Parameters<typeof tx.add<Lot>>[1][number][] = [];
+  for (const [index, { row }] of rows.entries()) {
+    const { articleKey, purchase, spoolType = '', emptyMass = null } = row;
+    const article = (articleKey === '' ? undefined : articles.get(articleKey)) ?? (await row.article(tx));
+    if (articleKey !== '') articles.set(articleKey, article);
+    const lotId = purchase ? randomUUID() : null;
+    if (purchase && lotId) {
+      lots.push({
+        lotId,
+        articleId: article.articleId,
+        supplierId: await suppliers(purchase.supplier),
+        boughtOn: purchase.boughtOn ?? today,
+        gaugeSystem: row.label?.system ?? null,
+        gaugeNumber: row.label?.number ?? null,
+        quantity: purchase.quantity,
+        massUg: null,
+        price: purchase.price ?? minor(0),
+        paid: purchase.price ?? minor(0),
+        paidCurrency: currency,
+        note: purchase.note,
+        createdAt: tx.session.now,
+      });
+    }
+    posting.open(
+      {
+        ware: list.ware,
+        ...article,
+        lotId,
+        form: row.form,
+        placeId: await places(row.place),
+        note: row.note,
+        emptyMassUg: emptyMass,
+        spoolTypeId:
+          spoolType !== '' && emptyMass !== null ? await ensureSpoolType(tx, spoolType, emptyMass) : null,
+        ...(row.number === undefined ? {} : { number: row.number }),
+        ...(row.shades ? { shades: row.shades } : {}),
+      },
+      'opened',
+      row.quantity,
+      row.cost,
+      { lotId, reason: 'brought in from a file' },
+    );
+    if (index % CHUNK === CHUNK - 1) await onChunk(index + 1);
+  }
+  await tx.add(Lot, lots);
+  await posting.commit();
+}
+
+/** Asks once for each name. */
+function remembered(ask: (name: string) => Promise<string | null>): (name: string) => Promise<string | null> {
+  const known = new Map<string, string | null>();
+  return async (name) => {
+    const key = name.trim().toLowerCase();
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    const answer = await ask(name);
+    known.set(key, answer);
+    return answer;
+  };
+}
+/** Runs work on a file and writes down when it breaks; nothing here may end the process. */
+async function working(
+  session: StudioSession,
+  id: string,
+  work: (row: ImportRow, list: StockList) => Promise<void>,
+): Promise<void> {
+  try {
+    const row = await look(session, (tx) => importOf(tx, id));
+    const list = row && listOf(row.list);
+    if (row && list) await work(row, list);
+  } catch (fault) {
+    const refusal = fault instanceof Refused;
+    if (!refusal) log.error({ err: fault }, 'an import broke');
+    const message = refusal ? fault.message : BROKEN;
+    await note(session, id, { state: 'failed', message }).catch(() => undefined);
+  }
+}
+
+interface ReadRow {
+  readonly line: number;
+  readonly row: StockRow;
+}
+
+/**
+ * Reads every row of a file, telling how far it is. @returns undefined when it was cancelled
+ */
+async function readRows(
+  session: StudioSession,
+  sheet: Sheet,
+  list: StockList,
+  mapping: Mapping,
+  onChunk: (done: number) => Promise<boolean>,
+): Promise<{ good: ReadRow[]; bad: BadRow[]; badCount: number } | undefined> {
+  const { currency, tags, jars } = await look(session, async (tx) => ({
+    currency: (await settingsIn(tx)).currency,
+    tags: await takenNumbers(tx, list),
+    jars: list.ware === 'scrap' ? await jarKeys(tx) : new Set<string>(),
+  }));
+  const titles = new Map(list.columns.map(({ key, title }) => [key, title]));
+  const seen = new Map<number, number>();
+  const good: ReadRow[] = [];
+  const bad: BadRow[] = [];
+  let badCount = 0;
+  for (const [index, cells] of sheet.rows.entries()) {
+    const line = index + 2;
+    const byKey = new Map(list.columns.map(({ key }) => [key, cells[mapping[key] ?? -1] ?? '']));
+    const reader = new RowReader(byKey, titles, currency);
+    const row = list.read(reader);
+    const { number } = row;
+    if (number !== undefined) {
+      const before = seen.get(number);
+      if (tags.has(number)) reader.say('tag', `${tag(list.ware, number)} is here already.`);
+      else if (before !== undefined)
+        reader.say('tag', `${tag(list.ware, number)} stands in line ${before} too.`);
+      else seen.set(number, line);
+    }
+    if (list.ware === 'scrap') {
+      if (jars.has(row.articleKey)) reader.say('metal', 'there is a jar of it already.');
+      jars.add(row.articleKey);
+    }
+    if (reader.problems.length === 0) good.push({ line, row });
+    else {
+      badCount += 1;
+      if (bad.length < SHOWN) bad.push({ line, why: reader.problems.slice(0, 4), cells: cells.slice(0, 12) });
+    }
+    if (index % CHUNK === CHUNK - 1) {
+      if (!(await onChunk(index + 1))) return undefined;
+    }
+  }
+  return { good, bad, badCount };
+}
+
+async function takenNumbers(tx: Tx, list: StockList): Promise<Set<number>> {
+  const rows = await tx.select<{ number: number }>(
+    'SELECT number FROM stock_pieces WHERE studio_id = $1 AND ware = $2',
+    [tx.session.studioId, list.ware],
+  );
+  return new Set(rows.map(({ number }) => number));
+}
+
+/** Metals that have a jar, as the list calls them. */
+async function jarKeys(tx: Tx): Promise<Set<string>> {
+  const rows = await tx.select<{ name: string }>(
+    `SELECT a.name FROM stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+      WHERE p.studio_id = $1 AND p.ware = 'scrap'`,
+    [tx.session.studioId],
+  );
+  return new Set(rows.map(({ name }) => name.replace(/ scrap$/, '').replace(' ', '-')));
+}
