@@ -15,7 +15,7 @@ export const COMMON_COLUMNS: readonly ListColumn[] = [
     key: 'quantity',
     title: 'Left',
     required: true,
-    also: ['length', 'quantity', 'count', 'amount', 'qty', 'weight', 'remaining'],
+    also: ['length', 'quantity', 'count', 'amount', 'qty', 'weight', 'remaining', 'have', 'on hand', 'stock'],
   },
   { key: 'cost', title: 'Cost left', also: ['cost', 'value'] },
   { key: 'place', title: 'Place', also: ['location', 'drawer', 'where'] },

@@ -9,6 +9,7 @@ import type { DrawerPiece } from '@/studio/drawers/drawers';
 import { Amount } from '@/ui/Amount';
 import { BeadDrawing } from '@/ui/BeadDrawing';
 import { Cost } from '@/ui/money';
+import { FindingDrawing } from '@/ui/FindingDrawing';
 import { StoneDrawing } from '@/ui/StoneDrawing';
 import { useRovingKeys } from '@/ui/useRovingKeys';
 
@@ -91,6 +92,8 @@ export function Picture({ piece, large = false }: { piece: DrawerPiece; large?: 
   }
   if (detail.ware === 'stone') return <StoneDrawing stone={detail} />;
   if (detail.ware === 'bead') return <BeadDrawing bead={detail} />;
+  if (detail.ware === 'finding')
+    return <FindingDrawing finding={detail.finding} material={detail.material} />;
   return <Level quantity={piece.quantity} initial={piece.initialQuantity} />;
 }
 

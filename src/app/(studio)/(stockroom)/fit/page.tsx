@@ -19,7 +19,7 @@ export default async function FitPage({ searchParams }: { searchParams: Search }
   const how: HoleFinish = finish === 'rough' ? 'rough' : 'smooth';
   return (
     <>
-      <h1>Which wire passes which hole?</h1>
+      <h1>{answered(hole, how) ?? 'Which wire passes which hole?'}</h1>
       <form
         action="/fit"
         role="search"
@@ -59,6 +59,15 @@ export default async function FitPage({ searchParams }: { searchParams: Search }
       {wire !== '' && <OverWire session={session} wire={wire} finish={how} />}
     </>
   );
+}
+
+/** The answer in a sentence, when a hole is asked about. */
+function answered(hole: string, finish: HoleFinish): string | undefined {
+  const read = parseLength(hole, 'mm');
+  if (!read.ok || read.value === 0) return undefined;
+  const [single, doubled] = [thickestThrough(read.value, 1, finish), thickestThrough(read.value, 2, finish)];
+  if (single <= 0) return `Nothing passes a hole of ${formatDiameter(read.value)}`;
+  return `Up to ${formatDiameter(single)} passes a hole of ${formatDiameter(read.value)}, ${formatDiameter(doubled)} doubled`;
 }
 
 const Wrong = ({ children }: { children: string }) => (

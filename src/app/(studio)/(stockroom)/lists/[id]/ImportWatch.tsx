@@ -36,6 +36,7 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
   const act = (work: Parameters<typeof run<null>>[0], next: ImportView['state']) =>
     run(work, () => setView((now) => ({ ...now, state: next, done: 0, isStalled: false })));
   const badCount = view.total - view.good;
+  const missing = columns.filter(({ key, required }) => required && (view.mapping[key] ?? -1) < 0);
   return (
     <>
       <h1>{headline(view, listTitle)}</h1>
@@ -75,7 +76,7 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
           >
             Post {badCount === 0 ? 'all' : 'the'} {say(view.good, badCount === 0 ? 'row' : 'good row')}
           </button>
-          {badCount > 0 && (
+          {badCount > 0 && view.good > 0 && (
             <button
               type="button"
               className="btn btn-lg"
@@ -88,6 +89,12 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
       )}
       {!busy && view.state !== 'posted' && (
         <section className="leaf mt-4 px-4 py-2">
+          {missing.length > 0 && (
+            <p role="alert" className="my-2 border-l-4 border-warning bg-warning/10 p-3 font-semibold">
+              No column of the file is known as {missing.map(({ title }) => title).join(' or ')}. Say which it
+              is, and it is read again.
+            </p>
+          )}
           <Fold title="Which column is which" open={view.good === 0}>
             <MappingForm
               view={view}
