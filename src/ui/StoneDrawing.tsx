@@ -1,4 +1,6 @@
-import { outlinePath } from '@/core/outline/outlinePath';
+import { pathOf } from '@/core/outline/outline';
+import { outlineOf } from '@/core/outline/outlineOf';
+import { oval } from '@/core/outline/shapes/ellipse';
 import type { StoneMeasures } from '@/core/stone/stone';
 
 /** Pixels a millimetre takes for every stone and bead: CSS holds that 96 pixels are an inch, so this is life size on most screens. */
@@ -9,13 +11,15 @@ export function StoneDrawing({ stone, scale = LIFE_SIZE }: { stone: StoneMeasure
   const [length, width, hole] = [stone.length, stone.width, stone.hole].map(
     (each) => (each / 1000) * scale,
   ) as [number, number, number];
+  // A stone whose measures make no such outline was kept all the same; its length and width are true.
+  const outline = outlineOf({ outline: stone.outline, length, width });
   const lying = stone.outline === 'crescent';
   const [w, h] = lying ? [length, width * 1.3] : [width, length];
   const box = { width: w + 4, height: h + 4, viewBox: `${-w / 2 - 2} ${-h / 2 - 2} ${w + 4} ${h + 4}` };
   return (
     <svg {...box} aria-hidden="true" className="shrink-0 text-base-content">
       <path
-        d={outlinePath(stone.outline, length, width)}
+        d={pathOf(outline.ok ? outline.value : oval(length, width))}
         fill="currentColor"
         fillOpacity="0.14"
         stroke="currentColor"
