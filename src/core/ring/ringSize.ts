@@ -1,0 +1,110 @@
+import { ok, refuse, type Result } from '../result';
+import { MM_PER_INCH } from '../geometry/inches';
+
+/** The ways a ring is sized: US numbers, UK letters, ISO circumferences, and the plain inside diameter. */
+export const RING_SYSTEMS = ['US', 'UK', 'ISO', 'mm'] as const;
+export type RingSystem = (typeof RING_SYSTEMS)[number];
+
+/** A ring by the inside of its band, in every system. */
+export interface RingSize {
+  /** Inside diameter, mm. */
+  readonly diameter: number;
+  /** Inside circumference, mm, which is the ISO size (ISO 8653). */
+  readonly circumference: number;
+  readonly us: number;
+  /** The nearest letter or half letter; undefined where the letters end. */
+  readonly uk: string | undefined;
+}
+
+/** Inside diameter of a US size: 0.458 + 0.032 n inches. Source: handbook of the trade. */
+const US_ZERO = 0.458 * MM_PER_INCH;
+const US_STEP = 0.032 * MM_PER_INCH;
+
+/** Circumference of UK letter A, and what a letter adds: 1.25 mm, with C at 40.0 mm. Source: BS 6820, by the handbook of the trade. */
+const UK_A = 37.5;
+const UK_STEP = 1.25;
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
+
+/** Rings that a hand wears, and a little beyond: inside diameters, mm. */
+export const RING_RANGE = { from: 10, to: 30 } as const;
+
+const SIZE = /^\s*(?:(\d+)(?:\s*([¼½¾])|\s+(\d)\/(\d))?|(\d*[.,]\d+))\s*$/;
+const FRACTIONS: Readonly<Record<string, number>> = { '¼': 0.25, '½': 0.5, '¾': 0.75 };
+
+/** "5 1/2", "5½", "5.5", "5": a plain number as sizes are written. */
+function numberIn(text: string): number | undefined {
+  const match = SIZE.exec(text);
+  if (!match) return undefined;
+  const [, whole, sign, over, under, decimal] = match;
+  if (decimal !== undefined) return Number(decimal.replace(',', '.'));
+  return Number(whole) + (sign ? (FRACTIONS[sign] ?? 0) : over ? Number(over) / Number(under) : 0);
+}
+
+/** "N", "N½", "n 1/2": a letter, with a half. @returns letters and halves above A */
+function lettersIn(text: string): number | undefined {
+  const match = /^\s*([A-Za-z])\s*(½|1\/2|\.5)?\s*$/.exec(text);
+  const letter = match?.[1]?.toUpperCase();
+  return letter ? LETTERS.indexOf(letter) + (match?.[2] ? 0.5 : 0) : undefined;
+}
+
+const EXAMPLES: Readonly<Record<RingSystem, string>> = {
+  US: '7, 6 1/2 or 6.25',
+  UK: 'N or N½',
+  ISO: '54 (the inside circumference in mm)',
+  mm: '17.3 (the inside diameter)',
+};
+
+/** A ring of an inside diameter, mm, in every system. */
+export function ringOf(diameter: number): RingSize {
+  const circumference = Math.PI * diameter;
+  const halves = Math.round((2 * (circumference - UK_A)) / UK_STEP);
+  const letter = LETTERS[Math.floor(halves / 2)];
+  return {
+    diameter,
+    circumference,
+    us: (diameter - US_ZERO) / US_STEP,
+    uk: halves >= 0 && letter ? letter + (halves % 2 ? '½' : '') : undefined,
+  };
+}
+
+/** Inside diameter of a US size, mm. */
+export const diameterOfUs = (size: number): number => US_ZERO + US_STEP * size;
+
+/** Reads a ring size in one of the systems. @returns a sentence when it is no size, or none that a hand wears */
+export function readRingSize(system: RingSystem, text: string): Result<RingSize> {
+  const diameter = diameterOf(system, text);
+  if (diameter === undefined || !Number.isFinite(diameter))
+    return refuse(`“${text.slice(0, 40)}” is no ${system} ring size; write it like ${EXAMPLES[system]}.`);
+  const { from, to } = RING_RANGE;
+  return diameter >= from && diameter <= to
+    ? ok(ringOf(diameter))
+    : refuse(
+        `“${text.slice(0, 40)}” is ${diameter.toFixed(1)} mm across inside; rings from ${from} to ${to} mm are worn.`,
+      );
+}
+
+function diameterOf(system: RingSystem, text: string): number | undefined {
+  if (system === 'UK') {
+    const letters = lettersIn(text);
+    return letters === undefined ? undefined : (UK_A + UK_STEP * letters) / Math.PI;
+  }
+  const value = numberIn(text);
+  if (value === undefined) return undefined;
+  switch (system) {
+    case 'US':
+      return diameterOfUs(value);
+    case 'ISO':
+      return value / Math.PI;
+    case 'mm':
+      return value;
+  }
+}
+
+/** "US 6¾ · UK N½ · ISO 54.4": how a ring size is said everywhere; US to the nearest quarter. */
+export function describeRing({ us, uk, circumference }: RingSize): string {
+  const quarters = Math.round(us * 4);
+  const whole = Math.floor(quarters / 4);
+  const sign = ['', '¼', '½', '¾'][quarters - whole * 4] ?? '';
+  const letters = uk === undefined ? '' : ` · UK ${uk}`;
+  return `US ${whole}${sign}${letters} · ISO ${Number(circumference.toFixed(1))}`;
+}

@@ -1,0 +1,197 @@
+import fc from 'fast-check';
+import { lengthOfPath } from '../geometry/path';
+import { expectOk } from '../result';
+import {
+  extraWraps,
+  gapOf,
+  mirrored,
+  repeatsFor,
+  repeatsFrom,
+  weaveNeed,
+  weavePaths,
+  wireFor,
+  type WeaveWires,
+} from './consume';
+import { parseWeave, printWeave, wiresOf, type Weave, type WeaveGroup } from './notation';
+
+const read = (text: string): Weave => {
+  const parsed = parseWeave(text);
+  if (!parsed.ok) throw new Error(parsed.error.message);
+  return parsed.value;
+};
+const problem = (text: string) => {
+  const parsed = parseWeave(text);
+  return parsed.ok ? undefined : parsed.error;
+};
+
+const groups: fc.Arbitrary<WeaveGroup> = fc.oneof(
+  fc
+    .record({
+      first: fc.integer({ min: 0, max: 4 }),
+      over: fc.integer({ min: 0, max: 3 }),
+      wraps: fc.integer({ min: 1, max: 9 }),
+    })
+    .map(({ first, over, wraps }) => ({ kind: 'wrap' as const, first, last: first + over, wraps })),
+  fc
+    .record({ first: fc.integer({ min: 0, max: 6 }), wraps: fc.integer({ min: 1, max: 9 }) })
+    .map((each) => ({ kind: 'eight' as const, ...each })),
+  fc.constant({ kind: 'pass' as const }),
+);
+const weaves: fc.Arbitrary<Weave> = fc.record({
+  repeat: fc.array(groups, { minLength: 1, maxLength: 8 }),
+  close: fc.array(groups, { maxLength: 4 }),
+});
+const wires: fc.Arbitrary<WeaveWires> = fc.record({
+  base: fc.double({ min: 0.4, max: 2, noNaN: true }),
+  weaving: fc.double({ min: 0.15, max: 0.6, noNaN: true }),
+  strands: fc.integer({ min: 1, max: 2 }),
+});
+
+// 20 ga is 0.812 mm, 28 ga 0.321 mm (ASTM B258).
+const THREE_AND_TWO = { base: 0.812, weaving: 0.321 };
+
+describe('the notation', () => {
+  it('reads the weaves in daily use', () => {
+    expect(read('A3 AB2')).toEqual({
+      repeat: [
+        { kind: 'wrap', first: 0, last: 0, wraps: 3 },
+        { kind: 'wrap', first: 0, last: 1, wraps: 2 },
+      ],
+      close: [],
+    });
+    expect(wiresOf(read('A3 AB BC; AB A3'))).toBe(3);
+    expect(printWeave(read('a3, ab bc ; ab a×3'))).toBe('A3 AB BC; AB A3');
+    expect(printWeave(read('(A2 AB)2 B~C 4 /'))).toBe('A2 AB A2 AB B~C4 /');
+  });
+
+  it('comes back as it was written', () => {
+    fc.assert(fc.property(weaves, (weave) => expect(read(printWeave(weave))).toEqual(weave)));
+  });
+
+  it('says what is wrong and where', () => {
+    expect(problem('A3 AC2')).toMatchObject({
+      at: 3,
+      length: 2,
+      message: expect.stringMatching(/AC are not neighbours/),
+    });
+    expect(problem('A3 5')).toMatchObject({
+      at: 3,
+      message: expect.stringMatching(/“5” is not a frame wire/),
+    });
+    expect(problem('A3 (AB2')).toMatchObject({ at: 3, message: expect.stringMatching(/never shut/) });
+    expect(problem('A3) B')).toMatchObject({ at: 2, message: expect.stringMatching(/never opened/) });
+    expect(problem('A0')).toMatchObject({
+      at: 1,
+      message: expect.stringMatching(/0 times is not possible; 1 to 99/),
+    });
+    expect(problem('A~C')).toMatchObject({ at: 0, length: 3 });
+    expect(problem('A~')).toMatchObject({ message: expect.stringMatching(/two neighbours, like A~B/) });
+    expect(problem('A; B; C')).toMatchObject({
+      at: 4,
+      message: expect.stringMatching(/Only one closing part/),
+    });
+    expect(problem('  ')).toMatchObject({ message: expect.stringMatching(/Nothing is repeated/) });
+    expect(problem('((A9)99)99')).toMatchObject({ message: expect.stringMatching(/more than 60 groups/) });
+  });
+
+  it('never breaks on what is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: fc.constantFrom(...'ABCabc123~/();×x ,é') }), (text) => {
+        const parsed = parseWeave(text);
+        if (!parsed.ok) expect(parsed.error.at).toBeLessThanOrEqual(text.length);
+      }),
+    );
+  });
+});
+
+describe('what a weave takes', () => {
+  it('3-and-2 of 28 ga on two 20 ga wires: 150 mm of wire gives 10 to 12 mm (common practice)', () => {
+    const need = weaveNeed(read('A3 AB2'), THREE_AND_TWO);
+    expect(need.advance).toBeCloseTo(5 * 0.321, 9);
+    const woven = (150 / need.wire) * need.advance;
+    expect(woven).toBeGreaterThan(10);
+    expect(woven).toBeLessThan(12);
+  });
+
+  it('a two-wire band in figure-eights for US 7 takes at most 660 mm, and more than half of it (common practice)', () => {
+    // 254 mm each of two 20 ga wires with 660 mm of 28 ga; a US 7 is 54.4 mm round inside, its tails 60 mm each.
+    const need = weaveNeed(read('A~B'), THREE_AND_TWO);
+    const total = wireFor(need, repeatsFor(need, 54.4)) + 2 * 60;
+    expect(total).toBeGreaterThan(330);
+    expect(total).toBeLessThan(760);
+  });
+
+  it('leaves a gap of the weaving wire where the wire passes between, and none where it never does', () => {
+    expect(gapOf(read('A3 AB2'), THREE_AND_TWO)).toBe(0.321);
+    expect(gapOf(read('ABC'), THREE_AND_TWO)).toBe(0);
+    expect(gapOf(read('A3 AB2'), { ...THREE_AND_TWO, gap: 0.5 })).toBe(0.5);
+  });
+
+  it('counts whole repeats that cover a length, and those a wire is enough for', () => {
+    const need = weaveNeed(read('A3 AB2; A3'), THREE_AND_TWO);
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 300, noNaN: true }), (length) => {
+        const repeats = repeatsFor(need, length);
+        expect(repeats * need.advance + need.closeAdvance).toBeGreaterThanOrEqual(length - 1e-6);
+        if (repeats > 0) expect((repeats - 1) * need.advance + need.closeAdvance).toBeLessThan(length);
+        const from = repeatsFrom(need, length);
+        if (from > 0) expect(wireFor(need, from)).toBeLessThanOrEqual(length + 1e-6);
+        expect(wireFor(need, from + 1)).toBeGreaterThan(length - 1e-6);
+      }),
+    );
+  });
+
+  it('more wraps never take less wire', () => {
+    fc.assert(
+      fc.property(weaves, wires, fc.nat(7), (weave, with_, which) => {
+        const more: Weave = {
+          ...weave,
+          repeat: weave.repeat.map((group, index) =>
+            group.kind !== 'pass' && index === which % weave.repeat.length
+              ? { ...group, wraps: group.wraps + 1 }
+              : group,
+          ),
+        };
+        const gap = gapOf(weave, with_);
+        expect(weaveNeed(more, { ...with_, gap: Math.max(gap, with_.weaving) }).wire).toBeGreaterThanOrEqual(
+          weaveNeed(weave, { ...with_, gap: Math.max(gap, with_.weaving) }).wire,
+        );
+      }),
+    );
+  });
+
+  it('is drawn as long as it is computed', () => {
+    fc.assert(
+      fc.property(weaves, wires, (weave, with_) => {
+        const need = weaveNeed(weave, with_);
+        const drawn = weavePaths(weave, with_, 2).reduce((sum, path) => sum + lengthOfPath(path), 0);
+        const computed = wireFor(need, 2);
+        expect(Math.abs(drawn / computed - 1)).toBeLessThan(0.01);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('a bent weave', () => {
+  it('gets its extra wraps evenly: (r + w)/r on the outer wire', () => {
+    // A strip 2 mm wide round a radius of 10 mm: 120 wraps want 24 more, one after every five.
+    const extra = extraWraps(120, 2, 10);
+    expect(extra).toHaveLength(24);
+    expect(extra.slice(0, 3)).toEqual([3, 8, 13]);
+    const gaps = extra.slice(1).map((each, index) => each - (extra[index] ?? 0));
+    expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
+  });
+
+  it('falls on two halves, an odd repeat in the middle', () => {
+    expect(mirrored(8)).toEqual({ aSide: 4, middle: 0 });
+    expect(mirrored(9)).toEqual({ aSide: 4, middle: 1 });
+  });
+});
+
+it('says a closing part once', () => {
+  const need = weaveNeed(read('A3 AB BC; AB A3'), THREE_AND_TWO);
+  const only = weaveNeed(read('AB A3'), { ...THREE_AND_TWO, gap: need.gap });
+  expect(need.closeWire).toBeCloseTo(only.wire, 9);
+  expect(expectOk(parseWeave('A3 AB BC; AB A3')).close).toHaveLength(2);
+});
