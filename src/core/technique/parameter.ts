@@ -1,0 +1,120 @@
+import type { OutlineMeasures } from '../outline/outlineOf';
+import type { Weave } from '../weave/notation';
+
+/** The cross-section of a wire that a technique uses, mm; which metal and temper it is, is said elsewhere. */
+export interface WireSize {
+  readonly profile: 'round' | 'square' | 'half-round' | 'flat';
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A stone as a technique holds it, mm. */
+export interface StoneSize extends OutlineMeasures {
+  readonly depth: number;
+  /** Height of the edge that the holds go round. */
+  readonly edge: number;
+}
+
+interface Told {
+  readonly label: string;
+  readonly help?: string;
+}
+
+/** A length, mm. */
+export interface LengthParameter extends Told {
+  readonly kind: 'length';
+  readonly from: number;
+  readonly to: number;
+  readonly initial: number;
+}
+/** A whole number of something. */
+export interface CountParameter extends Told {
+  readonly kind: 'count';
+  readonly from: number;
+  readonly to: number;
+  readonly initial: number;
+}
+export interface ChoiceParameter<Choice extends string = string> extends Told {
+  readonly kind: 'choice';
+  readonly choices: readonly Choice[];
+  readonly initial: Choice;
+}
+export interface WireParameter extends Told {
+  readonly kind: 'wire';
+  readonly initial: WireSize;
+}
+export interface StoneParameter extends Told {
+  readonly kind: 'stone';
+  readonly initial: StoneSize;
+}
+export interface WeaveParameter extends Told {
+  readonly kind: 'weave';
+  readonly initial: Weave;
+}
+
+export type Parameter =
+  LengthParameter | CountParameter | ChoiceParameter | WireParameter | StoneParameter | WeaveParameter;
+
+export type Parameters = Readonly<Record<string, Parameter>>;
+
+/** What a parameter is told as. */
+type ValueOf<P extends Parameter> =
+  P extends ChoiceParameter<infer Choice>
+    ? Choice
+    : P extends LengthParameter | CountParameter
+      ? number
+      : P extends WireParameter
+        ? WireSize
+        : P extends StoneParameter
+          ? StoneSize
+          : Weave;
+
+/** The values of a technique’s parameters. */
+export type ValuesOf<P extends Parameters> = { readonly [Key in keyof P]: ValueOf<P[Key]> };
+
+export const length = (
+  label: string,
+  initial: number,
+  from: number,
+  to: number,
+  help?: string,
+): LengthParameter => ({ kind: 'length', label, initial, from, to, ...(help ? { help } : {}) });
+
+export const count = (
+  label: string,
+  initial: number,
+  from: number,
+  to: number,
+  help?: string,
+): CountParameter => ({ kind: 'count', label, initial, from, to, ...(help ? { help } : {}) });
+
+export const choice = <const Choice extends string>(
+  label: string,
+  choices: readonly Choice[],
+  initial: NoInfer<Choice>,
+): ChoiceParameter<Choice> => ({ kind: 'choice', label, choices, initial });
+
+export const roundWire = (diameter: number): WireSize => ({
+  profile: 'round',
+  width: diameter,
+  height: diameter,
+});
+
+export const wire = (label: string, initial: WireSize): WireParameter => ({ kind: 'wire', label, initial });
+
+export const stone = (label: string, initial: StoneSize): StoneParameter => ({
+  kind: 'stone',
+  label,
+  initial,
+});
+
+/** The values that every parameter begins with. */
+export const initialValues = <P extends Parameters>(parameters: P): ValuesOf<P> =>
+  Object.fromEntries(Object.entries(parameters).map(([key, { initial }]) => [key, initial])) as ValuesOf<P>;
+
+export const weave = (label: string, initial: Weave, help?: string): WeaveParameter => ({
+  kind: 'weave',
+  label,
+  initial,
+  ...(help ? { help } : {}),
+});

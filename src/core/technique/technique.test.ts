@@ -1,0 +1,274 @@
+import fc from 'fast-check';
+import { lengthOfPath } from '../geometry/path';
+import { diameterOfUs } from '../ring/ringSize';
+import { largestReached } from '../ring/drift';
+import { expectOk, type Result } from '../result';
+import { gaugeSize } from '../wire/gauge';
+import { CAUTIONS } from './cautions';
+import { coil, flatSpiral, twistTakeUp } from './formulas';
+import { roundWire, type Parameter, type ValuesOf, type WireSize } from './parameter';
+import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
+import { cutOf, initialPlan, minutesOfPlan, netOf, type Plan } from './technique';
+import simpson from 'integrate-adaptive-simpson';
+
+/** Diameter of an AWG number, mm (ASTM B258). */
+const ga = (number: number): WireSize =>
+  roundWire(expectOk(gaugeSize({ system: 'AWG', number: String(number) })) / 1000);
+
+const named = (id: string): AnyTechnique => {
+  const found = techniqueOf(id);
+  if (!found) throw new Error(`${id} is no technique`);
+  return found;
+};
+
+type Values = Record<string, unknown>;
+const planFor = ({ parameters, plan }: AnyTechnique, values: Values): Result<Plan> => {
+  const initial = Object.fromEntries(Object.entries(parameters).map(([key, each]) => [key, each.initial]));
+  return plan({ ...initial, ...values } as ValuesOf<typeof parameters>);
+};
+const planOf = (id: string, values: Values = {}): Plan => expectOk(planFor(named(id), values));
+const cutNamed = (plan: Plan, name: string) => {
+  const cut = plan.cuts.find((each) => each.name === name);
+  if (!cut) throw new Error(`no ${name} among ${plan.cuts.map((each) => each.name).join(', ')}`);
+  return cut;
+};
+const wholeCut = (id: string, name: string, values: Values = {}) => cutOf(cutNamed(planOf(id, values), name));
+const netTotal = ({ cuts }: Plan) => cuts.reduce((sum, cut) => sum + cut.count * netOf(cut), 0);
+
+function someValue(parameter: Parameter): fc.Arbitrary<unknown> {
+  switch (parameter.kind) {
+    case 'length': {
+      // Most of what is typed is about as large as what is proposed.
+      const { from, to, initial } = parameter;
+      const [low, high] = [Math.max(from, initial * 0.5), Math.min(to, Math.max(initial * 2, 1))];
+      return fc.double({ min: low, max: high, noNaN: true });
+    }
+    case 'count':
+      return fc.integer({ min: parameter.from, max: Math.min(parameter.to, parameter.initial * 2 + 1) });
+    case 'choice':
+      return fc.constantFrom(...parameter.choices);
+    case 'wire':
+      return fc
+        .double({ min: parameter.initial.width * 0.6, max: parameter.initial.width * 1.5, noNaN: true })
+        .map(roundWire);
+    case 'stone':
+      return fc
+        .record({
+          outline: fc.constantFrom('round', 'oval', 'teardrop', 'marquise', 'rectangle', 'heart', 'freeform'),
+          width: fc.double({ min: 6, max: 40, noNaN: true }),
+          stretch: fc.double({ min: 1.05, max: 2.5, noNaN: true }),
+          edge: fc.double({ min: 1, max: 6, noNaN: true }),
+        })
+        .map(({ outline, width, stretch, edge }) => ({
+          outline,
+          width,
+          length: width * stretch,
+          edge,
+          depth: edge * 2,
+        }));
+    case 'weave':
+      return fc.constant(parameter.initial);
+  }
+}
+
+const someValues = ({ parameters }: AnyTechnique): fc.Arbitrary<Values> =>
+  fc.record(
+    Object.fromEntries(Object.entries(parameters).map(([key, parameter]) => [key, someValue(parameter)])),
+  );
+
+describe.each(TECHNIQUES.map((each) => [each.id, each] as const))('%s', (_, technique) => {
+  it('works as it is proposed, with every order rule kept by its own steps', () => {
+    const plan = expectOk(initialPlan(technique));
+    expect(plan.cuts.length).toBeGreaterThan(0);
+    expect(minutesOfPlan(plan)).toBeGreaterThan(0);
+    expect(technique.source).not.toBe('');
+    const steps = plan.steps.map(({ id }) => id);
+    expect(new Set(steps).size).toBe(steps.length);
+    for (const { first, then } of plan.order) {
+      expect(steps).toEqual(expect.arrayContaining([first, then]));
+      expect(steps.indexOf(first)).toBeLessThan(steps.indexOf(then));
+    }
+    for (const caution of plan.steps.flatMap(({ cautions = [] }) => cautions))
+      expect(CAUTIONS[caution]).toMatch(/\w/);
+    for (const { wire } of plan.cuts) expect(technique.parameters[wire]?.kind).toBe('wire');
+  });
+
+  it('is drawn as long as it is computed, and its marks lie on its cuts', () => {
+    fc.assert(
+      fc.property(someValues(technique), (values) => {
+        const planned = planFor(technique, values);
+        if (!planned.ok) return expect(planned.error).toMatch(/\w.* mm|\d/);
+        for (const cut of planned.value.cuts) {
+          expect(cut.terms.every(({ length }) => Number.isFinite(length) && length >= 0)).toBe(true);
+          const drawn = cut.drawn.reduce((sum, path) => sum + lengthOfPath(path), 0);
+          expect(Math.abs(drawn / netOf(cut) - 1)).toBeLessThan(0.01);
+          for (const { at } of cut.marks) {
+            expect(at).toBeGreaterThanOrEqual(0);
+            expect(at).toBeLessThanOrEqual(cutOf(cut) + 1e-9);
+          }
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('takes more for more of anything that is counted', () => {
+    for (const [key, parameter] of Object.entries(technique.parameters)) {
+      if (parameter.kind !== 'count' || parameter.initial >= parameter.to) continue;
+      const [less, more] = [parameter.initial, parameter.initial + 1].map((value) =>
+        netTotal(expectOk(planFor(technique, { [key]: value }))),
+      );
+      // More wraps between beads can leave room for fewer beads, but never for less wire a millimetre of frame.
+      if (technique.id !== 'bound-beads') expect([key, more]).toEqual([key, Math.max(less ?? 0, more ?? 0)]);
+    }
+  });
+});
+
+it('of everything twice as large takes twice the wire', () => {
+  const doubled = (parameter: Parameter): unknown => {
+    if (parameter.kind === 'length') return parameter.initial * 2;
+    if (parameter.kind === 'wire') return roundWire(parameter.initial.width * 2);
+    if (parameter.kind !== 'stone') return parameter.initial;
+    const { length, width, depth, edge, outline } = parameter.initial;
+    return { outline, length: length * 2, width: width * 2, depth: depth * 2, edge: edge * 2 };
+  };
+  // A ring’s drift is told in sizes, which do not grow with it.
+  for (const technique of TECHNIQUES.filter(({ id }) => id !== 'bead-ring')) {
+    const values = Object.fromEntries(
+      Object.entries(technique.parameters).map(([key, parameter]) => [key, doubled(parameter)]),
+    );
+    const [one, two] = [expectOk(initialPlan(technique)), expectOk(planFor(technique, values))];
+    expect([technique.id, netTotal(two) / netTotal(one)]).toEqual([technique.id, expect.closeTo(2, 6)]);
+  }
+});
+
+describe('formulas', () => {
+  it('a flat spiral agrees with its curve integrated by a library (integrate-adaptive-simpson)', () => {
+    const [from, to, pitch] = [1, 6.5, 1.024];
+    const perAngle = pitch / (2 * Math.PI);
+    const speed = (angle: number) => Math.hypot(perAngle * angle, perAngle);
+    const exact = simpson(speed, from / perAngle, to / perAngle, 1e-10, 24);
+    expect(flatSpiral(from, to, pitch)).toBeCloseTo(exact, 6);
+    // π(R² − r²)/p is what it nearly is (handbook of the trade).
+    expect(flatSpiral(from, to, pitch) / ((Math.PI * (to ** 2 - from ** 2)) / pitch)).toBeCloseTo(1, 2);
+  });
+
+  it('a twist and a coil are helices, integrated by a library', () => {
+    const [d, turnsPerMm] = [0.511, 1 / 3];
+    const helix = (radius: number, pitch: number) => (t: number) =>
+      Math.hypot(2 * Math.PI * radius * Math.sin(t), 2 * Math.PI * radius * Math.cos(t), pitch);
+    expect(twistTakeUp(d, turnsPerMm)).toBeCloseTo(simpson(helix(d / 2, 3), 0, 1, 1e-12) / 3, 9);
+    expect(coil(0.812, 0.405, 10)).toBeCloseTo(
+      10 * simpson(helix((0.812 + 0.405) / 2, 0.405), 0, 1, 1e-12),
+      8,
+    );
+  });
+});
+
+/** What makers cut (common practice): the need must fit inside it, and be at least about half of it. */
+function expectFits(need: number, cut: number) {
+  expect(need).toBeLessThanOrEqual(cut);
+  expect(need).toBeGreaterThanOrEqual(cut * 0.48);
+}
+
+describe('against common practice', () => {
+  const stone = (outline: string, length: number, width: number, edge: number) => ({
+    outline,
+    length,
+    width,
+    depth: edge * 2,
+    edge,
+  });
+
+  it('frame wires of cabs: 200 mm for 18 × 13, 254 mm for 32 × 19 and for a small marquise', () => {
+    const frame = (held: object, wires: number, more: Values = {}) =>
+      wholeCut('bundle-frame', 'frame wire', { stone: held, wire: ga(20), wires, ...more });
+    expectFits(frame(stone('teardrop', 18, 13, 2), 3), 200);
+    expectFits(frame(stone('teardrop', 32, 19, 3), 4), 254);
+    expectFits(frame(stone('marquise', 16, 8, 2), 3), 254);
+  });
+
+  it('binding wire of the 18 × 13 cab’s base, sides and bail: about 1 m and 300 mm', () => {
+    expectFits(wholeCut('bundle-frame', 'binding wire', { binding: ga(28), bound: 40 }), 1300);
+  });
+
+  it('a plain loop takes at most 15 mm of 20 ga beyond the bead, at each end', () => {
+    expectFits((wholeCut('plain-loop-link', 'link wire', { wire: ga(20), bead: 8 }) - 8) / 2, 15);
+    // The head pin: the same at its loop, and a folded tip.
+    const pin = cutNamed(planOf('head-pin', { wire: ga(20), bead: 8 }), 'pin wire');
+    expectFits(cutOf(pin) - 8 - (pin.terms[0]?.length ?? 0), 15);
+  });
+
+  it('a link with a bead is 75 mm of 20 ga with its handling tails', () => {
+    expectFits(
+      wholeCut('wrapped-loop-link', 'link wire', { wire: ga(20), bead: 8, wraps: 2, loop: 2, tail: 5 }),
+      90,
+    );
+  });
+
+  it('briolettes: 75 mm of 26 ga on a plain wrapped loop, the drop at a third; 230 mm under a cone cap', () => {
+    const loop = cutNamed(planOf('briolette-loop', { wire: ga(26) }), 'hanging wire');
+    expectFits(cutOf(loop), 75);
+    expect((loop.marks[0]?.at ?? 0) / cutOf(loop)).toBeGreaterThan(0.25);
+    expect((loop.marks[0]?.at ?? 0) / cutOf(loop)).toBeLessThan(0.45);
+    expectFits(wholeCut('briolette-cap', 'hanging wire', { wire: ga(26) }), 230);
+  });
+
+  it('an ear wire is about half of the 100 mm that are drawn for it', () => {
+    expectFits(wholeCut('ear-wire', 'ear wire', { wire: ga(20) }), 100);
+  });
+
+  it('a cage of two flat spirals: 300 mm of 18 ga', () => {
+    expectFits(wholeCut('spiral-cage', 'cage wire', { wire: ga(18) }), 300);
+  });
+
+  it('five small beads bound on a hoop in 28 ga: 450 mm is ample, 50 to 75 mm of it tail', () => {
+    const plan = planOf('bound-beads', {
+      base: ga(18),
+      wire: ga(28),
+      bead: 3,
+      wraps: 2,
+      along: 5 * 3.65 + 0.65,
+      tail: 62,
+    });
+    expect(plan.parts).toEqual([{ name: 'bead, 3 mm', count: 5 }]);
+    // Ample: the need with both tails is under half, which is why makers call it so.
+    expect(cutOf(cutNamed(plan, 'binding wire'))).toBeLessThanOrEqual(450);
+    expect(cutOf(cutNamed(plan, 'binding wire'))).toBeGreaterThan(150);
+  });
+
+  it('a close coil of a coil takes nearly five times its length; the rule of three is an open winding', () => {
+    const plan = planOf('coil-of-coil', { core: ga(20), inner: ga(22), outer: ga(26), length: 20 });
+    const inner = netOf(cutNamed(plan, 'wire inside the coil'));
+    expect(inner / 20).toBeGreaterThan(4.5);
+    expect(inner / 20).toBeLessThan(5.2);
+    expect(plan.notes.join(' ')).toMatch(/3 times gives an open winding of 60 mm/);
+  });
+
+  it('254 mm of 20 ga reaches about US 10 to 12 for a one-bead ring', () => {
+    const reached = largestReached(254, (us) =>
+      wholeCut('bead-ring', 'ring wire', { wire: ga(20), inside: Math.min(30, diameterOfUs(us)) }),
+    );
+    expect(reached).toBeGreaterThan(9);
+    expect(reached).toBeLessThan(12.5);
+  });
+
+  it('a 3-and-2 weave of 28 ga on two 20 ga wires: 150 mm give 10 to 12 mm', () => {
+    const plan = planOf('straight-weave', { base: ga(20), weaving: ga(28), length: 11 });
+    expectFits(netOf(cutNamed(plan, 'weaving wire')), 160);
+    expect(cutNamed(plan, 'frame wire').count).toBe(2);
+  });
+});
+
+it('says in a sentence why something cannot be made', () => {
+  const refusal = (id: string, values: Values) => {
+    const planned = planFor(named(id), values);
+    return planned.ok ? '' : planned.error;
+  };
+  expect(refusal('flat-spiral', { across: 2 })).toMatch(/is more than 3.05 mm across; 2 mm is not/);
+  expect(refusal('briolette-cap', { cap: 1 })).toMatch(/at least 1.22 mm wide; 1 mm is less/);
+  expect(refusal('bound-beads', { along: 3 })).toMatch(/hold no bead of 2 mm/);
+  expect(
+    refusal('bundle-frame', { stone: { outline: 'teardrop', length: 10, width: 12, depth: 4, edge: 2 } }),
+  ).toMatch(/A teardrop is longer than wide/);
+});

@@ -1,0 +1,129 @@
+import type { Path } from '../geometry/path';
+import type { Outline } from '../outline/outline';
+import { ok, type Result } from '../result';
+import type { Caution } from './cautions';
+import { initialValues, type Parameters, type ValuesOf } from './parameter';
+
+/** One line of the sum that a cut’s length is, mm. Allowances stand on their own lines and are never hidden in a factor. */
+export interface Term {
+  readonly name: string;
+  readonly length: number;
+  readonly kind: 'net' | 'allowance';
+}
+
+/** What happens at a place along a cut. */
+export interface Mark {
+  /** mm from its left end. */
+  readonly at: number;
+  readonly what: string;
+}
+
+/** A cut that a technique asks for, made `count` times. */
+export interface PlannedCut {
+  readonly name: string;
+  /** The wire parameter that says what it is cut from. */
+  readonly wire: string;
+  readonly count: number;
+  readonly terms: readonly Term[];
+  readonly marks: readonly Mark[];
+  /** Its centre line as it lies in the piece: as long, together, as its net terms. */
+  readonly drawn: readonly Path[];
+}
+
+/** A step of the work. */
+export interface PlannedStep {
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly cautions?: readonly Caution[];
+}
+
+/** Something that must have happened before something closes, or the piece is lost. */
+export interface OrderRule {
+  readonly first: string;
+  readonly then: string;
+  readonly why: string;
+}
+
+/** What is drawn beside the wires. */
+export type Solid =
+  | { readonly kind: 'outline'; readonly outline: Outline }
+  | { readonly kind: 'disc'; readonly x: number; readonly y: number; readonly diameter: number };
+
+/** What a technique comes to for its parameters. Lengths in mm. */
+export interface Plan {
+  readonly cuts: readonly PlannedCut[];
+  readonly steps: readonly PlannedStep[];
+  readonly order: readonly OrderRule[];
+  readonly solids: readonly Solid[];
+  /** Beads and findings, by name. */
+  readonly parts: readonly { readonly name: string; readonly count: number }[];
+  /** What a maker wants to know besides: how many fit, how it compares with a rule of thumb. */
+  readonly notes: readonly string[];
+}
+
+/** A technique of the trade: what it asks, and what it comes to. */
+export interface Technique<P extends Parameters = Parameters> {
+  readonly id: string;
+  readonly title: string;
+  readonly group: TechniqueGroup;
+  /** Where its arithmetic comes from. */
+  readonly source: string;
+  readonly parameters: P;
+  readonly plan: (values: ValuesOf<P>) => Result<Plan>;
+}
+
+export const TECHNIQUE_GROUPS = [
+  'holding a stone',
+  'beads',
+  'links and loops',
+  'findings',
+  'coils and spirals',
+  'weaves',
+  'rings',
+  'anything else',
+] as const;
+export type TechniqueGroup = (typeof TECHNIQUE_GROUPS)[number];
+
+/** Declares a technique; its parameters give their types to its plan. */
+export const technique = <const P extends Parameters>(told: {
+  readonly id: string;
+  readonly title: string;
+  readonly group: TechniqueGroup;
+  readonly source: string;
+  readonly parameters: P;
+  readonly plan: (values: ValuesOf<P>) => Result<Plan> | PartialPlan;
+}): Technique<P> => ({
+  ...told,
+  plan: (values) => {
+    const planned = told.plan(values);
+    return 'ok' in planned ? planned : ok({ order: [], solids: [], parts: [], notes: [], ...planned });
+  },
+});
+
+/** A plan that leaves out what there is none of. */
+type PartialPlan = Pick<Plan, 'cuts' | 'steps'> & Partial<Plan>;
+
+/** What belongs to the piece itself. */
+export const net = (name: string, length: number): Term => ({ name, length, kind: 'net' });
+/** What is cut besides, to hold on to or to lose. */
+export const allowance = (name: string, length: number): Term => ({ name, length, kind: 'allowance' });
+
+const sum = (terms: readonly Term[]): number => terms.reduce((total, each) => total + each.length, 0);
+
+/** Length to cut, mm. */
+export const cutOf = ({ terms }: Pick<PlannedCut, 'terms'>): number => sum(terms);
+/** What the piece takes of it, mm. */
+export const netOf = ({ terms }: Pick<PlannedCut, 'terms'>): number =>
+  sum(terms.filter(({ kind }) => kind === 'net'));
+
+/** Minutes of the steps. */
+export const minutesOfPlan = ({ steps }: Pick<Plan, 'steps'>): number =>
+  steps.reduce((total, { minutes }) => total + minutes, 0);
+
+/** What a technique comes to when nothing is told. */
+export const initialPlan = <P extends Parameters>({ parameters, plan }: Technique<P>): Result<Plan> =>
+  plan(initialValues(parameters));
+
+/** A number of mm for a note or a refusal. */
+export const said = (mm: number): string => `${Number(mm.toFixed(mm < 10 ? 2 : 1))} mm`;

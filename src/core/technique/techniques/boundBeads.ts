@@ -1,0 +1,89 @@
+import { turnsRound, type Path } from '../../geometry/path';
+import { refuse } from '../../result';
+import { oneWrap, sectionRound } from '../../wrap/wrap';
+import { count, length, roundWire, wire } from '../parameter';
+import { moved, straight } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** Small beads bound along a frame wire, with wraps between them. */
+export const boundBeads = technique({
+  id: 'bound-beads',
+  title: 'Beads bound along a frame',
+  group: 'beads',
+  source: 'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b + slack: handbook of the trade',
+  parameters: {
+    base: wire('Frame wire', roundWire(1.024)),
+    wire: wire('Binding wire', roundWire(0.321)),
+    along: length('Length of frame to cover', 40, 1, 600),
+    bead: length('Bead, along its hole', 2, 0.5, 40),
+    wraps: count('Wraps between beads', 3, 1, 30),
+    slack: length(
+      'Slack over each bead',
+      0.5,
+      0,
+      10,
+      'The wire bows out of one hole and into the frame again',
+    ),
+    tail: length('Tail at each end', 60, 0, 200),
+  },
+  plan: ({ base, wire: { width: d }, along, bead, wraps, slack, tail }) => {
+    const step = bead + wraps * d;
+    const beads = Math.floor((along - wraps * d) / step + 1e-9);
+    if (beads < 1)
+      return refuse(
+        `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + wraps * d)} hold one.`,
+      );
+    const row = {
+      profile: base.profile === 'square' ? ('square' as const) : ('round' as const),
+      size: base.width,
+      count: 1,
+      gap: 0,
+    };
+    const section = sectionRound(row, d);
+    const side = (base.width + bead) / 2;
+    // Over a bead the wire rises and falls by what slack there is: a path of two straight lines, b + slack long.
+    const rise = Math.sqrt((bead + slack) ** 2 - bead ** 2) / 2;
+    const drawn: Path[] = [];
+    for (let index = 0; index <= beads; index += 1) {
+      const x = index * step;
+      drawn.push(turnsRound(section, wraps, d, x));
+      const from = x + wraps * d;
+      if (index < beads)
+        drawn.push([
+          ...straight(from, -side, from + bead / 2, -side - rise),
+          ...straight(from + bead / 2, -side - rise, from + bead, -side).slice(1),
+        ]);
+    }
+    return {
+      cuts: [
+        {
+          name: 'binding wire',
+          wire: 'wire',
+          count: 1,
+          terms: [
+            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * wraps * oneWrap(row, d)),
+            net(`through ${beads} beads`, beads * bead),
+            net('slack over the beads', beads * slack),
+            allowance('tails', 2 * tail),
+          ],
+          marks: [{ at: tail, what: 'begin to wrap' }],
+          drawn: drawn.map((path) => moved(path, -(beads * step) / 2, 0)),
+        },
+      ],
+      steps: [
+        { id: 'count-out', name: 'count out the beads, alike on both sides', minutes: 1 + beads * 0.05 },
+        { id: 'bind', name: 'bind them on, one after another', minutes: 1 + beads * 0.8 },
+        { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
+      ],
+      order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the sides unlike' }],
+      solids: Array.from({ length: beads }, (_, index) => ({
+        kind: 'disc' as const,
+        x: index * step + wraps * d + bead / 2 - (beads * step) / 2,
+        y: -side,
+        diameter: bead,
+      })),
+      parts: [{ name: `bead, ${said(bead)}`, count: beads }],
+      notes: [`${beads} beads fit on ${said(along)}.`],
+    };
+  },
+});

@@ -1,0 +1,117 @@
+import { parallelOf, perimeterOf, pointsOf } from '../../outline/outline';
+import { outlineOf } from '../../outline/outlineOf';
+import { turnsRound } from '../../geometry/path';
+import { oneWrap, sectionRound } from '../../wrap/wrap';
+import { count, length, roundWire, stone, wire } from '../parameter';
+import { moved, straight } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** Frame wires side by side round the edge of a stone, bound together, their ends a bail. */
+export const bundleFrame = technique({
+  id: 'bundle-frame',
+  title: 'Bundle frame round a stone',
+  group: 'holding a stone',
+  source: 'each wire is the outline’s perimeter + πD (parallel curve at D/2); bound by wraps round k wires',
+  parameters: {
+    stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
+    wire: wire('Frame wire', roundWire(0.812)),
+    wires: count('Frame wires', 3, 1, 12),
+    binding: wire('Binding wire', roundWire(0.321)),
+    bound: length('Bound along the frame and the bail, together', 40, 0, 500),
+    bail: length('Bail from the ends, to each side', 12, 0, 80),
+    tail: length('Handling tail at each end of a frame wire', 60, 0, 200),
+    bindingTail: length('Tail at each end of the binding wire', 60, 0, 200),
+  },
+  plan: ({ stone: held, wire: frame, wires, binding, bound, bail, tail, bindingTail }) => {
+    const outline = outlineOf(held);
+    if (!outline.ok) return outline;
+    const D = frame.width;
+    const round = parallelOf(outline.value, D / 2);
+    const row = {
+      profile: frame.profile === 'square' ? ('square' as const) : ('round' as const),
+      size: D,
+      count: wires,
+      gap: 0,
+    };
+    const d = binding.width;
+    const wraps = Math.ceil(bound / d);
+    const top = round.curves[0]?.at(0) ?? { x: 0, y: 0 };
+    const ring = [...pointsOf(round, Math.ceil(360 / round.curves.length)), top].map(({ x, y }) => ({
+      x,
+      y,
+      z: 0,
+    }));
+    const half = perimeterOf(round) / 2;
+    const needed = Math.ceil(held.edge / D);
+    return {
+      ok: true,
+      value: {
+        cuts: [
+          {
+            name: 'frame wire',
+            wire: 'wire',
+            count: wires,
+            terms: [
+              net('round the stone', perimeterOf(round)),
+              net('bail from the ends', 2 * bail),
+              allowance('handling tails', 2 * tail),
+            ],
+            marks: [
+              { at: tail + bail, what: 'the frame begins' },
+              { at: tail + bail + half, what: 'middle: the foot of the stone' },
+              { at: tail + bail + 2 * half, what: 'the frame ends' },
+            ],
+            drawn: [
+              ring,
+              straight(top.x - D / 2, top.y, top.x - D / 2, top.y - bail),
+              straight(top.x + D / 2, top.y, top.x + D / 2, top.y - bail),
+            ],
+          },
+          {
+            name: 'binding wire',
+            wire: 'binding',
+            count: 1,
+            terms: [
+              net(`${wraps} wraps round ${wires} wires`, wraps * oneWrap(row, d)),
+              allowance('tails', 2 * bindingTail),
+            ],
+            marks: [{ at: bindingTail, what: 'begin to bind' }],
+            // Drawn beneath the stone, as it lies on the straight bundle before the frame is formed.
+            drawn: [
+              moved(turnsRound(sectionRound(row, d), wraps, d, -(wraps * d) / 2), 0, held.length / 2 + 4 * D),
+            ],
+          },
+        ],
+        steps: [
+          { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
+          { id: 'bind', name: 'bind them side by side', minutes: 2 + wraps * 0.08, cautions: ['cut ends'] },
+          { id: 'form', name: 'form the frame to the stone', minutes: 5 },
+          { id: 'try', name: 'try the stone', minutes: 1 },
+          { id: 'close', name: 'close the top', minutes: 4 },
+          { id: 'back', name: 'turn the back holds', minutes: 4, cautions: ['piercing'] },
+          { id: 'front', name: 'turn the front holds', minutes: 5, cautions: ['piercing'] },
+          { id: 'thread-jump-ring', name: 'thread what the bail shall hold', minutes: 0.5 },
+          { id: 'bail', name: 'fold the bail and bind it', minutes: 6 },
+          { id: 'tuck', name: 'trim and tuck every end', minutes: 4, cautions: ['cut ends'] },
+        ],
+        order: [
+          {
+            first: 'try',
+            then: 'close',
+            why: 'a frame that is closed cannot be formed to the stone any more',
+          },
+          { first: 'back', then: 'front', why: 'the front holds pull against the back ones' },
+          { first: 'thread-jump-ring', then: 'bail', why: 'a closed jump ring does not pass a folded bail' },
+        ],
+        solids: [{ kind: 'outline', outline: outline.value }],
+        parts: [],
+        notes: [
+          wires * D >= held.edge
+            ? `${wires} wires cover its edge of ${said(held.edge)}.`
+            : `${wires} wires of ${said(D)} stack to ${said(wires * D)}; the edge of ${said(held.edge)} wants ${needed}.`,
+          `The stone is ${said(perimeterOf(outline.value))} round; the wires run half their thickness outside of it.`,
+        ],
+      },
+    };
+  },
+});

@@ -1,0 +1,43 @@
+import { refuse } from '../../result';
+import { flatSpiral as spiralLength } from '../formulas';
+import { length, roundWire, wire } from '../parameter';
+import { spiral } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** A spiral rolled flat, from a small beginning. */
+export const flatSpiral = technique({
+  id: 'flat-spiral',
+  title: 'Flat spiral',
+  group: 'coils and spirals',
+  source: 'arc length of the Archimedean spiral, exact: p/(4π) · [θ√(1 + θ²) + asinh θ]',
+  parameters: {
+    wire: wire('Wire', roundWire(1.024)),
+    across: length('Across, outside', 12, 2, 150),
+    start: length('Hole in the middle', 1, 0, 40),
+    gap: length('Gap between turns', 0, 0, 10),
+    tail: length('Tail', 20, 0, 200),
+  },
+  plan: ({ wire: { width: D }, across, start, gap, tail }) => {
+    const pitch = D + gap;
+    const [from, to] = [(start + D) / 2, (across - D) / 2];
+    if (to <= from)
+      return refuse(
+        `A spiral of ${said(D)} wire round a hole of ${said(start)} is more than ${said(start + 2 * D)} across; ${said(across)} is not.`,
+      );
+    const turns = (to - from) / pitch;
+    return {
+      cuts: [
+        {
+          name: 'spiral wire',
+          wire: 'wire',
+          count: 1,
+          terms: [net(`${turns.toFixed(1)} turns`, spiralLength(from, to, pitch)), allowance('tail', tail)],
+          marks: [{ at: 0, what: 'begin the spiral here' }],
+          drawn: [spiral(0, 0, from, to, pitch)],
+        },
+      ],
+      steps: [{ id: 'roll', name: 'roll the spiral', minutes: 1 + turns * 0.8, cautions: ['gripping'] }],
+      notes: [`By the rule π(R² − r²)/p it is ${said((Math.PI * (to ** 2 - from ** 2)) / pitch)}.`],
+    };
+  },
+});

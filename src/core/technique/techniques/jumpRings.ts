@@ -1,0 +1,49 @@
+import { coil } from '../formulas';
+import { count, length, roundWire, wire } from '../parameter';
+import { helix } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** Rings cut from a coil wound on a mandrel. */
+export const jumpRings = technique({
+  id: 'jump-rings',
+  title: 'Jump rings from a coil',
+  group: 'findings',
+  source: 'π(a + D) each, wound as a helix of pitch D; coils spring open by 1–3 % (common practice)',
+  parameters: {
+    wire: wire('Ring wire', roundWire(0.812)),
+    inside: length('Inside diameter', 4, 0.8, 60),
+    rings: count('Rings', 12, 1, 500),
+    cutter: length(
+      'Lost to the cutter at each ring',
+      0,
+      0,
+      2,
+      'A saw loses its blade, a flush cutter next to nothing',
+    ),
+    bend: length('First bend and last turn', 8, 0, 60),
+  },
+  plan: ({ wire: { width: D }, inside, rings, cutter, bend }) => ({
+    cuts: [
+      {
+        name: 'coil',
+        wire: 'wire',
+        count: 1,
+        terms: [
+          net(`${rings} turns`, coil(inside, D, rings)),
+          allowance('lost to the cutter', rings * cutter),
+          allowance('first bend and last turn', bend),
+        ],
+        marks: [{ at: bend / 2, what: 'begin to wind' }],
+        drawn: [helix(0, 0, (inside + D) / 2, rings, D)],
+      },
+    ],
+    steps: [
+      { id: 'wind', name: 'wind the coil on its mandrel', minutes: 1 + rings * 0.05 },
+      { id: 'cut', name: 'cut the rings', minutes: rings * 0.25, cautions: ['cut ends'] },
+    ],
+    notes: [
+      `Their aspect ratio is ${(inside / D).toFixed(1)}.`,
+      `On a mandrel of ${said(inside)} they spring open to ${said(inside * 1.01)} to ${said(inside * 1.03)} inside.`,
+    ],
+  }),
+});
