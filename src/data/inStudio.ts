@@ -51,8 +51,10 @@ const PATIENCE_MS = 15_000;
 /**
  * The one door to the database. Opens a serialisable transaction, sets the studio for row-level security, runs the work
  * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
- * Who lost a race waits in line with the others of the studio in this process and runs again alone: under contention the
- * line is far cheaper than one lost race after another, and between copies of the application the database still decides.
+ * Who lost a race waits in line with the others of this process and runs again alone, and while anybody waits newcomers stand
+ * behind: under contention the line is far cheaper than one lost race after another, which a long transaction would lose for
+ * ever. It is one line for all studios, since the database tells races by the page and so finds them between studios too;
+ * between copies of the application the database alone decides.
  * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
  * unanswered commit posts nothing twice.
  */
@@ -62,14 +64,13 @@ export async function inStudio<T>(
   { readOnly = false }: DoorOptions = {},
 ): Promise<T> {
   const attempt = () => once(session, work, readOnly);
-  const { studioId } = session;
   if (readOnly || atTheFront.getStore()) return persist(attempt);
-  if (lines.has(studioId)) return inLine(studioId, () => persist(attempt));
+  if (lastInLine) return inLine(() => persist(attempt));
   try {
     return await attempt();
   } catch (fault) {
     if (!isPassing(fault)) throw fault;
-    return inLine(studioId, () => persist(attempt));
+    return inLine(() => persist(attempt));
   }
 }
 
@@ -86,22 +87,22 @@ async function persist<T>(attempt: () => Promise<T>): Promise<T> {
   }
 }
 
-/** The last in the line of each studio where a race was lost; nothing when nobody waits. */
-const lines = new Map<string, Promise<void>>();
+/** The last of those who lost a race and wait to run again; nothing when nobody waits. */
+let lastInLine: Promise<void> | undefined;
 
 /** Whether this work is the one at the front: what it does inside must not wait for itself. */
 const atTheFront = new AsyncLocalStorage<boolean>();
 
-async function inLine<T>(studioId: string, work: () => Promise<T>): Promise<T> {
-  const before = lines.get(studioId);
+async function inLine<T>(work: () => Promise<T>): Promise<T> {
+  const before = lastInLine;
   let leave: () => void = () => undefined;
   const mine = new Promise<void>((resolve) => (leave = resolve));
-  lines.set(studioId, mine);
+  lastInLine = mine;
   try {
     await before;
     return await atTheFront.run(true, work);
   } finally {
-    if (lines.get(studioId) === mine) lines.delete(studioId);
+    if (lastInLine === mine) lastInLine = undefined;
     leave();
   }
 }
