@@ -1,17 +1,41 @@
 import type { Technique } from './technique';
+import { bandFrame } from './techniques/bandFrame';
+import { beadChannel } from './techniques/beadChannel';
+import { beadHalo } from './techniques/beadHalo';
 import { beadRing } from './techniques/beadRing';
+import { boundBandRing } from './techniques/boundBandRing';
 import { boundBeads } from './techniques/boundBeads';
-import { brioletteCap, brioletteLoop } from './techniques/briolettes';
+import { brioletteCap } from './techniques/brioletteCap';
+import { brioletteLoop } from './techniques/brioletteLoop';
+import { brioletteSwirl } from './techniques/brioletteSwirl';
 import { bundleFrame } from './techniques/bundleFrame';
-import { coil, coilOfCoil, freeCut, twistedWire } from './techniques/coils';
+import { coil } from './techniques/coil';
+import { coilBead } from './techniques/coilBead';
+import { coilBezelRing } from './techniques/coilBezelRing';
+import { coilOfCoil } from './techniques/coilOfCoil';
+import { cradle } from './techniques/cradle';
+import { curvedWeave } from './techniques/curvedWeave';
 import { earWire } from './techniques/earWire';
+import { eyePin } from './techniques/eyePin';
 import { flatSpiral } from './techniques/flatSpiral';
+import { foldedBail } from './techniques/foldedBail';
+import { freeCut } from './techniques/freeCut';
+import { headPin } from './techniques/headPin';
+import { herringboneRing } from './techniques/herringboneRing';
 import { hookClasp } from './techniques/hookClasp';
 import { jumpRings } from './techniques/jumpRings';
-import { eyePin, headPin } from './techniques/pins';
+import { loopedBezel } from './techniques/loopedBezel';
 import { plainLoopLink } from './techniques/plainLoopLink';
+import { pointSpiral } from './techniques/pointSpiral';
 import { spiralCage } from './techniques/spiralCage';
+import { spiralHeadRing } from './techniques/spiralHeadRing';
 import { straightWeave } from './techniques/straightWeave';
+import { tree } from './techniques/tree';
+import { twistedNet } from './techniques/twistedNet';
+import { twistedWire } from './techniques/twistedWire';
+import { wovenBail } from './techniques/wovenBail';
+import { wovenBandRing } from './techniques/wovenBandRing';
+import { wrappedBail } from './techniques/wrappedBail';
 import { wrappedLoopLink } from './techniques/wrappedLoopLink';
 
 /** A technique whose parameters are known only when it runs, as on a form or in an answer to a script. */
@@ -23,10 +47,19 @@ export type AnyTechnique = Technique;
  */
 export const TECHNIQUES: readonly AnyTechnique[] = [
   bundleFrame,
+  bandFrame,
+  loopedBezel,
+  cradle,
+  pointSpiral,
+  twistedNet,
   spiralCage,
+  tree,
+  beadHalo,
   boundBeads,
+  beadChannel,
   brioletteLoop,
   brioletteCap,
+  brioletteSwirl,
   plainLoopLink,
   wrappedLoopLink,
   headPin,
@@ -34,12 +67,22 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   jumpRings,
   hookClasp,
   earWire,
+  foldedBail,
+  wovenBail,
+  wrappedBail,
   coil,
   coilOfCoil,
+  coilBead,
   flatSpiral,
   twistedWire,
   straightWeave,
+  curvedWeave,
   beadRing,
+  coilBezelRing,
+  herringboneRing,
+  spiralHeadRing,
+  wovenBandRing,
+  boundBandRing,
   freeCut,
 ] as readonly unknown[] as readonly AnyTechnique[];
 

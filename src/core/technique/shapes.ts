@@ -1,4 +1,5 @@
 import type { Path, Vec3 } from '../geometry/path';
+import { placeAt, pointsOf, type Outline, type Place } from '../outline/outline';
 
 /** Paths that techniques are drawn by, mm. Each is as long as its formula says, but for its chords. */
 
@@ -57,3 +58,29 @@ export const turned = (path: Path, angle: number): Path => {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   return path.map(({ x, y, z }) => ({ x: x * c - y * s, y: x * s + y * c, z }));
 };
+
+/** A path whose row of wires stands up from the paper instead of lying in it. */
+export const stoodUp = (path: Path): Path => path.map(({ x, y, z }) => ({ x, y: z, z: y }));
+
+/** A path that runs along x, set down at a place of an outline, along it. */
+export const setAt = (path: Path, { point, direction }: Pick<Place, 'point' | 'direction'>): Path =>
+  moved(turned(path, Math.atan2(direction.y, direction.x)), point.x, point.y);
+
+/** Points that a whole outline is drawn by, about. */
+const ROUND = 360;
+
+/** A wire that runs once round along an outline, at a height above the paper. */
+export function allRound(outline: Outline, z = 0): Path {
+  const first = outline.curves[0]?.at(0);
+  return [...pointsOf(outline, Math.ceil(ROUND / outline.curves.length)), ...(first ? [first] : [])].map(
+    ({ x, y }) => ({ x, y, z }),
+  );
+}
+
+/** A wire that runs along a part of an outline, between two lengths from its start, mm. */
+export function partRound(outline: Outline, from: number, to: number, z = 0): Path {
+  return sampled((t) => {
+    const { x, y } = placeAt(outline, from + (to - from) * t).point;
+    return { x, y, z };
+  }, 160);
+}

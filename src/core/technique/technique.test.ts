@@ -127,13 +127,16 @@ describe.each(TECHNIQUES.map((each) => [each.id, each] as const))('%s', (_, tech
 it('of everything twice as large takes twice the wire', () => {
   const doubled = (parameter: Parameter): unknown => {
     if (parameter.kind === 'length') return parameter.initial * 2;
-    if (parameter.kind === 'wire') return roundWire(parameter.initial.width * 2);
+    if (parameter.kind === 'wire') {
+      const { profile, width, height } = parameter.initial;
+      return { profile, width: width * 2, height: height * 2 };
+    }
     if (parameter.kind !== 'stone') return parameter.initial;
     const { length, width, depth, edge, outline } = parameter.initial;
     return { outline, length: length * 2, width: width * 2, depth: depth * 2, edge: edge * 2 };
   };
   // A ring’s drift is told in sizes, which do not grow with it.
-  for (const technique of TECHNIQUES.filter(({ id }) => id !== 'bead-ring')) {
+  for (const technique of TECHNIQUES.filter(({ group }) => group !== 'rings')) {
     const values = Object.fromEntries(
       Object.entries(technique.parameters).map(([key, parameter]) => [key, doubled(parameter)]),
     );
@@ -258,6 +261,107 @@ describe('against common practice', () => {
     expectFits(netOf(cutNamed(plan, 'weaving wire')), 160);
     expect(cutNamed(plan, 'frame wire').count).toBe(2);
   });
+
+  it('a crescent in an outline with half-round bands: 380 to 460 mm of 18 ga, single bands of 50 to 75 mm', () => {
+    const plan = planOf('band-frame', {
+      stone: stone('crescent', 40, 18, 4),
+      wire: ga(18),
+      band: { profile: 'half-round', width: 0.812, height: 0.406 },
+    });
+    expectFits(cutOf(cutNamed(plan, 'frame wire')), 460);
+    expectFits(cutOf(cutNamed(plan, 'band')), 75);
+    // Three bands at each end: about 460 mm of half-round together.
+    expectFits(6 * cutOf(cutNamed(plan, 'band')), 460);
+  });
+
+  it('a loop bezel: each of two wires 3 to 3½ times the stone’s length, 900 mm of 26 ga to lash', () => {
+    const plan = planOf('looped-bezel', { stone: stone('oval', 30, 22, 3), wire: ga(16), lashing: ga(26) });
+    expectFits(cutOf(cutNamed(plan, 'bezel wire')), 3.5 * 30);
+    expectFits(cutOf(cutNamed(plan, 'lashing wire')), 900);
+    expect(plan.notes.join(' ')).toMatch(/3 loops on each side/);
+  });
+
+  it('a round cab in a cradle: three wires of 20 ga of about 380 mm, 250 to 300 mm of 14 ga', () => {
+    const plan = planOf('cradle', { stone: stone('round', 30, 30, 4), cradle: ga(14), wire: ga(20) });
+    expectFits(cutOf(cutNamed(plan, 'cradle wire')), 300);
+    expectFits(cutOf(cutNamed(plan, 'scroll wire')), 380);
+    expect(cutNamed(plan, 'scroll wire').count).toBe(3);
+  });
+
+  it('a point in a double spiral: 400 mm of 0.8 mm, folded', () => {
+    expectFits(wholeCut('point-spiral', 'wire', { wire: roundWire(0.8) }), 400);
+  });
+
+  it('a point in a twisted net: three wires of 400 mm, three twists at every crossing', () => {
+    const net = cutNamed(planOf('twisted-net', { wire: ga(22), wires: 3, twists: 3 }), 'net wire');
+    expect(net.count).toBe(3);
+    expectFits(cutOf(net), 400);
+  });
+
+  it('a tree: ten wires of 0.3 mm, 400 mm each, five branches to each side', () => {
+    const plan = planOf('tree', { wire: roundWire(0.3), branches: 5 });
+    expect(plan.cuts.reduce((sum, { count }) => sum + count, 0)).toBe(10);
+    for (const cut of plan.cuts) expectFits(cutOf(cut), 400);
+  });
+
+  it('a briolette with a front swirl: 115 mm of 22 ga', () => {
+    expectFits(wholeCut('briolette-swirl', 'hanging wire', { wire: ga(22) }), 115);
+  });
+
+  it('an open frame edged with 2 mm beads, three wraps between, then a two-wire weave: 1 m of 0.4 mm', () => {
+    const beads = planOf('bound-beads', {
+      base: roundWire(1),
+      wire: roundWire(0.4),
+      bead: 2,
+      wraps: 3,
+      along: 70,
+    });
+    const weave = planOf('straight-weave', { base: roundWire(1), weaving: roundWire(0.4), length: 30 });
+    expectFits(cutOf(cutNamed(beads, 'binding wire')) + netOf(cutNamed(weave, 'weaving wire')), 1000);
+  });
+
+  it('rings: about 2 in of band for a US 5½, 610 mm for a coil bezel, 300 mm each of two for a spiral head', () => {
+    const at = (us: number) => diameterOfUs(us);
+    const band = cutNamed(planOf('bound-band-ring', { inside: at(5.5), tail: 0, wires: 1 }), 'band wire');
+    expect(cutOf(band) / 25.4).toBeGreaterThan(1.95);
+    expect(cutOf(band) / 25.4).toBeLessThan(2.15);
+    expectFits(wholeCut('coil-bezel-ring', 'ring wire', { wire: ga(20), inside: at(7) }), 610);
+    const head = cutNamed(planOf('spiral-head-ring', { inside: at(7), wires: 2 }), 'ring wire');
+    expect(head.count).toBe(2);
+    expectFits(cutOf(head), 300);
+  });
+
+  it('a woven three-wire ring at 6½ for a 6 mm cab: three of 150 mm', () => {
+    const plan = planOf('woven-band-ring', { base: ga(20), weaving: ga(28), inside: diameterOfUs(6.5) });
+    expect(cutNamed(plan, 'frame wire').count).toBe(3);
+    expectFits(cutOf(cutNamed(plan, 'frame wire')), 150);
+  });
+});
+
+describe('ring techniques', () => {
+  it.each([
+    ['bead-ring', /Begin at US 8 .* for US 7 /],
+    ['coil-bezel-ring', /Begin at US 8 .* for US 7 /],
+    ['herringbone-ring', /Begin at US 7¼ .* for US 7 /],
+    ['woven-band-ring', /Begin at US 6¾ .* for US 7 /],
+    ['spiral-head-ring', /Begin at US 4½ .* for US 7 /],
+    ['bound-band-ring', /Begin at US 7 .* for US 7 /],
+  ])('%s starts where its drift wants it (common practice)', (id, said) => {
+    expect(planOf(id, { inside: diameterOfUs(7) }).notes.join(' ')).toMatch(said);
+  });
+
+  it('adds a quarter size for a band from 6 mm on, a half from 10 mm (common practice: ¼ to ½)', () => {
+    const wide = (wires: number) => planOf('bound-band-ring', { inside: diameterOfUs(7), wires }).notes[0];
+    expect(wide(8)).toMatch(/Begin at US 7¼/);
+    expect(wide(12)).toMatch(/Begin at US 7¼/);
+    expect(
+      planOf('bound-band-ring', {
+        inside: diameterOfUs(7),
+        wires: 12,
+        wire: { profile: 'square', width: 1, height: 1 },
+      }).notes[0],
+    ).toMatch(/Begin at US 7½/);
+  });
 });
 
 it('says in a sentence why something cannot be made', () => {
@@ -268,6 +372,13 @@ it('says in a sentence why something cannot be made', () => {
   expect(refusal('flat-spiral', { across: 2 })).toMatch(/is more than 3.05 mm across; 2 mm is not/);
   expect(refusal('briolette-cap', { cap: 1 })).toMatch(/at least 1.22 mm wide; 1 mm is less/);
   expect(refusal('bound-beads', { along: 3 })).toMatch(/hold no bead of 2 mm/);
+  expect(refusal('twisted-net', { rows: 30 })).toMatch(
+    /3 twists are 3.86 mm high; in 30 rows of 35 mm there are 1.17 mm/,
+  );
+  expect(refusal('tree', { trunk: 100 })).toMatch(/reaches over the top of the stone/);
+  expect(refusal('coil-bead', { layers: 6 })).toMatch(/The last layer would be 0 mm long/);
+  expect(refusal('bead-halo', { bead: 20 })).toMatch(/a halo is three beads at least/);
+  expect(refusal('cradle', { along: 300 })).toMatch(/300 mm of scroll wire do not lie along it/);
   expect(
     refusal('bundle-frame', { stone: { outline: 'teardrop', length: 10, width: 12, depth: 4, edge: 2 } }),
   ).toMatch(/A teardrop is longer than wide/);

@@ -26,8 +26,10 @@ export interface PlannedCut {
   readonly count: number;
   readonly terms: readonly Term[];
   readonly marks: readonly Mark[];
-  /** Its centre line as it lies in the piece: as long, together, as its net terms. */
+  /** The centre line of one of them as it lies in the piece: as long, together, as its net terms. */
   readonly drawn: readonly Path[];
+  /** The centre lines of the others, when they lie elsewhere. */
+  readonly places?: readonly Path[];
 }
 
 /** A step of the work. */
@@ -92,12 +94,14 @@ export const technique = <const P extends Parameters>(told: {
   readonly group: TechniqueGroup;
   readonly source: string;
   readonly parameters: P;
-  readonly plan: (values: ValuesOf<P>) => Result<Plan> | PartialPlan;
+  readonly plan: (values: ValuesOf<P>) => Result<PartialPlan> | PartialPlan;
 }): Technique<P> => ({
   ...told,
   plan: (values) => {
     const planned = told.plan(values);
-    return 'ok' in planned ? planned : ok({ order: [], solids: [], parts: [], notes: [], ...planned });
+    if ('ok' in planned && !planned.ok) return planned;
+    const filled = 'ok' in planned ? planned.value : planned;
+    return ok({ order: [], solids: [], parts: [], notes: [], ...filled });
   },
 });
 

@@ -1,11 +1,10 @@
-import { turnsRound } from '../../geometry/path';
-import { startSize, methodOf } from '../../ring/drift';
-import { describeRing, ringOf } from '../../ring/ringSize';
-import { oneWrap, sectionRound } from '../../wrap/wrap';
+import { describeRing } from '../../ring/ringSize';
 import { coil, ring } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
+import { insideWanted, ringStart } from '../ringStart';
+import { frameRow, winding } from '../winding';
 
 /** A bead on a band that is wrapped on a mandrel, with the ends wound round the bead and the shank. */
 export const beadRing = technique({
@@ -16,20 +15,19 @@ export const beadRing = technique({
     'bands π(a + D); swirls and shank wraps are helices: plane geometry. Start one size large (common practice)',
   parameters: {
     wire: wire('Ring wire', roundWire(0.812)),
-    inside: length('Inside diameter wanted', 17.3, 10, 30),
+    inside: insideWanted,
     bands: count('Bands round the finger', 2, 1, 6),
     bead: length('Bead', 6, 2, 30),
     swirls: count('Turns round the bead', 2, 0, 10),
     wraps: count('Wraps on the shank at each side', 3, 1, 12),
     tail: length('Handling tail at each end', 15, 0, 80),
   },
-  plan: ({ wire: { width: D }, inside, bands, bead, swirls, wraps, tail }) => {
-    const begun = startSize(ringOf(inside), methodOf('bead-ring').drift);
-    const row = { profile: 'round' as const, size: D, count: bands, gap: 0 };
+  plan: ({ wire: thin, inside, bands, bead, swirls, wraps, tail }) => {
+    const D = thin.width;
+    const { begun, note } = ringStart('bead-ring', inside, bands * D);
+    const shank = winding(frameRow(thin, bands), thin, wraps);
     const round = ring(begun.diameter, D);
     const radius = (begun.diameter + D) / 2;
-    const section = sectionRound(row, D);
-    const shank = turnsRound(section, wraps, D);
     return {
       cuts: [
         {
@@ -40,12 +38,12 @@ export const beadRing = technique({
             net(`${bands} bands at the starting size`, bands * round),
             net('through the bead', bead),
             net(`${swirls} turns round the bead`, coil(bead, D, swirls, D)),
-            net(`${wraps} wraps on each side of the shank`, 2 * wraps * oneWrap(row, D)),
+            net(`${wraps} wraps on each side of the shank`, 2 * shank.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [
             {
-              at: tail + wraps * oneWrap(row, D) + (bands * round) / 2,
+              at: tail + shank.length + (bands * round) / 2,
               what: 'middle: the back of the hand',
             },
           ],
@@ -55,8 +53,8 @@ export const beadRing = technique({
             ),
             straight(-bead / 2, -radius - bead / 2, bead / 2, -radius - bead / 2),
             ...(swirls > 0 ? [helix(-(swirls * D) / 2, -radius - bead / 2, (bead + D) / 2, swirls, D)] : []),
-            moved(shank, -bead / 2 - wraps * D - D, -radius),
-            moved(shank, bead / 2 + D, -radius),
+            moved(shank.path, -bead / 2 - shank.along - D, -radius),
+            moved(shank.path, bead / 2 + D, -radius),
           ],
         },
       ],
@@ -77,7 +75,7 @@ export const beadRing = technique({
       ],
       solids: [{ kind: 'disc', x: 0, y: -radius - bead / 2, diameter: bead }],
       parts: [{ name: 'bead', count: 1 }],
-      notes: [`Begin at ${describeRing(begun)}: it tightens to ${describeRing(ringOf(inside))}.`],
+      notes: [note],
     };
   },
 });

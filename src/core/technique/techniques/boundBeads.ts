@@ -1,9 +1,9 @@
-import { turnsRound, type Path } from '../../geometry/path';
+import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { oneWrap, sectionRound } from '../../wrap/wrap';
 import { count, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
+import { frameRow, winding } from '../winding';
 
 /** Small beads bound along a frame wire, with wraps between them. */
 export const boundBeads = technique({
@@ -26,28 +26,22 @@ export const boundBeads = technique({
     ),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ base, wire: { width: d }, along, bead, wraps, slack, tail }) => {
-    const step = bead + wraps * d;
-    const beads = Math.floor((along - wraps * d) / step + 1e-9);
+  plan: ({ base, wire: thin, along, bead, wraps, slack, tail }) => {
+    const bound = winding(frameRow(base, 1), thin, wraps);
+    const step = bead + bound.along;
+    const beads = Math.floor((along - bound.along) / step + 1e-9);
     if (beads < 1)
       return refuse(
-        `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + wraps * d)} hold one.`,
+        `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + bound.along)} hold one.`,
       );
-    const row = {
-      profile: base.profile === 'square' ? ('square' as const) : ('round' as const),
-      size: base.width,
-      count: 1,
-      gap: 0,
-    };
-    const section = sectionRound(row, d);
     const side = (base.width + bead) / 2;
     // Over a bead the wire rises and falls by what slack there is: a path of two straight lines, b + slack long.
     const rise = Math.sqrt((bead + slack) ** 2 - bead ** 2) / 2;
     const drawn: Path[] = [];
     for (let index = 0; index <= beads; index += 1) {
       const x = index * step;
-      drawn.push(turnsRound(section, wraps, d, x));
-      const from = x + wraps * d;
+      drawn.push(moved(bound.path, x, 0));
+      const from = x + bound.along;
       if (index < beads)
         drawn.push([
           ...straight(from, -side, from + bead / 2, -side - rise),
@@ -61,7 +55,7 @@ export const boundBeads = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * wraps * oneWrap(row, d)),
+            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * bound.length),
             net(`through ${beads} beads`, beads * bead),
             net('slack over the beads', beads * slack),
             allowance('tails', 2 * tail),
@@ -78,7 +72,7 @@ export const boundBeads = technique({
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the sides unlike' }],
       solids: Array.from({ length: beads }, (_, index) => ({
         kind: 'disc' as const,
-        x: index * step + wraps * d + bead / 2 - (beads * step) / 2,
+        x: index * step + bound.along + bead / 2 - (beads * step) / 2,
         y: -side,
         diameter: bead,
       })),

@@ -1,10 +1,9 @@
-import { parallelOf, perimeterOf, pointsOf } from '../../outline/outline';
+import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import { turnsRound } from '../../geometry/path';
-import { oneWrap, sectionRound } from '../../wrap/wrap';
 import { count, length, roundWire, stone, wire } from '../parameter';
-import { moved, straight } from '../shapes';
+import { allRound, moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
+import { frameRow, winding } from '../winding';
 
 /** Frame wires side by side round the edge of a stone, bound together, their ends a bail. */
 export const bundleFrame = technique({
@@ -27,20 +26,9 @@ export const bundleFrame = technique({
     if (!outline.ok) return outline;
     const D = frame.width;
     const round = parallelOf(outline.value, D / 2);
-    const row = {
-      profile: frame.profile === 'square' ? ('square' as const) : ('round' as const),
-      size: D,
-      count: wires,
-      gap: 0,
-    };
-    const d = binding.width;
-    const wraps = Math.ceil(bound / d);
-    const top = round.curves[0]?.at(0) ?? { x: 0, y: 0 };
-    const ring = [...pointsOf(round, Math.ceil(360 / round.curves.length)), top].map(({ x, y }) => ({
-      x,
-      y,
-      z: 0,
-    }));
+    const wraps = Math.ceil(bound / binding.width);
+    const wound = winding(frameRow(frame, wires), binding, wraps);
+    const top = placeAt(round, 0).point;
     const half = perimeterOf(round) / 2;
     const needed = Math.ceil(held.edge / D);
     return {
@@ -62,7 +50,7 @@ export const bundleFrame = technique({
               { at: tail + bail + 2 * half, what: 'the frame ends' },
             ],
             drawn: [
-              ring,
+              allRound(round),
               straight(top.x - D / 2, top.y, top.x - D / 2, top.y - bail),
               straight(top.x + D / 2, top.y, top.x + D / 2, top.y - bail),
             ],
@@ -72,14 +60,12 @@ export const bundleFrame = technique({
             wire: 'binding',
             count: 1,
             terms: [
-              net(`${wraps} wraps round ${wires} wires`, wraps * oneWrap(row, d)),
+              net(`${wraps} wraps round ${wires} wires`, wound.length),
               allowance('tails', 2 * bindingTail),
             ],
             marks: [{ at: bindingTail, what: 'begin to bind' }],
             // Drawn beneath the stone, as it lies on the straight bundle before the frame is formed.
-            drawn: [
-              moved(turnsRound(sectionRound(row, d), wraps, d, -(wraps * d) / 2), 0, held.length / 2 + 4 * D),
-            ],
+            drawn: [moved(wound.path, -wound.along / 2, held.length / 2 + 4 * D)],
           },
         ],
         steps: [

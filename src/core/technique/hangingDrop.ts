@@ -1,0 +1,52 @@
+import { ring } from './formulas';
+import { count, length, roundWire, wire } from './parameter';
+import { bow, straight } from './shapes';
+import { net, type OrderRule, type PlannedStep } from './technique';
+
+/** What every way of hanging a briolette asks. */
+export const drop = {
+  wire: wire('Wire', roundWire(0.405)),
+  across: length('Width of the drop at its hole', 3, 0.5, 40),
+  above: length('From the hole to above the tip', 3.5, 0.5, 40),
+  loop: length('Loop, inside', 2.5, 0.5, 30),
+  wraps: count('Wraps under the loop', 3, 1, 20),
+  tail: length('Handling tail at each end', 15, 0, 100),
+};
+
+/** Wire through the drop, two legs that meet above its tip, a stem, and a loop on it. */
+export function hanging(D: number, across: number, above: number, loop: number, wraps: number) {
+  const leg = Math.hypot(across / 2, above);
+  const stem = wraps * D;
+  const jog = (loop + D) / 2;
+  const top = -above - stem;
+  return {
+    leg,
+    stem,
+    terms: [
+      net('through the hole', across),
+      net('two legs to above the tip', 2 * leg),
+      net('stem and jog', stem + jog),
+      net('loop', ring(loop, D)),
+    ],
+    drawn: [
+      straight(-across / 2, 0, across / 2, 0),
+      straight(-across / 2, 0, 0, -above),
+      straight(across / 2, 0, 0, -above),
+      straight(0, -above, 0, top),
+      straight(0, top, jog, top),
+      bow(0, top - jog, jog, 0, 2 * Math.PI),
+    ],
+  };
+}
+
+/** How each of them begins. */
+export const steps: readonly PlannedStep[] = [
+  { id: 'thread-drop', name: 'thread the drop to a third of the wire', minutes: 0.5 },
+  { id: 'cross', name: 'bring both legs together above the tip', minutes: 1 },
+  { id: 'loop', name: 'form the loop with the longer leg', minutes: 1.5 },
+  { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
+];
+export const order: readonly OrderRule[] = [
+  { first: 'thread-drop', then: 'cross', why: 'the drop cannot be threaded when the legs are joined' },
+  { first: 'hang', then: 'wrap', why: 'nothing can be hung in a loop that is wrapped shut' },
+];

@@ -1,0 +1,78 @@
+import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
+import { outlineOf } from '../../outline/outlineOf';
+import { ok, refuse } from '../../result';
+import { count, length, roundWire, stone, wire } from '../parameter';
+import { moved, setAt, straight } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+import { frameRow, winding } from '../winding';
+
+/** Beads all round a framed stone, each bound to the frame with wraps between. */
+export const beadHalo = technique({
+  id: 'bead-halo',
+  title: 'Halo of beads round a stone',
+  group: 'beads',
+  source: 'n = ⌊P/(b + w·d)⌋ beads on a closed frame of length P; n·w wraps and n·b through the beads',
+  parameters: {
+    stone: stone('Stone', { outline: 'oval', length: 18, width: 13, depth: 6, edge: 2 }),
+    frame: wire('Frame wire', roundWire(1.024)),
+    wire: wire('Binding wire', roundWire(0.321)),
+    bead: length('Bead, along its hole', 2.5, 0.5, 20),
+    wraps: count('Wraps between beads', 3, 1, 30),
+    tail: length('Tail at each end', 60, 0, 200),
+  },
+  plan: ({ stone: held, frame, wire: thin, bead, wraps, tail }) => {
+    const outline = outlineOf(held);
+    if (!outline.ok) return outline;
+    const line = parallelOf(outline.value, frame.width / 2);
+    const round = perimeterOf(line);
+    const bound = winding(frameRow(frame, 1), thin, wraps);
+    const beads = Math.floor(round / (bead + bound.along) + 1e-9);
+    if (beads < 3)
+      return refuse(
+        `The frame is ${said(round)} round; a halo is three beads at least, which take ${said(3 * (bead + bound.along))}.`,
+      );
+    const step = round / beads;
+    const spare = round - beads * (bead + bound.along);
+    // The beads lie outside the frame, their holes along it.
+    const outside = parallelOf(outline.value, frame.width + bead / 2);
+    const far = perimeterOf(outside);
+    const laid = Array.from({ length: beads }, (_, index) => [
+      setAt(moved(bound.path, -bound.along / 2, 0), placeAt(line, step * index)),
+      setAt(straight(-bead / 2, 0, bead / 2, 0), placeAt(outside, (far * (index + 0.5)) / beads)),
+    ]).flat();
+    return ok({
+      cuts: [
+        {
+          name: 'binding wire',
+          wire: 'wire',
+          count: 1,
+          terms: [
+            net(`${beads * wraps} wraps`, beads * bound.length),
+            net(`through ${beads} beads`, beads * bead),
+            allowance('tails', 2 * tail),
+          ],
+          marks: [{ at: tail, what: 'begin to wrap, at the top' }],
+          drawn: laid,
+        },
+      ],
+      steps: [
+        { id: 'count-out', name: 'count out the beads, alike on both sides', minutes: 1 + beads * 0.05 },
+        { id: 'bind', name: 'bind them on, from the top and back to it', minutes: 1 + beads * 0.9 },
+        { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
+      ],
+      order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the halo open' }],
+      solids: [
+        { kind: 'outline', outline: outline.value },
+        ...Array.from({ length: beads }, (_, index) => ({
+          kind: 'disc' as const,
+          ...placeAt(outside, (far * (index + 0.5)) / beads).point,
+          diameter: bead,
+        })),
+      ],
+      parts: [{ name: `bead, ${said(bead)}`, count: beads }],
+      notes: [
+        `${beads} beads go round; ${said(spare / beads)} are left over at each, so spread the wraps evenly.`,
+      ],
+    });
+  },
+});

@@ -1,0 +1,71 @@
+import { integrate } from '../../geometry/integrate';
+import type { Path } from '../../geometry/path';
+import { refuse } from '../../result';
+import { stemWraps } from '../formulas';
+import { drop, hanging, order, steps } from '../hangingDrop';
+import { length } from '../parameter';
+import { helix } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** A conical coil from one radius to another. */
+function cone(from: number, to: number, turns: number, height: number, y: number) {
+  const radius = (t: number) => from + (to - from) * t;
+  const speed = (t: number) => Math.hypot(to - from, 2 * Math.PI * turns * radius(t), height);
+  const points = Math.max(24, Math.ceil(turns * 60));
+  const path: Path = Array.from({ length: points + 1 }, (_, index) => {
+    const t = index / points;
+    const angle = 2 * Math.PI * turns * t;
+    return { x: radius(t) * Math.sin(angle), y: y + height * t, z: radius(t) * Math.cos(angle) };
+  });
+  return { length: integrate(speed, 0, 1), path };
+}
+
+/** A briolette under a cap of wire that is coiled down over its tip. */
+export const brioletteCap = technique({
+  id: 'briolette-cap',
+  title: 'Briolette under a cone cap',
+  group: 'beads',
+  source: 'as on a wrapped loop; the cap is a conical helix, integrated',
+  parameters: {
+    ...drop,
+    tail: length('Handling tail at each end', 25, 0, 100),
+    cap: length('Width of the cap, outside', 5, 1, 40),
+    down: length('Height of the cap', 4, 0.5, 40),
+  },
+  plan: ({ wire: { width: D }, across, above, loop, wraps, tail, cap, down }) => {
+    if (cap < 3 * D)
+      return refuse(`A cap of ${said(D)} wire is at least ${said(3 * D)} wide; ${said(cap)} is less.`);
+    const hung = hanging(D, across, above, loop, wraps);
+    const turns = down / D;
+    const coiled = cone(D, (cap - D) / 2, turns, down, -above);
+    return {
+      cuts: [
+        {
+          name: 'hanging wire',
+          wire: 'wire',
+          count: 1,
+          terms: [
+            ...hung.terms,
+            net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
+            net(`${turns.toFixed(1)} turns of the cap`, coiled.length),
+            allowance('handling tails', 2 * tail),
+          ],
+          marks: [{ at: tail + hung.leg + across / 2, what: 'the drop sits here' }],
+          drawn: [...hung.drawn, helix(-hung.stem / 2, -above, D, wraps, D), coiled.path],
+        },
+      ],
+      steps: [
+        ...steps,
+        { id: 'wrap', name: 'wrap the stem', minutes: 1.5 },
+        {
+          id: 'cap',
+          name: 'coil the cap down over the tip, trim and tuck',
+          minutes: 4,
+          cautions: ['cut ends'],
+        },
+      ],
+      order,
+      parts: [{ name: 'briolette', count: 1 }],
+    };
+  },
+});

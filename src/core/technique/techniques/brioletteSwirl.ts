@@ -1,0 +1,55 @@
+import { refuse } from '../../result';
+import { flatSpiral, stemWraps } from '../formulas';
+import { drop, hanging, order, steps } from '../hangingDrop';
+import { length, roundWire, wire } from '../parameter';
+import { helix, moved, spiral } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** A briolette on a wrapped loop whose end is rolled to a swirl in front of its tip. */
+export const brioletteSwirl = technique({
+  id: 'briolette-swirl',
+  title: 'Briolette with a front swirl',
+  group: 'beads',
+  source: 'as on a wrapped loop; the swirl is an Archimedean spiral, exact',
+  parameters: {
+    ...drop,
+    wire: wire('Wire', roundWire(0.644)),
+    swirl: length('Swirl across, outside', 6, 1, 40),
+    open: length('Gap between its turns', 0.2, 0, 5),
+  },
+  plan: ({ wire: { width: D }, across, above, loop, wraps, tail, swirl, open }) => {
+    const [from, to] = [D, (swirl - D) / 2];
+    if (to <= from)
+      return refuse(`A swirl of ${said(D)} wire is more than ${said(3 * D)} across; ${said(swirl)} is not.`);
+    const hung = hanging(D, across, above, loop, wraps);
+    const rolled = flatSpiral(from, to, D + open);
+    return {
+      cuts: [
+        {
+          name: 'hanging wire',
+          wire: 'wire',
+          count: 1,
+          terms: [
+            ...hung.terms,
+            net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
+            net('swirl in front', rolled),
+            allowance('handling tails', 2 * tail),
+          ],
+          marks: [{ at: tail + hung.leg + across / 2, what: 'the drop sits here, at the short end' }],
+          drawn: [
+            ...hung.drawn,
+            helix(-hung.stem / 2, -above, D, wraps, D),
+            moved(spiral(0, 0, from, to, D + open), 0, 0, 2 * D),
+          ],
+        },
+      ],
+      steps: [
+        ...steps,
+        { id: 'wrap', name: 'wrap the stem', minutes: 1.5 },
+        { id: 'swirl', name: 'roll the swirl and lay it over the tip', minutes: 4, cautions: ['cut ends'] },
+      ],
+      order,
+      parts: [{ name: 'briolette', count: 1 }],
+    };
+  },
+});

@@ -1,0 +1,60 @@
+import { refuse } from '../../result';
+import { coil as coilLength } from '../formulas';
+import { length, roundWire, wire } from '../parameter';
+import { helix } from '../shapes';
+import { allowance, net, said, technique } from '../technique';
+
+/** A coil that is wound round a core once more. */
+export const coilOfCoil = technique({
+  id: 'coil-of-coil',
+  title: 'Coil of a coil',
+  group: 'coils and spirals',
+  source: 'the inner coil’s outer diameter d₁ + 2d₂ is its wrapping diameter and pitch; multiply through',
+  parameters: {
+    core: wire('Core', roundWire(0.812)),
+    inner: wire('Wire inside the coil', roundWire(0.644)),
+    outer: wire('Coiled wire', roundWire(0.405)),
+    length: length('Finished length', 20, 1, 200),
+    tail: length('Tail at each end', 25, 0, 120),
+  },
+  plan: ({ core, inner, outer, length: long, tail }) => {
+    const [D, d1, d2] = [core.width, inner.width, outer.width];
+    const thick = d1 + 2 * d2;
+    const turns = long / thick;
+    const axis = coilLength(D, thick, turns, thick);
+    if (axis > 5000) return refuse(`That is ${said(axis)} of coil; wind it in parts of 5 m at most.`);
+    const small = axis / d2;
+    const path = helix(-long / 2, 0, (D + thick) / 2, turns, thick);
+    return {
+      cuts: [
+        {
+          name: 'wire inside the coil',
+          wire: 'inner',
+          count: 1,
+          terms: [net(`${turns.toFixed(1)} turns round the core`, axis), allowance('tails', 2 * tail)],
+          marks: [{ at: tail, what: 'begin to wind round the core' }],
+          drawn: [path],
+        },
+        {
+          name: 'coiled wire',
+          wire: 'outer',
+          count: 1,
+          terms: [
+            net(`${Math.round(small)} turns round the wire`, coilLength(d1, d2, small, d2)),
+            allowance('tails', 2 * tail),
+          ],
+          marks: [{ at: tail, what: 'begin to coil' }],
+          // Drawn before it is wound round the core: a straight coil beneath the finished one.
+          drawn: [helix(-axis / 2, D / 2 + 3 * thick, (d1 + d2) / 2, small, d2)],
+        },
+      ],
+      steps: [
+        { id: 'coil', name: 'wind the inner coil', minutes: 1 + small * 0.02 },
+        { id: 'wind', name: 'wind the coil round its core', minutes: 1 + turns * 0.2 },
+      ],
+      notes: [
+        `The inner coil is ${(axis / long).toFixed(1)} times the finished length when it is wound close; the rule of thumb of 3 times gives an open winding of ${said(3 * long)}.`,
+      ],
+    };
+  },
+});
