@@ -5,7 +5,7 @@ import { net, type OrderRule, type PlannedStep } from './technique';
 
 /** What every way of hanging a briolette asks. */
 export const drop = {
-  wire: wire('Wire', roundWire(0.405)),
+  wire: wire('Wire', roundWire(0.405), 'hanging'),
   across: length('Width of the drop at its hole', 3, 0.5, 40),
   above: length('From the hole to above the tip', 3.5, 0.5, 40),
   loop: length('Loop, inside', 2.5, 0.5, 30),

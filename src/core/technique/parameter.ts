@@ -1,9 +1,11 @@
+import type { DrawnProfile } from '../wire/profile';
+import type { WireUseId } from '../wire/wireUse';
 import type { OutlineMeasures } from '../outline/outlineOf';
 import type { Weave } from '../weave/notation';
 
 /** The cross-section of a wire that a technique uses, mm; which metal and temper it is, is said elsewhere. */
 export interface WireSize {
-  readonly profile: 'round' | 'square' | 'half-round' | 'flat';
+  readonly profile: DrawnProfile;
   readonly width: number;
   readonly height: number;
 }
@@ -42,6 +44,8 @@ export interface ChoiceParameter<Choice extends string = string> extends Told {
 export interface WireParameter extends Told {
   readonly kind: 'wire';
   readonly initial: WireSize;
+  /** What it is for, which says what wire suits it. */
+  readonly use: WireUseId;
 }
 export interface StoneParameter extends Told {
   readonly kind: 'stone';
@@ -100,7 +104,12 @@ export const roundWire = (diameter: number): WireSize => ({
   height: diameter,
 });
 
-export const wire = (label: string, initial: WireSize): WireParameter => ({ kind: 'wire', label, initial });
+export const wire = (label: string, initial: WireSize, use: WireUseId = 'any'): WireParameter => ({
+  kind: 'wire',
+  label,
+  initial,
+  use,
+});
 
 export const stone = (label: string, initial: StoneSize): StoneParameter => ({
   kind: 'stone',

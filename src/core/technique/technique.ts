@@ -47,6 +47,12 @@ export interface OrderRule {
   readonly why: string;
 }
 
+/** A place where a stone is held: how far along its outline, and how far the hold reaches in over its edge, mm. */
+export interface Hold {
+  readonly along: number;
+  readonly reach: number;
+}
+
 /** What is drawn beside the wires. */
 export type Solid =
   | { readonly kind: 'outline'; readonly outline: Outline }
@@ -58,6 +64,8 @@ export interface Plan {
   readonly steps: readonly PlannedStep[];
   readonly order: readonly OrderRule[];
   readonly solids: readonly Solid[];
+  /** Where the stone is held; empty when the technique holds none, or all round. */
+  readonly holds: readonly Hold[];
   /** Beads and findings, by name. */
   readonly parts: readonly { readonly name: string; readonly count: number }[];
   /** What a maker wants to know besides: how many fit, how it compares with a rule of thumb. */
@@ -101,7 +109,7 @@ export const technique = <const P extends Parameters>(told: {
     const planned = told.plan(values);
     if ('ok' in planned && !planned.ok) return planned;
     const filled = 'ok' in planned ? planned.value : planned;
-    return ok({ order: [], solids: [], parts: [], notes: [], ...filled });
+    return ok({ order: [], solids: [], holds: [], parts: [], notes: [], ...filled });
   },
 });
 
@@ -131,3 +139,7 @@ export const initialPlan = <P extends Parameters>({ parameters, plan }: Techniqu
 
 /** A number of mm for a note or a refusal. */
 export const said = (mm: number): string => `${Number(mm.toFixed(mm < 10 ? 2 : 1))} mm`;
+
+/** Holds at even distances along an outline, the first half a distance from its start. */
+export const evenHolds = (perimeter: number, count: number, reach: number): Hold[] =>
+  Array.from({ length: count }, (_, index) => ({ along: (perimeter * (index + 0.5)) / count, reach }));

@@ -2,6 +2,7 @@ import { UM_PER_MM, um, type Micrometres, UM_PER_METRE } from '../units/length';
 
 /** The cross-sections wire is drawn in, as it is bought. */
 export const DRAWN_PROFILES = ['round', 'square', 'half-round', 'flat'] as const;
+export type DrawnProfile = (typeof DRAWN_PROFILES)[number];
 /** What a studio twists itself: square wire on its axis, or two rounds together. */
 export const TWISTED_PROFILES = ['twisted square', 'twisted pair'] as const;
 export const PROFILES = [...DRAWN_PROFILES, ...TWISTED_PROFILES] as const;

@@ -66,6 +66,8 @@ describe('prices', () => {
     const later: StudioSession = { ...session, now: new Date(session.now.valueOf() + 10 * 86_400_000) };
     expect((await readMetalPrices(later)).last.every(({ stale }) => stale)).toBe(true);
     done(await takeOut(session, newKey(), 'wire', spool, take('1 m', 'spoiled')));
-    expect((await showJars(session))[0]?.melt).toBe(Math.round((5.365 / 1000) * 0.925 * silver));
+    // The jar holds a few micrograms less than 5.365 g, which is a cent on days when the price falls so.
+    const melt = (await showJars(session))[0]?.melt ?? 0;
+    expect(Math.abs(melt - (5.365 / 1000) * 0.925 * silver)).toBeLessThanOrEqual(1);
   });
 });

@@ -3,7 +3,7 @@ import { outlineOf } from '../../outline/outlineOf';
 import { ok } from '../../result';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, setAt, stoodUp, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
 /** One wire bent to the outline of a stone in front and behind it, its rounds bound together with bands of half-round wire. */
@@ -15,7 +15,7 @@ export const bandFrame = technique({
     'each round is the outline’s perimeter + πD (parallel curve at D/2); a band is wraps with the centroid of its half disc, 0.424 h, off the frame',
   parameters: {
     stone: stone('Stone', { outline: 'crescent', length: 40, width: 18, depth: 6, edge: 4 }),
-    wire: wire('Frame wire', roundWire(1.024)),
+    wire: wire('Frame wire', roundWire(1.024), 'cage'),
     rounds: count(
       'Rounds of the frame wire',
       2,
@@ -23,7 +23,7 @@ export const bandFrame = technique({
       6,
       'One in front of the edge and one behind it hold the stone',
     ),
-    band: wire('Band wire', { profile: 'half-round', width: 1.024, height: 0.512 }),
+    band: wire('Band wire', { profile: 'half-round', width: 1.024, height: 0.512 }, 'binding'),
     bands: count('Bands', 6, 1, 40),
     turns: count('Turns of each band', 4, 1, 20),
     bail: length('Bail from each end', 25, 0, 80),
@@ -98,6 +98,7 @@ export const bandFrame = technique({
         },
         { first: 'thread-jump-ring', then: 'bail', why: 'a closed jump ring does not pass a folded bail' },
       ],
+      holds: evenHolds(perimeterOf(outline.value), bands, D),
       solids: [{ kind: 'outline', outline: outline.value }],
       notes: [
         `A band is ${said(bound.along)} wide; one round of the stone has room for ${Math.floor(round / Math.max(bound.along, 0.01))}.`,

@@ -12,8 +12,8 @@ export const beadChannel = technique({
   group: 'beads',
   source: 'n = ⌊P/max(b, w·d)⌋ crossings of b + D through the beads, (n + 1)·w wraps: plane geometry',
   parameters: {
-    base: wire('Frame wires', roundWire(1.024)),
-    wire: wire('Lacing wire', roundWire(0.321)),
+    base: wire('Frame wires', roundWire(1.024), 'frame'),
+    wire: wire('Lacing wire', roundWire(0.321), 'weaving'),
     along: length('Length of the channel', 40, 2, 600),
     bead: length('Bead', 3, 0.5, 40),
     wraps: count('Wraps between beads', 8, 1, 60),

@@ -14,8 +14,8 @@ export const beadHalo = technique({
   source: 'n = ⌊P/(b + w·d)⌋ beads on a closed frame of length P; n·w wraps and n·b through the beads',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 18, width: 13, depth: 6, edge: 2 }),
-    frame: wire('Frame wire', roundWire(1.024)),
-    wire: wire('Binding wire', roundWire(0.321)),
+    frame: wire('Frame wire', roundWire(1.024), 'cage'),
+    wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     bead: length('Bead, along its hole', 2.5, 0.5, 20),
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),

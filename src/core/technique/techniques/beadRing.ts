@@ -14,7 +14,7 @@ export const beadRing = technique({
   source:
     'bands π(a + D); swirls and shank wraps are helices: plane geometry. Start one size large (common practice)',
   parameters: {
-    wire: wire('Ring wire', roundWire(0.812)),
+    wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
     bands: count('Bands round the finger', 2, 1, 6),
     bead: length('Bead', 6, 2, 30),

@@ -13,10 +13,10 @@ export const boundBandRing = technique({
   source:
     'π(a + D) for every wire; bands are wraps with the centroid of their half disc, 0.424 h, off the wires',
   parameters: {
-    wire: wire('Band wires', { profile: 'square', width: 0.812, height: 0.812 }),
+    wire: wire('Band wires', { profile: 'square', width: 0.812, height: 0.812 }, 'band'),
     wires: count('Wires side by side', 5, 1, 12),
     inside: insideWanted,
-    binding: wire('Binding wire', { profile: 'half-round', width: 0.812, height: 0.406 }),
+    binding: wire('Binding wire', { profile: 'half-round', width: 0.812, height: 0.406 }, 'binding'),
     bands: count('Bindings', 3, 1, 12),
     turns: count('Turns of each binding', 4, 1, 20),
     tail: length('Overlap and tail at each end', 10, 0, 100),

@@ -12,8 +12,8 @@ export const boundBeads = technique({
   group: 'beads',
   source: 'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b + slack: handbook of the trade',
   parameters: {
-    base: wire('Frame wire', roundWire(1.024)),
-    wire: wire('Binding wire', roundWire(0.321)),
+    base: wire('Frame wire', roundWire(1.024), 'cage'),
+    wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     along: length('Length of frame to cover', 40, 1, 600),
     bead: length('Bead, along its hole', 2, 0.5, 40),
     wraps: count('Wraps between beads', 3, 1, 30),

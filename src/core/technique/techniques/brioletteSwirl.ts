@@ -13,7 +13,7 @@ export const brioletteSwirl = technique({
   source: 'as on a wrapped loop; the swirl is an Archimedean spiral, exact',
   parameters: {
     ...drop,
-    wire: wire('Wire', roundWire(0.644)),
+    wire: wire('Wire', roundWire(0.644), 'hanging'),
     swirl: length('Swirl across, outside', 6, 1, 40),
     open: length('Gap between its turns', 0.2, 0, 5),
   },

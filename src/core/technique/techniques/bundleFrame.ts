@@ -2,7 +2,7 @@ import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
 /** Frame wires side by side round the edge of a stone, bound together, their ends a bail. */
@@ -13,15 +13,17 @@ export const bundleFrame = technique({
   source: 'each wire is the outline’s perimeter + πD (parallel curve at D/2); bound by wraps round k wires',
   parameters: {
     stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
-    wire: wire('Frame wire', roundWire(0.812)),
+    wire: wire('Frame wire', roundWire(0.812), 'frame'),
     wires: count('Frame wires', 3, 1, 12),
-    binding: wire('Binding wire', roundWire(0.321)),
+    binding: wire('Binding wire', roundWire(0.321), 'weaving'),
     bound: length('Bound along the frame and the bail, together', 40, 0, 500),
     bail: length('Bail from the ends, to each side', 12, 0, 80),
+    holds: count('Places held in front', 4, 1, 16),
+    reach: length('Each reaches over the edge', 1, 0, 20),
     tail: length('Handling tail at each end of a frame wire', 60, 0, 200),
     bindingTail: length('Tail at each end of the binding wire', 60, 0, 200),
   },
-  plan: ({ stone: held, wire: frame, wires, binding, bound, bail, tail, bindingTail }) => {
+  plan: ({ stone: held, wire: frame, wires, binding, bound, bail, holds, reach, tail, bindingTail }) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
     const D = frame.width;
@@ -30,7 +32,6 @@ export const bundleFrame = technique({
     const wound = winding(frameRow(frame, wires), binding, wraps);
     const top = placeAt(round, 0).point;
     const half = perimeterOf(round) / 2;
-    const needed = Math.ceil(held.edge / D);
     return {
       ok: true,
       value: {
@@ -90,11 +91,9 @@ export const bundleFrame = technique({
           { first: 'thread-jump-ring', then: 'bail', why: 'a closed jump ring does not pass a folded bail' },
         ],
         solids: [{ kind: 'outline', outline: outline.value }],
+        holds: evenHolds(perimeterOf(outline.value), holds, reach),
         parts: [],
         notes: [
-          wires * D >= held.edge
-            ? `${wires} wires cover its edge of ${said(held.edge)}.`
-            : `${wires} wires of ${said(D)} stack to ${said(wires * D)}; the edge of ${said(held.edge)} wants ${needed}.`,
           `The stone is ${said(perimeterOf(outline.value))} round; the wires run half their thickness outside of it.`,
         ],
       },

@@ -11,7 +11,7 @@ export const coil = technique({
   source: '(ℓ/p) √[(π(D + d))² + p²]: a helix unrolled',
   parameters: {
     core: wire('Core', roundWire(0.812)),
-    wire: wire('Coiled wire', roundWire(0.405)),
+    wire: wire('Coiled wire', roundWire(0.405), 'coiling'),
     length: length('Length of the coil', 20, 0.5, 500),
     open: length('Gap between turns', 0, 0, 20, '0 when it is wound close'),
     tail: length('Tail at each end', 25, 0, 120),

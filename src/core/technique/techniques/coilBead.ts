@@ -11,7 +11,7 @@ export const coilBead = technique({
   group: 'coils and spirals',
   source: 'each layer is a close coil on the one beneath, its core two thicknesses more: helices unrolled',
   parameters: {
-    wire: wire('Wire', roundWire(0.644)),
+    wire: wire('Wire', roundWire(0.644), 'coiling'),
     hole: length('Hole', 2, 0.4, 30),
     length: length('Length of the bead', 12, 1, 100),
     layers: count('Layers', 2, 1, 6),

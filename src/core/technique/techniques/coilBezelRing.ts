@@ -13,7 +13,7 @@ export const coilBezelRing = technique({
   source:
     'bezel turns π(s + 1 + D) each, bands π(a + D); the bezel is formed 1 mm over the stone (common practice)',
   parameters: {
-    wire: wire('Ring wire', roundWire(0.812)),
+    wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
     bands: count('Bands round the finger', 3, 1, 6),
     stone: length('Stone across', 8, 2, 30),

@@ -12,8 +12,8 @@ export const coilOfCoil = technique({
   source: 'the inner coil’s outer diameter d₁ + 2d₂ is its wrapping diameter and pitch; multiply through',
   parameters: {
     core: wire('Core', roundWire(0.812)),
-    inner: wire('Wire inside the coil', roundWire(0.644)),
-    outer: wire('Coiled wire', roundWire(0.405)),
+    inner: wire('Wire inside the coil', roundWire(0.644), 'coiling'),
+    outer: wire('Coiled wire', roundWire(0.405), 'coiling'),
     length: length('Finished length', 20, 1, 200),
     tail: length('Tail at each end', 25, 0, 120),
   },

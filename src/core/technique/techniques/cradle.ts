@@ -4,7 +4,7 @@ import { ok, refuse } from '../../result';
 import { flatSpiral } from '../formulas';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, partRound, setAt, spiral, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
 /** A heavy wire round and under a stone, with thinner wires bound along it that end in scrolls over its face. */
@@ -15,10 +15,10 @@ export const cradle = technique({
   source: 'perimeter + πD and bars across the back for the cradle; scrolls are Archimedean spirals, exact',
   parameters: {
     stone: stone('Stone', { outline: 'round', length: 30, width: 30, depth: 8, edge: 4 }),
-    cradle: wire('Cradle wire', roundWire(1.628)),
+    cradle: wire('Cradle wire', roundWire(1.628), 'heavy frame'),
     bars: count('Bars across the back', 2, 1, 6),
     cradleTail: length('Handling tail at each end of the cradle wire', 30, 0, 150),
-    wire: wire('Scroll wire', roundWire(0.812)),
+    wire: wire('Scroll wire', roundWire(0.812), 'frame'),
     wires: count('Scroll wires', 3, 1, 10),
     along: length('Each scroll wire along the cradle', 45, 5, 300),
     wraps: count('Wraps of each round the cradle', 6, 0, 40),
@@ -112,6 +112,7 @@ export const cradle = technique({
         { first: 'try', then: 'bind', why: 'a bound cradle cannot be formed any more' },
         { first: 'stone', then: 'scrolls', why: 'the scrolls are what holds the stone from the front' },
       ],
+      holds: evenHolds(perimeterOf(outline.value), 2 * wires, scroll / 2),
       solids: [{ kind: 'outline', outline: outline.value }],
     });
   },

@@ -16,8 +16,8 @@ export const curvedWeave = technique({
     'as a straight weave along the inner wire; the outer wire is (r + w)/r as long and gets that many more wraps, spread evenly',
   parameters: {
     weave: weave('Weave', THREE_AND_TWO),
-    base: wire('Frame wire', roundWire(0.812)),
-    weaving: wire('Weaving wire', roundWire(0.321)),
+    base: wire('Frame wire', roundWire(0.812), 'frame'),
+    weaving: wire('Weaving wire', roundWire(0.321), 'weaving'),
     inner: length('Inner radius', 10, 1, 300),
     length: length('Length along the inner edge', 40, 1, 600),
     tail: length('Tail at each end of the frame wires', 60, 0, 200),

@@ -10,7 +10,7 @@ export const earWire = technique({
   group: 'findings',
   source: 'loop π(a + D), half a circle over the ear, two legs: plane geometry',
   parameters: {
-    wire: wire('Ear wire', roundWire(0.812)),
+    wire: wire('Ear wire', roundWire(0.812), 'ear wire'),
     loop: length('Loop, inside', 2, 0.8, 10),
     front: length('Leg in front', 6, 0, 40),
     hook: length('Width over the ear, inside', 9, 4, 30),

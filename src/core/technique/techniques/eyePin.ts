@@ -10,7 +10,7 @@ export const eyePin = technique({
   group: 'findings',
   source: 'a loop is π(a + D): plane geometry',
   parameters: {
-    wire: wire('Pin wire', roundWire(0.812)),
+    wire: wire('Pin wire', roundWire(0.812), 'frame'),
     bead: length('Beads, along their holes', 8, 0.5, 100),
     loop: length('Loop at the top, inside', 3, 0.5, 30),
     eye: length('Eye at the foot, inside', 2.5, 0.5, 30),

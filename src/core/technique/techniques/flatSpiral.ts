@@ -11,7 +11,7 @@ export const flatSpiral = technique({
   group: 'coils and spirals',
   source: 'arc length of the Archimedean spiral, exact: p/(4π) · [θ√(1 + θ²) + asinh θ]',
   parameters: {
-    wire: wire('Wire', roundWire(1.024)),
+    wire: wire('Wire', roundWire(1.024), 'coiling'),
     across: length('Across, outside', 12, 2, 150),
     start: length('Hole in the middle', 1, 0, 40),
     gap: length('Gap between turns', 0, 0, 10),

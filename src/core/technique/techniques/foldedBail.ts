@@ -10,11 +10,11 @@ export const foldedBail = technique({
   group: 'findings',
   source: 'half a circle of π(a + D)/2 and two legs: plane geometry',
   parameters: {
-    wire: wire('Bail wire', roundWire(0.812)),
+    wire: wire('Bail wire', roundWire(0.812), 'frame'),
     wires: count('Wires side by side', 3, 1, 10),
     inside: length('Inside, for the chain', 5, 1, 30),
     leg: length('Leg from the neck to the bend', 6, 0, 40),
-    binding: wire('Binding wire', roundWire(0.321)),
+    binding: wire('Binding wire', roundWire(0.321), 'weaving'),
     wraps: count('Wraps at the neck', 8, 1, 60),
     tail: length('Tail at each end', 20, 0, 100),
     bindingTail: length('Tail at each end of the binding wire', 40, 0, 200),

@@ -10,7 +10,7 @@ export const headPin = technique({
   group: 'findings',
   source: 'a loop is π(a + D), the fold lies double: plane geometry',
   parameters: {
-    wire: wire('Pin wire', roundWire(0.812)),
+    wire: wire('Pin wire', roundWire(0.812), 'frame'),
     bead: length('Beads, along their holes', 8, 0.5, 100),
     loop: length('Loop at the top, inside', 3, 0.5, 30),
     fold: length('Folded tip', 3, 1, 15),

@@ -12,7 +12,7 @@ export const herringboneRing = technique({
   source:
     'layer i is a circle π(b + (2i − 1)D) and a wrap √[(2πD)² + D²] on the shank at each side: plane geometry',
   parameters: {
-    wire: wire('Ring wire', roundWire(0.812)),
+    wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
     bands: count('Bands round the finger', 1, 1, 4),
     bead: length('Bead', 8, 2, 30),

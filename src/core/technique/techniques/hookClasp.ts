@@ -10,7 +10,7 @@ export const hookClasp = technique({
   group: 'findings',
   source: 'loops π(a + D), half a circle for the hook, straight legs: plane geometry',
   parameters: {
-    wire: wire('Clasp wire', roundWire(1.024)),
+    wire: wire('Clasp wire', roundWire(1.024), 'frame'),
     eye: length('Eye of the hook, inside', 3, 1, 20),
     hook: length('Hook, inside', 6, 2, 30),
     leg: length('Straight leg', 10, 0, 60),

@@ -10,7 +10,7 @@ export const jumpRings = technique({
   group: 'findings',
   source: 'π(a + D) each, wound as a helix of pitch D; coils spring open by 1–3 % (common practice)',
   parameters: {
-    wire: wire('Ring wire', roundWire(0.812)),
+    wire: wire('Ring wire', roundWire(0.812), 'frame'),
     inside: length('Inside diameter', 4, 0.8, 60),
     rings: count('Rings', 12, 1, 500),
     cutter: length(

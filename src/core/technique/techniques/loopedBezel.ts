@@ -5,7 +5,7 @@ import { ok } from '../../result';
 import { ring } from '../formulas';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { bow, moved, partRound, setAt } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
 /** Two wires with loops at even distances, one for each side of a stone, lashed together with thin wire. */
@@ -17,10 +17,10 @@ export const loopedBezel = technique({
     'half of the outline’s perimeter + πD for each wire, a loop π(a + D) at every distance: plane geometry',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 30, width: 22, depth: 7, edge: 3 }),
-    wire: wire('Bezel wire', roundWire(1.291)),
+    wire: wire('Bezel wire', roundWire(1.291), 'loop bezel'),
     loop: length('Loop, inside', 2, 0.5, 20),
     apart: length('Loops apart, along the edge', 13, 3, 60),
-    lashing: wire('Lashing wire', roundWire(0.405)),
+    lashing: wire('Lashing wire', roundWire(0.405), 'weaving'),
     wraps: count('Wraps at each lash', 8, 1, 40),
     tail: length('Handling tail at each end of a bezel wire', 12, 0, 100),
     lashingTail: length('Tail at each end of the lashing wire', 60, 0, 200),
@@ -101,6 +101,7 @@ export const loopedBezel = technique({
         { first: 'mark', then: 'loops', why: 'loops that are turned by eye are not even' },
         { first: 'stone', then: 'lash-top', why: 'the stone does not pass a bezel that is lashed shut' },
       ],
+      holds: evenHolds(perimeterOf(outline.value), 2 * loops, (loop + 2 * D) / 2),
       solids: [{ kind: 'outline', outline: outline.value }],
       notes: [
         `${loops} loops on each side, ${said(step)} apart.`,

@@ -10,7 +10,7 @@ export const plainLoopLink = technique({
   group: 'links and loops',
   source: 'a loop is π(a + D): plane geometry',
   parameters: {
-    wire: wire('Link wire', roundWire(0.812)),
+    wire: wire('Link wire', roundWire(0.812), 'frame'),
     bead: length('Bead, along its hole', 8, 0.5, 100),
     loop: length('Loop, inside', 3, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),

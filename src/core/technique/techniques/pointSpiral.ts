@@ -10,7 +10,7 @@ export const pointSpiral = technique({
   group: 'holding a stone',
   source: 'two helices n √[(π(w + D))² + p²], a fold and a loop of π(a + D): helices unrolled',
   parameters: {
-    wire: wire('Wire', roundWire(0.8)),
+    wire: wire('Wire', roundWire(0.8), 'frame'),
     across: length('Point across', 8, 2, 60),
     long: length('Length that is wound', 30, 5, 150),
     turns: count('Turns of each half', 4, 1, 30),

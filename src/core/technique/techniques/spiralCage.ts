@@ -11,7 +11,7 @@ export const spiralCage = technique({
   group: 'holding a stone',
   source: 'two Archimedean spirals, exact, joined by a straight piece; loop π(a + D)',
   parameters: {
-    wire: wire('Cage wire', roundWire(1.024)),
+    wire: wire('Cage wire', roundWire(1.024), 'cage'),
     across: length('Each spiral across, outside', 14, 4, 80),
     start: length('Hole in the middle', 1, 0, 20),
     gap: length('Gap between turns', 0, 0, 5),

@@ -13,7 +13,7 @@ export const spiralHeadRing = technique({
   source:
     'shank π(a + D), two Archimedean spirals a wire, exact; begun two to three sizes small (common practice)',
   parameters: {
-    wire: wire('Ring wire', roundWire(1.024)),
+    wire: wire('Ring wire', roundWire(1.024), 'frame'),
     inside: insideWanted,
     wires: count('Wires side by side', 2, 1, 4),
     across: length('Each spiral across, outside', 9, 3, 30),

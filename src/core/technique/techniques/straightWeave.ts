@@ -11,8 +11,8 @@ export const straightWeave = technique({
   source: 'the sum of its wraps, each √[(π(D + d) + 2(k − 1)(D + g))² + p²]: handbook of the trade',
   parameters: {
     weave: weave('Weave', THREE_AND_TWO),
-    base: wire('Frame wire', roundWire(0.812)),
-    weaving: wire('Weaving wire', roundWire(0.321)),
+    base: wire('Frame wire', roundWire(0.812), 'frame'),
+    weaving: wire('Weaving wire', roundWire(0.321), 'weaving'),
     length: length('Length of the weave', 40, 1, 600),
     tail: length('Tail at each end of the frame wires', 60, 0, 200),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),

@@ -20,8 +20,8 @@ export const tree = technique({
     'both halves of each wire twisted along trunk and branch, √[1 + (πdT)²]; wraps round the frame at both ends',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 40, width: 30, depth: 7, edge: 3 }),
-    frame: wire('Frame wire', roundWire(1.024)),
-    wire: wire('Branch wire', roundWire(0.3)),
+    frame: wire('Frame wire', roundWire(1.024), 'cage'),
+    wire: wire('Branch wire', roundWire(0.3), 'branch'),
     branches: count('Branches to each side', 5, 1, 12),
     trunk: length('Trunk', 14, 0, 150),
     lay: length('Length of one turn of the twist', 3, 0.5, 40),

@@ -11,7 +11,7 @@ export const wrappedBail = technique({
   group: 'findings',
   source: 'a close coil on the mandrel and wraps round k wires of the neck: helices unrolled',
   parameters: {
-    wire: wire('Bail wire', roundWire(0.812)),
+    wire: wire('Bail wire', roundWire(0.812), 'frame'),
     inside: length('Inside, for the chain', 4, 1, 30),
     turns: count('Turns of the bail', 3, 1, 20),
     neck: wire('Wires of the neck', roundWire(0.812)),

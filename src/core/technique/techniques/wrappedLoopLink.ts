@@ -10,7 +10,7 @@ export const wrappedLoopLink = technique({
   group: 'links and loops',
   source: 'π(a + D) + n √[(2πD)² + D²] + the jog: handbook of the trade',
   parameters: {
-    wire: wire('Link wire', roundWire(0.812)),
+    wire: wire('Link wire', roundWire(0.812), 'frame'),
     bead: length('Bead, along its hole', 8, 0.5, 100),
     loop: length('Loop, inside', 3, 0.5, 30),
     wraps: count('Wraps on each stem', 3, 1, 20),

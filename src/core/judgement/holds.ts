@@ -1,0 +1,97 @@
+import { centroidOf, placeAt, pointsOf, type Outline } from '../outline/outline';
+import { minus, norm, plus, scaled, outward, type Vec } from '../geometry/vector';
+import type { Hold } from '../technique/technique';
+import { advice, type Judgement } from './judgement';
+
+/** What the holds leave open. */
+export interface HoldCheck {
+  /** The widest gap between two neighbouring holds, degrees about the centre of area. */
+  readonly openArc: number;
+  /** Where that gap lies: degrees from the top, clockwise, of its middle. */
+  readonly openAt: number;
+  /** How much smaller than the stone the opening is, mm, at its least. */
+  readonly overlap: number;
+}
+
+/** An open arc from which the stone slides out, and one that is poor practice, degrees (common practice). */
+export const OPEN = { slides: 180, poor: 120 } as const;
+
+/** “About”: gaps a few degrees over it are not worth a word. */
+const ABOUT = 8;
+
+/** Least overlap all round, as a part of the stone’s width: a little (common practice; the figure is this house’s). */
+const LITTLE = 0.03;
+
+const degreesOf = ({ x, y }: Vec): number => ((Math.atan2(x, -y) * 180) / Math.PI + 360) % 360;
+
+/** Where the holds of a stone leave it open, measured about its centre of area. */
+export function checkHolds(outline: Outline, holds: readonly Hold[]): HoldCheck {
+  const centre = centroidOf(outline);
+  const angles = holds
+    .map(({ along }) => degreesOf(minus(placeAt(outline, along).point, centre)))
+    .sort((a, b) => a - b);
+  const gaps = angles.map((angle, index) => ({
+    from: angle,
+    arc: index + 1 < angles.length ? (angles[index + 1] ?? 0) - angle : (angles[0] ?? 0) + 360 - angle,
+  }));
+  const widest = gaps.reduce((best, each) => (each.arc > best.arc ? each : best), { from: 0, arc: -1 });
+  if (widest.arc < 0) return { openArc: 360, openAt: 0, overlap: 0 };
+  return {
+    openArc: widest.arc,
+    openAt: (widest.from + widest.arc / 2) % 360,
+    overlap: Math.min(...holds.map(({ reach }) => reach)),
+  };
+}
+
+/** The tips of the holds: the corners of the opening that is left. */
+export const openingOf = (outline: Outline, holds: readonly Hold[]): Vec[] =>
+  holds.map(({ along, reach }) => {
+    const { point, direction } = placeAt(outline, along);
+    return plus(point, scaled(outward(direction), -reach));
+  });
+
+/** How wide an outline is at its narrowest through its centre of area, mm. */
+function narrowest(outline: Outline): number {
+  const centre = centroidOf(outline);
+  return 2 * Math.min(...pointsOf(outline).map((point) => norm(minus(point, centre))));
+}
+
+const compass = ['top', 'upper right', 'right', 'lower right', 'foot', 'lower left', 'left', 'upper left'];
+const sideOf = (degrees: number): string => compass[Math.round(degrees / 45) % 8] ?? 'top';
+
+/** Whether the holds keep a stone. */
+export function judgeHolds(outline: Outline, holds: readonly Hold[], about: string): Judgement[] {
+  const { openArc, openAt, overlap } = checkHolds(outline, holds);
+  const judgements: Judgement[] = [];
+  const arc = Math.round(openArc);
+  const add = `Add a hold at the ${sideOf(openAt)}.`;
+  if (openArc >= OPEN.slides)
+    judgements.push(
+      advice(
+        about,
+        `The stone slides out: ${arc}° stand open at the ${sideOf(openAt)}.`,
+        `A stone slides out of an open arc of ${OPEN.slides}° or more.`,
+        add,
+      ),
+    );
+  else if (openArc > OPEN.poor + ABOUT)
+    judgements.push(
+      advice(
+        about,
+        `${arc}° stand open at the ${sideOf(openAt)}.`,
+        `More than about ${OPEN.poor}° is poor practice: a knock frees the stone.`,
+        add,
+      ),
+    );
+  const least = LITTLE * narrowest(outline);
+  if (overlap < least)
+    judgements.push(
+      advice(
+        about,
+        `The holds reach ${overlap.toFixed(1)} mm over the edge.`,
+        'The opening must be smaller than the stone by a little all round, and the holds must sit on the shoulder.',
+        `Let them reach ${least.toFixed(1)} mm or more.`,
+      ),
+    );
+  return judgements;
+}

@@ -1,0 +1,69 @@
+import { outlineOf } from '../outline/outlineOf';
+import type { AnyTechnique } from '../technique/registry';
+import type { StoneSize, WireSize } from '../technique/parameter';
+import type { Plan } from '../technique/technique';
+import type { Caution } from '../technique/cautions';
+import type { Finish, MetalId, Temper } from '../wire/metal';
+import { judgeFinish, type Act } from './finishes';
+import { judgeFrameWires } from './frameWires';
+import { judgeHolds } from './holds';
+import type { Judgement } from './judgement';
+import { judgeOrder } from './order';
+import { judgeWire } from './judgeWire';
+
+/** What is known of a wire besides its size. */
+export interface KnownWire {
+  readonly metal?: MetalId;
+  readonly temper?: Temper;
+  readonly finish?: Finish;
+}
+
+const ACT_OF: Partial<Record<Caution, Act>> = {
+  hammering: 'hammering',
+  antiquing: 'antiquing',
+  filing: 'filing',
+};
+
+/** What a plan does to its wires that a finish may forbid. */
+const actsOf = ({ steps, cuts }: Plan): Act[] => {
+  const acts = steps.flatMap(({ cautions = [] }) => cautions.flatMap((each) => ACT_OF[each] ?? []));
+  return [...new Set([...acts, ...(cuts.some(({ marks }) => marks.length > 0) ? ['marking' as const] : [])])];
+};
+
+/**
+ * Everything that the trade has to say about a technique as it is planned: its wires, their finish, how many hold the edge, where
+ * the stone stands open, and the order of its steps.
+ * @param known what is known of the wire of each wire parameter
+ * @param more things done to the piece besides, such as antiquing
+ */
+export function judgePlan(
+  { parameters }: AnyTechnique,
+  values: Readonly<Record<string, unknown>>,
+  plan: Plan,
+  known: Readonly<Record<string, KnownWire>> = {},
+  more: readonly Act[] = [],
+): Judgement[] {
+  const judgements: Judgement[] = [];
+  const acts = [...actsOf(plan), ...more];
+  for (const [key, parameter] of Object.entries(parameters)) {
+    if (parameter.kind !== 'wire') continue;
+    const { metal, temper, finish } = known[key] ?? {};
+    judgements.push(...judgeWire(parameter.use, { size: values[key] as WireSize, metal, temper }, key));
+    if (metal && finish) judgements.push(...judgeFinish({ metal, finish }, acts, key));
+  }
+  const stone = parameters.stone?.kind === 'stone' ? (values.stone as StoneSize) : undefined;
+  if (
+    stone &&
+    parameters.wires?.kind === 'count' &&
+    parameters.wire?.kind === 'wire' &&
+    'bound' in parameters
+  )
+    judgements.push(
+      ...judgeFrameWires(values.wires as number, (values.wire as WireSize).width, stone.edge, 'wires'),
+    );
+  if (stone && plan.holds.length > 0) {
+    const outline = outlineOf(stone);
+    if (outline.ok) judgements.push(...judgeHolds(outline.value, plan.holds, 'stone'));
+  }
+  return [...judgements, ...judgeOrder(plan.steps, plan.order)];
+}
