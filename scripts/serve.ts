@@ -9,7 +9,7 @@ import { dataFolder } from './lib/dataFolder';
 import { isPortTaken } from './lib/ports';
 import { Refusal, runCommand, say } from './lib/say';
 import { seedDemo } from './lib/seedDemo';
-import { DEMO_OWNER } from '../src/studio/demo/people';
+import { DEMO_OWNER, DEMO_TOKEN } from '../src/studio/demo/people';
 
 const PORTS = { start: 4310, demo: 4311 } as const;
 type Mode = keyof typeof PORTS;
@@ -147,7 +147,7 @@ async function main(): Promise<void> {
     });
     if (cluster) watching = watch(cluster);
     say(
-      `\nPewterer answers at ${app.url}${mode === 'demo' ? `\nSign in as “${DEMO_OWNER.login}” with the password “${DEMO_OWNER.password}”.` : ''}\nCtrl-C stops it.`,
+      `\nPewterer answers at ${app.url}${mode === 'demo' ? `\nSign in as “${DEMO_OWNER.login}” with the password “${DEMO_OWNER.password}”.\nScripts send the token ${DEMO_TOKEN}.` : ''}\nCtrl-C stops it.`,
     );
     await new Promise(() => undefined);
   } catch (fault) {

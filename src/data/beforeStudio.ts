@@ -30,6 +30,21 @@ export async function findSignIn(login: string): Promise<SignInRow | undefined> 
   return row;
 }
 
+export interface TokenRow {
+  readonly studioId: string;
+  readonly userId: string;
+  readonly role: 'owner' | 'helper';
+}
+
+/** Whom a token stands for, by its hash. */
+export async function findToken(hash: string): Promise<TokenRow | undefined> {
+  const [row] = await ask<TokenRow>(
+    'SELECT studio_id AS "studioId", user_id AS "userId", role FROM find_token($1)',
+    [hash],
+  );
+  return row;
+}
+
 /** Keys whose failures are counted, each with the number of failures that cost no waiting. */
 export interface ThrottleKey {
   readonly key: string;

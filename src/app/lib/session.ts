@@ -7,10 +7,16 @@ const LIFETIME_SECONDS = 14 * 24 * 3600;
 
 type Cookie = Partial<SignedIn>;
 
+/** What only this installation knows. */
+export function installationSecret(): string {
+  const secret = process.env['PEWTERER_SESSION_SECRET'];
+  if (!secret) throw new Error('PEWTERER_SESSION_SECRET is not set; start Pewterer with ./run');
+  return secret;
+}
+
 /** The signed and sealed session cookie: httpOnly, same-site, secure behind https. */
 export async function sessionCookie(): Promise<IronSession<Cookie>> {
-  const password = process.env['PEWTERER_SESSION_SECRET'];
-  if (!password) throw new Error('PEWTERER_SESSION_SECRET is not set; start Pewterer with ./run');
+  const password = installationSecret();
   const secure = (await headers()).get('x-forwarded-proto') === 'https';
   return getIronSession<Cookie>(await cookies(), {
     password,

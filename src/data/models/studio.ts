@@ -9,7 +9,7 @@ import type { Rounding } from '@/core/costing/rounding';
 import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
-import { flag, id, json, keyId, moment, number, text, whole } from './columns';
+import { flag, id, json, keyId, maybe, moment, number, text, whole } from './columns';
 
 /** A studio with its settings. */
 export class Studio extends Model<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
@@ -58,6 +58,18 @@ export class User extends Model<InferAttributes<User>, InferCreationAttributes<U
   declare sessionEpoch: CreationOptional<number>;
   declare active: CreationOptional<boolean>;
   declare createdAt: Date;
+}
+
+/** What a program signs in with; the token itself is shown once and never kept. */
+export class Token extends Model<InferAttributes<Token>, InferCreationAttributes<Token>> {
+  declare studioId: string;
+  declare tokenId: string;
+  declare name: string;
+  declare role: 'owner' | 'helper';
+  declare hash: string;
+  declare madeBy: string;
+  declare madeAt: Date;
+  declare revokedAt: CreationOptional<Date | null>;
 }
 
 /** A submitted form: posted at most once under its key. */
@@ -117,6 +129,19 @@ export function initStudioModels(sequelize: Sequelize): void {
       createdAt: moment(),
     },
     { sequelize, tableName: 'users' },
+  );
+  Token.init(
+    {
+      studioId: keyId(),
+      tokenId: keyId(),
+      name: text(),
+      role: text(),
+      hash: text(),
+      madeBy: id(),
+      madeAt: moment(),
+      revokedAt: maybe(moment()),
+    },
+    { sequelize, tableName: 'tokens' },
   );
   Post.init(
     {

@@ -21,7 +21,8 @@ import type { ReceiveWireInput } from '../wire/receiveWire.input';
 import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
-import { DEMO_HELPER, DEMO_OWNER } from './people';
+import { keepToken } from '../tokens/tokens';
+import { DEMO_HELPER, DEMO_OWNER, DEMO_TOKEN } from './people';
 import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
 import { taken } from './taken';
 import { Chance } from './random';
@@ -32,6 +33,7 @@ const DAY_MS = 86_400_000;
 const DAYS = 730;
 const PIECES = 240;
 const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
+const TOKEN_KEY = '00000000-0000-4000-a000-00000000d0e1';
 
 /**
  * Opens the demonstration studio: two years of invented work, all of it done through the use cases themselves, so that
@@ -43,6 +45,7 @@ const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
  */
 export async function openDemo(today: Date, progress: (part: number) => void): Promise<void> {
   const owner = await demoOwner(today);
+  taken(await keepToken(owner, TOKEN_KEY, { name: 'Demonstration', role: 'owner' }, DEMO_TOKEN));
   if (await isDone(owner)) return;
   const chance = new Chance(SEED);
   const day = (n: number): StudioSession => ({

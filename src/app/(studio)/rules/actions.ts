@@ -6,10 +6,21 @@ import { changeCurrency } from '@/studio/settings/changeCurrency';
 import type { ChangeCurrencyInput } from '@/studio/settings/changeCurrency.input';
 import { changeSettings } from '@/studio/settings/settings';
 import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
+import { makeToken, revokeToken } from '@/studio/tokens/tokens';
+import type { MakeTokenInput } from '@/studio/tokens/tokens.input';
+import { installationSecret } from '../../lib/session';
 import { asMember } from '../../lib/member';
 
 export async function changeSettingsAction(postKey: string, input: ChangeSettingsInput) {
   return asMember((session) => changeSettings(session, postKey, input));
+}
+
+export async function makeTokenAction(postKey: string, input: MakeTokenInput) {
+  return asMember((session) => makeToken(session, postKey, input, installationSecret()));
+}
+
+export async function revokeTokenAction(postKey: string, tokenId: string) {
+  return asMember((session) => revokeToken(session, postKey, tokenId));
 }
 
 export async function addHelperAction(postKey: string, input: AddHelperInput) {

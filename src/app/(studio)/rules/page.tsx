@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { listPeople } from '@/studio/people/helpers';
 import { listSpecs } from '@/studio/wire/specs';
 import { isCurrencyOpen } from '@/studio/settings/changeCurrency';
@@ -39,6 +40,15 @@ export default async function RulesPage() {
             </p>
           )}
         </div>
+      </section>
+      <section className="leaf mt-6 p-4">
+        <h2>Programs</h2>
+        <p className="mt-2">
+          Spreadsheets and scripts can ask how much wire something takes.{' '}
+          <Link className="link" href="/rules/programs">
+            Tokens, and what may be asked
+          </Link>
+        </p>
       </section>
       <section className="leaf mt-6 p-4">
         <h2>People</h2>

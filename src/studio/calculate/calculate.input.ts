@@ -1,0 +1,157 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested,
+  type ValidationArguments,
+} from 'class-validator';
+import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
+import { OUTLINES, type OutlineKind } from '@/core/stone/stone';
+import { GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
+import { METAL_IDS, type MetalId } from '@/core/wire/metal';
+import { DRAWN_PROFILES, type DrawnProfile } from '@/core/wire/profile';
+
+/** "“star” was given; one of round, oval is allowed." */
+const saying =
+  (allowed: string) =>
+  ({ value }: ValidationArguments): string => {
+    const given =
+      value === undefined ? 'Nothing' : typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+    return `${given.slice(0, 80)} was given; ${allowed}.`;
+  };
+
+/** Several decorators as one. */
+const all =
+  (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
+  (target, key) =>
+    decorators.forEach((each) => each(target, key));
+
+const OneOf = (choices: readonly string[]) =>
+  IsIn([...choices], { message: saying(`one of ${choices.join(', ')} is allowed`) });
+
+const Between = (from: number, to: number, unit: string) => {
+  const message = saying(`a number from ${from} to ${to} ${unit} is allowed`);
+  return all(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
+    Min(from, { message }),
+    Max(to, { message }),
+  );
+};
+
+const Nested = (of: () => new () => object, allowed: string) =>
+  all(IsDefined({ message: saying(allowed) }), ValidateNested({ message: saying(allowed) }), Type(of));
+
+const TextOrNumber = (allowed: string) =>
+  ValidateBy(
+    {
+      name: 'textOrNumber',
+      validator: {
+        validate: (value) => typeof value === 'number' || (typeof value === 'string' && value.length <= 40),
+      },
+    },
+    { message: saying(allowed) },
+  );
+
+/** A gauge as programs write it. */
+export class GaugeInput {
+  @OneOf(GAUGE_SYSTEMS) system!: GaugeSystem;
+  @TextOrNumber('a number of the system is allowed, like 20 or 0.8') value!: number | string;
+}
+
+export class CalculateWireInput {
+  @OneOf(DRAWN_PROFILES) profile!: DrawnProfile;
+  @OneOf(METAL_IDS) metal!: MetalId;
+  @Nested(() => GaugeInput, 'an object of system and value is allowed') gauge!: GaugeInput;
+  /** Of flat and half-round wire; half of the width of half-round when it is not told. */
+  @IsOptional() @Between(0.02, 12, 'mm') heightMm?: number;
+}
+
+export class IdentifyInput {
+  @Between(0.05, 12, 'mm') diameterMm!: number;
+}
+
+const isPlainPoint = (each: unknown): boolean =>
+  typeof each === 'object' &&
+  each !== null &&
+  Object.keys(each).length === 2 &&
+  Number.isFinite((each as { x?: unknown }).x) &&
+  Number.isFinite((each as { y?: unknown }).y);
+
+export class OutlineInput {
+  @OneOf(OUTLINES) outline!: OutlineKind;
+  @Between(1, 200, 'mm') lengthMm!: number;
+  /** The same as the length when it is not told. */
+  @IsOptional() @Between(1, 200, 'mm') widthMm?: number;
+  /** Radius of the corners of a square or rectangle. */
+  @IsOptional() @Between(0, 100, 'mm') cornerMm?: number;
+  /** Length of a strip of paper laid round a freeform stone. */
+  @IsOptional() @Between(1, 800, 'mm') stripMm?: number;
+  /** Points traced round a freeform stone, 3 to 500. */
+  @IsOptional()
+  @ValidateBy(
+    {
+      name: 'points',
+      validator: {
+        validate: (value) =>
+          Array.isArray(value) && value.length >= 3 && value.length <= 500 && value.every(isPlainPoint),
+      },
+    },
+    { message: saying('3 to 500 points of x and y are allowed') },
+  )
+  pointsMm?: { x: number; y: number }[];
+  /** Distance of a parallel curve whose length is wanted too. */
+  @IsOptional() @Between(0, 20, 'mm') offsetMm?: number;
+}
+
+export class RingSizeInput {
+  @OneOf(RING_SYSTEMS) system!: RingSystem;
+  @TextOrNumber('a size is allowed, like 7, "6 1/2" or "N½"') size!: number | string;
+}
+
+const WRAPS = saying('a whole number from 1 to 99 is allowed');
+const GROUPS = saying('1 to 60 groups of wires and wraps are allowed');
+
+export class WeaveGroupInput {
+  @IsArray({ message: saying('a list of letters is allowed, like ["A", "B"]') })
+  @ArrayMinSize(1, { message: saying('one wire at least is allowed') })
+  @ArrayMaxSize(8, { message: saying('eight wires at most are allowed') })
+  @Matches(/^[A-Ha-h]$/, { each: true, message: saying('letters from A to H are allowed') })
+  wires!: string[];
+  @IsInt({ message: WRAPS }) @Min(1, { message: WRAPS }) @Max(99, { message: WRAPS }) wraps!: number;
+}
+
+export class CalculateWeaveInput {
+  /** In place of a notation. */
+  @ValidateIf(({ notation }: CalculateWeaveInput) => notation === undefined)
+  @IsArray({ message: GROUPS })
+  @ArrayMinSize(1, { message: GROUPS })
+  @ArrayMaxSize(60, { message: GROUPS })
+  @ValidateNested({ each: true, message: GROUPS })
+  @Type(() => WeaveGroupInput)
+  groups?: WeaveGroupInput[];
+  /** In place of groups: "A3 AB2". */
+  @IsOptional()
+  @IsString({ message: saying('a weave is allowed, like “A3 AB2”') })
+  @MaxLength(400, { message: 'A weave is 400 characters long at most.' })
+  notation?: string;
+  @Between(0.05, 12, 'mm') baseDiameterMm!: number;
+  @Between(0.05, 12, 'mm') weavingDiameterMm!: number;
+  @Between(0.1, 10_000, 'mm') lengthMm!: number;
+  /** Between neighbouring frame wires; what the weave needs to pass between them when it is not told. */
+  @IsOptional() @Between(0, 20, 'mm') gapMm?: number;
+  /** Tail at each end; 60 mm when it is not told. */
+  @IsOptional() @Between(0, 1000, 'mm') tailMm?: number;
+}

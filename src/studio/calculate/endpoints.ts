@@ -1,0 +1,72 @@
+import type { ClassConstructor } from 'class-transformer';
+import type { Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { attempt } from '../kernel/useCase';
+import {
+  CalculateWeaveInput,
+  CalculateWireInput,
+  IdentifyInput,
+  OutlineInput,
+  RingSizeInput,
+} from './calculate.input';
+import { calculateOutline, calculateRingSize, calculateWeave, calculateWire, identify } from './calculations';
+import { calculateTechnique } from './calculateTechnique';
+
+/** A calculation that programs may ask for. */
+export interface Endpoint {
+  readonly summary: string;
+  readonly Input: ClassConstructor<object>;
+  /** A request as one would write it; the page of the interface shows it with its answer. */
+  readonly example: object;
+  readonly answer: (plain: unknown) => Promise<Outcome<object>>;
+}
+
+const endpoint = <T extends object>(
+  summary: string,
+  Input: ClassConstructor<T>,
+  example: object,
+  calculate: (input: T) => object,
+): Endpoint => ({
+  summary,
+  Input,
+  example,
+  answer: (plain) => attempt(async () => calculate(await readInput(Input, plain))),
+});
+
+/** The calculations by the last part of their address under /api/v1/calculate/. */
+export const ENDPOINTS: Readonly<Record<string, Endpoint>> = {
+  wire: endpoint(
+    'What a wire of a gauge is: its size, and how its length and mass go together',
+    CalculateWireInput,
+    { profile: 'round', metal: 'sterling', gauge: { system: 'AWG', value: 20 } },
+    calculateWire,
+  ),
+  identify: endpoint(
+    'Which gauge a measured diameter most likely is, nearest first',
+    IdentifyInput,
+    { diameterMm: 0.81 },
+    identify,
+  ),
+  outline: endpoint(
+    'Perimeter, area and balance of a stone’s outline',
+    OutlineInput,
+    { outline: 'teardrop', lengthMm: 18, widthMm: 13 },
+    calculateOutline,
+  ),
+  'ring-size': endpoint(
+    'A ring size in every system',
+    RingSizeInput,
+    { system: 'US', size: 7 },
+    calculateRingSize,
+  ),
+  weave: endpoint(
+    'The wire that a weave takes for a length of it',
+    CalculateWeaveInput,
+    { notation: 'A3 AB2', baseDiameterMm: 0.812, weavingDiameterMm: 0.321, lengthMm: 40 },
+    calculateWeave,
+  ),
+};
+
+/** What a technique comes to for its parameters. */
+export const answerTechnique = (id: string, plain: unknown): Promise<Outcome<object>> =>
+  attempt(() => Promise.resolve().then(() => calculateTechnique(id, plain)));
