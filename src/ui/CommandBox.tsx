@@ -37,6 +37,7 @@ const ACTS: readonly (Entry & { ownerOnly?: boolean })[] = [
   { tag: 'go', name: 'Ledger', href: '/ledger' },
   { tag: 'go', name: 'Metal prices', href: '/metal', ownerOnly: true },
   { tag: 'go', name: 'Lists in and out', href: '/lists', ownerOnly: true },
+  { tag: 'go', name: 'How much wire it takes', href: '/how-much' },
   { tag: 'do', name: 'Write a new pattern', href: '/patterns/new', ownerOnly: true },
   { tag: 'do', name: 'Make a piece at the bench', href: '/bench' },
   { tag: 'go', name: 'Wire rack', href: '/rack' },

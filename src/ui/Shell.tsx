@@ -43,7 +43,7 @@ export const PLACES: readonly Place[] = [
       '/lists',
     ],
   },
-  { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText },
+  { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText, parts: ['/how-much'] },
   { href: '/bench', name: 'Bench', key: '3', icon: Hammer },
   { href: '/shelf', name: 'Shelf', key: '4', icon: Layers },
   { href: '/rules', name: 'House rules', key: '5', icon: KeyRound, ownerOnly: true },
@@ -72,6 +72,7 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
     { keys: '/', does: 'Find any wire, pattern or piece', run: () => setFinding(true) },
     { keys: '?', does: 'Show these shortcuts', run: () => setListing(true) },
     { keys: 'u', does: 'Inches or millimetres', run: toggle },
+    { keys: 'q', does: 'How much wire does it take?', run: () => go('/how-much') },
     ...places.map(({ key, name, href }): Shortcut => ({
       keys: key,
       does: `Go to the ${name.toLowerCase()}`,

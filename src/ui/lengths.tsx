@@ -5,6 +5,8 @@ import {
   formatBothWays,
   formatLength,
   formatLengthShort,
+  formatToCut,
+  formatToMark,
   type LengthSystem,
   type Micrometres,
 } from '@/core/units/length';
@@ -35,6 +37,16 @@ export function LengthsProvider({ initial, children }: { initial: LengthSystem; 
 }
 
 export const useLengths = (): Lengths => useContext(LengthsContext);
+
+/** A computed length, as it is cut or as it is marked; exact on hovering. */
+export function Reckoned({ of, cut = false }: { of: Micrometres; cut?: boolean }) {
+  const { system } = useLengths();
+  return (
+    <span className="whitespace-nowrap" title={formatBothWays(of)}>
+      {cut ? formatToCut(of, system) : formatToMark(of, system)}
+    </span>
+  );
+}
 
 /** A length in the system shown, the other one on hovering. */
 export function Length({ of, short = false }: { of: Micrometres; short?: boolean }) {

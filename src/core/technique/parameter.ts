@@ -25,6 +25,8 @@ interface Told {
 /** A length, mm. */
 export interface LengthParameter extends Told {
   readonly kind: 'length';
+  /** The inside of a ring, which is also said as a size. */
+  readonly as?: 'ring';
   readonly from: number;
   readonly to: number;
   readonly initial: number;

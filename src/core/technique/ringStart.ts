@@ -1,9 +1,12 @@
 import { methodOf, startSize, type RingMethodId } from '../ring/drift';
 import { describeRing, ringOf, type RingSize } from '../ring/ringSize';
-import { length } from './parameter';
+import { length, type LengthParameter } from './parameter';
 
 /** The inside diameter that a finished ring shall have. */
-export const insideWanted = length('Inside diameter wanted', 17.3, 10, 30);
+export const insideWanted: LengthParameter = {
+  ...length('Inside diameter wanted', 17.3, 10, 30, 'Or a size, like US 7, UK N½, ISO 54'),
+  as: 'ring',
+};
 
 /** The size that a ring is begun at, and a note that says why. */
 export interface RingStart {

@@ -5,6 +5,8 @@ import {
   formatBothWays,
   formatLength,
   formatLengthShort,
+  formatToCut,
+  formatToMark,
   LENGTH_GRAMMAR,
   mm,
   parseLength,
@@ -146,6 +148,29 @@ describe('printing a length', () => {
       fc.property(fc.integer({ min: 0, max: 10_000 }), fc.integer({ min: 0, max: 7 }), (whole, eighths) => {
         const inMillimetres = ((whole * 8 + eighths) * 25.4) / 8;
         expect(read(`${whole} ${eighths}/8 in`)).toBe(mm(inMillimetres));
+      }),
+    );
+  });
+});
+
+describe('computed lengths', () => {
+  it('are marked to a tenth of a millimetre or 1/32 in', () => {
+    expect(formatToMark(um(47_234), 'mm')).toBe('47.2 mm');
+    expect(formatToMark(um(47_234), 'in')).toBe('1 7/8 in');
+    expect(formatToMark(um(0), 'in')).toBe('0 in');
+  });
+
+  it('are cut up to the next millimetre or 1/16 in, never short', () => {
+    expect(formatToCut(um(193_001), 'mm')).toBe('194 mm');
+    expect(formatToCut(um(193_001), 'in')).toBe('7 5/8 in');
+    expect(formatToCut(um(25_400), 'in')).toBe('1 in');
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 2_000_000 }), (length) => {
+        for (const system of ['mm', 'in'] as const) {
+          const back = expectOk(parseLength(formatToCut(um(length), system)));
+          expect(back).toBeGreaterThanOrEqual(length - 5);
+          expect(back - length).toBeLessThanOrEqual(1600);
+        }
       }),
     );
   });

@@ -135,3 +135,21 @@ function shortFigure(value: number): string {
 
 /** A wire's size in millimetres to the micrometre ("0.812 mm"): always metric, since that is what is stored. */
 export const formatDiameter = (size: Micrometres): string => `${trimmedDecimal(size / UM_PER_MM, 3)} mm`;
+
+/** Parts of an inch that a hand marks along a wire, and that it cuts to. */
+const [MARKED, CUT] = [32, 16];
+
+const inchParts = (length: Micrometres, parts: number, round: (value: number) => number): Micrometres =>
+  um(Math.round((round((length * parts) / UM_PER_INCH) * UM_PER_INCH) / parts));
+
+/** A computed length as it is marked along a wire: to a tenth of a millimetre, or to 1/32 in. */
+export const formatToMark = (length: Micrometres, system: LengthSystem): string =>
+  system === 'mm'
+    ? `${trimmedDecimal(length / UM_PER_MM, 1)} mm`
+    : formatInches(inchParts(length, MARKED, Math.round)).replace('≈ ', '');
+
+/** A computed length as it is cut: up to the next millimetre, or to the next 1/16 in, so that nothing comes out short. */
+export const formatToCut = (length: Micrometres, system: LengthSystem): string =>
+  system === 'mm'
+    ? `${Math.ceil(length / UM_PER_MM)} mm`
+    : formatInches(inchParts(length, CUT, Math.ceil)).replace('≈ ', '');

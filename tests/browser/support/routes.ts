@@ -27,6 +27,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/patterns/new': { address: '/patterns/new', ownerOnly: true },
   '/patterns/[tag]': { address: '/patterns/P-0001' },
   '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
+  '/how-much': { address: '/how-much' },
   '/rules': { address: '/rules', ownerOnly: true },
   '/rules/programs': { address: '/rules/programs', ownerOnly: true },
   '/shelf': { address: '/shelf' },

@@ -1,5 +1,5 @@
 import { listSpecs } from '@/studio/wire/specs';
-import { pageOwner } from '../../../lib/member';
+import { pageOwner } from '@/app/lib/member';
 import { NoWireYet } from '../NoWireYet';
 import { PatternForm } from '../PatternForm';
 import { EMPTY_PATTERN } from '../patternValues';

@@ -1,7 +1,7 @@
 import { showPattern } from '@/studio/patterns/patterns';
 import { listSpecs } from '@/studio/wire/specs';
-import { pageOwner } from '../../../../lib/member';
-import { orNotFound, tagParam } from '../../../../lib/tagParam';
+import { pageOwner } from '@/app/lib/member';
+import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { PatternForm } from '../../PatternForm';
 import { patternValues } from '../../patternValues';
 

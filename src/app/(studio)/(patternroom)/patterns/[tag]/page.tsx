@@ -8,8 +8,8 @@ import { Cost } from '@/ui/money';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PrintButton } from '@/ui/PrintButton';
 import { WireChip } from '@/ui/WireChip';
-import { pageMember } from '../../../lib/member';
-import { orNotFound, tagParam } from '../../../lib/tagParam';
+import { pageMember } from '@/app/lib/member';
+import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { CheckBar } from '@/ui/CheckBar';
 
 type Params = Promise<{ tag: string }>;

@@ -5,7 +5,7 @@ import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { Ruler } from '@/ui/Ruler';
-import { pageMember } from '../../lib/member';
+import { pageMember } from '@/app/lib/member';
 
 export const metadata = { title: 'Pattern room' };
 

@@ -2,7 +2,7 @@
 
 import { writePattern, type PatternBase } from '@/studio/patterns/writePattern';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
-import { asMember } from '../../lib/member';
+import { asMember } from '@/app/lib/member';
 
 export async function writePatternAction(
   postKey: string,

@@ -1,0 +1,196 @@
+'use client';
+
+import { useState } from 'react';
+import { judgePlan } from '@/core/judgement/judgePlan';
+import { drawPlan } from '@/core/technique/drawPlan';
+import { initialValues, type WireSize } from '@/core/technique/parameter';
+import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
+import type { Values, Wrong } from '@/core/technique/readValues';
+import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
+import { minutesOfPlan, type Plan } from '@/core/technique/technique';
+import { cutLengthOf, labelOf, massOfPlan } from '@/core/technique/totals';
+import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
+import { formatGauge } from '@/core/wire/gauge';
+import { METALS, type MetalId } from '@/core/wire/metal';
+import { CutStrips } from '@/ui/craft/CutStrips';
+import { Judgements } from '@/ui/craft/Judgements';
+import { ParameterFields } from '@/ui/craft/ParameterFields';
+import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { useLengths } from '@/ui/lengths';
+import { TechniquePicker } from './TechniquePicker';
+
+/** What a technique comes to for what was typed last that could be read. */
+interface Answer {
+  readonly technique: AnyTechnique;
+  readonly values: Values;
+  readonly plan: Plan;
+}
+
+/** The texts of a technique, with what an address told of them. */
+const startTexts = (technique: AnyTechnique, system: LengthSystem, told: Texts = {}): Texts => ({
+  ...textsOf(technique.parameters, initialValues(technique.parameters), system),
+  ...told,
+});
+
+function answerOf(
+  technique: AnyTechnique,
+  texts: Texts,
+  system: LengthSystem,
+): { readonly answer: Answer | undefined; readonly wrong: Wrong; readonly refusal: string } {
+  const read = readTexts(technique.parameters, texts, system);
+  if (!read.ok) return { answer: undefined, wrong: read.error, refusal: '' };
+  const planned = technique.plan(read.value as never);
+  if (!planned.ok) return { answer: undefined, wrong: {}, refusal: planned.error };
+  return { answer: { technique, values: read.value, plan: planned.value }, wrong: {}, refusal: '' };
+}
+
+/** The lengths that a technique takes, while one types: nothing is saved, and the address keeps it all. */
+export function QuickAnswer({ initialId, initialTexts }: { initialId: string; initialTexts: Texts }) {
+  const { system } = useLengths();
+  const [technique, setTechnique] = useState(() => techniqueOf(initialId) as AnyTechnique);
+  const [texts, setTexts] = useState(() => startTexts(technique, system, initialTexts));
+  const [metal, setMetal] = useState<MetalId>(() =>
+    METALS.some(({ id }) => id === initialTexts['metal']) ? (initialTexts['metal'] as MetalId) : 'copper',
+  );
+  const now = answerOf(technique, texts, system);
+  const [kept, setKept] = useState(now.answer);
+  if (
+    now.answer &&
+    kept &&
+    (kept.technique !== technique || JSON.stringify(kept.values) !== JSON.stringify(now.answer.values))
+  )
+    setKept(now.answer);
+  const shown = now.answer ?? (kept?.technique === technique ? kept : undefined);
+
+  const remember = (id: string, next: Texts, of: MetalId) => {
+    const address = new URLSearchParams({ of: id, ...next, metal: of });
+    window.history.replaceState(null, '', `?${address.toString()}`);
+  };
+  const change = (field: string, text: string) => {
+    const next = { ...texts, [field]: text };
+    setTexts(next);
+    remember(technique.id, next, metal);
+  };
+  const pick = (id: string) => {
+    const picked = techniqueOf(id);
+    if (!picked) return;
+    const next = startTexts(picked, system);
+    setTechnique(picked);
+    setTexts(next);
+    remember(id, next, metal);
+  };
+  const judgements = shown ? judgePlan(technique, shown.values, shown.plan) : [];
+  const keys = Object.keys(technique.parameters);
+
+  return (
+    <>
+      <h1 aria-live="polite">{shown ? headline(shown, system) : 'How much wire does it take?'}</h1>
+      <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)]">
+        <TechniquePicker techniques={TECHNIQUES} chosen={technique.id} onPick={pick} />
+        <section aria-label="What it is made of" className="leaf no-print p-4">
+          <ParameterFields
+            parameters={technique.parameters}
+            texts={texts}
+            wrong={now.wrong}
+            judgements={judgements}
+            onChange={change}
+          />
+          <label className="mt-3 block text-sm font-semibold">
+            Metal
+            <select
+              className="select w-full text-base font-normal"
+              value={metal}
+              onChange={(event) => {
+                const of = event.target.value as MetalId;
+                setMetal(of);
+                remember(technique.id, texts, of);
+              }}
+            >
+              {METALS.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </section>
+        <div className={`min-w-0 space-y-4 ${now.answer ? '' : 'opacity-60'}`}>
+          {now.refusal && (
+            <p role="alert" className="border-l-4 border-error bg-error/10 p-3 font-semibold">
+              {now.refusal}
+            </p>
+          )}
+          {shown && <Shown answer={shown} metal={metal} />}
+          <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** "3 × 8 1/4 in of 20 ga and 20 3/8 in of 28 ga", as it is cut. */
+function headline({ plan, values }: Answer, system: LengthSystem): string {
+  const MOST_SAID = 3;
+  const said = plan.cuts.slice(0, MOST_SAID).map((cut) => {
+    const { width } = values[cut.wire] as WireSize;
+    return `${cut.count > 1 ? `${cut.count} × ` : ''}${formatToCut(cutLengthOf(cut), system)} of ${formatGauge(labelOf(mm(width)))}`;
+  });
+  const more = plan.cuts.length - said.length;
+  const all = more > 0 ? [...said, `${more} more cuts`] : said;
+  return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : (all[0] ?? '');
+}
+
+function Shown({ answer: { technique, values, plan }, metal }: { answer: Answer; metal: MetalId }) {
+  const metalOf = () => metal;
+  const grams = massOfPlan(plan, values, metalOf);
+  return (
+    <>
+      <section className="leaf p-4" aria-label="Drawn to scale">
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <h2>{technique.title}</h2>
+          <p className="muted text-sm">
+            {Math.round(minutesOfPlan(plan))} min · {grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g of
+            wire stay in the piece
+          </p>
+        </div>
+        <PlanDrawing
+          drawing={drawPlan(plan, values)}
+          metalOf={metalOf}
+          label={`${technique.title}, drawn to scale`}
+          className="mt-2 h-64 w-full"
+        />
+        <ul className="mt-2 list-inside list-disc text-sm">
+          {plan.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+          {plan.parts.map(({ name, count }) => (
+            <li key={name}>
+              {count} × {name}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="leaf p-4" aria-label="Cuts">
+        <CutStrips cuts={plan.cuts} values={values} metalOf={metalOf} />
+      </section>
+      <section className="leaf p-4">
+        <h2>Order of work</h2>
+        <ol className="mt-2 list-inside list-decimal">
+          {plan.steps.map(({ id, name, minutes }) => (
+            <li key={id}>
+              {name} <span className="muted text-sm">{Number(minutes.toFixed(1))} min</span>
+              {plan.order
+                .filter(({ first }) => first === id)
+                .map(({ then, why }) => (
+                  <span key={then} className="muted block pl-6 text-sm">
+                    before “{plan.steps.find((step) => step.id === then)?.name}”: {why}
+                  </span>
+                ))}
+            </li>
+          ))}
+        </ol>
+        <p className="muted mt-3 text-sm">Arithmetic: {technique.source}.</p>
+      </section>
+    </>
+  );
+}

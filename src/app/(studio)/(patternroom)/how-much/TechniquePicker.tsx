@@ -1,0 +1,71 @@
+'use client';
+
+import { useState } from 'react';
+import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
+import type { AnyTechnique } from '@/core/technique/registry';
+
+/** Every technique by its group: type a part of its name, arrows move, Enter picks. */
+export function TechniquePicker({
+  techniques,
+  chosen,
+  onPick,
+}: {
+  techniques: readonly AnyTechnique[];
+  chosen: string;
+  onPick: (id: string) => void;
+}) {
+  const [text, setText] = useState('');
+  const wanted = text.trim().toLowerCase();
+  const found = techniques.filter(({ title, group }) => `${title} ${group}`.toLowerCase().includes(wanted));
+  const at = found.findIndex(({ id }) => id === chosen);
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step === undefined && event.key !== 'Enter') return;
+    event.preventDefault();
+    const next =
+      step === undefined ? found[at < 0 ? 0 : at] : found[(found.length + at + step) % found.length];
+    if (next) onPick(next.id);
+  };
+  return (
+    <nav
+      aria-label="Techniques"
+      className="leaf no-print flex max-h-64 flex-col p-3 lg:max-h-[calc(100dvh-8rem)]"
+    >
+      <input
+        autoFocus
+        className="input w-full shrink-0 text-base"
+        placeholder="Find a technique"
+        aria-label="Find a technique"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+      <div className="mt-2 overflow-y-auto">
+        {found.length === 0 && <p className="muted text-sm">No technique is called “{text.slice(0, 40)}”.</p>}
+        {TECHNIQUE_GROUPS.map((group) => {
+          const inGroup = found.filter((each) => each.group === group);
+          if (inGroup.length === 0) return null;
+          return (
+            <section key={group} className="mb-2">
+              <h3 className="muted text-sm font-normal first-letter:uppercase">{group}</h3>
+              <ul>
+                {inGroup.map(({ id, title }) => (
+                  <li key={id}>
+                    <button
+                      type="button"
+                      aria-current={id === chosen ? 'true' : undefined}
+                      className={`min-h-9 w-full rounded px-2 text-left ${id === chosen ? 'bg-base-300 font-semibold' : 'hover:bg-base-200'}`}
+                      onClick={() => onPick(id)}
+                    >
+                      {title}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          );
+        })}
+      </div>
+    </nav>
+  );
+}

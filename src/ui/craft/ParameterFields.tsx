@@ -1,0 +1,132 @@
+'use client';
+
+import type { Judgement } from '@/core/judgement/judgement';
+import { fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
+import type { Parameters } from '@/core/technique/parameter';
+import type { Wrong } from '@/core/technique/readValues';
+import { describeRing, ringOf } from '@/core/ring/ringSize';
+import { formatBothWays, parseLength, UM_PER_MM, type LengthSystem } from '@/core/units/length';
+import { describeSize } from '@/core/wire/spec';
+import { gaugeSize, parseGauge } from '@/core/wire/gauge';
+import { Field, TextInput } from '../form/Field';
+import { useLengths } from '../lengths';
+import { Judgements } from './Judgements';
+
+interface ParameterFieldsProps {
+  readonly parameters: Parameters;
+  readonly texts: Texts;
+  readonly wrong: Wrong;
+  readonly judgements: readonly Judgement[];
+  readonly onChange: (field: string, text: string) => void;
+}
+
+/** The parameters of a technique, each in its field, with what was understood and what the trade says of it beside. */
+export function ParameterFields({ parameters, texts, wrong, judgements, onChange }: ParameterFieldsProps) {
+  return (
+    <div className="space-y-3">
+      {Object.entries(parameters).map(([key, parameter]) => {
+        const fields = fieldsOf(key, parameter, texts);
+        const grouped = fields.length > 1;
+        const inputs = fields.map((field) => (
+          <ParameterField
+            key={field.field}
+            field={field}
+            group={grouped ? parameter.label : ''}
+            text={texts[field.field] ?? ''}
+            wrong={wrong[field.field]}
+            onChange={(text) => onChange(field.field, text)}
+          />
+        ));
+        return (
+          <div key={key} className="space-y-1">
+            {grouped ? (
+              <fieldset className="grid grid-cols-2 gap-2">
+                <legend className="sr-only">{parameter.label}</legend>
+                {inputs}
+              </fieldset>
+            ) : (
+              inputs
+            )}
+            <Judgements of={judgements.filter(({ about }) => about === key)} />
+          </div>
+        );
+      })}
+    </div>
+  );
+}
+
+function ParameterField({
+  field: { label, kind, choices, help },
+  group,
+  text,
+  wrong,
+  onChange,
+}: {
+  field: TextField;
+  group: string;
+  text: string;
+  wrong: string | undefined;
+  onChange: (text: string) => void;
+}) {
+  const { system } = useLengths();
+  // Parts of a stone or a wire are told apart by what they are part of.
+  const named =
+    group === '' || group === label ? (
+      label
+    ) : (
+      <>
+        <span className="sr-only">{group}: </span>
+        {label}
+      </>
+    );
+  const understood = wrong ? undefined : said(kind, text, system);
+  return (
+    <Field label={named} error={wrong} hint={understood ?? help}>
+      {(ties) =>
+        choices ? (
+          <select
+            {...ties}
+            className="select w-full text-base"
+            value={text}
+            onChange={(event) => onChange(event.target.value)}
+          >
+            {choices.map((choice) => (
+              <option key={choice}>{choice}</option>
+            ))}
+          </select>
+        ) : (
+          <TextInput
+            {...ties}
+            value={text}
+            inputMode={kind === 'count' ? 'numeric' : 'text'}
+            onChange={(event) => onChange(event.target.value)}
+            onBlur={() => {
+              const whole = kind === 'length' || kind === 'ring' ? completed(text, system) : text;
+              if (whole !== text) onChange(whole);
+            }}
+          />
+        )
+      }
+    </Field>
+  );
+}
+
+/** A bare number gets its unit when it is left, so that showing lengths the other way changes nothing that was typed. */
+function completed(text: string, system: LengthSystem): string {
+  const bare = text.trim();
+  return !parseLength(bare).ok && parseLength(bare, system).ok ? `${bare} ${system}` : text;
+}
+
+/** What was understood, where it is not plain from what was typed. */
+function said(kind: TextField['kind'], text: string, system: LengthSystem): string | undefined {
+  if (kind === 'size') {
+    const label = parseGauge(text);
+    const size = label.ok ? gaugeSize(label.value) : undefined;
+    return size?.ok ? describeSize({ profile: 'round', width: size.value, height: size.value }) : undefined;
+  }
+  if (kind !== 'length' && kind !== 'ring') return undefined;
+  const read = readInside(text, system);
+  if (!read.ok) return undefined;
+  const both = formatBothWays(read.value);
+  return kind === 'ring' ? `${both}, ${describeRing(ringOf(read.value / UM_PER_MM))}` : both;
+}
