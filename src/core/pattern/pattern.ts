@@ -1,6 +1,7 @@
 import { roundSpan } from '../ruler';
 import { sumLengths, um, type Micrometres } from '../units/length';
 import { cost, sumCosts, type CostUnits } from '../units/money';
+import type { Composition } from './composition';
 
 /** What kind of thing a pattern makes. */
 export const PATTERN_KINDS = [
@@ -29,6 +30,8 @@ export interface PatternCut {
   /** What the piece itself takes, along the centre line of the wire. */
   readonly net: Micrometres;
   readonly allowances: readonly Allowance[];
+  /** What happens where along it, from its left end; patterns that were written by hand have none. */
+  readonly marks?: readonly { readonly at: Micrometres; readonly what: string }[];
 }
 
 /** Beads, stones and findings by count. */
@@ -53,6 +56,8 @@ export interface PatternBody {
   readonly cuts: readonly PatternCut[];
   readonly parts: readonly PatternPart[];
   readonly steps: readonly PatternStep[];
+  /** What cuts and steps were worked out from; patterns that were written by hand have none. */
+  readonly composition?: Composition;
 }
 
 /** Length to cut: net plus every allowance. */

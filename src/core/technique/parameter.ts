@@ -25,8 +25,8 @@ interface Told {
 /** A length, mm. */
 export interface LengthParameter extends Told {
   readonly kind: 'length';
-  /** The inside of a ring, which is also said as a size. */
-  readonly as?: 'ring';
+  /** The inside of a ring, which is also said as a size; or the size of a bead, which several techniques may share. */
+  readonly as?: 'ring' | 'bead';
   readonly from: number;
   readonly to: number;
   readonly initial: number;
@@ -85,6 +85,12 @@ export const length = (
   to: number,
   help?: string,
 ): LengthParameter => ({ kind: 'length', label, initial, from, to, ...(help ? { help } : {}) });
+
+/** The size of a bead along its hole, mm. */
+export const beadLength = (label: string, initial: number, from: number, to: number): LengthParameter => ({
+  ...length(label, initial, from, to),
+  as: 'bead',
+});
 
 export const count = (
   label: string,

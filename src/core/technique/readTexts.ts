@@ -43,7 +43,9 @@ export function fieldsOf(key: string, parameter: Parameter, texts: Texts): TextF
   const help = parameter.help === undefined ? {} : { help: parameter.help };
   switch (parameter.kind) {
     case 'length':
-      return [{ field: key, label: parameter.label, kind: parameter.as ?? 'length', ...help }];
+      return [
+        { field: key, label: parameter.label, kind: parameter.as === 'ring' ? 'ring' : 'length', ...help },
+      ];
     case 'count':
     case 'weave':
       return [{ field: key, label: parameter.label, kind: parameter.kind, ...help }];

@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
-import { count, length, roundWire, stone, wire } from '../parameter';
+import { beadLength, count, length, roundWire, stone, wire } from '../parameter';
 import { moved, setAt, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
@@ -16,7 +16,7 @@ export const beadHalo = technique({
     stone: stone('Stone', { outline: 'oval', length: 18, width: 13, depth: 6, edge: 2 }),
     frame: wire('Frame wire', roundWire(1.024), 'cage'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
-    bead: length('Bead, along its hole', 2.5, 0.5, 20),
+    bead: beadLength('Bead, along its hole', 2.5, 0.5, 20),
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),
   },

@@ -1,6 +1,6 @@
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
@@ -15,7 +15,7 @@ export const boundBeads = technique({
     base: wire('Frame wire', roundWire(1.024), 'cage'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     along: length('Length of frame to cover', 40, 1, 600),
-    bead: length('Bead, along its hole', 2, 0.5, 40),
+    bead: beadLength('Bead, along its hole', 2, 0.5, 40),
     wraps: count('Wraps between beads', 3, 1, 30),
     slack: length(
       'Slack over each bead',

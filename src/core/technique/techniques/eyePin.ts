@@ -1,5 +1,5 @@
 import { ring } from '../formulas';
-import { length, roundWire, wire } from '../parameter';
+import { beadLength, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 
@@ -11,7 +11,7 @@ export const eyePin = technique({
   source: 'a loop is π(a + D): plane geometry',
   parameters: {
     wire: wire('Pin wire', roundWire(0.812), 'frame'),
-    bead: length('Beads, along their holes', 8, 0.5, 100),
+    bead: beadLength('Beads, along their holes', 8, 0.5, 100),
     loop: length('Loop at the top, inside', 3, 0.5, 30),
     eye: length('Eye at the foot, inside', 2.5, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),

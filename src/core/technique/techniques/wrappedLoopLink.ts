@@ -1,5 +1,5 @@
 import { ring, stemWraps } from '../formulas';
-import { count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, length, roundWire, wire } from '../parameter';
 import { bow, helix, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 
@@ -11,7 +11,7 @@ export const wrappedLoopLink = technique({
   source: 'π(a + D) + n √[(2πD)² + D²] + the jog: handbook of the trade',
   parameters: {
     wire: wire('Link wire', roundWire(0.812), 'frame'),
-    bead: length('Bead, along its hole', 8, 0.5, 100),
+    bead: beadLength('Bead, along its hole', 8, 0.5, 100),
     loop: length('Loop, inside', 3, 0.5, 30),
     wraps: count('Wraps on each stem', 3, 1, 20),
     tail: length('Handling tail at each end', 15, 0, 100),

@@ -1,0 +1,132 @@
+import { initialValues, type Parameters } from '../technique/parameter';
+import { textsOf, type Texts } from '../technique/readTexts';
+import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import type { MetalId, Temper } from '../wire/metal';
+import type { WireSpec } from '../wire/spec';
+import { measureOf, type Composition, type Measure, type Specs, type TechniqueUse } from './composition';
+
+/** An id that no use of the composition has yet: a, b, c … a1. */
+function freeId({ uses }: Composition): string {
+  const taken = new Set(uses.map(({ id }) => id));
+  for (let index = 0; ; index += 1) {
+    const id = String.fromCharCode(97 + (index % 26)) + (index < 26 ? '' : String(Math.floor(index / 26)));
+    if (!taken.has(id)) return id;
+  }
+}
+
+/** Measures that a technique is the first of the composition to want, as it proposes them. */
+function firstMeasures({ uses, measures }: Composition, { parameters }: AnyTechnique): Texts {
+  const wanted = (each: Parameters): Set<Measure> =>
+    new Set(Object.values(each).flatMap((parameter) => measureOf(parameter) ?? []));
+  const had = new Set(uses.flatMap(({ technique }) => [...wanted(techniqueOf(technique)?.parameters ?? {})]));
+  const texts = textsOf(parameters, initialValues(parameters), 'mm');
+  const first: Record<string, string> = { ...measures };
+  for (const [key, parameter] of Object.entries(parameters)) {
+    const measure = measureOf(parameter);
+    if (measure === undefined || had.has(measure)) continue;
+    for (const [field, text] of Object.entries(texts))
+      if (field === key || field.startsWith(`${key}.`)) first[measure + field.slice(key.length)] = text;
+  }
+  return first;
+}
+
+/** Adds a technique at the end, as it is proposed. */
+export function withTechnique(composition: Composition, technique: AnyTechnique): Composition {
+  const { id, title, parameters } = technique;
+  const use: TechniqueUse = {
+    id: freeId(composition),
+    technique: id,
+    name: title,
+    texts: textsOf(parameters, initialValues(parameters), 'mm'),
+    wires: {},
+    own: [],
+  };
+  return {
+    ...composition,
+    measures: firstMeasures(composition, technique),
+    uses: [...composition.uses, use],
+  };
+}
+
+/** Takes a technique out, with its steps. */
+export function withoutUse(composition: Composition, id: string): Composition {
+  const others = (key: string) => !key.startsWith(`${id}.`);
+  return {
+    ...composition,
+    uses: composition.uses.filter((use) => use.id !== id),
+    order: composition.order.filter(others),
+    overridden: composition.overridden.filter(others),
+  };
+}
+
+export const withUse = (
+  composition: Composition,
+  id: string,
+  change: Partial<TechniqueUse>,
+): Composition => ({
+  ...composition,
+  uses: composition.uses.map((use) => (use.id === id ? { ...use, ...change } : use)),
+});
+
+/** Moves a step to before the one that stands at a place. @param steps all step keys as they stand */
+export function withStepAt(
+  composition: Composition,
+  steps: readonly string[],
+  key: string,
+  to: number,
+): Composition {
+  const order = steps.filter((each) => each !== key);
+  order.splice(Math.max(0, Math.min(order.length, to)), 0, key);
+  return { ...composition, order };
+}
+
+/** What a wire is wanted to be instead; what is left out stays. */
+export interface Swap {
+  readonly metal?: MetalId;
+  readonly temper?: Temper;
+  /** Width, µm. */
+  readonly width?: number;
+}
+
+/** How far two wires differ in what a swap does not name: profile must agree, then size, then temper. */
+function unlike(wanted: WireSpec & Required<Swap>, spec: WireSpec): number {
+  if (spec.metal !== wanted.metal || spec.profile !== wanted.profile || spec.finish !== 'bare')
+    return Infinity;
+  const size = Math.abs(spec.width - wanted.width) / wanted.width;
+  if (size > 0.04) return Infinity;
+  return size * 10 + (spec.temper === wanted.temper ? 0 : 1);
+}
+
+/** The studio’s wire that comes nearest to a wire with something swapped; undefined when none is of that profile and size. */
+export function swapped(spec: WireSpec, swap: Swap, specs: Specs): string | undefined {
+  const wanted = { ...spec, ...swap, width: (swap.width ?? spec.width) as WireSpec['width'] };
+  const ranked = Object.entries(specs)
+    .map(([id, each]) => ({ id, unlike: unlike(wanted as WireSpec & Required<Swap>, each) }))
+    .filter((each) => each.unlike < Infinity)
+    .sort((a, b) => a.unlike - b.unlike || a.id.localeCompare(b.id));
+  return ranked[0]?.id;
+}
+
+/** A composition with its wires swapped throughout, and the wires that the studio has no counterpart of. */
+export interface Swapped {
+  readonly composition: Composition;
+  readonly missing: readonly string[];
+}
+
+/** Swaps metal, temper or gauge throughout. @param only the spec that is swapped; all of them when it is left out */
+export function swapThroughout(composition: Composition, swap: Swap, specs: Specs, only?: string): Swapped {
+  const missing = new Set<string>();
+  const uses = composition.uses.map((use) => ({
+    ...use,
+    wires: Object.fromEntries(
+      Object.entries(use.wires).map(([key, specId]) => {
+        const spec = specs[specId];
+        if (!spec || (only !== undefined && specId !== only)) return [key, specId];
+        const other = swapped(spec, swap, specs);
+        if (other === undefined) missing.add(specId);
+        return [key, other ?? specId];
+      }),
+    ),
+  }));
+  return { composition: { ...composition, uses }, missing: [...missing] };
+}

@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import { expectOk } from '../result';
+import { techniqueOf, TECHNIQUES, type AnyTechnique } from '../technique/registry';
+import { cutOf, netOf } from '../technique/technique';
+import { plainSpec } from '../technique/totals';
+import { roundWire } from '../technique/parameter';
+import type { MetalId, Temper } from '../wire/metal';
+import { gramsPerMetre } from '../wire/mass';
+import type { WireSpec } from '../wire/spec';
+import { cutsOf, stepsOf } from './bodyOf';
+import { swapThroughout, withoutUse, withStepAt, withTechnique, withUse } from './changes';
+import { EMPTY_COMPOSITION, resolve, type Composition, type Specs } from './composition';
+import { cutLength } from './pattern';
+import { readComposition } from './readComposition';
+
+const named = (id: string) => techniqueOf(id) as AnyTechnique;
+const composed = (...ids: string[]): Composition =>
+  ids.reduce((composition, id) => withTechnique(composition, named(id)), EMPTY_COMPOSITION);
+
+const spec = (width: number, metal: MetalId, temper: Temper = 'dead soft'): WireSpec => ({
+  ...plainSpec(roundWire(width), metal),
+  temper,
+});
+const SPECS: Specs = {
+  c20: spec(0.812, 'copper'),
+  c28: spec(0.321, 'copper'),
+  s20: spec(0.812, 'sterling', 'half hard'),
+  s20soft: spec(0.812, 'sterling'),
+  s28: spec(0.321, 'sterling'),
+  s22: spec(0.644, 'sterling'),
+};
+
+const inCopper = (composition: Composition) =>
+  withUse(composition, 'a', { wires: { wire: 'c20', binding: 'c28' } });
+
+describe('a composition', () => {
+  it('shares its stone: a larger one takes more wire everywhere, and what keeps its own does not', () => {
+    const pattern = composed('bundle-frame', 'bead-halo');
+    const larger = { ...pattern.measures, 'stone.length': '30 mm', 'stone.width': '22 mm' };
+    const nets = (each: Composition, measures = each.measures) =>
+      resolve(each, {}, measures).cuts.map((cut) => netOf(cut));
+    const [before, after] = [nets(pattern), nets(pattern, larger)];
+    expect(before[0]).toBeLessThan(after[0] ?? 0);
+    expect(before[2]).toBeLessThan(after[2] ?? 0);
+    const owned = withUse(pattern, 'b', { own: ['stone'] });
+    expect(nets(owned, larger)[2]).toBe(nets(owned)[2]);
+    expect(resolve(pattern, {}).measures).toEqual(['stone', 'bead']);
+  });
+
+  it('takes the size of the wire it is cut from, weighs it, and says what its finish forbids', () => {
+    const plain = resolve(inCopper(composed('bundle-frame')), SPECS);
+    const sterling = resolve(
+      swapThroughout(inCopper(composed('bundle-frame')), { metal: 'sterling' }, SPECS).composition,
+      SPECS,
+    );
+    expect(plain.cuts.map(({ specId }) => specId)).toEqual(['c20', 'c28']);
+    const frame = plain.cuts[0];
+    if (!frame) throw new Error('a bundle frame has a frame wire');
+    const expected = plain.cuts.reduce(
+      (sum, cut) =>
+        sum + (cut.count * netOf(cut) * gramsPerMetre(SPECS[cut.specId ?? ''] as WireSpec)) / 1000,
+      0,
+    );
+    expect(plain.grams).toBeCloseTo(expected, 9);
+    // Sterling is 10.36/8.89 as heavy as copper (925/75 Ag-Cu; IEC 60028).
+    expect(sterling.grams / plain.grams).toBeCloseTo(10.36 / 8.89, 6);
+    const coated: Specs = {
+      ...SPECS,
+      c20: { ...spec(0.812, 'copper'), finish: 'coated', finishName: 'teal' },
+    };
+    const said = resolve(inCopper(composed('bundle-frame')), coated).uses[0]?.judgements.map(
+      (each) => each.said,
+    );
+    expect(said?.join()).toMatch(/Mark coated wire with tape/);
+  });
+
+  it('swaps a metal, a gauge or a temper throughout, and names what the studio has none of', () => {
+    const copper = inCopper(composed('bundle-frame'));
+    const wiresOf = (each: Composition) => Object.values(each.uses[0]?.wires ?? {});
+    // The nearest temper is taken: soft for soft.
+    expect(wiresOf(swapThroughout(copper, { metal: 'sterling' }, SPECS).composition)).toEqual([
+      's20soft',
+      's28',
+    ]);
+    expect(
+      wiresOf(swapThroughout(copper, { metal: 'sterling', temper: 'half hard' }, SPECS, 'c20').composition),
+    ).toEqual(['s20', 'c28']);
+    expect(
+      wiresOf(swapThroughout(copper, { metal: 'sterling', width: 644 }, SPECS, 'c20').composition)[0],
+    ).toBe('s22');
+    expect(swapThroughout(copper, { metal: 'titanium' }, SPECS)).toMatchObject({ missing: ['c20', 'c28'] });
+  });
+
+  it('a pair takes twice of everything', () => {
+    const one = resolve(inCopper(composed('bundle-frame')), SPECS);
+    const pair = resolve({ ...inCopper(composed('bundle-frame')), copies: 2 }, SPECS);
+    expect(pair.cuts.map(({ count }) => count)).toEqual(one.cuts.map(({ count }) => 2 * count));
+    expect(pair.minutes).toBeCloseTo(2 * one.minutes, 9);
+    expect(pair.grams).toBeCloseTo(2 * one.grams, 9);
+  });
+
+  it('keeps the order that was chosen; what must come first and does not is a fault until it is overridden', () => {
+    const pattern = composed('wrapped-loop-link', 'ear-wire');
+    const steps = resolve(pattern, {}).steps.map(({ id }) => id);
+    expect(steps[0]).toBe('a.first-loop');
+    const moved = withStepAt(pattern, steps, 'a.hang-first', steps.length - 1);
+    const resolved = resolve(moved, {});
+    expect(resolved.steps.at(-1)?.id).toBe('a.hang-first');
+    expect(resolved.faults.map(({ said }) => said)).toEqual([
+      '“hang what belongs in the first loop” comes after “wrap the first loop shut”.',
+    ]);
+    expect(resolve({ ...moved, overridden: ['a.hang-first'] }, {}).faults).toEqual([]);
+    // A technique that is added later brings its steps to the end, and takes them away again.
+    const more = withTechnique(moved, named('coil'));
+    expect(resolve(more, {}).steps.at(-1)?.id).toBe('c.coil');
+    expect(resolve(withoutUse(more, 'c'), {}).steps).toHaveLength(steps.length);
+    expect(withoutUse(moved, 'a').order.every((key) => key.startsWith('b.'))).toBe(true);
+  });
+
+  it('says what is wrong where it is wrong, and works out the rest', () => {
+    const pattern = withUse(composed('coil', 'flat-spiral'), 'a', { texts: { length: 'long' } });
+    const resolved = resolve(pattern, {});
+    expect(resolved.complete).toBe(false);
+    expect(resolved.uses[0]?.wrong).toHaveProperty('length');
+    expect(resolved.cuts).toHaveLength(1);
+    const impossible = resolve(
+      withUse(composed('flat-spiral'), 'a', {
+        texts: { ...composed('flat-spiral').uses[0]?.texts, across: '2 mm' },
+      }),
+      {},
+    );
+    expect(impossible.uses[0]?.refusal).toMatch(/more than 3.05 mm across/);
+    expect(
+      resolve({ ...composed('bundle-frame'), measures: { 'stone.length': 'big' } }, {}).measuresWrong,
+    ).toHaveProperty(['stone.length']);
+  });
+
+  it('becomes cuts to the micrometre, with their marks, and steps to the half minute', () => {
+    const resolved = resolve(inCopper(composed('bundle-frame')), SPECS);
+    const cuts = cutsOf(resolved);
+    for (const [index, cut] of cuts.entries()) {
+      expect(Math.abs(cutLength(cut) / 1000 - cutOf(resolved.cuts[index] ?? { terms: [] }))).toBeLessThan(
+        0.004,
+      );
+      expect((cut.marks ?? []).every(({ at }) => Number.isInteger(at))).toBe(true);
+    }
+    expect(cuts[0]?.marks?.[1]?.what).toMatch(/middle/);
+    expect(
+      stepsOf(resolved).every(({ minutes }) => minutes * 2 === Math.round(minutes * 2) && minutes > 0),
+    ).toBe(true);
+    expect(cutsOf(resolve(composed('bundle-frame'), SPECS))).toEqual([]);
+  });
+
+  it('of any techniques at all is complete as they are proposed, and reads back from JSON', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...TECHNIQUES.map(({ id }) => id)), { maxLength: 6 }), (ids) => {
+        const pattern = composed(...ids);
+        const back = expectOk(readComposition(JSON.parse(JSON.stringify(pattern))));
+        expect(back).toEqual(pattern);
+        // Techniques that share a measure may not agree on one; alone, each is complete.
+        for (const id of ids) expect([id, resolve(composed(id), {}).complete]).toEqual([id, true]);
+        expect(resolve(pattern, {}).faults).toEqual([]);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it.each<[unknown, RegExp]>([
+    [null, /composition: an object is expected/],
+    [{ ...EMPTY_COMPOSITION, colour: 'red' }, /composition.colour: there is no such field/],
+    [{ ...EMPTY_COMPOSITION, copies: 0 }, /copies: a whole number from 1 to 20/],
+    [{ ...EMPTY_COMPOSITION, measures: { ring: 7 } }, /measures.ring: a text/],
+    [
+      { ...EMPTY_COMPOSITION, uses: [{ ...composed('coil').uses[0], technique: 'knit' }] },
+      /“knit” is none of/,
+    ],
+    [
+      { ...EMPTY_COMPOSITION, uses: [composed('coil').uses[0], composed('coil').uses[0]] },
+      /“a” stands twice/,
+    ],
+    [{ ...EMPTY_COMPOSITION, uses: [{ ...composed('coil').uses[0], id: '../' }] }, /uses.0.id: a letter/],
+    [{ ...EMPTY_COMPOSITION, order: 'all' }, /order: a list/],
+  ])('%j is refused where it is wrong', (plain, said) => {
+    const read = readComposition(plain);
+    expect(read.ok ? '' : read.error).toMatch(said);
+  });
+});

@@ -1,0 +1,251 @@
+import { judgeOrder } from '../judgement/order';
+import { judgePlan, type KnownWire } from '../judgement/judgePlan';
+import type { Judgement } from '../judgement/judgement';
+import { beadLength, stone, type Parameter, type Parameters, type WireSize } from '../technique/parameter';
+import { readTexts, textsOf, type Texts } from '../technique/readTexts';
+import type { Values, Wrong } from '../technique/readValues';
+import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import { insideWanted } from '../technique/ringStart';
+import type { OrderRule, Plan, PlannedCut } from '../technique/technique';
+import { netOf } from '../technique/technique';
+import type { Caution } from '../technique/cautions';
+import { UM_PER_MM } from '../units/length';
+import { gramsPerMetre } from '../wire/mass';
+import { isTwisted } from '../wire/profile';
+import type { WireSpec } from '../wire/spec';
+
+/**
+ * What several techniques of a pattern share, so that the pattern can be resolved for another stone, ring or bead: a parameter is
+ * bound to one of these unless it keeps a value of its own.
+ */
+export const MEASURES = {
+  stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
+  ring: insideWanted,
+  bead: beadLength('Bead', 6, 0.5, 100),
+} as const satisfies Parameters;
+export type Measure = keyof typeof MEASURES;
+
+/** The measure that a parameter can be bound to. */
+export function measureOf(parameter: Parameter): Measure | undefined {
+  if (parameter.kind === 'stone') return 'stone';
+  return parameter.kind === 'length' ? parameter.as : undefined;
+}
+
+/** A technique as a pattern uses it: what was typed for it, and what its wires are cut from. */
+export interface TechniqueUse {
+  /** Its own within the pattern, so that steps can be told apart. */
+  readonly id: string;
+  readonly technique: string;
+  readonly name: string;
+  /** As typed, each with its unit. */
+  readonly texts: Texts;
+  /** Wire parameters by the spec that they are cut from; the size is the spec’s. */
+  readonly wires: Readonly<Record<string, string>>;
+  /** Parameters that are not bound to a measure of the pattern, though they could be. */
+  readonly own: readonly string[];
+}
+
+/** A pattern as it is composed: techniques, what they share, and the order of the work. */
+export interface Composition {
+  readonly measures: Texts;
+  readonly uses: readonly TechniqueUse[];
+  /** Steps in the order of the work, “use.step”; steps that are not named follow those of their technique. */
+  readonly order: readonly string[];
+  /** Steps whose order fault the maker has overridden, by their key. */
+  readonly overridden: readonly string[];
+  /** How many alike make the piece: 2 for a pair. */
+  readonly copies: number;
+}
+
+/** Specs of the studio by id. */
+export type Specs = Readonly<Record<string, WireSpec>>;
+
+/** A technique of a pattern, worked out; without a plan when something typed is wrong or nothing can be made of it. */
+export interface ResolvedUse {
+  readonly use: TechniqueUse;
+  readonly technique: AnyTechnique;
+  readonly values: Values | undefined;
+  readonly plan: Plan | undefined;
+  readonly wrong: Wrong;
+  readonly refusal: string;
+  readonly judgements: readonly Judgement[];
+}
+
+export interface ResolvedCut extends PlannedCut {
+  readonly use: TechniqueUse;
+  readonly size: WireSize;
+  /** The spec that it is cut from, once one is chosen. */
+  readonly specId: string | undefined;
+}
+
+export interface ResolvedStep {
+  /** “use.step”. */
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly cautions: readonly Caution[];
+  readonly use: TechniqueUse;
+}
+
+/** Everything that a composition comes to. */
+export interface Resolved {
+  /** Measures that some technique is bound to. */
+  readonly measures: readonly Measure[];
+  readonly measuresWrong: Wrong;
+  readonly uses: readonly ResolvedUse[];
+  readonly cuts: readonly ResolvedCut[];
+  readonly parts: readonly { readonly name: string; readonly count: number }[];
+  readonly steps: readonly ResolvedStep[];
+  /** Order faults; those that were overridden are left out. */
+  readonly faults: readonly Judgement[];
+  readonly minutes: number;
+  /** Wire that stays in the piece, g; wires without a spec are left out. */
+  readonly grams: number;
+  /** Whether every technique could be worked out. */
+  readonly complete: boolean;
+}
+
+const sizeOf = ({ profile, width, height }: WireSpec): WireSize => ({
+  // Twisted stock is worked as round wire of its width.
+  profile: isTwisted(profile) ? 'round' : (profile as WireSize['profile']),
+  width: width / UM_PER_MM,
+  height: height / UM_PER_MM,
+});
+
+/** What a wire parameter’s texts are when it is cut from a spec. */
+function wireTexts(key: string, spec: WireSpec): Texts {
+  const { profile, width, height } = sizeOf(spec);
+  return { [key]: `${width} mm`, [`${key}.profile`]: profile, [`${key}.height`]: `${height} mm` };
+}
+
+/** The texts of a use, with what it is bound to and cut from written in. */
+function boundTexts(
+  { texts, wires, own }: TechniqueUse,
+  { parameters }: AnyTechnique,
+  measures: Texts,
+  specs: Specs,
+): Texts {
+  const filled: Record<string, string> = { ...texts };
+  for (const [key, parameter] of Object.entries(parameters)) {
+    const measure = measureOf(parameter);
+    if (measure && !own.includes(key))
+      for (const [field, text] of Object.entries(measures))
+        if (field === measure || field.startsWith(`${measure}.`))
+          filled[key + field.slice(measure.length)] = text;
+    const spec = specs[wires[key] ?? ''];
+    if (parameter.kind === 'wire' && spec) Object.assign(filled, wireTexts(key, spec));
+  }
+  return filled;
+}
+
+function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
+  const technique = techniqueOf(use.technique);
+  if (!technique) return undefined;
+  const base = { use, technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
+  const read = readTexts(technique.parameters, boundTexts(use, technique, measures, specs), 'mm');
+  if (!read.ok) return { ...base, wrong: read.error };
+  const planned = technique.plan(read.value as never);
+  if (!planned.ok) return { ...base, values: read.value, refusal: planned.error };
+  const known: Record<string, KnownWire> = {};
+  for (const [key, specId] of Object.entries(use.wires)) {
+    const spec = specs[specId];
+    if (spec) known[key] = { metal: spec.metal, temper: spec.temper, finish: spec.finish };
+  }
+  const judgements = judgePlan(technique, read.value, planned.value, known).filter(
+    ({ weight }) => weight === 'advice',
+  );
+  return { ...base, values: read.value, plan: planned.value, judgements };
+}
+
+/** Steps by the order that was chosen; those it does not name follow the step before them in their technique. */
+function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): ResolvedStep[] {
+  const known = new Map(steps.map((step) => [step.id, step]));
+  const chosen = order.flatMap((id) => known.get(id) ?? []);
+  const left = steps.filter(({ id }) => !order.includes(id));
+  for (const step of left) {
+    const before = steps[steps.indexOf(step) - 1];
+    const at = before && before.use.id === step.use.id ? chosen.indexOf(before) + 1 : chosen.length;
+    chosen.splice(at, 0, step);
+  }
+  return chosen;
+}
+
+/**
+ * Works a composition out: for its own measures, or for others that are put in their place.
+ * @param specs of the studio; a wire without one keeps the size that was typed
+ */
+export function resolve(composition: Composition, specs: Specs, measures = composition.measures): Resolved {
+  const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs) ?? []);
+  const needed = (Object.keys(MEASURES) as Measure[]).filter((measure) =>
+    uses.some(({ use, technique }) =>
+      Object.entries(technique.parameters).some(
+        ([key, parameter]) => measureOf(parameter) === measure && !use.own.includes(key),
+      ),
+    ),
+  );
+  const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
+  const { copies } = composition;
+  const planned = uses.flatMap((each) =>
+    each.plan && each.values ? [{ ...each, plan: each.plan, values: each.values }] : [],
+  );
+  const cuts = planned.flatMap(({ use, plan, values }) =>
+    plan.cuts.map((cut): ResolvedCut => ({
+      ...cut,
+      count: cut.count * copies,
+      use,
+      size: values[cut.wire] as WireSize,
+      specId: specs[use.wires[cut.wire] ?? ''] ? use.wires[cut.wire] : undefined,
+    })),
+  );
+  const keyed = (use: TechniqueUse, id: string) => `${use.id}.${id}`;
+  const steps = inOrder(
+    planned.flatMap(({ use, plan }) =>
+      plan.steps.map(({ id, name, minutes, cautions = [] }): ResolvedStep => ({
+        id: keyed(use, id),
+        name,
+        minutes: minutes * copies,
+        cautions,
+        use,
+      })),
+    ),
+    composition.order,
+  );
+  const rules = planned.flatMap(({ use, plan }) =>
+    plan.order.map((rule): OrderRule => ({
+      ...rule,
+      first: keyed(use, rule.first),
+      then: keyed(use, rule.then),
+    })),
+  );
+  return {
+    measures: needed,
+    measuresWrong: read.ok ? {} : read.error,
+    uses,
+    cuts,
+    parts: planned.flatMap(({ plan }) =>
+      plan.parts.map(({ name, count }) => ({ name, count: count * copies })),
+    ),
+    steps,
+    faults: judgeOrder(steps, rules).filter(({ about }) => !composition.overridden.includes(about)),
+    minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    grams: cuts.reduce((sum, cut) => {
+      const spec = specs[cut.specId ?? ''];
+      return spec ? sum + (cut.count * netOf(cut) * gramsPerMetre(spec)) / 1000 : sum;
+    }, 0),
+    complete:
+      read.ok && uses.length === composition.uses.length && uses.every(({ plan }) => plan !== undefined),
+  };
+}
+
+/** A composition that holds nothing yet. */
+export const EMPTY_COMPOSITION: Composition = {
+  measures: textsOf(
+    MEASURES,
+    { stone: MEASURES.stone.initial, ring: MEASURES.ring.initial, bead: MEASURES.bead.initial },
+    'mm',
+  ),
+  uses: [],
+  order: [],
+  overridden: [],
+  copies: 1,
+};

@@ -1,0 +1,96 @@
+import { ok, refuse, type Result } from '../result';
+import { techniqueOf, TECHNIQUES } from '../technique/registry';
+import type { Texts } from '../technique/readTexts';
+import type { Composition, TechniqueUse } from './composition';
+
+type Plain = Readonly<Record<string, unknown>>;
+
+const MOST_USES = 40;
+const MOST_FIELDS = 80;
+const MOST_TEXT = 400;
+const MOST_STEPS = 400;
+const MOST_COPIES = 20;
+
+class Unreadable extends Error {}
+
+const fail = (where: string, allowed: string): never => {
+  throw new Unreadable(`${where}: ${allowed}.`);
+};
+
+function object(value: unknown, where: string, fields: readonly string[] | null): Plain {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return fail(where, 'an object is expected');
+  const unknown = fields && Object.keys(value).find((key) => !fields.includes(key));
+  if (unknown) return fail(`${where}.${unknown}`, `there is no such field; ${fields.join(', ')} are allowed`);
+  return value as Plain;
+}
+
+function text(value: unknown, where: string, most = MOST_TEXT): string {
+  return typeof value === 'string' && value.length <= most
+    ? value
+    : fail(where, `a text of at most ${most} characters is expected`);
+}
+
+function texts(value: unknown, where: string): Texts {
+  const entries = Object.entries(object(value, where, null));
+  if (entries.length > MOST_FIELDS) return fail(where, `at most ${MOST_FIELDS} fields are allowed`);
+  return Object.fromEntries(entries.map(([key, each]) => [key, text(each, `${where}.${key}`)]));
+}
+
+function list(value: unknown, where: string, most: number): readonly unknown[] {
+  return Array.isArray(value) && value.length <= most
+    ? value
+    : fail(where, `a list of at most ${most} is expected`);
+}
+
+const names = (value: unknown, where: string, most: number): string[] =>
+  list(value, where, most).map((each, index) => text(each, `${where}.${index}`, 80));
+
+const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own'];
+
+function readUse(value: unknown, where: string): TechniqueUse {
+  const plain = object(value, where, USE_FIELDS);
+  const technique = text(plain['technique'], `${where}.technique`, 80);
+  if (!techniqueOf(technique))
+    return fail(
+      `${where}.technique`,
+      `“${technique}” is none of ${TECHNIQUES.map(({ id }) => id).join(', ')}`,
+    );
+  const id = text(plain['id'], `${where}.id`, 8);
+  if (!/^[a-z]\d*$/.test(id))
+    return fail(`${where}.id`, 'a letter with or without a number is expected, like a or b2');
+  return {
+    id,
+    technique,
+    name: text(plain['name'], `${where}.name`, 60),
+    texts: texts(plain['texts'], `${where}.texts`),
+    wires: texts(plain['wires'], `${where}.wires`),
+    own: names(plain['own'], `${where}.own`, MOST_FIELDS),
+  };
+}
+
+const FIELDS = ['measures', 'uses', 'order', 'overridden', 'copies'];
+
+/** Reads a composition as it is stored, sent or imported. @returns a sentence that says where it is wrong */
+export function readComposition(value: unknown): Result<Composition> {
+  try {
+    const plain = object(value, 'composition', FIELDS);
+    const uses = list(plain['uses'], 'uses', MOST_USES).map((each, index) => readUse(each, `uses.${index}`));
+    const ids = uses.map(({ id }) => id);
+    const twice = ids.find((id, index) => ids.indexOf(id) !== index);
+    if (twice !== undefined) fail('uses', `the id “${twice}” stands twice`);
+    const copies = plain['copies'];
+    if (!Number.isInteger(copies) || Number(copies) < 1 || Number(copies) > MOST_COPIES)
+      fail('copies', `a whole number from 1 to ${MOST_COPIES} is expected`);
+    return ok({
+      measures: texts(plain['measures'], 'measures'),
+      uses,
+      order: names(plain['order'], 'order', MOST_STEPS),
+      overridden: names(plain['overridden'], 'overridden', MOST_STEPS),
+      copies: Number(copies),
+    });
+  } catch (fault) {
+    if (fault instanceof Unreadable) return refuse(fault.message);
+    throw fault;
+  }
+}
