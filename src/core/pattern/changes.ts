@@ -1,6 +1,7 @@
 import { initialValues, type Parameters } from '../technique/parameter';
 import { textsOf, type Texts } from '../technique/readTexts';
 import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import { plainSpec } from '../technique/totals';
 import type { MetalId, Temper } from '../wire/metal';
 import type { WireSpec } from '../wire/spec';
 import { measureOf, type Composition, type Measure, type Specs, type TechniqueUse } from './composition';
@@ -30,15 +31,40 @@ function firstMeasures({ uses, measures }: Composition, { parameters }: AnyTechn
   return first;
 }
 
-/** Adds a technique at the end, as it is proposed. */
-export function withTechnique(composition: Composition, technique: AnyTechnique): Composition {
+/** The metal that most wires of a composition are of already; copper when there are none. */
+function metalSoFar({ uses }: Composition, specs: Specs): MetalId {
+  const counts = new Map<MetalId, number>();
+  for (const specId of uses.flatMap(({ wires }) => Object.values(wires))) {
+    const metal = specs[specId]?.metal;
+    if (metal) counts.set(metal, (counts.get(metal) ?? 0) + 1);
+  }
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'copper';
+}
+
+/** The studio’s wires that come nearest to what a technique proposes, where there are any. */
+function proposedWires({ parameters }: AnyTechnique, metal: MetalId, specs: Specs): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(parameters).flatMap(([key, parameter]) => {
+      const found =
+        parameter.kind === 'wire' ? swapped(plainSpec(parameter.initial, metal), {}, specs) : undefined;
+      return found ? [[key, found]] : [];
+    }),
+  );
+}
+
+/** Adds a technique at the end, as it is proposed, cut from the studio’s wires that come nearest to it. */
+export function withTechnique(
+  composition: Composition,
+  technique: AnyTechnique,
+  specs: Specs = {},
+): Composition {
   const { id, title, parameters } = technique;
   const use: TechniqueUse = {
     id: freeId(composition),
     technique: id,
     name: title,
     texts: textsOf(parameters, initialValues(parameters), 'mm'),
-    wires: {},
+    wires: proposedWires(technique, metalSoFar(composition, specs), specs),
     own: [],
   };
   return {

@@ -91,6 +91,13 @@ describe('a composition', () => {
     expect(swapThroughout(copper, { metal: 'titanium' }, SPECS)).toMatchObject({ missing: ['c20', 'c28'] });
   });
 
+  it('a technique is cut from the nearest wires there are, of the metal that the pattern is of', () => {
+    const first = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), SPECS);
+    expect(first.uses[0]?.wires).toEqual({ wire: 'c20', binding: 'c28' });
+    const sterling = swapThroughout(first, { metal: 'sterling' }, SPECS).composition;
+    expect(withTechnique(sterling, named('coil'), SPECS).uses[1]?.wires).toEqual({ core: 's20soft' });
+  });
+
   it('a pair takes twice of everything', () => {
     const one = resolve(inCopper(composed('bundle-frame')), SPECS);
     const pair = resolve({ ...inCopper(composed('bundle-frame')), copies: 2 }, SPECS);

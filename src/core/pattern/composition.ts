@@ -138,7 +138,21 @@ function boundTexts(
   return filled;
 }
 
+/** What uses came to last: while one types in one of them, the others are not worked out again. */
+const workedOut = new WeakMap<
+  TechniqueUse,
+  { readonly measures: Texts; readonly specs: Specs; readonly resolved: ResolvedUse | undefined }
+>();
+
 function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
+  const before = workedOut.get(use);
+  if (before?.measures === measures && before.specs === specs) return before.resolved;
+  const resolved = workOut(use, measures, specs);
+  workedOut.set(use, { measures, specs, resolved });
+  return resolved;
+}
+
+function workOut(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
   const technique = techniqueOf(use.technique);
   if (!technique) return undefined;
   const base = { use, technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };

@@ -27,15 +27,13 @@ it('every technique is drawn within its box, in numbers, of points that can be c
 
 it('a weave goes over and under its frame wires: as much before them as behind', () => {
   const { behind, before, level } = drawingOf(named('straight-weave'));
-  expect(level.filter(({ wire }) => wire === 'base')).toHaveLength(2);
+  expect(level.find(({ wire }) => wire === 'base')?.d.match(/M/g)).toHaveLength(2);
   const across = (lines: typeof before) =>
     lines
       .filter(({ wire }) => wire === 'weaving')
-      .reduce((sum, { d }) => {
-        const ys = d
-          .slice(1)
-          .split('L')
-          .map((point) => Number(point.split(' ')[1]));
+      .flatMap(({ d }) => d.slice(1).split('M'))
+      .reduce((sum, run) => {
+        const ys = run.split('L').map((point) => Number(point.split(' ')[1]));
         return sum + ys.slice(1).reduce((way, y, index) => way + Math.abs(y - (ys[index] ?? y)), 0);
       }, 0);
   expect(across(before)).toBeGreaterThan(100);

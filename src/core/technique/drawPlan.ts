@@ -4,7 +4,7 @@ import type { WireSize } from './parameter';
 import type { Plan } from './technique';
 import type { Values } from './readValues';
 
-/** A line to be drawn: SVG path commands in mm, and how thick. */
+/** Everything of one wire that lies in one layer: SVG path commands in mm, and how thick. */
 export interface DrawnLine {
   readonly d: string;
   readonly thick: number;
@@ -62,7 +62,11 @@ export function drawPlan({ cuts, solids }: Plan, values: Values): Drawing {
   );
   const points = wires.reduce((sum, { path }) => sum + path.length, 0);
   const step = Math.ceil(points / MOST_POINTS);
-  const layers: Record<Layer, DrawnLine[]> = { behind: [], level: [], before: [] };
+  const layers: Record<Layer, Map<string, DrawnLine>> = {
+    behind: new Map(),
+    level: new Map(),
+    before: new Map(),
+  };
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
   const hold = (x: number, y: number, about: number) => {
     left = Math.min(left, x - about);
@@ -71,8 +75,10 @@ export function drawPlan({ cuts, solids }: Plan, values: Values): Drawing {
     bottom = Math.max(bottom, y + about);
   };
   for (const { wire, path, thick } of wires) {
-    for (const run of runsOf(thinned(path, step)))
-      layers[run.layer].push({ d: commands(run.points), thick, wire });
+    for (const run of runsOf(thinned(path, step))) {
+      const layer = layers[run.layer];
+      layer.set(wire, { d: (layer.get(wire)?.d ?? '') + commands(run.points), thick, wire });
+    }
     for (const { x, y } of path) hold(x, y, thick / 2);
   }
   const stones: string[] = [];
@@ -88,7 +94,9 @@ export function drawPlan({ cuts, solids }: Plan, values: Values): Drawing {
     }
   }
   return {
-    ...layers,
+    behind: [...layers.behind.values()],
+    level: [...layers.level.values()],
+    before: [...layers.before.values()],
     stones,
     beads,
     box: { x: left - PAD, y: top - PAD, width: right - left + 2 * PAD, height: bottom - top + 2 * PAD },

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import { parseLength } from '@/core/units/length';
 import { toCost } from '@/core/units/money';
-import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import type { PatternBody, PatternKind, PatternPart } from '@/core/pattern/pattern';
 import { brokenConstraint } from '@/data/faults';
 import type { Tx } from '@/data/inStudio';
 import { Pattern, PatternRevision } from '@/data/models/making';
@@ -14,7 +14,7 @@ import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
 import { specsById } from '../wire/specs';
-import { WritePatternInput } from './writePattern.input';
+import { WritePatternInput, type PatternPartInput } from './writePattern.input';
 
 export interface Written {
   readonly number: number;
@@ -38,17 +38,24 @@ export function writePattern(
     ownerOnly(session);
     return readInput(WritePatternInput, plain);
   };
-  return post(session, 'writePattern', postKey, prepare, async (tx, input) => {
-    const body = await bodyFrom(tx, input);
-    try {
-      return await (base ? revise(tx, base, body) : begin(tx, body));
-    } catch (fault) {
-      if (brokenConstraint(fault) === 'patterns_name') {
-        throw invalid('name', `There is already a pattern called “${body.name}”; choose another name.`);
-      }
-      throw fault;
+  return post(session, 'writePattern', postKey, prepare, async (tx, input) =>
+    keepPattern(tx, base, await bodyFrom(tx, input)),
+  );
+}
+
+/**
+ * Keeps what a pattern says: as a new pattern, or as the next revision of one.
+ * @throws Refused when its name is taken, or somebody revised it meanwhile
+ */
+export async function keepPattern(tx: Tx, base: PatternBase | null, body: PatternBody): Promise<Written> {
+  try {
+    return await (base ? revise(tx, base, body) : begin(tx, body));
+  } catch (fault) {
+    if (brokenConstraint(fault) === 'patterns_name') {
+      throw invalid('name', `There is already a pattern called “${body.name}”; choose another name.`);
     }
-  });
+    throw fault;
+  }
 }
 
 async function bodyFrom(tx: Tx, input: WritePatternInput): Promise<PatternBody> {
@@ -74,11 +81,7 @@ async function bodyFrom(tx: Tx, input: WritePatternInput): Promise<PatternBody> 
         length: expectOk(parseLength(each.length)),
       })),
     })),
-    parts: input.parts.map(({ name, count, unitCost }, index) => ({
-      name: name.trim(),
-      count: numberOf(count),
-      unitCost: toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
-    })),
+    parts: partsFrom(input.parts, currency),
     steps: input.steps.map(({ name, minutes, perSitting }) => ({
       name: name.trim(),
       minutes: numberOf(minutes),
@@ -86,6 +89,14 @@ async function bodyFrom(tx: Tx, input: WritePatternInput): Promise<PatternBody> 
     })),
   };
 }
+
+/** Beads and findings as they were typed. */
+export const partsFrom = (parts: readonly PatternPartInput[], currency: string): PatternPart[] =>
+  parts.map(({ name, count, unitCost }, index) => ({
+    name: name.trim(),
+    count: numberOf(count),
+    unitCost: toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
+  }));
 
 async function begin(tx: Tx, body: PatternBody): Promise<Written> {
   const number = await takeNumbers(tx, 'pattern');

@@ -1,8 +1,9 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import type { Judgement } from '@/core/judgement/judgement';
 import { fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
-import type { Parameters } from '@/core/technique/parameter';
+import type { Parameter, Parameters } from '@/core/technique/parameter';
 import type { Wrong } from '@/core/technique/readValues';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { formatBothWays, parseLength, UM_PER_MM, type LengthSystem } from '@/core/units/length';
@@ -18,40 +19,53 @@ interface ParameterFieldsProps {
   readonly wrong: Wrong;
   readonly judgements: readonly Judgement[];
   readonly onChange: (field: string, text: string) => void;
+  /** What stands in place of a parameter’s fields, where it is not typed. */
+  readonly instead?: (key: string, parameter: Parameter) => ReactNode;
+  /** What stands before a parameter’s fields. */
+  readonly before?: (key: string, parameter: Parameter) => ReactNode;
 }
 
 /** The parameters of a technique, each in its field, with what was understood and what the trade says of it beside. */
-export function ParameterFields({ parameters, texts, wrong, judgements, onChange }: ParameterFieldsProps) {
+export function ParameterFields(props: ParameterFieldsProps) {
+  const { parameters, judgements, instead, before } = props;
   return (
     <div className="space-y-3">
-      {Object.entries(parameters).map(([key, parameter]) => {
-        const fields = fieldsOf(key, parameter, texts);
-        const grouped = fields.length > 1;
-        const inputs = fields.map((field) => (
-          <ParameterField
-            key={field.field}
-            field={field}
-            group={grouped ? parameter.label : ''}
-            text={texts[field.field] ?? ''}
-            wrong={wrong[field.field]}
-            onChange={(text) => onChange(field.field, text)}
-          />
-        ));
-        return (
-          <div key={key} className="space-y-1">
-            {grouped ? (
-              <fieldset className="grid grid-cols-2 gap-2">
-                <legend className="sr-only">{parameter.label}</legend>
-                {inputs}
-              </fieldset>
-            ) : (
-              inputs
-            )}
-            <Judgements of={judgements.filter(({ about }) => about === key)} />
-          </div>
-        );
-      })}
+      {Object.entries(parameters).map(([key, parameter]) => (
+        <div key={key} className="space-y-1">
+          {before?.(key, parameter)}
+          {instead?.(key, parameter) ?? <Fields {...props} name={key} parameter={parameter} />}
+          <Judgements of={judgements.filter(({ about }) => about === key)} />
+        </div>
+      ))}
     </div>
+  );
+}
+
+function Fields({
+  name,
+  parameter,
+  texts,
+  wrong,
+  onChange,
+}: Pick<ParameterFieldsProps, 'texts' | 'wrong' | 'onChange'> & { name: string; parameter: Parameter }) {
+  const fields = fieldsOf(name, parameter, texts);
+  const grouped = fields.length > 1;
+  const inputs = fields.map((field) => (
+    <ParameterField
+      key={field.field}
+      field={field}
+      group={grouped ? parameter.label : ''}
+      text={texts[field.field] ?? ''}
+      wrong={wrong[field.field]}
+      onChange={(text) => onChange(field.field, text)}
+    />
+  ));
+  if (!grouped) return inputs;
+  return (
+    <fieldset className="grid grid-cols-2 gap-2">
+      <legend className="sr-only">{parameter.label}</legend>
+      {inputs}
+    </fieldset>
   );
 }
 

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Drawing, DrawnLine } from '@/core/technique/drawPlan';
 import type { MetalId } from '@/core/wire/metal';
 import { metalEdge, metalFill } from '../metalColour';
@@ -6,7 +7,7 @@ import { metalEdge, metalFill } from '../metalColour';
 const EDGE = 0.12;
 
 /** A plan drawn to scale: stones and beads in grey, wires in the colour of their metal, over and under one another. */
-export function PlanDrawing({
+export const PlanDrawing = memo(function PlanDrawing({
   drawing,
   metalOf,
   label,
@@ -51,7 +52,7 @@ export function PlanDrawing({
       <Lines lines={before} metalOf={metalOf} />
     </svg>
   );
-}
+});
 
 function Lines({
   lines,
@@ -65,10 +66,10 @@ function Lines({
   const paint = { fill: 'none', strokeLinejoin: 'round', strokeLinecap: 'round' } as const;
   return (
     <g opacity={dim ? 0.7 : 1}>
-      {lines.map(({ d, thick, wire }, index) => {
+      {lines.map(({ d, thick, wire }) => {
         const of = { metal: metalOf(wire), finish: 'bare' as const };
         return (
-          <g key={index}>
+          <g key={wire}>
             <path d={d} {...paint} stroke={metalEdge(of)} strokeWidth={thick} />
             <path d={d} {...paint} stroke={metalFill(of)} strokeWidth={thick * (1 - 2 * EDGE)} />
           </g>

@@ -21,20 +21,24 @@ export function AddButton({
   );
 }
 
-/** Takes a row out of a list in a form; `quiet` shows the sign only and says the words to who cannot see it. */
+/** Takes a row out of a list in a form; `quiet` shows the sign only, `brief` one word, and says the rest to who cannot see it. */
 export function RemoveButton({
   what,
   onClick,
   quiet = false,
+  brief = false,
 }: {
   what: string;
   onClick: () => void;
   quiet?: boolean;
+  brief?: boolean;
 }) {
   return (
     <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={onClick}>
       <Trash2 size={16} aria-hidden="true" />
-      <span className={quiet ? 'sr-only' : ''}>Remove {what}</span>
+      <span className={quiet ? 'sr-only' : ''}>
+        Remove <span className={brief ? 'sr-only' : ''}>{what}</span>
+      </span>
     </button>
   );
 }

@@ -2,17 +2,17 @@
 
 import { useState } from 'react';
 import { judgePlan } from '@/core/judgement/judgePlan';
-import { drawPlan } from '@/core/technique/drawPlan';
 import { initialValues, type WireSize } from '@/core/technique/parameter';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
 import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
 import { minutesOfPlan, type Plan } from '@/core/technique/technique';
-import { cutLengthOf, labelOf, massOfPlan } from '@/core/technique/totals';
+import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
 import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
 import { CutStrips } from '@/ui/craft/CutStrips';
+import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
@@ -154,7 +154,7 @@ function Shown({ answer: { technique, values, plan }, metal }: { answer: Answer;
           </p>
         </div>
         <PlanDrawing
-          drawing={drawPlan(plan, values)}
+          drawing={drawingOf(plan, values)}
           metalOf={metalOf}
           label={`${technique.title}, drawn to scale`}
           className="mt-2 h-64 w-full"
@@ -171,7 +171,14 @@ function Shown({ answer: { technique, values, plan }, metal }: { answer: Answer;
         </ul>
       </section>
       <section className="leaf p-4" aria-label="Cuts">
-        <CutStrips cuts={plan.cuts} values={values} metalOf={metalOf} />
+        <CutStrips
+          strips={plan.cuts.map((cut) => ({
+            key: cut.name,
+            title: cut.name,
+            cut,
+            spec: plainSpec(values[cut.wire] as WireSize, metal),
+          }))}
+        />
       </section>
       <section className="leaf p-4">
         <h2>Order of work</h2>

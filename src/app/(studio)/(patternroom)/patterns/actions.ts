@@ -1,5 +1,7 @@
 'use server';
 
+import { composePattern } from '@/studio/patterns/composePattern';
+import type { ComposePatternInput } from '@/studio/patterns/composePattern.input';
 import { writePattern, type PatternBase } from '@/studio/patterns/writePattern';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
 import { asMember } from '@/app/lib/member';
@@ -10,4 +12,12 @@ export async function writePatternAction(
   input: WritePatternInput,
 ) {
   return asMember((session) => writePattern(session, postKey, base, input));
+}
+
+export async function composePatternAction(
+  postKey: string,
+  base: PatternBase | null,
+  input: ComposePatternInput,
+) {
+  return asMember((session) => composePattern(session, postKey, base, input));
 }

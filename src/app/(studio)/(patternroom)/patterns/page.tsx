@@ -36,9 +36,14 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
           {total} {total === 1 ? 'pattern hangs' : 'patterns hang'} in the room
         </h1>
         {isOwner && (
-          <Link href="/patterns/new" className="btn btn-primary btn-lg no-print">
-            Write a pattern
-          </Link>
+          <div className="no-print flex flex-wrap gap-2">
+            <Link href="/patterns/new" className="btn btn-lg">
+              Write one by hand
+            </Link>
+            <Link href="/patterns/compose" className="btn btn-primary btn-lg">
+              Compose a pattern
+            </Link>
+          </div>
         )}
       </div>
       <div className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">

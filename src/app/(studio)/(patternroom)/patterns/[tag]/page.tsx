@@ -48,7 +48,7 @@ export default async function PatternPage({ params }: { params: Params }) {
         <div className="no-print flex flex-wrap gap-2">
           <PrintButton />
           {isOwner && (
-            <Link href={`/patterns/${label}/edit`} className="btn btn-lg">
+            <Link href={`/patterns/${label}/${body.composition ? 'compose' : 'edit'}`} className="btn btn-lg">
               Change it
             </Link>
           )}

@@ -1,0 +1,426 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useMemo, useState, useSyncExternalStore } from 'react';
+import { Redo2, Undo2 } from 'lucide-react';
+import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
+import {
+  MEASURES,
+  resolve,
+  type Composition,
+  type ResolvedCut,
+  type Specs,
+  type TechniqueUse,
+} from '@/core/pattern/composition';
+import { PATTERN_KINDS } from '@/core/pattern/pattern';
+import { describeStone, type StoneMeasures } from '@/core/stone/stone';
+import { tag } from '@/core/tag';
+import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
+import { cutLengthOf, plainSpec } from '@/core/technique/totals';
+import { formatToCut, um } from '@/core/units/length';
+import type { MetalId } from '@/core/wire/metal';
+import type { PatternBase } from '@/studio/patterns/writePattern';
+import type { KnownSpec } from '@/studio/wire/specs';
+import { CutStrips } from '@/ui/craft/CutStrips';
+import { ParameterFields } from '@/ui/craft/ParameterFields';
+import { Field, TextInput } from '@/ui/form/Field';
+import { useLengths } from '@/ui/lengths';
+import { useCurrency } from '@/ui/money';
+import { newKey } from '@/ui/newKey';
+import { useToast } from '@/ui/toasts';
+import { useAct } from '@/ui/useAct';
+import { useKeys } from '@/ui/useKeys';
+import { composePatternAction } from '../actions';
+import { PartsList } from './PartsList';
+import { isPatternDraft, type PatternDraft } from './patternDraft';
+import { StepOrder } from './StepOrder';
+import { SwapWires } from './SwapWires';
+import { useDraft, type Draft } from './useDraft';
+import { UseCard } from './UseCard';
+
+/** A stone of the studio that a pattern can be composed for. */
+export interface StoneChoice extends StoneMeasures {
+  readonly number: number;
+}
+
+export interface ComposerProps {
+  readonly base: PatternBase | null;
+  readonly given: PatternDraft;
+  readonly specs: readonly KnownSpec[];
+  readonly stones: readonly StoneChoice[];
+}
+
+const never = () => () => undefined;
+
+/** Composes a pattern of techniques. It works in the browser alone, since the device holds what was not kept yet. */
+export function Composer(props: ComposerProps) {
+  const listening = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return listening ? <Composing {...props} /> : <p className="muted">Opening …</p>;
+}
+
+/** Metal that a wire is drawn in until it is cut from one of the studio’s. */
+const UNCHOSEN: MetalId = 'steel';
+
+function Composing({ base, given, specs, stones }: ComposerProps) {
+  const { system } = useLengths();
+  const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : 'new'}`;
+  const draft = useDraft<PatternDraft>(key, given, isPatternDraft);
+  const { now, change, undo, redo } = draft;
+  const keeping = useKeeping(base, draft);
+  const { composition } = now;
+  const byId: Specs = useMemo(() => Object.fromEntries(specs.map((spec) => [spec.id, spec])), [specs]);
+  const resolved = resolve(composition, byId);
+  useKeys(
+    useMemo(
+      () => [
+        { keys: 'z', does: 'Take the last change back', run: () => undo?.() },
+        { keys: 'y', does: 'Change it again', run: () => redo?.() },
+      ],
+      [undo, redo],
+    ),
+  );
+
+  const compose = useCallback(
+    (next: Composition, label = '') => change({ ...now, composition: next }, label),
+    [change, now],
+  );
+  const metalOf = useCallback(
+    (use: TechniqueUse) => (wire: string) => byId[use.wires[wire] ?? '']?.metal ?? UNCHOSEN,
+    [byId],
+  );
+  const specOf = (cut: ResolvedCut) => byId[cut.specId ?? ''] ?? plainSpec(cut.size, UNCHOSEN);
+  const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
+  const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <h1 aria-live="polite">
+          {wires === 0
+            ? 'Which techniques make the piece?'
+            : `${wires} ${wires === 1 ? 'wire' : 'wires'}, ${formatToCut(um(total), system)} together, ${Math.round(resolved.minutes)} minutes`}
+        </h1>
+        <div className="flex gap-2">
+          <button type="button" className="btn" disabled={!undo} onClick={undo} title="Take back (z)">
+            <Undo2 size={18} aria-hidden="true" /> Undo
+          </button>
+          <button type="button" className="btn" disabled={!redo} onClick={redo} title="Again (y)">
+            <Redo2 size={18} aria-hidden="true" /> Redo
+          </button>
+          <button
+            type="button"
+            className="btn btn-primary btn-lg"
+            disabled={keeping.busy}
+            onClick={keeping.keep}
+          >
+            {keeping.busy ? 'Keeping …' : base ? 'Keep the new revision' : 'Hang it in the room'}
+          </button>
+        </div>
+      </div>
+      <div aria-live="assertive">
+        {keeping.problem && (
+          <p role="alert" className="mt-2 border-l-4 border-error bg-error/10 p-3 font-semibold">
+            {keeping.problem}
+          </p>
+        )}
+      </div>
+      {draft.restored && (
+        <p className="mt-2 border-l-4 border-info bg-info/10 p-2 text-sm">
+          This is what you were working on here.{' '}
+          <button type="button" className="link" onClick={draft.startOver}>
+            Start over
+          </button>
+        </p>
+      )}
+      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)]">
+        <div className="space-y-4">
+          <Heading draft={draft} />
+          {resolved.measures.length > 0 && (
+            <section className="leaf p-4" aria-label="What it is made for">
+              <h2>What it is made for</h2>
+              {resolved.measures.includes('stone') && stones.length > 0 && (
+                <StoneFromStock
+                  stones={stones}
+                  onChoose={(measures) =>
+                    compose({ ...composition, measures: { ...composition.measures, ...measures } })
+                  }
+                />
+              )}
+              <div className="mt-3">
+                <ParameterFields
+                  parameters={Object.fromEntries(resolved.measures.map((each) => [each, MEASURES[each]]))}
+                  texts={composition.measures}
+                  wrong={resolved.measuresWrong}
+                  judgements={[]}
+                  onChange={(field, text) =>
+                    compose(
+                      { ...composition, measures: { ...composition.measures, [field]: text } },
+                      `measure.${field}`,
+                    )
+                  }
+                />
+              </div>
+            </section>
+          )}
+          <section className="leaf p-4" aria-label="Wires and parts">
+            <SwapWires
+              composition={composition}
+              resolved={resolved}
+              specs={specs}
+              byId={byId}
+              onSwap={(next) => compose(next)}
+            />
+            <PartsList
+              parts={now.parts}
+              wanted={resolved.parts}
+              onChange={(parts, label) => change({ ...now, parts }, label)}
+            />
+          </section>
+          {resolved.steps.length > 0 && (
+            <section className="leaf p-4" aria-label="Steps">
+              <h2>Order of work</h2>
+              <StepOrder
+                steps={resolved.steps}
+                faults={resolved.faults}
+                severalTechniques={resolved.uses.length > 1}
+                onMove={(step, to) =>
+                  compose(
+                    withStepAt(
+                      composition,
+                      resolved.steps.map(({ id }) => id),
+                      step,
+                      to,
+                    ),
+                  )
+                }
+                onOverride={(step) =>
+                  compose({ ...composition, overridden: [...composition.overridden, step] })
+                }
+              />
+            </section>
+          )}
+        </div>
+        <div className="min-w-0 space-y-4">
+          <AddTechnique
+            onAdd={(id) => add(composition, id, byId, compose)}
+            first={composition.uses.length === 0}
+          />
+          <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
+            {resolved.uses.map((each) => (
+              <UseCard
+                key={each.use.id}
+                resolved={each}
+                specs={specs}
+                metalOf={metalOf}
+                onChange={(id, next, label) => compose(withUse(composition, id, next), label)}
+                onRemove={(id) => compose(withoutUse(composition, id))}
+              />
+            ))}
+          </div>
+          {resolved.cuts.length > 0 && (
+            <section className="leaf p-4" aria-label="Cuts">
+              <h2>Wires to cut, to scale</h2>
+              <div className="mt-2">
+                <CutStrips
+                  strips={resolved.cuts.map((cut) => ({
+                    key: `${cut.use.id} ${cut.name}`,
+                    title: cut.name,
+                    note: resolved.uses.length > 1 ? cut.use.name : '',
+                    cut,
+                    spec: specOf(cut),
+                    unchosen: cut.specId === undefined,
+                  }))}
+                />
+              </div>
+              <p className="muted mt-3 text-sm">
+                {resolved.grams.toFixed(2)} g of wire stay in the piece, as far as its wires are chosen.
+              </p>
+            </section>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function add(composition: Composition, id: string, specs: Specs, compose: (next: Composition) => void): void {
+  const technique = techniqueOf(id);
+  if (technique) compose(withTechnique(composition, technique, specs));
+}
+
+/** Name, kind and how many alike. */
+function Heading({ draft: { now, change } }: { draft: Draft<PatternDraft> }) {
+  const { composition } = now;
+  return (
+    <section className="leaf space-y-3 p-4" aria-label="The pattern">
+      <Field label="Name of the pattern">
+        {(ties) => (
+          <TextInput
+            {...ties}
+            value={now.name}
+            onChange={(event) => change({ ...now, name: event.target.value }, 'name')}
+          />
+        )}
+      </Field>
+      <div className="grid grid-cols-2 gap-2">
+        <Field label="It makes a">
+          {(ties) => (
+            <select
+              {...ties}
+              className="select w-full text-base"
+              value={now.kind}
+              onChange={(event) => change({ ...now, kind: event.target.value })}
+            >
+              {PATTERN_KINDS.map((kind) => (
+                <option key={kind}>{kind}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Alike in it" hint="2 for a pair">
+          {(ties) => (
+            <select
+              {...ties}
+              className="select w-full text-base"
+              value={composition.copies}
+              onChange={(event) =>
+                change({ ...now, composition: { ...composition, copies: Number(event.target.value) } })
+              }
+            >
+              {[1, 2, 3, 4, 5, 6, 8, 10, 12].map((count) => (
+                <option key={count}>{count}</option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+      <Field label="Notes">
+        {(ties) => (
+          <textarea
+            {...ties}
+            rows={2}
+            className="textarea w-full text-base"
+            value={now.notes}
+            onChange={(event) => change({ ...now, notes: event.target.value }, 'notes')}
+          />
+        )}
+      </Field>
+    </section>
+  );
+}
+
+/** Takes the measures of a stone that lies in the studio. */
+function StoneFromStock({
+  stones,
+  onChoose,
+}: {
+  stones: readonly StoneChoice[];
+  onChoose: (measures: Composition['measures']) => void;
+}) {
+  return (
+    <Field label="A stone of the studio" hint="Its measures are taken over; they can be typed over too.">
+      {(ties) => (
+        <select
+          {...ties}
+          className="select w-full text-base"
+          value=""
+          onChange={(event) => {
+            const stone = stones.find(({ number }) => String(number) === event.target.value);
+            if (!stone) return;
+            const { outline, length, width, edge, depth } = stone;
+            onChoose({
+              'stone.outline': outline,
+              ...Object.fromEntries(
+                Object.entries({ length, width, edge, depth }).map(([part, size]) => [
+                  `stone.${part}`,
+                  `${size / 1000} mm`,
+                ]),
+              ),
+            });
+          }}
+        >
+          <option value="">Choose one…</option>
+          {stones.map((stone) => (
+            <option key={stone.number} value={stone.number}>
+              {tag('stone', stone.number)} {describeStone(stone)}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+function AddTechnique({ onAdd, first }: { onAdd: (id: string) => void; first: boolean }) {
+  const [chosen, setChosen] = useState('');
+  return (
+    <div className="leaf flex flex-wrap items-end gap-3 p-4">
+      <label className="min-w-0 grow text-sm font-semibold">
+        {first ? 'Begin with a technique' : 'Add a technique'}
+        <select
+          className="select w-full text-base font-normal"
+          value={chosen}
+          onChange={(event) => setChosen(event.target.value)}
+        >
+          <option value="">Choose one…</option>
+          {TECHNIQUE_GROUPS.map((group) => (
+            <optgroup key={group} label={group}>
+              {TECHNIQUES.filter((each) => each.group === group).map(({ id, title }) => (
+                <option key={id} value={id}>
+                  {title}
+                </option>
+              ))}
+            </optgroup>
+          ))}
+        </select>
+      </label>
+      <button
+        type="button"
+        className="btn"
+        disabled={chosen === ''}
+        onClick={() => {
+          onAdd(chosen);
+          setChosen('');
+        }}
+      >
+        Add it
+      </button>
+    </div>
+  );
+}
+
+/** Hangs the pattern in the room, or keeps its next revision. */
+function useKeeping(
+  base: PatternBase | null,
+  draft: Draft<PatternDraft>,
+): { readonly busy: boolean; readonly problem: string; readonly keep: () => void } {
+  const router = useRouter();
+  const toast = useToast();
+  const currency = useCurrency();
+  const { busy, problem, run } = useAct();
+  const [sent, setSent] = useState<{ readonly key: string; readonly of: PatternDraft }>();
+  const keep = () => {
+    // Sent again as it was, it is posted once; changed, it is another form.
+    const key = sent?.of === draft.now ? sent.key : newKey();
+    setSent({ key, of: draft.now });
+    const { parts, ...rest } = draft.now;
+    const priced = parts.map((part) => ({ ...part, unitCost: `${part.unitCost} ${currency}` }));
+    void run(
+      () => composePatternAction(key, base, { ...rest, parts: priced }),
+      ({ number, revision }) => {
+        draft.forget();
+        toast(
+          revision === 1
+            ? `It hangs in the room as ${tag('pattern', number)}.`
+            : `Kept as revision ${revision}.`,
+        );
+        router.push(`/patterns/${tag('pattern', number)}`);
+      },
+    );
+  };
+  return { busy, problem, keep };
+}

@@ -1,0 +1,142 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
+import type { Judgement } from '@/core/judgement/judgement';
+import type { ResolvedStep } from '@/core/pattern/composition';
+import { CAUTIONS } from '@/core/technique/cautions';
+
+interface StepOrderProps {
+  readonly steps: readonly ResolvedStep[];
+  readonly faults: readonly Judgement[];
+  readonly severalTechniques: boolean;
+  readonly onMove: (key: string, to: number) => void;
+  readonly onOverride: (key: string) => void;
+}
+
+/** The steps in the order of the work: dragged, or moved with the arrows; what comes too late says so. */
+export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride }: StepOrderProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = steps.findIndex(({ id }) => id === over?.id);
+    if (to >= 0 && active.id !== over?.id) onMove(String(active.id), to);
+  };
+  return (
+    <DndContext id="steps" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        <ol className="mt-2" aria-label="Order of work">
+          {steps.map((step, index) => (
+            <Step
+              key={step.id}
+              step={step}
+              index={index}
+              last={index === steps.length - 1}
+              fault={faults.find(({ about }) => about === step.id)}
+              named={severalTechniques}
+              onMove={onMove}
+              onOverride={onOverride}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function Step({
+  step: { id, name, minutes, cautions, use },
+  index,
+  last,
+  fault,
+  named,
+  onMove,
+  onOverride,
+}: {
+  step: ResolvedStep;
+  index: number;
+  last: boolean;
+  fault: Judgement | undefined;
+  named: boolean;
+  onMove: (key: string, to: number) => void;
+  onOverride: (key: string) => void;
+}) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
+    id,
+  });
+  return (
+    <li
+      ref={(node) => {
+        setNodeRef(node);
+        // The policy of the house allows no style in HTML; a script may set it.
+        if (node) node.style.transform = transform ? `translate3d(0, ${transform.y}px, 0)` : '';
+      }}
+      className={`border-b border-base-300 py-1 last:border-b-0 ${isDragging ? 'relative z-10 bg-base-300' : ''}`}
+    >
+      <div className="flex items-center gap-1">
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          className="btn btn-ghost btn-sm min-h-11 cursor-grab px-1"
+          aria-label={`Drag step ${index + 1}, ${name}`}
+        >
+          <GripVertical size={16} aria-hidden="true" />
+        </button>
+        <span className="min-w-0 grow text-sm">
+          <span className="muted">{index + 1}.</span> {name}{' '}
+          <span className="muted whitespace-nowrap">{Number(minutes.toFixed(1))} min</span>
+          {named && <span className="muted block">{use.name}</span>}
+        </span>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-11 px-1"
+          disabled={index === 0}
+          onClick={() => onMove(id, index - 1)}
+          aria-label={`Move ${name} up`}
+        >
+          <ArrowUp size={16} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="btn btn-ghost btn-sm min-h-11 px-1"
+          disabled={last}
+          onClick={() => onMove(id, index + 1)}
+          aria-label={`Move ${name} down`}
+        >
+          <ArrowDown size={16} aria-hidden="true" />
+        </button>
+      </div>
+      {cautions.map((caution) => (
+        <p key={caution} className="muted pl-8 text-sm">
+          {CAUTIONS[caution]}
+        </p>
+      ))}
+      {fault && (
+        <div role="alert" className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
+          <strong>{fault.said}</strong> {fault.why} {fault.mend}
+          <button type="button" className="btn btn-xs mt-1 block" onClick={() => onOverride(id)}>
+            I know; keep “{name}” here
+          </button>
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+
+import { useId } from 'react';
+import { MEASURES, measureOf, type ResolvedUse, type TechniqueUse } from '@/core/pattern/composition';
+import type { Parameter } from '@/core/technique/parameter';
+import type { MetalId } from '@/core/wire/metal';
+import type { KnownSpec } from '@/studio/wire/specs';
+import { drawingOf } from '@/ui/craft/drawingOf';
+import { Judgements } from '@/ui/craft/Judgements';
+import { ParameterFields } from '@/ui/craft/ParameterFields';
+import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { Field, TextInput } from '@/ui/form/Field';
+import { RemoveButton } from '@/ui/form/RowButtons';
+import { WireChoice } from './WireChoice';
+
+interface UseCardProps {
+  readonly resolved: ResolvedUse;
+  readonly specs: readonly KnownSpec[];
+  readonly metalOf: (use: TechniqueUse) => (wire: string) => MetalId;
+  readonly onChange: (id: string, change: Partial<TechniqueUse>, tag: string) => void;
+  readonly onRemove: (id: string) => void;
+}
+
+/** A technique of the pattern: drawn, with its parameters and what the trade says of them. */
+export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCardProps) {
+  const { use, technique, values, plan, wrong, refusal, judgements } = resolved;
+  const heading = useId();
+  const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
+  const before = (key: string, parameter: Parameter) => {
+    const measure = measureOf(parameter);
+    if (!measure) return null;
+    const own = use.own.includes(key);
+    return (
+      <label className="flex min-h-9 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={!own}
+          onChange={() =>
+            change({ own: own ? use.own.filter((each) => each !== key) : [...use.own, key] }, `own.${key}`)
+          }
+        />
+        <span>
+          <strong>{parameter.label}</strong>: the pattern’s {MEASURES[measure].label.toLowerCase()}
+        </span>
+      </label>
+    );
+  };
+  const instead = (key: string, parameter: Parameter) => {
+    if (measureOf(parameter) && !use.own.includes(key)) return <></>;
+    if (parameter.kind !== 'wire') return undefined;
+    return (
+      <WireChoice
+        parameter={parameter}
+        specs={specs}
+        specId={use.wires[key]}
+        onChoose={(specId) => change({ wires: chosen(use.wires, key, specId) }, `wire.${key}`)}
+      />
+    );
+  };
+  const shown = Object.keys(technique.parameters);
+  return (
+    <section aria-labelledby={heading} className="leaf p-4">
+      <div className="flex items-start justify-between gap-2">
+        <div>
+          <h3 id={heading}>{use.name}</h3>
+          {use.name !== technique.title && <p className="muted text-sm">{technique.title}</p>}
+        </div>
+        <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
+      </div>
+      {plan && values && (
+        <PlanDrawing
+          drawing={drawingOf(plan, values)}
+          metalOf={metalOf(use)}
+          label={`${use.name}, drawn to scale`}
+          className="mt-2 h-40 w-full"
+        />
+      )}
+      {refusal && (
+        <p role="alert" className="mt-2 border-l-4 border-error bg-error/10 p-2 text-sm font-semibold">
+          {refusal}
+        </p>
+      )}
+      <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />
+      <details className="mt-2" open={Object.keys(wrong).length > 0 || undefined}>
+        <summary className="min-h-11 cursor-pointer content-center font-semibold">
+          Its measures and wires
+        </summary>
+        <div className="mt-2 space-y-3">
+          <Field label="Called here">
+            {(ties) => (
+              <TextInput
+                {...ties}
+                value={use.name}
+                maxLength={60}
+                onChange={(event) => change({ name: event.target.value }, 'name')}
+              />
+            )}
+          </Field>
+          <ParameterFields
+            parameters={technique.parameters}
+            texts={use.texts}
+            wrong={wrong}
+            judgements={judgements}
+            onChange={(field, text) => change({ texts: { ...use.texts, [field]: text } }, field)}
+            before={before}
+            instead={instead}
+          />
+        </div>
+      </details>
+    </section>
+  );
+}
+
+/** Wires with one chosen, or given up. */
+function chosen(wires: TechniqueUse['wires'], key: string, specId: string): TechniqueUse['wires'] {
+  if (specId !== '') return { ...wires, [key]: specId };
+  return Object.fromEntries(Object.entries(wires).filter(([each]) => each !== key));
+}

@@ -1,0 +1,65 @@
+import type { Composition } from '@/core/pattern/composition';
+import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
+import type { PatternBody } from '@/core/pattern/pattern';
+import { readComposition } from '@/core/pattern/readComposition';
+import { plainMoney, toMinor } from '@/core/units/money';
+
+/** A bead or finding as it is typed; its cost is in the studio’s currency. */
+export interface PartDraft {
+  readonly name: string;
+  readonly count: string;
+  readonly unitCost: string;
+}
+
+/** A pattern while it is composed. */
+export interface PatternDraft {
+  readonly name: string;
+  readonly kind: string;
+  readonly notes: string;
+  readonly composition: Composition;
+  readonly parts: readonly PartDraft[];
+}
+
+export const EMPTY_DRAFT: PatternDraft = {
+  name: '',
+  kind: 'pendant',
+  notes: '',
+  composition: EMPTY_COMPOSITION,
+  parts: [],
+};
+
+/** Whether something that a device kept is a draft. */
+export function isPatternDraft(value: unknown): value is PatternDraft {
+  if (typeof value !== 'object' || value === null) return false;
+  const { name, kind, notes, composition, parts } = value as Record<string, unknown>;
+  return (
+    [name, kind, notes].every((each) => typeof each === 'string') &&
+    readComposition(composition).ok &&
+    Array.isArray(parts) &&
+    parts.every(
+      (part: unknown) =>
+        typeof part === 'object' &&
+        part !== null &&
+        ['name', 'count', 'unitCost'].every(
+          (key) => typeof (part as Record<string, unknown>)[key] === 'string',
+        ),
+    )
+  );
+}
+
+/** A pattern that is kept, as it is composed on. */
+export const draftOf = (
+  { name, kind, notes, parts }: PatternBody,
+  composition: Composition,
+  currency: string,
+): PatternDraft => ({
+  name,
+  kind,
+  notes,
+  composition,
+  parts: parts.map((part) => ({
+    name: part.name,
+    count: String(part.count),
+    unitCost: plainMoney(toMinor(part.unitCost), currency),
+  })),
+});

@@ -1,0 +1,70 @@
+import { expectOk } from '@/core/result';
+import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
+import { resolve, type Composition, type Resolved } from '@/core/pattern/composition';
+import type { PatternKind } from '@/core/pattern/pattern';
+import { readComposition } from '@/core/pattern/readComposition';
+import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { settingsIn } from '../settings/settings';
+import { specsById } from '../wire/specs';
+import { ComposePatternInput } from './composePattern.input';
+import { keepPattern, partsFrom, type PatternBase, type Written } from './writePattern';
+
+/**
+ * Keeps a pattern that is composed of techniques. Its cuts and steps are worked out here, from the composition and the studio’s own
+ * wires, so that what is made at the bench is what was drawn.
+ */
+export function composePattern(
+  session: StudioSession,
+  postKey: string,
+  base: PatternBase | null,
+  plain: unknown,
+): Promise<Outcome<Written>> {
+  const prepare = async () => {
+    ownerOnly(session);
+    const input = await readInput(ComposePatternInput, plain);
+    return { ...input, composition: expectOk(readComposition(input.composition)) };
+  };
+  return post(session, 'composePattern', postKey, prepare, async (tx, input) => {
+    const { name, kind, notes, composition, parts } = input;
+    const specs = await specsById(
+      tx,
+      composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
+    );
+    const resolved = resolve(composition, Object.fromEntries(specs));
+    refuseUnready(composition, resolved);
+    const { currency } = await settingsIn(tx);
+    return keepPattern(tx, base, {
+      name: name.trim(),
+      kind: kind as PatternKind,
+      notes,
+      cuts: cutsOf(resolved),
+      parts: partsFrom(parts, currency),
+      steps: stepsOf(resolved),
+      composition,
+    });
+  });
+}
+
+const isUuid = (text: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text);
+
+/** @throws Refused when the composition cannot be made as it stands */
+function refuseUnready({ uses }: Composition, resolved: Resolved): void {
+  if (uses.length === 0) throw invalid('composition', 'A pattern holds one technique at least.');
+  const [measure] = Object.entries(resolved.measuresWrong);
+  if (measure) throw invalid(`measures.${measure[0]}`, measure[1]);
+  for (const { use, wrong, refusal } of resolved.uses) {
+    const [field] = Object.entries(wrong);
+    if (field) throw invalid(`uses.${use.id}.${field[0]}`, `${use.name}: ${field[1]}`);
+    if (refusal) throw invalid(`uses.${use.id}`, `${use.name}: ${refusal}`);
+  }
+  const loose = resolved.cuts.find(({ specId }) => specId === undefined);
+  if (loose)
+    throw invalid(
+      `uses.${loose.use.id}.${loose.wire}`,
+      `${loose.use.name}: choose the wire that the ${loose.name} is cut from.`,
+    );
+  const [fault] = resolved.faults;
+  if (fault) throw refused(`${fault.said} ${fault.mend} Or override it by name.`);
+}

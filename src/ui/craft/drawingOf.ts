@@ -1,0 +1,14 @@
+import { drawPlan, type Drawing } from '@/core/technique/drawPlan';
+import type { Values } from '@/core/technique/readValues';
+import type { Plan } from '@/core/technique/technique';
+
+const drawn = new WeakMap<Plan, Drawing>();
+
+/** The drawing of a plan; while one types elsewhere it stays the same object, so that nothing is drawn anew. */
+export function drawingOf(plan: Plan, values: Values): Drawing {
+  const before = drawn.get(plan);
+  if (before) return before;
+  const drawing = drawPlan(plan, values);
+  drawn.set(plan, drawing);
+  return drawing;
+}
