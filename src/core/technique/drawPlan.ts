@@ -55,13 +55,15 @@ const commands = (points: readonly Vec3[]): string =>
 const thinned = (path: Path, step: number): Path =>
   step <= 1 ? path : path.filter((_, index) => index % step === 0 || index === path.length - 1);
 
-/** Lays out a plan for the eye. */
-export function drawPlan({ cuts, solids }: Plan, values: Values): Drawing {
-  const wires = cuts.flatMap(({ wire, drawn, places = [] }) =>
-    [...drawn, ...places].map((path) => ({ wire, path, thick: (values[wire] as WireSize).width })),
-  );
+/** Lays out a plan for the eye. @param most points of all its wires together; fewer for a small picture */
+export function drawPlan({ cuts, solids }: Plan, values: Values, most = MOST_POINTS): Drawing {
+  const there = solids.flatMap((solid) => (solid.kind === 'wire' ? [solid] : []));
+  const wires = [
+    ...there,
+    ...cuts.flatMap(({ wire, drawn, places = [] }) => [...drawn, ...places].map((path) => ({ wire, path }))),
+  ].map(({ wire, path }) => ({ wire, path, thick: (values[wire] as WireSize).width }));
   const points = wires.reduce((sum, { path }) => sum + path.length, 0);
-  const step = Math.ceil(points / MOST_POINTS);
+  const step = Math.ceil(points / most);
   const layers: Record<Layer, Map<string, DrawnLine>> = {
     behind: new Map(),
     level: new Map(),
@@ -87,7 +89,7 @@ export function drawPlan({ cuts, solids }: Plan, values: Values): Drawing {
     if (solid.kind === 'disc') {
       hold(solid.x, solid.y, solid.diameter / 2);
       beads.push(solid);
-    } else {
+    } else if (solid.kind === 'outline') {
       stones.push(pathOf(solid.outline));
       for (const { at } of solid.outline.curves)
         for (const t of [0, 0.25, 0.5, 0.75]) hold(at(t).x, at(t).y, 0);

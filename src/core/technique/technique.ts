@@ -56,7 +56,9 @@ export interface Hold {
 /** What is drawn beside the wires. */
 export type Solid =
   | { readonly kind: 'outline'; readonly outline: Outline }
-  | { readonly kind: 'disc'; readonly x: number; readonly y: number; readonly diameter: number };
+  | { readonly kind: 'disc'; readonly x: number; readonly y: number; readonly diameter: number }
+  /** A wire that is there already: what is wound about. */
+  | { readonly kind: 'wire'; readonly wire: string; readonly path: Path };
 
 /** What a technique comes to for its parameters. Lengths in mm. */
 export interface Plan {

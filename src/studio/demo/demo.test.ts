@@ -1,5 +1,10 @@
 import { expectOk } from '@/core/result';
 import { gaugeSize } from '@/core/wire/gauge';
+import { resolve } from '@/core/pattern/composition';
+import { PATTERN_KINDS } from '@/core/pattern/pattern';
+import { TECHNIQUES } from '@/core/technique/registry';
+import { specFromInput } from '../wire/specFromInput';
+import { COMPOSED_PATTERNS, composedOf } from './composed';
 import { DEMO_PATTERNS } from './patterns';
 import { Chance } from './random';
 import { DEMO_WIRES } from './wires';
@@ -40,6 +45,47 @@ it('has wires that exist, each once, and patterns cut from them', () => {
     expect(expectOk(gaugeSize({ system, number }))).toBeGreaterThan(0);
   for (const { cuts } of DEMO_PATTERNS) for (const { wire } of cuts) expect(names).toContain(wire);
 });
+
+/** The wires on the demo studio’s pegs, as if it had bought each once. */
+const SPECS = Object.fromEntries(
+  DEMO_WIRES.map(({ metal, profile, system, number, temper, finish, finishName, height }, index) => {
+    const spec = specFromInput({
+      metal,
+      profile,
+      gaugeSystem: system,
+      gaugeNumber: number,
+      height,
+      temper,
+      finish,
+      finishName,
+    });
+    if (!spec) throw new Error(`${metal} ${number} is no wire`);
+    return [String(index), spec];
+  }),
+);
+
+it('has forty patterns at least, of all kinds, and every technique in one of them', () => {
+  expect(DEMO_PATTERNS.length + COMPOSED_PATTERNS.length).toBeGreaterThanOrEqual(40);
+  const names = [...DEMO_PATTERNS, ...COMPOSED_PATTERNS].map(({ name }) => name.toLowerCase());
+  expect(new Set(names).size).toBe(names.length);
+  const used = new Set(COMPOSED_PATTERNS.flatMap(({ uses }) => uses.map(([technique]) => technique)));
+  expect(TECHNIQUES.map(({ id }) => id).filter((id) => !used.has(id))).toEqual([]);
+  const kinds = new Set([...DEMO_PATTERNS, ...COMPOSED_PATTERNS].map(({ kind }) => kind));
+  expect(PATTERN_KINDS.filter((kind) => kind !== 'other' && !kinds.has(kind))).toEqual([]);
+});
+
+it.each(COMPOSED_PATTERNS.map((pattern) => [pattern.name, pattern] as const))(
+  '%s is cut from wires that the studio has, in its metal, and in an order that works',
+  (_, pattern) => {
+    const resolved = resolve(composedOf(pattern, SPECS), SPECS);
+    expect(resolved.uses.map(({ refusal, wrong }) => [refusal, wrong])).toEqual(
+      resolved.uses.map(() => ['', {}]),
+    );
+    expect(resolved.faults).toEqual([]);
+    for (const { specId, name } of resolved.cuts) expect([name, typeof specId]).toEqual([name, 'string']);
+    expect(resolved.cuts.some(({ specId }) => SPECS[specId ?? '']?.metal === pattern.metal)).toBe(true);
+  },
+);
 
 // Common practice (the trade's check values): makers cut generously, so the need fits inside what they cut and is half of it or more.
 it.each([

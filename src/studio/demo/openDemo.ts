@@ -11,6 +11,7 @@ import { makePiece } from '../making/makePiece';
 import type { MakePieceInput } from '../making/makePiece.input';
 import { proposeMaking, type MakingProposal } from '../making/proposeMaking';
 import { listSpecs } from '../wire/specs';
+import { composePattern } from '../patterns/composePattern';
 import { writePattern } from '../patterns/writePattern';
 import { addHelper } from '../people/helpers';
 import { setUpStudio } from '../people/setUpStudio';
@@ -20,6 +21,8 @@ import { receiveWire } from '../wire/receiveWire';
 import type { ReceiveWireInput } from '../wire/receiveWire.input';
 import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
+import { COMPOSED_PATTERNS, composedOf } from './composed';
+import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
 import { keepToken } from '../tokens/tokens';
 import { DEMO_HELPER, DEMO_OWNER, DEMO_TOKEN } from './people';
@@ -89,6 +92,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
     }
   }
   await receiveUntil(DAYS);
+  await composePatterns(day(DAYS));
   await settleStockroom(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
@@ -257,6 +261,26 @@ async function writePatterns(session: StudioSession, chance: Chance): Promise<Wr
     written.push({ pattern, number: taken(outcome).number });
   }
   return written;
+}
+
+/** The patterns that are composed of techniques, written lately. */
+async function composePatterns(session: StudioSession): Promise<void> {
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  for (const pattern of COMPOSED_PATTERNS) {
+    const { name, kind, notes, parts = [] } = pattern;
+    const outcome = await composePattern(session, keyOf(`compose ${name}`), null, {
+      name,
+      kind,
+      notes,
+      composition: composedOf(pattern, specs),
+      parts: parts.map(([called, count, dollars]) => ({
+        name: called,
+        count: String(count),
+        unitCost: `${dollars.toFixed(2)} USD`,
+      })),
+    });
+    taken(outcome);
+  }
 }
 
 const REASONS = [

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { tag } from '@/core/tag';
 import { simulatedPrices } from '@/devices/metalFeed/simulated';
 import { postCount, keepCounted, showCount, startCount } from '../counting/counting';
@@ -21,15 +20,10 @@ import { weighIn } from '../wire/weighIn';
 import { massOfLength } from '@/core/wire/mass';
 import { um } from '@/core/units/length';
 import { DEMO_BEADS, DEMO_FINDINGS, DEMO_SPOOL_TYPES, DEMO_STONES, DEMO_SUPPLIES } from './drawers';
+import { keyOf } from './keyOf';
 import type { Chance } from './random';
 import { taken } from './taken';
 import { DEMO_SUPPLIERS } from './wires';
-
-/** A key that is the same for the same act, so that a run that was cut off does nothing twice. */
-function keyOf(act: string): string {
-  const hex = createHash('sha256').update(`demo ${act}`).digest('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-}
 
 const iso = (at: Date): string => at.toISOString().slice(0, 10);
 

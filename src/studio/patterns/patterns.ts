@@ -36,7 +36,11 @@ async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<s
   return Object.fromEntries(
     await specsById(
       tx,
-      bodies.flatMap(({ cuts }) => cuts.map(({ specId }) => specId)),
+      bodies.flatMap(({ cuts, composition }) => [
+        ...cuts.map(({ specId }) => specId),
+        // Some wires are wound about and not cut: their size counts all the same.
+        ...(composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
+      ]),
     ),
   );
 }

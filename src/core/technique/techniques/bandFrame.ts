@@ -15,7 +15,7 @@ export const bandFrame = technique({
     'each round is the outline’s perimeter + πD (parallel curve at D/2); a band is wraps with the centroid of its half disc, 0.424 h, off the frame',
   parameters: {
     stone: stone('Stone', { outline: 'crescent', length: 40, width: 18, depth: 6, edge: 4 }),
-    wire: wire('Frame wire', roundWire(1.024), 'cage'),
+    wire: wire('Frame wire', roundWire(1.024), 'frame'),
     rounds: count(
       'Rounds of the frame wire',
       2,

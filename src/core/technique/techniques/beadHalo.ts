@@ -2,7 +2,7 @@ import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
 import { beadLength, count, length, roundWire, stone, wire } from '../parameter';
-import { moved, setAt, straight } from '../shapes';
+import { allRound, moved, setAt, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
@@ -14,7 +14,7 @@ export const beadHalo = technique({
   source: 'n = ⌊P/(b + w·d)⌋ beads on a closed frame of length P; n·w wraps and n·b through the beads',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 18, width: 13, depth: 6, edge: 2 }),
-    frame: wire('Frame wire', roundWire(1.024), 'cage'),
+    frame: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     bead: beadLength('Bead, along its hole', 2.5, 0.5, 20),
     wraps: count('Wraps between beads', 3, 1, 30),
@@ -63,6 +63,7 @@ export const beadHalo = technique({
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the halo open' }],
       solids: [
         { kind: 'outline', outline: outline.value },
+        { kind: 'wire', wire: 'frame', path: allRound(line) },
         ...Array.from({ length: beads }, (_, index) => ({
           kind: 'disc' as const,
           ...placeAt(outside, (far * (index + 0.5)) / beads).point,

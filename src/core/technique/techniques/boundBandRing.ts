@@ -16,7 +16,7 @@ export const boundBandRing = technique({
     wire: wire('Band wires', { profile: 'square', width: 0.812, height: 0.812 }, 'band'),
     wires: count('Wires side by side', 5, 1, 12),
     inside: insideWanted,
-    binding: wire('Binding wire', { profile: 'half-round', width: 0.812, height: 0.406 }, 'binding'),
+    binding: wire('Binding wire', { profile: 'half-round', width: 0.723, height: 0.36 }, 'binding'),
     bands: count('Bindings', 3, 1, 12),
     turns: count('Turns of each binding', 4, 1, 20),
     tail: length('Overlap and tail at each end', 10, 0, 100),

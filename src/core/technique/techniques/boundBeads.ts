@@ -12,7 +12,7 @@ export const boundBeads = technique({
   group: 'beads',
   source: 'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b + slack: handbook of the trade',
   parameters: {
-    base: wire('Frame wire', roundWire(1.024), 'cage'),
+    base: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     along: length('Length of frame to cover', 40, 1, 600),
     bead: beadLength('Bead, along its hole', 2, 0.5, 40),
@@ -70,12 +70,19 @@ export const boundBeads = technique({
         { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
       ],
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the sides unlike' }],
-      solids: Array.from({ length: beads }, (_, index) => ({
-        kind: 'disc' as const,
-        x: index * step + bound.along + bead / 2 - (beads * step) / 2,
-        y: -side,
-        diameter: bead,
-      })),
+      solids: [
+        {
+          kind: 'wire' as const,
+          wire: 'base',
+          path: straight(-(beads * step) / 2 - 2, 0, (beads * step) / 2 + bound.along + 2, 0),
+        },
+        ...Array.from({ length: beads }, (_, index) => ({
+          kind: 'disc' as const,
+          x: index * step + bound.along + bead / 2 - (beads * step) / 2,
+          y: -side,
+          diameter: bead,
+        })),
+      ],
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
       notes: [`${beads} beads fit on ${said(along)}.`],
     };

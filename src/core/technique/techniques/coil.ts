@@ -1,6 +1,6 @@
 import { coil as coilLength } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
-import { helix } from '../shapes';
+import { helix, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 
 /** Thin wire wound round a core, side by side or open. */
@@ -34,6 +34,7 @@ export const coil = technique({
         },
       ],
       steps: [{ id: 'coil', name: 'wind the coil', minutes: 0.5 + turns * 0.02 }],
+      solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
       notes: [`${turns.toFixed(1)} turns, ${said(core.width + 2 * d)} across.`],
     };
   },

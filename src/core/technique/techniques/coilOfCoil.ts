@@ -1,7 +1,7 @@
 import { refuse } from '../../result';
 import { coil as coilLength } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
-import { helix } from '../shapes';
+import { helix, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 
 /** A coil that is wound round a core once more. */
@@ -52,6 +52,7 @@ export const coilOfCoil = technique({
         { id: 'coil', name: 'wind the inner coil', minutes: 1 + small * 0.02 },
         { id: 'wind', name: 'wind the coil round its core', minutes: 1 + turns * 0.2 },
       ],
+      solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
       notes: [
         `The inner coil is ${(axis / long).toFixed(1)} times the finished length when it is wound close; the rule of thumb of 3 times gives an open winding of ${said(3 * long)}.`,
       ],

@@ -3,7 +3,7 @@ import { outlineOf } from '../../outline/outlineOf';
 import { distance, minus, vec, type Vec } from '../../geometry/vector';
 import { ok, refuse } from '../../result';
 import { count, length, roundWire, stone, wire } from '../parameter';
-import { helix, moved, setAt, turned } from '../shapes';
+import { allRound, helix, moved, setAt, turned } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 import { twistTakeUp } from '../formulas';
@@ -20,7 +20,7 @@ export const tree = technique({
     'both halves of each wire twisted along trunk and branch, √[1 + (πdT)²]; wraps round the frame at both ends',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 40, width: 30, depth: 7, edge: 3 }),
-    frame: wire('Frame wire', roundWire(1.024), 'cage'),
+    frame: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Branch wire', roundWire(0.3), 'branch'),
     branches: count('Branches to each side', 5, 1, 12),
     trunk: length('Trunk', 14, 0, 150),
@@ -111,7 +111,10 @@ export const tree = technique({
           why: 'the stone does not pass a frame that the branches have closed',
         },
       ],
-      solids: [{ kind: 'outline', outline: outline.value }],
+      solids: [
+        { kind: 'outline', outline: outline.value },
+        { kind: 'wire', wire: 'frame', path: allRound(line) },
+      ],
       notes: [`${2 * branches} wires; the frame is ${said(around)} round and bought or made apart.`],
     });
   },

@@ -1,9 +1,11 @@
 import Link from 'next/link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
+import { madeSaid } from './madeSaid';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
+import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
 
@@ -66,12 +68,12 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
                   <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
                   <span className="muted text-sm">{tag('pattern', number)}</span>
                 </span>
+                {body.composition && <FirstDrawn composition={body.composition} specs={specs} label={name} />}
                 <span className="mt-2 mb-3 block">
                   <PatternDrawing cuts={body.cuts} specs={specs} small span={span} />
                 </span>
                 <span className="muted mt-auto text-sm">
-                  {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {each} min · made{' '}
-                  {madeCount === 1 ? 'once' : `${madeCount} times`}
+                  {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {each} min · {madeSaid(madeCount)}
                 </span>
               </Link>
             </li>

@@ -1,10 +1,15 @@
 import Link from 'next/link';
 import { minutesOf, partsCost, wireBySpec } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
+import { resolve } from '@/core/pattern/composition';
 import { um } from '@/core/units/length';
+import { CutStrips } from '@/ui/craft/CutStrips';
+import { stripsOf } from '@/ui/craft/stripsOf';
+import { PiecesDrawn } from '@/ui/craft/PiecesDrawn';
 import { showPattern } from '@/studio/patterns/patterns';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
+import { madeSaid } from '../madeSaid';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PrintButton } from '@/ui/PrintButton';
 import { WireChip } from '@/ui/WireChip';
@@ -27,6 +32,7 @@ export default async function PatternPage({ params }: { params: Params }) {
   const enough = Math.min(
     ...need.map(([specId, length]) => Math.floor((onHand[specId]?.length ?? 0) / length)),
   );
+  const resolved = body.composition && resolve(body.composition, specs);
   const isOwner = session.role === 'owner';
   const label = tag('pattern', number);
   return (
@@ -42,7 +48,7 @@ export default async function PatternPage({ params }: { params: Params }) {
             {enough > 0 ? `Wire for about ${enough} more of “${name}”` : `Not enough wire for “${name}”`}
           </h1>
           <p className="muted mt-1">
-            {label} · {kind} · revision {revision} · made {madeCount === 1 ? 'once' : `${madeCount} times`}
+            {label} · {kind} · revision {revision} · {madeSaid(madeCount)}
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
@@ -57,10 +63,15 @@ export default async function PatternPage({ params }: { params: Params }) {
           </Link>
         </div>
       </div>
+      {resolved && <PiecesDrawn resolved={resolved} specs={specs} />}
       <section className="leaf mt-4 p-4">
         <h2>Its wires, to scale</h2>
         <div className="mt-2">
-          <PatternDrawing cuts={body.cuts} specs={specs} />
+          {resolved ? (
+            <CutStrips strips={stripsOf(resolved, specs)} />
+          ) : (
+            <PatternDrawing cuts={body.cuts} specs={specs} />
+          )}
         </div>
         <CheckBar />
       </section>

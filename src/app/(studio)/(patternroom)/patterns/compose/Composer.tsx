@@ -8,7 +8,6 @@ import {
   MEASURES,
   resolve,
   type Composition,
-  type ResolvedCut,
   type Specs,
   type TechniqueUse,
 } from '@/core/pattern/composition';
@@ -17,13 +16,15 @@ import { describeStone, type StoneMeasures } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
 import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
-import { cutLengthOf, plainSpec } from '@/core/technique/totals';
+import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { MetalId } from '@/core/wire/metal';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
+import { stripsOf } from '@/ui/craft/stripsOf';
+import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { Field, TextInput } from '@/ui/form/Field';
 import { useLengths } from '@/ui/lengths';
 import { useCurrency } from '@/ui/money';
@@ -63,9 +64,6 @@ export function Composer(props: ComposerProps) {
   return listening ? <Composing {...props} /> : <p className="muted">Opening …</p>;
 }
 
-/** Metal that a wire is drawn in until it is cut from one of the studio’s. */
-const UNCHOSEN: MetalId = 'steel';
-
 function Composing({ base, given, specs, stones }: ComposerProps) {
   const { system } = useLengths();
   const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : 'new'}`;
@@ -93,7 +91,6 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
     (use: TechniqueUse) => (wire: string) => byId[use.wires[wire] ?? '']?.metal ?? UNCHOSEN,
     [byId],
   );
-  const specOf = (cut: ResolvedCut) => byId[cut.specId ?? ''] ?? plainSpec(cut.size, UNCHOSEN);
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
   return (
@@ -104,7 +101,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
             ? 'Which techniques make the piece?'
             : `${wires} ${wires === 1 ? 'wire' : 'wires'}, ${formatToCut(um(total), system)} together, ${Math.round(resolved.minutes)} minutes`}
         </h1>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
           <button type="button" className="btn" disabled={!undo} onClick={undo} title="Take back (z)">
             <Undo2 size={18} aria-hidden="true" /> Undo
           </button>
@@ -141,7 +138,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
           <Heading draft={draft} />
           {resolved.measures.length > 0 && (
             <section className="leaf p-4" aria-label="What it is made for">
-              <h2>What it is made for</h2>
+              <h2 className="mb-2">What it is made for</h2>
               {resolved.measures.includes('stone') && stones.length > 0 && (
                 <StoneFromStock
                   stones={stones}
@@ -225,16 +222,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
             <section className="leaf p-4" aria-label="Cuts">
               <h2>Wires to cut, to scale</h2>
               <div className="mt-2">
-                <CutStrips
-                  strips={resolved.cuts.map((cut) => ({
-                    key: `${cut.use.id} ${cut.name}`,
-                    title: cut.name,
-                    note: resolved.uses.length > 1 ? cut.use.name : '',
-                    cut,
-                    spec: specOf(cut),
-                    unchosen: cut.specId === undefined,
-                  }))}
-                />
+                <CutStrips strips={stripsOf(resolved, byId)} />
               </div>
               <p className="muted mt-3 text-sm">
                 {resolved.grams.toFixed(2)} g of wire stay in the piece, as far as its wires are chosen.

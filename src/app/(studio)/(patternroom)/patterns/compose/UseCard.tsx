@@ -84,7 +84,7 @@ export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCar
       <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />
       <details className="mt-2" open={Object.keys(wrong).length > 0 || undefined}>
         <summary className="min-h-11 cursor-pointer content-center font-semibold">
-          Its measures and wires
+          Its measures and wires{judgements.length > 0 && ` · ${judgements.length} to consider`}
         </summary>
         <div className="mt-2 space-y-3">
           <Field label="Called here">

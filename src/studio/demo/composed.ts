@@ -1,0 +1,318 @@
+import { swapThroughout, withTechnique, withUse } from '@/core/pattern/changes';
+import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
+import type { PatternKind } from '@/core/pattern/pattern';
+import { techniqueOf } from '@/core/technique/registry';
+import type { Texts } from '@/core/technique/readTexts';
+import type { MetalId, Temper } from '@/core/wire/metal';
+
+/** A technique of a demo pattern, and what is typed over in it. */
+type DemoUse = readonly [technique: string, texts?: Texts];
+
+/** A pattern of the demo studio that is composed of techniques. */
+export interface ComposedPattern {
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly metal: MetalId;
+  readonly temper?: Temper;
+  readonly uses: readonly DemoUse[];
+  readonly measures?: Texts;
+  readonly copies?: number;
+  readonly notes: string;
+  readonly parts?: readonly (readonly [name: string, count: number, dollars: number])[];
+}
+
+const stone = (outline: string, length: number, width: number, edge: number, depth: number): Texts => ({
+  'stone.outline': outline,
+  'stone.length': `${length} mm`,
+  'stone.width': `${width} mm`,
+  'stone.edge': `${edge} mm`,
+  'stone.depth': `${depth} mm`,
+});
+
+/** Composed patterns of the demo studio, all its own: every technique is in one of them at least. */
+export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
+  {
+    name: 'Weir Pool pendant',
+    kind: 'pendant',
+    metal: 'sterling',
+    uses: [['bundle-frame'], ['folded-bail']],
+    measures: stone('teardrop', 18, 13, 2, 5),
+    notes: 'For the small prehnite drops. Keep the bundle flat at the shoulder.',
+    parts: [['prehnite teardrop cab', 1, 7.5]],
+  },
+  {
+    name: 'Saltmarsh Crescent',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['band-frame']],
+    measures: stone('crescent', 40, 18, 4, 6),
+    notes: 'Three bands at each end. Let the horns point up.',
+    parts: [['unakite crescent', 1, 9]],
+  },
+  {
+    name: 'Sundial bezel',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['looped-bezel'], ['wrapped-bail']],
+    measures: stone('oval', 30, 22, 3, 7),
+    notes: 'Turn all loops before forming, and press them onto the shoulder one after another.',
+    parts: [['carnelian oval cab', 1, 8]],
+  },
+  {
+    name: 'Kelp cradle',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['cradle']],
+    measures: stone('round', 30, 30, 4, 8),
+    notes: 'The scrolls are what holds it: two at least on each side.',
+    parts: [['sea glass round', 1, 4]],
+  },
+  {
+    name: 'Lantern point',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['point-spiral']],
+    notes: 'Kink the spirals all round to tighten them.',
+  },
+  {
+    name: 'Netmaker’s point',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['twisted-net']],
+    notes: 'Three twists at every crossing, drawn even.',
+  },
+  {
+    name: 'Snail cage',
+    kind: 'pendant',
+    metal: 'copper',
+    temper: 'half hard',
+    uses: [['spiral-cage']],
+    notes: 'For tumbled stones and sea glass.',
+  },
+  {
+    name: 'Winter hawthorn',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['tree'], ['wrapped-bail']],
+    measures: stone('oval', 40, 30, 3, 7),
+    notes: 'Spread the lowest branches first.',
+  },
+  {
+    name: 'Rime halo',
+    kind: 'pendant',
+    metal: 'sterling',
+    uses: [['bundle-frame'], ['bead-halo']],
+    measures: { ...stone('oval', 18, 13, 2, 5), bead: '2.5 mm' },
+    notes: 'The halo goes on after the stone is held.',
+    parts: [['iolite oval cab', 1, 11]],
+  },
+  {
+    name: 'Hedgerow hoops',
+    kind: 'earrings',
+    metal: 'copper',
+    copies: 2,
+    uses: [['bound-beads', { along: '40 mm' }], ['ear-wire']],
+    notes: 'Two of each shade, the same on both sides.',
+  },
+  {
+    name: 'Ladder channel cuff',
+    kind: 'bracelet',
+    metal: 'copper',
+    uses: [['bead-channel', { along: '140 mm' }]],
+    notes: 'Leave 40 mm at each end of the rails for the clasp.',
+  },
+  {
+    name: 'Dewdrop earrings',
+    kind: 'earrings',
+    metal: 'sterling',
+    copies: 2,
+    uses: [['briolette-loop'], ['ear-wire']],
+    notes: 'The drop sits at a third of the wire.',
+    parts: [['peridot briolette', 2, 3.5]],
+  },
+  {
+    name: 'Foxglove earrings',
+    kind: 'earrings',
+    metal: 'sterling',
+    copies: 2,
+    uses: [['briolette-cap'], ['ear-wire']],
+    notes: 'Caps of the same number of turns.',
+    parts: [['garnet briolette', 2, 3]],
+  },
+  {
+    name: 'Fern drop',
+    kind: 'necklace',
+    metal: 'copper',
+    uses: [['briolette-swirl'], ['wrapped-loop-link']],
+    notes: 'The swirl lies in front of the tip.',
+  },
+  {
+    name: 'Stepping-stone links',
+    kind: 'finding',
+    metal: 'sterling',
+    copies: 12,
+    uses: [['plain-loop-link']],
+    notes: 'A dozen at a time.',
+  },
+  {
+    name: 'Tideline links',
+    kind: 'necklace',
+    metal: 'copper',
+    copies: 20,
+    uses: [['wrapped-loop-link', { tail: '8 mm' }]],
+    notes: 'Hang the last link before the loop is wound shut.',
+  },
+  {
+    name: 'Pebble pins',
+    kind: 'finding',
+    metal: 'copper',
+    copies: 10,
+    uses: [['head-pin']],
+    notes: '',
+  },
+  { name: 'Lattice pins', kind: 'finding', metal: 'copper', copies: 10, uses: [['eye-pin']], notes: '' },
+  {
+    name: 'Market jump rings',
+    kind: 'finding',
+    metal: 'copper',
+    uses: [['jump-rings', { rings: '48' }]],
+    notes: 'Four millimetres inside; a coil lasts a fair.',
+  },
+  { name: 'Shepherd clasp', kind: 'finding', metal: 'copper', uses: [['hook-clasp']], notes: '' },
+  {
+    name: 'Plain ear wires',
+    kind: 'finding',
+    metal: 'sterling',
+    uses: [['ear-wire']],
+    notes: 'Round and polish both ends.',
+  },
+  { name: 'Ribbon bail', kind: 'finding', metal: 'copper', uses: [['woven-bail']], notes: '' },
+  {
+    name: 'Spool beads',
+    kind: 'finding',
+    metal: 'brass',
+    copies: 6,
+    uses: [['coil-bead']],
+    notes: '',
+  },
+  {
+    name: 'Caterpillar bracelet',
+    kind: 'bracelet',
+    metal: 'copper',
+    uses: [['coil-of-coil', { length: '60 mm' }], ['hook-clasp']],
+    notes: 'Wind the inner coil in one go.',
+  },
+  {
+    name: 'Rail spacers',
+    kind: 'finding',
+    metal: 'copper',
+    copies: 10,
+    uses: [['coil', { length: '6 mm' }]],
+    notes: '',
+  },
+  {
+    name: 'Whorl earrings',
+    kind: 'earrings',
+    metal: 'copper',
+    copies: 2,
+    uses: [['flat-spiral'], ['ear-wire']],
+    notes: 'Mirror the second whorl.',
+  },
+  {
+    name: 'Ropewalk bangle',
+    kind: 'bracelet',
+    metal: 'copper',
+    uses: [['twisted-wire', { length: '190 mm' }], ['hook-clasp']],
+    notes: 'Twist under tension, evenly.',
+  },
+  {
+    name: 'Wattle cuff',
+    kind: 'bracelet',
+    metal: 'copper',
+    uses: [['straight-weave', { length: '140 mm' }]],
+    notes: 'Three on A, two on A and B, all the way.',
+  },
+  {
+    name: 'Arbour collar',
+    kind: 'necklace',
+    metal: 'copper',
+    uses: [['curved-weave', { inner: '60 mm', length: '120 mm' }]],
+    notes: 'A wrap more on A now and then, as the pattern says.',
+  },
+  {
+    name: 'Gatehouse ring',
+    kind: 'ring',
+    metal: 'copper',
+    uses: [['bead-ring']],
+    measures: { ring: 'US 7', bead: '6 mm' },
+    notes: 'Thread the bead first.',
+  },
+  {
+    name: 'Wellhead ring',
+    kind: 'ring',
+    metal: 'copper',
+    uses: [['coil-bezel-ring']],
+    measures: { ring: 'US 7' },
+    notes: 'The bezel is formed 1 mm over the stone.',
+  },
+  {
+    name: 'Wheatear ring',
+    kind: 'ring',
+    metal: 'sterling',
+    uses: [['herringbone-ring']],
+    measures: { ring: 'US 7', bead: '8 mm' },
+    notes: 'Mallet it to size at the end.',
+  },
+  {
+    name: 'Ramshorn ring',
+    kind: 'ring',
+    metal: 'copper',
+    uses: [['spiral-head-ring']],
+    measures: { ring: 'US 8' },
+    notes: 'Begun small, and grown by hammering.',
+  },
+  {
+    name: 'Osier ring',
+    kind: 'ring',
+    metal: 'sterling',
+    uses: [['woven-band-ring']],
+    measures: { ring: 'US 6 1/2' },
+    notes: 'For a 6 mm cab.',
+  },
+  {
+    name: 'Cooper ring',
+    kind: 'ring',
+    metal: 'copper',
+    uses: [['bound-band-ring']],
+    measures: { ring: 'US 9' },
+    notes: 'Lay the square wires flat before binding.',
+  },
+  {
+    name: 'Thornpin brooch',
+    kind: 'brooch',
+    metal: 'brass',
+    uses: [['free-cut', { length: '90 mm', tail: '10 mm' }], ['flat-spiral']],
+    notes: 'The pin is hardened last.',
+  },
+];
+
+/** A demo pattern as a composition, cut from the wires of the studio. */
+export function composedOf(
+  { metal, temper, uses, measures = {}, copies = 1 }: ComposedPattern,
+  specs: Specs,
+): Composition {
+  let composition = EMPTY_COMPOSITION;
+  for (const [id, texts = {}] of uses) {
+    const technique = techniqueOf(id);
+    if (!technique) throw new Error(`the demo knows no technique “${id}”`);
+    composition = withTechnique(composition, technique, specs);
+    const use = composition.uses.at(-1);
+    if (use) composition = withUse(composition, use.id, { texts: { ...use.texts, ...texts } });
+  }
+  const { composition: swapped } = swapThroughout(
+    composition,
+    { metal, ...(temper ? { temper } : {}) },
+    specs,
+  );
+  return { ...swapped, measures: { ...swapped.measures, ...measures }, copies };
+}
