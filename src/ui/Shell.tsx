@@ -43,7 +43,7 @@ export const PLACES: readonly Place[] = [
       '/lists',
     ],
   },
-  { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText, parts: ['/how-much'] },
+  { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText, parts: ['/fitting', '/how-much'] },
   { href: '/bench', name: 'Bench', key: '3', icon: Hammer },
   { href: '/shelf', name: 'Shelf', key: '4', icon: Layers },
   { href: '/rules', name: 'House rules', key: '5', icon: KeyRound, ownerOnly: true },

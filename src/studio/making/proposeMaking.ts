@@ -54,7 +54,8 @@ export async function proposeMaking(
   };
 }
 
-function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
+/** Stock that cuts of these specs may be taken from, in the order it is offered. */
+export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
   return tx.select<Choice>(
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
        SELECT stock_piece_id AS id, number, article_id AS "specId", form, quantity AS length FROM stock_pieces

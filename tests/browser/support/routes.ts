@@ -29,6 +29,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/patterns/[tag]/compose': { address: '/patterns/P-0001/compose', ownerOnly: true },
   '/patterns/[tag]': { address: '/patterns/P-0001' },
   '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
+  '/fitting': { address: '/fitting?ring=US+7' },
   '/how-much': { address: '/how-much' },
   '/rules': { address: '/rules', ownerOnly: true },
   '/rules/programs': { address: '/rules/programs', ownerOnly: true },
@@ -61,6 +62,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/api/health': { address: '/api/health' },
   '/api/find': { address: '/api/find?q=copper' },
   '/labels.pdf': { address: '/labels.pdf?items=W-0001' },
+  '/patterns/[tag]/[paper]': { address: '/patterns/P-0001/card.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };

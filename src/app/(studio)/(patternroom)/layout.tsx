@@ -4,6 +4,7 @@ import { PartsNav, type Part } from '@/ui/PartsNav';
 
 const PARTS: readonly Part[] = [
   { href: '/patterns', name: 'Patterns' },
+  { href: '/fitting', name: 'Fitting' },
   { href: '/how-much', name: 'How much wire' },
 ];
 

@@ -2,6 +2,7 @@
 
 import { composePattern } from '@/studio/patterns/composePattern';
 import type { ComposePatternInput } from '@/studio/patterns/composePattern.input';
+import { importPattern } from '@/studio/patterns/importPattern';
 import { writePattern, type PatternBase } from '@/studio/patterns/writePattern';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
 import { asMember } from '@/app/lib/member';
@@ -20,4 +21,8 @@ export async function composePatternAction(
   input: ComposePatternInput,
 ) {
   return asMember((session) => composePattern(session, postKey, base, input));
+}
+
+export async function importPatternAction(keys: { wires: string; pattern: string }, text: string) {
+  return asMember((session) => importPattern(session, keys, text));
 }

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
+import { ImportPattern } from './ImportPattern';
 import { madeSaid } from './madeSaid';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
@@ -85,6 +86,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Pro
           More patterns
         </Link>
       )}
+      {isOwner && <ImportPattern />}
     </>
   );
 }

@@ -52,6 +52,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
+          <Papers of={label} />
           <PrintButton />
           {isOwner && (
             <Link href={`/patterns/${label}/${body.composition ? 'compose' : 'edit'}`} className="btn btn-lg">
@@ -137,5 +138,29 @@ export default async function PatternPage({ params }: { params: Params }) {
         </section>
       )}
     </>
+  );
+}
+
+const PAPERS = [
+  ['strips.pdf', 'Cut strips at 1:1, PDF'],
+  ['strips.svg', 'Cut strips at 1:1, SVG'],
+  ['card.pdf', 'Pattern card, PDF'],
+  ['card.svg', 'Pattern card, SVG'],
+  ['pattern.json', 'The pattern as a file, JSON'],
+] as const;
+
+/** What can be taken to the bench or to another studio. */
+function Papers({ of }: { of: string }) {
+  return (
+    <details className="dropdown dropdown-end">
+      <summary className="btn btn-lg">On paper</summary>
+      <ul className="dropdown-content menu leaf z-40 w-64 shadow-lg">
+        {PAPERS.map(([file, title]) => (
+          <li key={file}>
+            <a href={`/patterns/${of}/${file}`}>{title}</a>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

@@ -18,7 +18,6 @@ import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
-import type { MetalId } from '@/core/wire/metal';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { CutStrips } from '@/ui/craft/CutStrips';

@@ -1,0 +1,229 @@
+import Link from 'next/link';
+import { pageMember } from '@/app/lib/member';
+import { searched, type Search } from '@/app/lib/search';
+import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
+import { readTexts, type Texts } from '@/core/technique/readTexts';
+import { describeStone, OUTLINES, type StoneMeasures } from '@/core/stone/stone';
+import { numberOnTag, tag } from '@/core/tag';
+import { drawPlan } from '@/core/technique/drawPlan';
+import { showDrawer } from '@/studio/drawers/drawers';
+import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
+import { UNCHOSEN } from '@/ui/craft/unchosen';
+import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { Length, Reckoned } from '@/ui/lengths';
+import { StoneDrawing } from '@/ui/StoneDrawing';
+import { WireChip } from '@/ui/WireChip';
+
+export const metadata = { title: 'Fitting' };
+
+const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring'] as const;
+type Asked = Partial<Record<(typeof FIELDS)[number], string>>;
+
+/** Points of a small picture. */
+const SMALL = 700;
+
+export default async function FittingPage({ searchParams }: { searchParams: Search }) {
+  const { session } = await pageMember();
+  const asked: Asked = await searched(searchParams, FIELDS);
+  const drawer = await showDrawer(session, 'stone', { state: 'free' });
+  const stones = drawer.pieces.flatMap(({ number, detail }) =>
+    detail.ware === 'stone' ? [{ ...detail, number }] : [],
+  );
+  const chosen = stones.find(({ number }) => number === numberOnTag('stone', asked.stone ?? ''));
+  const tried = triedOn(asked, chosen);
+  const wrong = tried ? wrongIn(tried) : {};
+  const fitted =
+    tried && Object.keys(wrong).length === 0 ? await fitPatterns(session, tried.measure, tried.texts) : [];
+  const suited = fitted.filter(({ refusal }) => refusal === '');
+  const ready = suited.filter(({ shortages }) => shortages.length === 0);
+  return (
+    <>
+      <h1>
+        {tried && Object.keys(wrong).length === 0
+          ? `${suited.length} of ${fitted.length} patterns suit it, and the rack has the wire for ${ready.length}`
+          : 'Which patterns suit this stone, or this finger?'}
+      </h1>
+      <div className="no-print mt-4 grid items-start gap-4 lg:grid-cols-3">
+        <form
+          action="/fitting"
+          aria-label="A stone of the studio"
+          className="leaf flex flex-wrap items-end gap-3 p-4"
+        >
+          <label className="min-w-0 grow text-sm font-semibold">
+            A stone of the studio
+            <select
+              name="stone"
+              className="select w-full text-base font-normal"
+              defaultValue={asked.stone ?? ''}
+            >
+              <option value="">Choose one…</option>
+              {stones.map((stone) => (
+                <option key={stone.number} value={tag('stone', stone.number)}>
+                  {tag('stone', stone.number)} {describeStone(stone)}
+                </option>
+              ))}
+            </select>
+          </label>
+          <button type="submit" className="btn btn-primary">
+            Try this stone
+          </button>
+          {chosen && <StoneDrawing stone={chosen} scale={2} />}
+        </form>
+        <form
+          action="/fitting"
+          aria-label="A stone by its measures"
+          className="leaf grid grid-cols-2 gap-2 p-4"
+        >
+          <label className="text-sm font-semibold">
+            Outline
+            <select
+              name="outline"
+              className="select w-full text-base font-normal"
+              defaultValue={asked.outline ?? 'oval'}
+            >
+              {OUTLINES.map((each) => (
+                <option key={each}>{each}</option>
+              ))}
+            </select>
+          </label>
+          {(['length', 'width', 'edge'] as const).map((part) => (
+            <label key={part} className="text-sm font-semibold capitalize">
+              {part === 'edge' ? 'Edge height' : part}
+              <input
+                name={part}
+                className="input w-full text-base font-normal"
+                placeholder={{ length: '18 mm', width: '13 mm', edge: '2 mm' }[part]}
+                defaultValue={asked[part] ?? ''}
+                aria-invalid={Boolean(wrong[`stone.${part}`])}
+              />
+              {wrong[`stone.${part}`] && (
+                <span className="block font-semibold text-error">{wrong[`stone.${part}`]}</span>
+              )}
+            </label>
+          ))}
+          <button type="submit" className="btn col-span-2">
+            Try these measures
+          </button>
+        </form>
+        <form action="/fitting" aria-label="A ring" className="leaf flex flex-wrap items-end gap-3 p-4">
+          <label className="min-w-0 grow text-sm font-semibold">
+            A ring: its size or its inside
+            <input
+              name="ring"
+              className="input w-full text-base font-normal"
+              placeholder="US 7, UK N½, ISO 54, 17.3 mm"
+              defaultValue={asked.ring ?? ''}
+              aria-invalid={Boolean(wrong['ring'])}
+            />
+            {wrong['ring'] && <span className="block font-semibold text-error">{wrong['ring']}</span>}
+          </label>
+          <button type="submit" className="btn">
+            Try this size
+          </button>
+        </form>
+      </div>
+      <ul className="mt-4 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+        {fitted.map((each) => (
+          <Tried key={each.number} fitted={each} texts={tried?.texts ?? {}} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** What is tried, as the measures of a pattern have it. */
+function triedOn(
+  { outline, length, width, edge, depth, ring }: Asked,
+  stone: StoneMeasures | undefined,
+): { readonly measure: Measure; readonly texts: Texts } | undefined {
+  if (stone)
+    return {
+      measure: 'stone',
+      texts: {
+        'stone.outline': stone.outline,
+        ...Object.fromEntries(
+          (['length', 'width', 'edge', 'depth'] as const).map((part) => [
+            `stone.${part}`,
+            `${stone[part] / 1000} mm`,
+          ]),
+        ),
+      },
+    };
+  if (ring) return { measure: 'ring', texts: { ring } };
+  if (!length) return undefined;
+  const high = edge ?? '2 mm';
+  return {
+    measure: 'stone',
+    texts: {
+      'stone.outline': outline ?? 'oval',
+      'stone.length': length,
+      'stone.width': width ?? length,
+      'stone.edge': high,
+      'stone.depth': depth ?? high,
+    },
+  };
+}
+
+function wrongIn({ measure, texts }: { measure: Measure; texts: Texts }): Readonly<Record<string, string>> {
+  const read = readTexts({ [measure]: MEASURES[measure] }, texts, 'mm');
+  return read.ok ? {} : read.error;
+}
+
+/** A pattern as it would be for what is tried on: drawn, how much wire, and what stands against it. */
+function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
+  const { number, name, kind, body, refusal, wires, shortages, judgements, minutes } = fitted;
+  const specs = Object.fromEntries(wires.map(({ spec }) => [spec.id, spec]));
+  const { composition } = body;
+  const first =
+    composition &&
+    resolve(composition, specs, { ...composition.measures, ...texts }).uses.find(({ plan }) => plan);
+  return (
+    <li className="leaf p-4">
+      <p className="flex items-baseline justify-between gap-3">
+        <Link href={`/patterns/${tag('pattern', number)}`} className="link font-display font-semibold">
+          {name}
+        </Link>
+        <span className="muted text-sm">
+          {kind} · {Math.round(minutes)} min
+        </span>
+      </p>
+      {first?.plan && first.values && (
+        <PlanDrawing
+          drawing={drawPlan(first.plan, first.values, SMALL)}
+          metalOf={(wire) => specs[first.use.wires[wire] ?? '']?.metal ?? UNCHOSEN}
+          label={`${name}, drawn to scale`}
+          className="mt-2 h-28 w-full"
+        />
+      )}
+      {refusal ? (
+        <p className="mt-2 border-l-4 border-warning bg-warning/15 p-2 text-sm">
+          <strong>Not for this:</strong> {refusal}
+        </p>
+      ) : (
+        <ul className="mt-2 space-y-1">
+          {wires.map(({ spec, length }) => (
+            <li key={spec.id} className="flex items-center justify-between gap-3">
+              <WireChip spec={spec} />
+              <span className="font-semibold">
+                <Reckoned of={length} cut />
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {shortages.map(({ specId, spec, missing }) => (
+        <p key={specId} className="mt-1 text-sm font-semibold text-error">
+          <Length of={missing} short /> {spec ? `of ${spec.label.number} ${spec.metal}` : ''} are not on the
+          rack
+        </p>
+      ))}
+      {refusal === '' && judgements.length > 0 && (
+        <ul className="muted mt-2 list-inside list-disc text-sm">
+          {judgements.map(({ said, about }) => (
+            <li key={`${about} ${said}`}>{said}</li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,37 @@
+import { currentMember } from '@/app/lib/member';
+import { numberOnTag } from '@/core/tag';
+import { patternPaper } from '@/studio/paper/patternPaper';
+import { patternToFile } from '@/studio/patterns/patternFile';
+import { showPattern } from '@/studio/patterns/patterns';
+
+/** Papers of a pattern and its file: strips.pdf, strips.svg, card.pdf, card.svg, pattern.json. */
+export async function GET(
+  _request: Request,
+  { params }: { params: Promise<{ tag: string; paper: string }> },
+): Promise<Response> {
+  const member = await currentMember();
+  if (!member) return new Response('Sign in first.', { status: 401 });
+  const { tag, paper } = await params;
+  const number = numberOnTag('pattern', tag);
+  const pattern = number === undefined ? null : await showPattern(member.session, number);
+  if (!pattern) return new Response('There is no such pattern.', { status: 404 });
+  if (paper === 'pattern.json') {
+    const file = patternToFile(pattern.body, pattern.specs, member.currency);
+    return sent(`${tag}.json`, 'application/json; charset=utf-8', `${JSON.stringify(file, null, 2)}\n`, true);
+  }
+  const made = await patternPaper(pattern, paper);
+  return made
+    ? sent(`${tag}-${paper}`, made.type, made.content)
+    : new Response('A pattern has strips.pdf, strips.svg, card.pdf, card.svg and pattern.json.', {
+        status: 404,
+      });
+}
+
+const sent = (name: string, type: string, content: Uint8Array | string, kept = false): Response =>
+  new Response(typeof content === 'string' ? content : new Uint8Array(content), {
+    headers: {
+      'content-type': type,
+      'content-disposition': `${kept ? 'attachment' : 'inline'}; filename="${name}"`,
+      'cache-control': 'no-store',
+    },
+  });

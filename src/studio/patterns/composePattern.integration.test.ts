@@ -1,0 +1,197 @@
+import { withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
+import { EMPTY_COMPOSITION, resolve, type Composition } from '@/core/pattern/composition';
+import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
+import {
+  closeBooks,
+  done,
+  newKey,
+  openStudio,
+  problemOf,
+  receive,
+  simplePattern,
+} from '../../../tests/support/studio';
+import type { StudioSession } from '../kernel/useCase';
+import { patternPaper } from '../paper/patternPaper';
+import { proposeMaking } from '../making/proposeMaking';
+import { listSpecs } from '../wire/specs';
+import { composePattern } from './composePattern';
+import { fitPatterns } from './fitting';
+import { importPattern } from './importPattern';
+import { patternToFile } from './patternFile';
+import { showPattern } from './patterns';
+
+afterAll(closeBooks);
+
+const named = (id: string) => techniqueOf(id) as AnyTechnique;
+
+/** A studio with the wires of a bundle frame, and a composition that is cut from them. */
+async function studioWithFrame(): Promise<{ session: StudioSession; composition: Composition }> {
+  const session = await openStudio();
+  await receive(session, { gaugeNumber: '20', metal: 'copper' });
+  await receive(session, { gaugeNumber: '28', metal: 'copper' });
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  return { session, composition: withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), specs) };
+}
+
+const form = (composition: unknown, name = `Frame ${newKey().slice(0, 8)}`) => ({
+  name,
+  kind: 'pendant',
+  notes: 'flat at the shoulder',
+  composition,
+  parts: [{ name: 'cab', count: '1', unitCost: '4.00 USD' }],
+});
+
+describe('composing', () => {
+  it('keeps what was composed, with its cuts and marks worked out here, ready for the bench', async () => {
+    const { session, composition } = await studioWithFrame();
+    const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+    const pattern = await showPattern(session, number);
+    if (!pattern) throw new Error('the pattern hangs in the room');
+    const resolved = resolve(composition, pattern.specs);
+    expect(pattern.body.cuts.map(({ count, net }) => [count, net])).toEqual(
+      resolved.cuts.map(({ count, terms }) => [
+        count,
+        Math.round(
+          terms.filter(({ kind }) => kind === 'net').reduce((sum, { length }) => sum + length * 1000, 0),
+        ),
+      ]),
+    );
+    expect(pattern.body.cuts[0]?.marks?.map(({ what }) => what)).toContain('middle: the foot of the stone');
+    const proposal = await proposeMaking(session, number);
+    expect(proposal?.shortages).toEqual([]);
+    expect(proposal?.cuts).toHaveLength(4);
+
+    // A larger stone makes a second revision; the first stays as it was.
+    const larger = { ...composition, measures: { ...composition.measures, 'stone.length': '30 mm' } };
+    const again = done(
+      await composePattern(session, newKey(), { number, revision: 1 }, form(larger, pattern.name)),
+    );
+    expect(again.revision).toBe(2);
+    const second = await showPattern(session, number);
+    expect(second?.body.cuts[0]?.net).toBeGreaterThan(pattern.body.cuts[0]?.net ?? Infinity);
+  });
+
+  it('refuses what cannot be made as it stands, and says which and why', async () => {
+    const { session, composition } = await studioWithFrame();
+    const saidOf = async (changed: unknown) =>
+      problemOf(await composePattern(session, newKey(), null, form(changed))).message;
+    expect(await saidOf({ ...composition, uses: [] })).toMatch(/one technique at least/);
+    expect(await saidOf({ ...composition, colour: 'red' })).toMatch(/there is no such field/);
+    expect(await saidOf(withUse(composition, 'a', { wires: {} }))).toMatch(
+      /choose the wire that the frame wire is cut from/,
+    );
+    expect(await saidOf(withUse(composition, 'a', { wires: { wire: newKey(), binding: newKey() } }))).toMatch(
+      /choose the wire/,
+    );
+    expect(
+      await saidOf({ ...composition, measures: { ...composition.measures, 'stone.width': '90 mm' } }),
+    ).toMatch(/A teardrop is longer than wide/);
+    const steps = resolve(composition, {}).steps.map(({ id }) => id);
+    const late = withStepAt(composition, steps, 'a.thread-jump-ring', steps.length);
+    expect(await saidOf(late)).toMatch(/comes after “fold the bail and bind it”.*Or override it by name/);
+    done(
+      await composePattern(session, newKey(), null, form({ ...late, overridden: ['a.thread-jump-ring'] })),
+    );
+    expect(
+      problemOf(await composePattern({ ...session, role: 'helper' }, newKey(), null, form(composition))).kind,
+    ).toBe('forbidden');
+  });
+});
+
+describe('fitting', () => {
+  it('tries patterns on a stone: what suits it, how much wire it takes, and whether the rack has it', async () => {
+    const { session, composition } = await studioWithFrame();
+    const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+    const stone = (length: string, width: string) => ({
+      'stone.outline': 'teardrop',
+      'stone.length': length,
+      'stone.width': width,
+      'stone.edge': '2 mm',
+      'stone.depth': '5 mm',
+    });
+    const [small] = await fitPatterns(session, 'stone', stone('18 mm', '13 mm'));
+    const [large] = await fitPatterns(session, 'stone', stone('60 mm', '40 mm'));
+    expect(small).toMatchObject({ number, refusal: '', shortages: [] });
+    expect(large?.wires[0]?.length).toBeGreaterThan(small?.wires[0]?.length ?? Infinity);
+    // Ten metres of each wire are on the rack, and no more than that.
+    const [huge] = await fitPatterns(session, 'stone', {
+      ...stone('190 mm', '180 mm'),
+      'stone.edge': '2 mm',
+    });
+    expect(huge?.shortages).toEqual([]);
+    const [impossible] = await fitPatterns(session, 'stone', stone('10 mm', '12 mm'));
+    expect(impossible?.refusal).toMatch(/A teardrop is longer than wide/);
+    expect(await fitPatterns(session, 'ring', { ring: 'US 7' })).toEqual([]);
+    expect(await fitPatterns(await openStudio(), 'stone', stone('18 mm', '13 mm'))).toEqual([]);
+  });
+
+  it('says how much is short of what', async () => {
+    const { session, composition } = await studioWithFrame();
+    done(await composePattern(session, newKey(), null, form({ ...composition, copies: 20 })));
+    const [fitted] = await fitPatterns(session, 'stone', composition.measures);
+    expect(fitted?.shortages).toHaveLength(2);
+    expect(fitted?.shortages.every(({ missing }) => missing > 0)).toBe(true);
+  });
+});
+
+describe('files', () => {
+  it('go out of one studio and into another: the same pattern, cut from the same wires', async () => {
+    const { session, composition } = await studioWithFrame();
+    const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+    const pattern = await showPattern(session, number);
+    if (!pattern) throw new Error('the pattern hangs in the room');
+    const file = JSON.stringify(patternToFile(pattern.body, pattern.specs, 'USD'));
+    const other = await openStudio();
+    const keys = { wires: newKey(), pattern: newKey() };
+    const brought = done(await importPattern(other, keys, file));
+    expect(done(await importPattern(other, keys, file))).toEqual(brought);
+    const theirs = await showPattern(other, brought.number);
+    if (!theirs) throw new Error('the pattern hangs in the other room');
+    expect(JSON.stringify(patternToFile(theirs.body, theirs.specs, 'USD'))).toBe(file);
+    expect(theirs.body.parts[0]?.unitCost).toBe(pattern.body.parts[0]?.unitCost);
+  });
+
+  it('of patterns that were written by hand too', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const { number } = await simplePattern(session);
+    const pattern = await showPattern(session, number);
+    if (!pattern) throw new Error('the pattern hangs in the room');
+    const file = JSON.stringify(patternToFile(pattern.body, pattern.specs, 'USD'));
+    const other = await openStudio();
+    const brought = done(await importPattern(other, { wires: newKey(), pattern: newKey() }, file));
+    const theirs = await showPattern(other, brought.number);
+    expect(theirs?.body.cuts.map(({ net }) => net)).toEqual(pattern.body.cuts.map(({ net }) => net));
+    expect(theirs && JSON.stringify(patternToFile(theirs.body, theirs.specs, 'USD'))).toBe(file);
+  });
+
+  it.each([
+    ['not json', /not JSON/],
+    ['{}', /no pattern’s file/],
+    ['{"format":"pewterer-pattern","version":9}', /version 9; version 1 is read/],
+    [
+      '{"format":"pewterer-pattern","version":1,"composition":null,"wires":{"w1":{"metal":"tin"}}}',
+      /Wire w1: its metal is "tin"; copper, brass/,
+    ],
+    ['{"format":"pewterer-pattern","version":1,"composition":{"uses":1},"wires":{}}', /a list of at most/],
+  ])('%s is refused in a sentence', async (text, said) => {
+    const session = await openStudio();
+    const keys = { wires: newKey(), pattern: newKey() };
+    expect(problemOf(await importPattern(session, keys, text)).message).toMatch(said);
+  });
+});
+
+it('papers are PDF and SVG; others there are not', async () => {
+  const { session, composition } = await studioWithFrame();
+  const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('the pattern hangs in the room');
+  const head = async (file: string) => {
+    const paper = await patternPaper(pattern, file);
+    return paper && String.fromCharCode(...Array.from(Buffer.from(paper.content).subarray(0, 5)));
+  };
+  expect(await head('strips.pdf')).toBe('%PDF-');
+  expect(await head('card.pdf')).toBe('%PDF-');
+  expect(await head('card.svg')).toBe('<?xml');
+  expect(await head('price.pdf')).toBeUndefined();
+});
