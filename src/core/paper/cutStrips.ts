@@ -1,5 +1,5 @@
 import { cutLength, type PatternBody } from '../pattern/pattern';
-import { formatBothWays, um, UM_PER_MM } from '../units/length';
+import { formatMarkBothWays, um, UM_PER_MM } from '../units/length';
 import { describeSpec, type WireSpec } from '../wire/spec';
 import { A4, checkBar, line, MARGIN, text, type Page, type Shape } from './sheet';
 
@@ -45,8 +45,8 @@ function row(
       }),
     );
   }
-  if (to < whole) shapes.push(text(x(to) - 1, y + 2.6, 2.2, `goes on at ${to} mm ›`, { anchor: 'end' }));
-  if (from > 0) shapes.push(text(x(from) + 1, y + 2.6, 2.2, `‹ from ${from} mm`));
+  if (to < whole) shapes.push(text(x(to), y - 0.7, 2.2, `goes on at ${to} mm ›`, { anchor: 'end' }));
+  if (from > 0) shapes.push(text(x(from), y - 0.7, 2.2, `‹ from ${from} mm`));
   return shapes;
 }
 
@@ -75,7 +75,7 @@ export function cutStrips(
     const whole = cutLength(cut) / UM_PER_MM;
     const spec = specs[cut.specId];
     makeRoom(LABELS + BAR + GAP + 12);
-    const heading = `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatBothWays(um(Math.round(whole * UM_PER_MM)))}`;
+    const heading = `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatMarkBothWays(um(Math.round(whole * UM_PER_MM)))}`;
     put([text(MARGIN, y, 3.6, heading, { bold: true })]);
     if (spec) put([text(MARGIN, y + 4, 2.8, describeSpec(spec))]);
     y += 6;

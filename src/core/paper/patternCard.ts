@@ -2,7 +2,7 @@ import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
 import { CAUTIONS } from '../technique/cautions';
 import { drawPlan, type DrawnLine } from '../technique/drawPlan';
-import { formatBothWays } from '../units/length';
+import { formatMarkBothWays } from '../units/length';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
 import { A4, checkBar, line, MARGIN, text, wrapped, type Page, type Shape } from './sheet';
@@ -90,16 +90,16 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs): P
   for (const cut of body.cuts) {
     const spec = specs[cut.specId];
     write(
-      `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatBothWays(cutLength(cut))}${spec ? `, ${describeSpec(spec)}` : ''}`,
+      `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatMarkBothWays(cutLength(cut))}${spec ? `, ${describeSpec(spec)}` : ''}`,
       0,
       true,
     );
     const terms = [
-      `${formatBothWays(cut.net)} in the piece`,
-      ...cut.allowances.map(({ name, length }) => `${formatBothWays(length)} ${name}`),
+      `${formatMarkBothWays(cut.net)} in the piece`,
+      ...cut.allowances.map(({ name, length }) => `${formatMarkBothWays(length)} ${name}`),
     ];
     write(terms.join(' + '), 1);
-    for (const { at, what } of cut.marks ?? []) write(`at ${formatBothWays(at)}: ${what}`, 1);
+    for (const { at, what } of cut.marks ?? []) write(`at ${formatMarkBothWays(at)}: ${what}`, 1);
   }
   if (body.parts.length > 0) {
     heading('Beads, stones and findings');

@@ -92,6 +92,8 @@ export interface Resolved {
   /** Measures that some technique is bound to. */
   readonly measures: readonly Measure[];
   readonly measuresWrong: Wrong;
+  /** The measures that could be read. */
+  readonly measured: Values;
   readonly uses: readonly ResolvedUse[];
   readonly cuts: readonly ResolvedCut[];
   readonly parts: readonly { readonly name: string; readonly count: number }[];
@@ -234,6 +236,7 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
   return {
     measures: needed,
     measuresWrong: read.ok ? {} : read.error,
+    measured: read.ok ? read.value : {},
     uses,
     cuts,
     parts: planned.flatMap(({ plan }) =>

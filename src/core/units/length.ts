@@ -153,3 +153,7 @@ export const formatToCut = (length: Micrometres, system: LengthSystem): string =
   system === 'mm'
     ? `${Math.ceil(length / UM_PER_MM)} mm`
     : formatInches(inchParts(length, CUT, Math.ceil)).replace('≈ ', '');
+
+/** A computed length as it is marked, both ways, for paper that is read by everybody: "98.1 mm, 3 7/8 in". */
+export const formatMarkBothWays = (length: Micrometres): string =>
+  `${formatToMark(length, 'mm')}, ${formatToMark(length, 'in')}`;

@@ -17,6 +17,8 @@ export interface Fitted {
   readonly body: PatternBody;
   /** Why it cannot be made for these measures; empty when it can. */
   readonly refusal: string;
+  /** Every wire that it is of, by id: those that are wound about too. */
+  readonly specs: Readonly<Record<string, KnownSpec>>;
   readonly wires: readonly { readonly spec: KnownSpec; readonly length: Micrometres }[];
   readonly shortages: readonly (Shortage & { readonly spec: KnownSpec | undefined })[];
   readonly judgements: readonly Judgement[];
@@ -69,6 +71,11 @@ export function fitPatterns(session: StudioSession, measure: Measure, texts: Tex
         {
           ...row,
           refusal,
+          specs: Object.fromEntries(
+            composition.uses
+              .flatMap(({ wires }) => Object.values(wires))
+              .flatMap((id) => (specs[id] ? [[id, specs[id]]] : [])),
+          ),
           wires: [...wireBySpec({ cuts })].flatMap(([specId, length]) => {
             const spec = specs[specId];
             return spec ? [{ spec, length }] : [];

@@ -19,6 +19,12 @@ export const metadata = { title: 'Fitting' };
 const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring'] as const;
 type Asked = Partial<Record<(typeof FIELDS)[number], string>>;
 
+const MEASURED = [
+  ['length', 'Length', '18 mm'],
+  ['width', 'Width', '13 mm'],
+  ['edge', 'Edge height', '2 mm'],
+] as const;
+
 /** Points of a small picture. */
 const SMALL = 700;
 
@@ -46,7 +52,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
       <div className="no-print mt-4 grid items-start gap-4 lg:grid-cols-3">
         <form
           action="/fitting"
-          aria-label="A stone of the studio"
+          aria-label="From the drawer"
           className="leaf flex flex-wrap items-end gap-3 p-4"
         >
           <label className="min-w-0 grow text-sm font-semibold">
@@ -86,13 +92,13 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
               ))}
             </select>
           </label>
-          {(['length', 'width', 'edge'] as const).map((part) => (
-            <label key={part} className="text-sm font-semibold capitalize">
-              {part === 'edge' ? 'Edge height' : part}
+          {MEASURED.map(([part, label, placeholder]) => (
+            <label key={part} className="text-sm font-semibold">
+              {label}
               <input
                 name={part}
                 className="input w-full text-base font-normal"
-                placeholder={{ length: '18 mm', width: '13 mm', edge: '2 mm' }[part]}
+                placeholder={placeholder}
                 defaultValue={asked[part] ?? ''}
                 aria-invalid={Boolean(wrong[`stone.${part}`])}
               />
@@ -171,8 +177,7 @@ function wrongIn({ measure, texts }: { measure: Measure; texts: Texts }): Readon
 
 /** A pattern as it would be for what is tried on: drawn, how much wire, and what stands against it. */
 function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
-  const { number, name, kind, body, refusal, wires, shortages, judgements, minutes } = fitted;
-  const specs = Object.fromEntries(wires.map(({ spec }) => [spec.id, spec]));
+  const { number, name, kind, body, refusal, specs, wires, shortages, judgements, minutes } = fitted;
   const { composition } = body;
   const first =
     composition &&

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { judgePlan } from '@/core/judgement/judgePlan';
-import { initialValues, type WireSize } from '@/core/technique/parameter';
+import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
 import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
@@ -16,6 +16,7 @@ import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
 import { TechniquePicker } from './TechniquePicker';
 
@@ -95,6 +96,9 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
             judgements={judgements}
             onChange={change}
           />
+          {technique.parameters['stone']?.kind === 'stone' && shown && (
+            <StoneHanging stone={shown.values['stone'] as StoneSize} />
+          )}
           <label className="mt-3 block text-sm font-semibold">
             Metal
             <select

@@ -14,6 +14,7 @@ import {
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { describeStone, type StoneMeasures } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
+import type { StoneSize } from '@/core/technique/parameter';
 import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
@@ -22,6 +23,7 @@ import type { PatternBase } from '@/studio/patterns/writePattern';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
+import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { Field, TextInput } from '@/ui/form/Field';
@@ -160,6 +162,9 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
                   }
                 />
               </div>
+              {resolved.measured['stone'] !== undefined && (
+                <StoneHanging stone={resolved.measured['stone'] as StoneSize} />
+              )}
             </section>
           )}
           <section className="leaf p-4" aria-label="Wires and parts">
@@ -346,25 +351,29 @@ function AddTechnique({ onAdd, first }: { onAdd: (id: string) => void; first: bo
   const [chosen, setChosen] = useState('');
   return (
     <div className="leaf flex flex-wrap items-end gap-3 p-4">
-      <label className="min-w-0 grow text-sm font-semibold">
-        {first ? 'Begin with a technique' : 'Add a technique'}
-        <select
-          className="select w-full text-base font-normal"
-          value={chosen}
-          onChange={(event) => setChosen(event.target.value)}
-        >
-          <option value="">Choose one…</option>
-          {TECHNIQUE_GROUPS.map((group) => (
-            <optgroup key={group} label={group}>
-              {TECHNIQUES.filter((each) => each.group === group).map(({ id, title }) => (
-                <option key={id} value={id}>
-                  {title}
-                </option>
+      <div className="min-w-0 grow">
+        <Field label={first ? 'Begin with a technique' : 'Add a technique'}>
+          {(ties) => (
+            <select
+              {...ties}
+              className="select w-full text-base"
+              value={chosen}
+              onChange={(event) => setChosen(event.target.value)}
+            >
+              <option value="">Choose one…</option>
+              {TECHNIQUE_GROUPS.map((group) => (
+                <optgroup key={group} label={group}>
+                  {TECHNIQUES.filter((each) => each.group === group).map(({ id, title }) => (
+                    <option key={id} value={id}>
+                      {title}
+                    </option>
+                  ))}
+                </optgroup>
               ))}
-            </optgroup>
-          ))}
-        </select>
-      </label>
+            </select>
+          )}
+        </Field>
+      </div>
       <button
         type="button"
         className="btn"

@@ -7,6 +7,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -38,8 +39,29 @@ export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride
     const to = steps.findIndex(({ id }) => id === over?.id);
     if (to >= 0 && active.id !== over?.id) onMove(String(active.id), to);
   };
+  const nameOf = (id: string | number) => steps.find((step) => step.id === id)?.name ?? '';
+  const placeOf = (id: string | number | undefined) =>
+    `place ${steps.findIndex((step) => step.id === id) + 1} of ${steps.length}`;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Picked up “${nameOf(active.id)}”.`,
+    onDragOver: ({ active, over }) => `“${nameOf(active.id)}” is at ${placeOf(over?.id)}.`,
+    onDragEnd: ({ active, over }) => `“${nameOf(active.id)}” is put down at ${placeOf(over?.id)}.`,
+    onDragCancel: ({ active }) => `“${nameOf(active.id)}” stays where it was.`,
+  };
   return (
-    <DndContext id="steps" sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext
+      id="steps"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+      accessibility={{
+        announcements,
+        screenReaderInstructions: {
+          draggable:
+            'To move a step, press space, move it with the arrow keys, and press space again; escape leaves it where it was.',
+        },
+      }}
+    >
       <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
         <ol className="mt-2" aria-label="Order of work">
           {steps.map((step, index) => (

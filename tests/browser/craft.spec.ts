@@ -1,0 +1,165 @@
+import fs from 'node:fs';
+import { DEMO_URL, expect, test } from './support/studio';
+import type { Page } from '@playwright/test';
+
+const add = async (page: Page, technique: string) => {
+  await page.getByLabel(/^(Begin with|Add) a technique$/).selectOption(technique);
+  await page.getByRole('button', { name: 'Add it' }).click();
+};
+
+test('how much wire: two keys from anywhere, and the lengths follow what is typed', async ({
+  owner: page,
+}) => {
+  await page.keyboard.press('q');
+  await expect(page).toHaveURL(/\/how-much$/);
+  // The box to find a technique has the keyboard already.
+  await page.keyboard.type('weave over');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^2 × .* of 20 ga and .* of 28 ga$/);
+  const before = await page.getByRole('heading', { level: 1 }).innerText();
+  await page.getByLabel('Length of the weave').fill('80');
+  await page.getByLabel('Length of the weave').press('Tab');
+  // A bare number is in the unit that is shown, and says so.
+  await expect(page.getByLabel('Length of the weave')).toHaveValue('80 in');
+  await expect(page.getByText(/80 in.* was given; .* are allowed/)).toBeVisible();
+  await page.getByLabel('Length of the weave').fill('80 mm');
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(before);
+  await page.getByLabel('Weave', { exact: true }).fill('A3 AC');
+  await expect(page.getByText(/not neighbours in order.*character 4/)).toBeVisible();
+  await page.getByLabel('Weave', { exact: true }).fill('A~B');
+  await expect(page.getByText(/repeats of A~B/)).toBeVisible();
+  // The address keeps it all.
+  await page.reload();
+  await expect(page.getByLabel('Length of the weave')).toHaveValue('80 mm');
+  await expect(page.getByLabel('Weave', { exact: true })).toHaveValue('A~B');
+});
+
+test('how much wire: a ring by its size, a judgement beside what it judges', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/how-much?of=bead-ring`);
+  await page.getByLabel('Inside diameter wanted').fill('US 9');
+  await expect(page.getByText(/US 9 · UK/).first()).toBeVisible();
+  await expect(page.getByText(/Begin at US 10/)).toBeVisible();
+  await page.getByLabel('Ring wire', { exact: true }).fill('14 ga');
+  await expect(page.getByText(/14 ga is thick for a ring that is wrapped/)).toBeVisible();
+  await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
+  await page.getByLabel('Places held in front').fill('1');
+  await expect(page.getByText(/slides out: 360° stand open/)).toBeVisible();
+});
+
+test('a pattern is composed, taken back, survives a reload, is hung, changed and kept as a revision', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await add(page, 'bundle-frame');
+  await add(page, 'wrapped-bail');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^5 wires, .* together, \d+ minutes$/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^4 wires/);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^5 wires/);
+
+  // A larger stone takes more, and the frame says when it does not cover the edge.
+  const heading = page.getByRole('heading', { level: 1 });
+  const before = await heading.innerText();
+  await page.getByLabel('Stone: Length').fill('30 mm');
+  await page.getByLabel('Stone: Width').fill('20 mm');
+  await page.getByLabel('Stone: Edge height').fill('4 mm');
+  await expect(heading).not.toHaveText(before);
+  await expect(page.getByText(/1 to consider/)).toBeVisible();
+  await page.getByText('Its measures and wires').first().click();
+  await expect(page.getByText(/3 wires stack to 2.44 mm; the edge is 4 mm high/)).toBeVisible();
+  await page.getByLabel('Name of the pattern').fill('Millpond test');
+
+  await page.reload();
+  await expect(page.getByLabel('Name of the pattern')).toHaveValue('Millpond test');
+  await expect(page.getByText('This is what you were working on here.')).toBeVisible();
+
+  // What must be threaded before the bail is folded, and is moved behind it, is a fault until it is overridden by name.
+  const steps = page.getByRole('list', { name: 'Order of work' });
+  await page.getByRole('button', { name: 'Move thread what the bail shall hold down' }).click();
+  await expect(steps.getByRole('alert')).toContainText('comes after “fold the bail and bind it”');
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await expect(page.getByRole('alert').first()).toContainText('Or override it by name');
+  await page.getByRole('button', { name: /I know; keep “thread what the bail shall hold” here/ }).click();
+  await expect(steps.getByRole('alert')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+  await expect(page.getByText(/· revision 1 ·/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Change it' }).click();
+  await expect(page.getByLabel('Stone: Length')).toHaveValue('30 mm');
+  await page.getByText('Swap a metal, gauge or temper throughout').click();
+  await page.getByLabel('Becomes').selectOption('sterling');
+  await expect(page.getByText(/Wire in the piece: .* g becomes .* g/)).toBeVisible();
+  await page.getByRole('button', { name: 'Swap them' }).click();
+  await page.getByRole('button', { name: 'Keep the new revision' }).click();
+  await expect(page.getByText(/· revision 2 ·/)).toBeVisible();
+  await expect(page.getByText('sterling').first()).toBeVisible();
+});
+
+test('a step is dragged with the keyboard', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await add(page, 'ear-wire');
+  const steps = page.getByRole('list', { name: 'Order of work' }).getByRole('listitem');
+  await expect(steps.first()).toContainText('turn the loop on both');
+  const handle = page.getByRole('button', { name: /^Drag step 1, turn the loop/ });
+  await handle.focus();
+  await page.keyboard.press('Space');
+  await expect(handle).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('is at place 1 of 4')).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('is at place 2 of 4')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(steps.nth(1)).toContainText('turn the loop on both');
+});
+
+test('fitting: which patterns suit a stone of the studio, a typed one, and a finger', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/fitting`);
+  await page.getByLabel('Length').fill('24 mm');
+  await page.getByLabel('Width').fill('16 mm');
+  await page.getByRole('button', { name: 'Try these measures' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ of \d+ patterns suit it/);
+  await expect(page.getByRole('link', { name: 'Sundial bezel' })).toBeVisible();
+  await page.getByLabel('Length').fill('a lot');
+  await page.getByRole('button', { name: 'Try these measures' }).click();
+  await expect(page.getByText(/“a lot”/)).toBeVisible();
+  await page.getByLabel('A ring: its size or its inside').fill('US 7');
+  await page.getByRole('button', { name: 'Try this size' }).click();
+  await expect(page.getByRole('link', { name: 'Gatehouse ring' })).toBeVisible();
+  const stone = page.getByLabel('A stone of the studio').getByRole('option').nth(1);
+  await page.getByLabel('A stone of the studio').selectOption((await stone.getAttribute('value')) ?? '');
+  await page.getByRole('button', { name: 'Try this stone' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/patterns suit it/);
+});
+
+test('a pattern goes out on paper and as a file, and comes back in', async ({ owner: page }, testInfo) => {
+  await page.goto(`${DEMO_URL}/patterns?after=14`);
+  await page.getByRole('link', { name: /Sundial bezel/ }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+  const address = page.url();
+  for (const [file, begins] of [
+    ['strips.pdf', '%PDF-'],
+    ['card.pdf', '%PDF-'],
+    ['strips.svg', '<?xml'],
+    ['card.svg', '<?xml'],
+  ] as const) {
+    const paper = await page.request.get(`${address}/${file}`);
+    expect((await paper.body()).subarray(0, 5).toString()).toBe(begins);
+  }
+  expect((await page.request.get(`${address}/price.pdf`)).status()).toBe(404);
+  const file = JSON.parse(
+    (await (await page.request.get(`${address}/pattern.json`)).body()).toString(),
+  ) as object;
+  const kept = testInfo.outputPath('pattern.json');
+  fs.writeFileSync(kept, JSON.stringify({ ...file, name: 'Sundial bezel, brought in' }));
+  await page.goto(`${DEMO_URL}/patterns`);
+  await page.getByLabel('A pattern from a file').setInputFiles(kept);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Sundial bezel, brought in');
+  const broken = testInfo.outputPath('broken.json');
+  fs.writeFileSync(broken, '{"format":"something"}');
+  await page.goto(`${DEMO_URL}/patterns`);
+  await page.getByLabel('A pattern from a file').setInputFiles(broken);
+  await expect(page.getByText(/This is no pattern’s file/)).toBeVisible();
+});
