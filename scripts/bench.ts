@@ -14,6 +14,7 @@ import { proposeMaking } from '../src/studio/making/proposeMaking';
 import { openStudio, receive, simplePattern } from '../tests/support/studio';
 import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
+import { measureRedraw } from './lib/benchRedraw';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
 import { openThrowaway } from './lib/throwaway';
@@ -205,7 +206,7 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
-/** "./run bench" measures everything; with names (making, rack, ledger, import) only those, for working on them. */
+/** "./run bench" measures everything; with names (making, rack, ledger, import, redraw) only those, for working on them. */
 runCommand(async () => {
   const asked = process.argv.slice(2);
   const wanted = (part: string) => asked.length === 0 || asked.includes(part);
@@ -237,6 +238,10 @@ runCommand(async () => {
       await measureLedger(app.url, large, cookies);
     }
     if (wanted('import')) await measureImport(await openStudio());
+    if (wanted('redraw')) {
+      const session = await openStudio();
+      await measureRedraw(app.url, session, await cookie(session));
+    }
   } finally {
     await owner.close();
     await closeDatabase();

@@ -1,7 +1,8 @@
-import { ring } from './formulas';
-import { count, length, roundWire, wire } from './parameter';
-import { bow, straight } from './shapes';
-import { net, type OrderRule, type PlannedStep } from './technique';
+import type { Path } from '../geometry/path';
+import { ring, stemWraps } from './formulas';
+import { count, length, roundWire, wire, type WireSize } from './parameter';
+import { bow, helix, straight } from './shapes';
+import { allowance, net, type OrderRule, type PlannedCut, type PlannedStep, type Term } from './technique';
 
 /** What every way of hanging a briolette asks. */
 export const drop = {
@@ -14,7 +15,7 @@ export const drop = {
 };
 
 /** Wire through the drop, two legs that meet above its tip, a stem, and a loop on it. */
-export function hanging(D: number, across: number, above: number, loop: number, wraps: number) {
+function hanging(D: number, across: number, above: number, loop: number, wraps: number) {
   const leg = Math.hypot(across / 2, above);
   const stem = wraps * D;
   const jog = (loop + D) / 2;
@@ -36,6 +37,47 @@ export function hanging(D: number, across: number, above: number, loop: number, 
       straight(0, top, jog, top),
       bow(0, top - jog, jog, 0, 2 * Math.PI),
     ],
+  };
+}
+
+interface Hung {
+  readonly wire: WireSize;
+  readonly across: number;
+  readonly above: number;
+  readonly loop: number;
+  readonly wraps: number;
+  readonly tail: number;
+}
+
+/** What a way of hanging a drop adds at the end of its wire. */
+interface End {
+  readonly terms?: readonly Term[];
+  readonly drawn?: readonly Path[];
+  /** What is said where the drop sits. */
+  readonly sits: string;
+}
+
+/** The cut that a drop hangs on: the wire through it, its loop, the wraps on its stem, and what is added at its end. */
+export function hangingCut(
+  { wire: { width: D }, across, above, loop, wraps, tail }: Hung,
+  { terms = [], drawn = [], sits }: End,
+): PlannedCut {
+  const hung = hanging(D, across, above, loop, wraps);
+  return {
+    name: 'hanging wire',
+    wire: 'wire',
+    count: 1,
+    terms: [
+      ...hung.terms,
+      net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
+      ...terms,
+      allowance('handling tails', 2 * tail),
+    ],
+    marks: [
+      { at: tail + hung.leg + across / 2, what: sits },
+      { at: tail + 2 * hung.leg + across + hung.stem, what: 'bend aside for the loop' },
+    ],
+    drawn: [...hung.drawn, helix(-hung.stem / 2, -above, D, wraps, D), ...drawn],
   };
 }
 

@@ -1,11 +1,9 @@
 import { integrate } from '../../geometry/integrate';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { stemWraps } from '../formulas';
-import { drop, hanging, order, steps } from '../hangingDrop';
+import { drop, hangingCut, order, steps } from '../hangingDrop';
 import { length } from '../parameter';
-import { helix } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { net, said, technique } from '../technique';
 
 /** A conical coil from one radius to another. */
 function cone(from: number, to: number, turns: number, height: number, y: number) {
@@ -32,27 +30,19 @@ export const brioletteCap = technique({
     cap: length('Width of the cap, outside', 5, 1, 40),
     down: length('Height of the cap', 4, 0.5, 40),
   },
-  plan: ({ wire: { width: D }, across, above, loop, wraps, tail, cap, down }) => {
+  plan: ({ cap, down, ...told }) => {
+    const D = told.wire.width;
     if (cap < 3 * D)
       return refuse(`A cap of ${said(D)} wire is at least ${said(3 * D)} wide; ${said(cap)} is less.`);
-    const hung = hanging(D, across, above, loop, wraps);
     const turns = down / D;
-    const coiled = cone(D, (cap - D) / 2, turns, down, -above);
+    const coiled = cone(D, (cap - D) / 2, turns, down, -told.above);
     return {
       cuts: [
-        {
-          name: 'hanging wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            ...hung.terms,
-            net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
-            net(`${turns.toFixed(1)} turns of the cap`, coiled.length),
-            allowance('handling tails', 2 * tail),
-          ],
-          marks: [{ at: tail + hung.leg + across / 2, what: 'the drop sits here' }],
-          drawn: [...hung.drawn, helix(-hung.stem / 2, -above, D, wraps, D), coiled.path],
-        },
+        hangingCut(told, {
+          sits: 'the drop sits here',
+          terms: [net(`${turns.toFixed(1)} turns of the cap`, coiled.length)],
+          drawn: [coiled.path],
+        }),
       ],
       steps: [
         ...steps,

@@ -1,9 +1,9 @@
 import { refuse } from '../../result';
-import { flatSpiral, stemWraps } from '../formulas';
-import { drop, hanging, order, steps } from '../hangingDrop';
+import { flatSpiral } from '../formulas';
+import { drop, hangingCut, order, steps } from '../hangingDrop';
 import { length, roundWire, wire } from '../parameter';
-import { helix, moved, spiral } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { moved, spiral } from '../shapes';
+import { net, said, technique } from '../technique';
 
 /** A briolette on a wrapped loop whose end is rolled to a swirl in front of its tip. */
 export const brioletteSwirl = technique({
@@ -17,31 +17,19 @@ export const brioletteSwirl = technique({
     swirl: length('Swirl across, outside', 6, 1, 40),
     open: length('Gap between its turns', 0.2, 0, 5),
   },
-  plan: ({ wire: { width: D }, across, above, loop, wraps, tail, swirl, open }) => {
+  plan: ({ swirl, open, ...told }) => {
+    const D = told.wire.width;
     const [from, to] = [D, (swirl - D) / 2];
     if (to <= from)
       return refuse(`A swirl of ${said(D)} wire is more than ${said(3 * D)} across; ${said(swirl)} is not.`);
-    const hung = hanging(D, across, above, loop, wraps);
     const rolled = flatSpiral(from, to, D + open);
     return {
       cuts: [
-        {
-          name: 'hanging wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            ...hung.terms,
-            net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
-            net('swirl in front', rolled),
-            allowance('handling tails', 2 * tail),
-          ],
-          marks: [{ at: tail + hung.leg + across / 2, what: 'the drop sits here, at the short end' }],
-          drawn: [
-            ...hung.drawn,
-            helix(-hung.stem / 2, -above, D, wraps, D),
-            moved(spiral(0, 0, from, to, D + open), 0, 0, 2 * D),
-          ],
-        },
+        hangingCut(told, {
+          sits: 'the drop sits here, at the short end',
+          terms: [net('swirl in front', rolled)],
+          drawn: [moved(spiral(0, 0, from, to, D + open), 0, 0, 2 * D)],
+        }),
       ],
       steps: [
         ...steps,

@@ -90,7 +90,7 @@ export default async function ProgramsPage() {
             </li>
           </ul>
           <h3 className="mt-4">Techniques by name</h3>
-          <p className="mt-1">
+          <p className="mt-1 [overflow-wrap:anywhere]">
             {TECHNIQUES.map(({ id, title }, index) => (
               <span key={id}>
                 {index > 0 && ' · '}
@@ -119,7 +119,7 @@ function Asked({
   return (
     <details className="py-2">
       <summary className="min-h-11 cursor-pointer">
-        <code className="font-semibold">POST {address}</code>
+        <code className="font-semibold [overflow-wrap:anywhere]">POST {address}</code>
         <span className="muted block text-sm">{summary}</span>
       </summary>
       <div className="grid gap-3 pb-3 md:grid-cols-2">
