@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { OFFLINE, type FormProblem } from './form/useStudioForm';
+import { OFFLINE, type FormProblem } from './form/problem';
 
 type Answer<T> =
   | { readonly ok: true; readonly value: T }

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { FormProblem } from './useStudioForm';
+import type { FormProblem } from './problem';
 
 /** The end of a form: what is wrong with it as a whole, and its one primary action. */
 export function FormEnd({

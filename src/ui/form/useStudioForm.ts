@@ -10,13 +10,7 @@ import {
   type UseFormReturn,
 } from 'react-hook-form';
 import { newKey } from '../newKey';
-
-/** Why a form was not taken; the shape use cases answer with. */
-export interface FormProblem {
-  readonly kind: string;
-  readonly message: string;
-  readonly fields?: Readonly<Record<string, string>>;
-}
+import { OFFLINE, type FormProblem } from './problem';
 
 type Answer<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: FormProblem };
@@ -36,12 +30,6 @@ export interface StudioForm<Values extends FieldValues> {
   readonly problem: FormProblem | undefined;
   readonly sending: boolean;
 }
-
-export const OFFLINE: FormProblem = {
-  kind: 'fault',
-  message:
-    'The studio cannot be reached. What you typed is still here; send it again when the connection is back. It will be posted once.',
-};
 
 /**
  * A form of the house: validated by the use case's own input class, posted at most once, and left as it was typed whenever

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState, useSyncExternalStore } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -36,7 +37,6 @@ import { useKeys } from '@/ui/useKeys';
 import { composePatternAction } from '../actions';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
-import { StepOrder } from './StepOrder';
 import { SwapWires } from './SwapWires';
 import { useDraft, type Draft } from './useDraft';
 import { UseCard } from './UseCard';
@@ -52,6 +52,9 @@ export interface ComposerProps {
   readonly specs: readonly KnownSpec[];
   readonly stones: readonly StoneChoice[];
 }
+
+/** Dragging comes a moment after the page: nothing is dragged before something is added. */
+const StepOrder = dynamic(() => import('./StepOrder').then((loaded) => loaded.StepOrder), { ssr: false });
 
 const never = () => () => undefined;
 

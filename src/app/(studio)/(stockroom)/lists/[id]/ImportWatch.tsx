@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { ImportView, Mapping } from '@/studio/lists/importFile';
 import { Fold } from '@/ui/Fold';
-import { OFFLINE } from '@/ui/form/useStudioForm';
+import { OFFLINE } from '@/ui/form/problem';
 import { useAct } from '@/ui/useAct';
 import { cancelImportAction, mapImportAction, postImportAction, watchImportAction } from '../actions';
 
