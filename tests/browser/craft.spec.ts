@@ -97,6 +97,45 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await expect(page.getByText('sterling').first()).toBeVisible();
 });
 
+test('a freeform stone is traced over a photograph, by mouse and by keys', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
+  await page.getByLabel('Stone: Outline').selectOption('freeform');
+  await page.getByRole('button', { name: 'Trace it over a photograph' }).click();
+  await page.getByLabel('Photograph of the stone').setInputFiles('docs/screenshots/stones.png');
+  await page.getByLabel('Known length').fill('40 mm');
+  const photo = page.getByRole('application', { name: 'Photograph to trace on' });
+  const { width = 0 } = (await photo.boundingBox()) ?? {};
+  const at = (x: number, y: number) => photo.click({ position: { x: x * width, y: y * width } });
+  await at(0.1, 0.1);
+  await at(0.5, 0.1);
+  await page.getByRole('button', { name: 'Take the outline over' }).click();
+  await expect(page.getByText(/0 points were set; 3 to 200/)).toBeVisible();
+  for (const [x, y] of [
+    [0.3, 0.2],
+    [0.5, 0.2],
+    [0.5, 0.5],
+  ] as const)
+    await at(x, y);
+  // The fourth corner by keys: ten steps of a fiftieth to the left of the third.
+  await photo.focus();
+  for (let step = 0; step < 10; step += 1) await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/4 points set/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take the outline over' }).click();
+  // 40 mm were four tenths of the picture’s width, so the stone is 20 mm wide and 30 mm long.
+  await expect(page.getByLabel('Stone: Width')).toHaveValue(/^(19\.9|20)(\.?\d*) mm$/);
+  const long = await page.getByLabel('Stone: Length').inputValue();
+  expect(parseFloat(long)).toBeGreaterThan(29.5);
+  expect(parseFloat(long)).toBeLessThan(30.5);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/of 20 ga and/);
+});
+
+test('which size a wire reaches is told for rings', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/how-much?of=bead-ring`);
+  await page.getByLabel('A wire of this length reaches').fill('254 mm');
+  await expect(page.getByText(/^Up to US (9|10|11|12)/)).toBeVisible();
+});
+
 test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/patterns/compose`);
   await add(page, 'ear-wire');

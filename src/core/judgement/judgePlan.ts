@@ -6,6 +6,7 @@ import type { Caution } from '../technique/cautions';
 import type { Finish, MetalId, Temper } from '../wire/metal';
 import { judgeFinish, type Act } from './finishes';
 import { judgeFrameWires } from './frameWires';
+import { judgeHole } from './holes';
 import { judgeHolds } from './holds';
 import type { Judgement } from './judgement';
 import { judgeOrder } from './order';
@@ -65,5 +66,9 @@ export function judgePlan(
     const outline = outlineOf(stone);
     if (outline.ok) judgements.push(...judgeHolds(outline.value, plan.holds, 'stone'));
   }
+  if (parameters['drilled'] && parameters['wire']?.kind === 'wire')
+    judgements.push(
+      ...judgeHole((values['wire'] as WireSize).width, values['drilled'] as number, 1, 'drilled'),
+    );
   return [...judgements, ...judgeOrder(plan.steps, plan.order)];
 }

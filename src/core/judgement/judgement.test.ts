@@ -12,6 +12,7 @@ import { judgeFinish } from './finishes';
 import { frameWiresFor, judgeFrameWires } from './frameWires';
 import { hangingPoint, tiltWhenHungAt } from './hanging';
 import { checkHolds, judgeHolds, openingOf } from './holds';
+import { judgeHole } from './holes';
 import { judgePlan } from './judgePlan';
 import { judgeWire } from './judgeWire';
 import type { WireUseId } from '../wire/wireUse';
@@ -170,6 +171,16 @@ it('frame wires: three of 20 ga do for a small flat stone, a deep one wants four
   });
 });
 
+it('a wire passes a hole that is a working clearance wider (common practice: 0.05 mm)', () => {
+  expect(judgeHole(0.405, 0.46, 1, 'drilled')).toEqual([]);
+  expect(judgeHole(0.405, 0.44, 1, 'drilled')[0]).toMatchObject({
+    said: 'Wire of 0.41 mm does not pass a hole of 0.44 mm.',
+    mend: 'Up to 0.39 mm passes.',
+  });
+  expect(judgeHole(0.405, 0.8, 2, 'drilled')[0]?.said).toMatch(/doubled/);
+  expect(judgeHole(0.405, 0.05, 1, 'drilled')[0]?.mend).toBe('Nothing passes that hole.');
+});
+
 describe('order', () => {
   const steps = [
     { id: 'ring', name: 'thread the jump ring' },
@@ -212,6 +223,7 @@ describe('a plan as a whole', () => {
   it('judges wires, finish, frame wires and holds where they are told', () => {
     expect(judged('bundle-frame', { holds: 1 }).join()).toMatch(/slides out: 360° stand open/);
     expect(judged('bundle-frame', { wires: 1 }).join()).toMatch(/1 wires stack to 0.81 mm/);
+    expect(judged('briolette-loop', { drilled: 0.3 }).join()).toMatch(/does not pass a hole of 0.3 mm/);
     expect(judged('hook-clasp', {}, { wire: { metal: 'copper', finish: 'coated' } }).join()).toMatch(
       /Coated wire should not be hammered.*Mark coated wire with tape/,
     );

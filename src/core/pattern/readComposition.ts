@@ -7,7 +7,8 @@ type Plain = Readonly<Record<string, unknown>>;
 
 const MOST_USES = 40;
 const MOST_FIELDS = 80;
-const MOST_TEXT = 400;
+/** A traced outline has hundreds of figures. */
+const MOST_TEXT = 5000;
 const MOST_STEPS = 400;
 const MOST_COPIES = 20;
 

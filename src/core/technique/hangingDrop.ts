@@ -1,12 +1,13 @@
 import type { Path } from '../geometry/path';
 import { ring, stemWraps } from './formulas';
-import { count, length, roundWire, wire, type WireSize } from './parameter';
+import { count, drilled, length, roundWire, wire, type WireSize } from './parameter';
 import { bow, helix, straight } from './shapes';
 import { allowance, net, type OrderRule, type PlannedCut, type PlannedStep, type Term } from './technique';
 
 /** What every way of hanging a briolette asks. */
 export const drop = {
   wire: wire('Wire', roundWire(0.405), 'hanging'),
+  drilled: drilled(0.8),
   across: length('Width of the drop at its hole', 3, 0.5, 40),
   above: length('From the hole to above the tip', 3.5, 0.5, 40),
   loop: length('Loop, inside', 2.5, 0.5, 30),

@@ -92,6 +92,9 @@ export const beadLength = (label: string, initial: number, from: number, to: num
   as: 'bead',
 });
 
+/** The hole of a bead or drop, which the wire must pass; it changes no length. */
+export const drilled = (initial: number): LengthParameter => length('Hole of the bead', initial, 0.2, 10);
+
 export const count = (
   label: string,
   initial: number,

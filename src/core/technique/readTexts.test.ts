@@ -68,6 +68,19 @@ it.each([
   expect(outcome.ok ? {} : outcome.error).toMatchObject({ [field]: expect.stringMatching(said) as string });
 });
 
+it('a traced stone is read from its points', () => {
+  const traced = {
+    'stone.outline': 'freeform',
+    'stone.points': '-5,-5 5,-5 5,5 -5,5',
+    'stone.length': '10 mm',
+    'stone.width': '10 mm',
+  };
+  const stone = read('bundle-frame', traced);
+  expect(stone.ok && stone.value['stone']).toMatchObject({ points: [{ x: -5, y: -5 }, {}, {}, {}] });
+  const broken = read('bundle-frame', { ...traced, 'stone.points': '1,2' });
+  expect(broken.ok ? {} : broken.error).toHaveProperty(['stone.outline']);
+});
+
 it('shows the fields that a wire or a stone has', () => {
   const { wire, band, stone } = parametersOf('band-frame');
   if (!wire || !band || !stone) throw new Error('the frame has a wire, a band and a stone');

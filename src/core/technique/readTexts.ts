@@ -1,4 +1,5 @@
 import { outlineOf, type OutlineMeasures } from '../outline/outlineOf';
+import { parsePoints, printPoints } from '../outline/trace';
 import { ok, refuse, type Result } from '../result';
 import { readRingSize } from '../ring/ringSize';
 import { OUTLINES, STONE_RANGE, type OutlineKind } from '../stone/stone';
@@ -112,6 +113,7 @@ export function textsOf(parameters: Parameters, values: Values, system: LengthSy
       for (const [part] of STONE_PARTS) texts[`${key}.${part}`] = length(stone[part]);
       if (stone.corner !== undefined) texts[`${key}.corner`] = length(stone.corner);
       if (stone.strip !== undefined) texts[`${key}.strip`] = length(stone.strip);
+      if (stone.points !== undefined) texts[`${key}.points`] = printPoints(stone.points);
     }
   }
   return texts;
@@ -183,12 +185,15 @@ class Reading {
     const strip = outline === 'freeform' ? this.optional(`${field}.strip`, least, most * 4) : undefined;
     if (length === undefined || width === undefined || edge === undefined || depth === undefined)
       return undefined;
+    const pointsText = outline === 'freeform' ? (this.texts[`${field}.points`] ?? '') : '';
+    const points = pointsText === '' ? undefined : this.take(`${field}.outline`, parsePoints(pointsText));
     const measures: OutlineMeasures = {
       outline,
       length,
       width,
       ...(corner === undefined ? {} : { corner }),
       ...(strip === undefined ? {} : { strip }),
+      ...(points === undefined ? {} : { points }),
     };
     return this.take(`${field}.length`, outlineOf(measures)) && { ...measures, edge, depth };
   }

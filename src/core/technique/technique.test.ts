@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { lengthOfPath } from '../geometry/path';
 import { diameterOfUs } from '../ring/ringSize';
-import { largestReached } from '../ring/drift';
 import { expectOk, type Result } from '../result';
 import { gaugeSize } from '../wire/gauge';
 import { CAUTIONS } from './cautions';
 import { coil, flatSpiral, twistTakeUp } from './formulas';
-import { roundWire, type Parameter, type ValuesOf, type WireSize } from './parameter';
+import { ringReached } from './reach';
+import { initialValues, roundWire, type Parameter, type ValuesOf, type WireSize } from './parameter';
 import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
 import { cutOf, initialPlan, minutesOfPlan, netOf, type Plan } from './technique';
 import simpson from 'integrate-adaptive-simpson';
@@ -248,12 +248,14 @@ describe('against common practice', () => {
     expect(plan.notes.join(' ')).toMatch(/3 times gives an open winding of 60 mm/);
   });
 
-  it('254 mm of 20 ga reaches about US 10 to 12 for a one-bead ring', () => {
-    const reached = largestReached(254, (us) =>
-      wholeCut('bead-ring', 'ring wire', { wire: ga(20), inside: Math.min(30, diameterOfUs(us)) }),
-    );
+  it('254 mm of 20 ga reaches about US 10 to 12 for a one-bead ring; other techniques reach no ring', () => {
+    const ringTechnique = named('bead-ring');
+    const values = { ...initialValues(ringTechnique.parameters), wire: ga(20) };
+    const reached = ringReached(ringTechnique, values, 254);
     expect(reached).toBeGreaterThan(9);
     expect(reached).toBeLessThan(12.5);
+    expect(ringReached(ringTechnique, values, 20)).toBeUndefined();
+    expect(ringReached(named('coil'), {}, 254)).toBeUndefined();
   });
 
   it('a 3-and-2 weave of 28 ga on two 20 ga wires: 150 mm give 10 to 12 mm', () => {

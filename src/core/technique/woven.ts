@@ -1,6 +1,6 @@
 import type { Path } from '../geometry/path';
 import { ok, refuse, type Result } from '../result';
-import { repeatsFor, weaveNeed, weavePaths, wireFor } from '../weave/consume';
+import { mirrored, repeatsFor, weaveNeed, weavePaths, wireFor } from '../weave/consume';
 import { printWeave, wiresOf, type Weave } from '../weave/notation';
 import type { WireSize } from './parameter';
 import { straight } from './shapes';
@@ -105,6 +105,14 @@ export function cutsOfStrip(
       drawn: weaving,
     },
   ];
+}
+
+/** How the repeats fall on both halves of a symmetrical piece. */
+export function halvesSaid(repeats: number): string {
+  const { aSide, middle } = mirrored(repeats);
+  return middle
+    ? `Mirrored: ${aSide} repeats on each side of one in the middle.`
+    : `Mirrored: ${aSide} repeats on each side of the middle.`;
 }
 
 /** A straight path in steps that are short enough to be bent. */

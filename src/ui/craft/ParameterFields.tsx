@@ -12,6 +12,7 @@ import { gaugeSize, parseGauge } from '@/core/wire/gauge';
 import { Field, TextInput } from '../form/Field';
 import { useLengths } from '../lengths';
 import { Judgements } from './Judgements';
+import { TraceStone } from './TraceStone';
 
 interface ParameterFieldsProps {
   readonly parameters: Parameters;
@@ -19,6 +20,8 @@ interface ParameterFieldsProps {
   readonly wrong: Wrong;
   readonly judgements: readonly Judgement[];
   readonly onChange: (field: string, text: string) => void;
+  /** Changes several fields at once. */
+  readonly onFill: (texts: Texts) => void;
   /** What stands in place of a parameter’s fields, where it is not typed. */
   readonly instead?: (key: string, parameter: Parameter) => ReactNode;
   /** What stands before a parameter’s fields. */
@@ -47,7 +50,11 @@ function Fields({
   texts,
   wrong,
   onChange,
-}: Pick<ParameterFieldsProps, 'texts' | 'wrong' | 'onChange'> & { name: string; parameter: Parameter }) {
+  onFill,
+}: Pick<ParameterFieldsProps, 'texts' | 'wrong' | 'onChange' | 'onFill'> & {
+  name: string;
+  parameter: Parameter;
+}) {
   const fields = fieldsOf(name, parameter, texts);
   const grouped = fields.length > 1;
   const inputs = fields.map((field) => (
@@ -65,6 +72,11 @@ function Fields({
     <fieldset className="grid grid-cols-2 gap-2">
       <legend className="sr-only">{parameter.label}</legend>
       {inputs}
+      {texts[`${name}.outline`] === 'freeform' && (
+        <div className="col-span-2">
+          <TraceStone name={name} onTraced={onFill} />
+        </div>
+      )}
     </fieldset>
   );
 }

@@ -1,6 +1,6 @@
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { beadLength, count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
@@ -16,6 +16,7 @@ export const beadChannel = technique({
     wire: wire('Lacing wire', roundWire(0.321), 'weaving'),
     along: length('Length of the channel', 40, 2, 600),
     bead: beadLength('Bead', 3, 0.5, 40),
+    drilled: drilled(0.8),
     wraps: count('Wraps between beads', 8, 1, 60),
     tail: length('Tail at each end of the lacing wire', 60, 0, 200),
     frameTail: length('Tail at each end of the frame wires', 40, 0, 200),

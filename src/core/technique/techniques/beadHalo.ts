@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
-import { beadLength, count, length, roundWire, stone, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, setAt, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
@@ -17,6 +17,7 @@ export const beadHalo = technique({
     frame: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     bead: beadLength('Bead, along its hole', 2.5, 0.5, 20),
+    drilled: drilled(0.8),
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),
   },

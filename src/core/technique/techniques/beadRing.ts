@@ -1,6 +1,6 @@
 import { describeRing } from '../../ring/ringSize';
 import { coil, ring } from '../formulas';
-import { beadLength, count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 import { insideWanted, ringStart } from '../ringStart';
@@ -18,6 +18,7 @@ export const beadRing = technique({
     inside: insideWanted,
     bands: count('Bands round the finger', 2, 1, 6),
     bead: beadLength('Bead', 6, 2, 30),
+    drilled: drilled(1),
     swirls: count('Turns round the bead', 2, 0, 10),
     wraps: count('Wraps on the shank at each side', 3, 1, 12),
     tail: length('Handling tail at each end', 15, 0, 80),

@@ -1,6 +1,6 @@
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { beadLength, count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
@@ -16,6 +16,7 @@ export const boundBeads = technique({
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     along: length('Length of frame to cover', 40, 1, 600),
     bead: beadLength('Bead, along its hole', 2, 0.5, 40),
+    drilled: drilled(0.8),
     wraps: count('Wraps between beads', 3, 1, 30),
     slack: length(
       'Slack over each bead',

@@ -1,10 +1,10 @@
 import { ok } from '../../result';
-import { extraWraps, mirrored } from '../../weave/consume';
+import { extraWraps } from '../../weave/consume';
 import { oneWrap, sectionRound } from '../../wrap/wrap';
 import { turnsRound } from '../../geometry/path';
 import { length, roundWire, weave, wire } from '../parameter';
 import { allowance, net, said, technique } from '../technique';
-import { bent, inSteps, stripOf, THREE_AND_TWO } from '../woven';
+import { bent, halvesSaid, inSteps, stripOf, THREE_AND_TWO } from '../woven';
 import { frameRow } from '../winding';
 
 /** A weave bent round a curve: its outer wires are longer, and the outermost gets a wrap more now and then. */
@@ -41,7 +41,6 @@ export const curvedWeave = technique({
     const lone = oneWrap(row, weaving.width);
     const one = turnsRound(sectionRound(row, weaving.width), 1, weaving.width);
     const start = -Math.PI / 2 - angle / 2;
-    const halves = mirrored(repeats);
     return ok({
       cuts: [
         ...frames.map((path, index) => {
@@ -97,9 +96,7 @@ export const curvedWeave = technique({
         extra.length > 0
           ? `The outside is ${(outermost / innermost).toFixed(2)} times the inside: one wrap more on A after every ${Math.max(1, Math.round(onA / extra.length))}.`
           : 'The curve is too wide to want wraps more on its outside.',
-        halves.middle
-          ? `${halves.aSide} repeats on each side of one in the middle.`
-          : `${halves.aSide} repeats on each side of the middle.`,
+        halvesSaid(repeats),
         `It goes ${Math.round((angle * 180) / Math.PI)}° round, ${said(across)} wide.`,
       ],
     });

@@ -1,5 +1,5 @@
 import { ring } from '../formulas';
-import { beadLength, length, roundWire, wire } from '../parameter';
+import { beadLength, drilled, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 
@@ -12,6 +12,7 @@ export const headPin = technique({
   parameters: {
     wire: wire('Pin wire', roundWire(0.812), 'frame'),
     bead: beadLength('Beads, along their holes', 8, 0.5, 100),
+    drilled: drilled(1),
     loop: length('Loop at the top, inside', 3, 0.5, 30),
     fold: length('Folded tip', 3, 1, 15),
     trim: length('Trim', 1, 0, 20),

@@ -1,5 +1,5 @@
 import { coil, ring } from '../formulas';
-import { beadLength, count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 import { insideWanted, ringStart } from '../ringStart';
@@ -16,6 +16,7 @@ export const herringboneRing = technique({
     inside: insideWanted,
     bands: count('Bands round the finger', 1, 1, 4),
     bead: beadLength('Bead', 8, 2, 30),
+    drilled: drilled(1),
     layers: count('Layers round the bead', 3, 1, 10),
     tail: length('Handling tail at each end', 20, 0, 100),
   },

@@ -1,5 +1,5 @@
 import { ring } from '../formulas';
-import { beadLength, length, roundWire, wire } from '../parameter';
+import { beadLength, drilled, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 
@@ -12,6 +12,7 @@ export const plainLoopLink = technique({
   parameters: {
     wire: wire('Link wire', roundWire(0.812), 'frame'),
     bead: beadLength('Bead, along its hole', 8, 0.5, 100),
+    drilled: drilled(1),
     loop: length('Loop, inside', 3, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),
   },

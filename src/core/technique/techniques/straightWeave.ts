@@ -1,7 +1,7 @@
 import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { said, technique } from '../technique';
-import { cutsOfStrip, stripOf, THREE_AND_TWO } from '../woven';
+import { cutsOfStrip, halvesSaid, stripOf, THREE_AND_TWO } from '../woven';
 
 /** A weave over frame wires that lie side by side. */
 export const straightWeave = technique({
@@ -28,7 +28,10 @@ export const straightWeave = technique({
         { id: 'weave', name: 'weave', minutes: 3 + repeats * 0.6, cautions: ['gripping'] },
         { id: 'tuck', name: 'trim and tuck the weaving wire', minutes: 1, cautions: ['cut ends'] },
       ],
-      notes: [`${repeats} repeats reach ${said(covered)}; each moves on by ${said(advance)}.`],
+      notes: [
+        `${repeats} repeats reach ${said(covered)}; each moves on by ${said(advance)}.`,
+        halvesSaid(repeats),
+      ],
     });
   },
 });

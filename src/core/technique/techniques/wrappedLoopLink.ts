@@ -1,5 +1,5 @@
 import { ring, stemWraps } from '../formulas';
-import { beadLength, count, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
 
@@ -12,6 +12,7 @@ export const wrappedLoopLink = technique({
   parameters: {
     wire: wire('Link wire', roundWire(0.812), 'frame'),
     bead: beadLength('Bead, along its hole', 8, 0.5, 100),
+    drilled: drilled(1),
     loop: length('Loop, inside', 3, 0.5, 30),
     wraps: count('Wraps on each stem', 3, 1, 20),
     tail: length('Handling tail at each end', 15, 0, 100),

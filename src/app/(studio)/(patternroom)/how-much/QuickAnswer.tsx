@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { judgePlan } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
+import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
 import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
@@ -18,6 +19,7 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
+import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 
 /** What a technique comes to for what was typed last that could be read. */
@@ -67,8 +69,8 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
     const address = new URLSearchParams({ of: id, ...next, metal: of });
     window.history.replaceState(null, '', `?${address.toString()}`);
   };
-  const change = (field: string, text: string) => {
-    const next = { ...texts, [field]: text };
+  const fill = (more: Texts) => {
+    const next = { ...texts, ...more };
     setTexts(next);
     remember(technique.id, next, metal);
   };
@@ -94,10 +96,16 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
             texts={texts}
             wrong={now.wrong}
             judgements={judgements}
-            onChange={change}
+            onChange={(field, text) => fill({ [field]: text })}
+            onFill={fill}
           />
           {technique.parameters['stone']?.kind === 'stone' && shown && (
             <StoneHanging stone={shown.values['stone'] as StoneSize} />
+          )}
+          {ringParameter(technique) !== undefined && shown && (
+            <div className="mt-3">
+              <RingReach technique={technique} values={shown.values} />
+            </div>
           )}
           <label className="mt-3 block text-sm font-semibold">
             Metal

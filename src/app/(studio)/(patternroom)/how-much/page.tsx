@@ -4,8 +4,8 @@ import { QuickAnswer } from './QuickAnswer';
 
 export const metadata = { title: 'How much wire' };
 
-/** Longest text that an address carries for a field. */
-const MOST = 200;
+/** Longest text that an address carries for a field: a traced outline has hundreds of figures. */
+const MOST = 5000;
 
 export default async function HowMuchPage({
   searchParams,

@@ -163,6 +163,9 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
                       `measure.${field}`,
                     )
                   }
+                  onFill={(texts) =>
+                    compose({ ...composition, measures: { ...composition.measures, ...texts } })
+                  }
                 />
               </div>
               {resolved.measured['stone'] !== undefined && (

@@ -103,6 +103,7 @@ export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCar
             wrong={wrong}
             judgements={judgements}
             onChange={(field, text) => change({ texts: { ...use.texts, [field]: text } }, field)}
+            onFill={(texts) => change({ texts: { ...use.texts, ...texts } }, 'traced')}
             before={before}
             instead={instead}
           />
