@@ -1,3 +1,4 @@
+import { TECHNIQUES } from '../../src/core/technique/registry';
 import { DEMO_TOKEN } from '../../src/studio/demo/people';
 import { DEMO_URL, expect, test } from './support/studio';
 
@@ -37,7 +38,7 @@ test('a script asks how much wire things take, by the names that it may rely on'
   const { techniques } = (await (await request.get(at('techniques'), { headers: bearer })).json()) as {
     techniques: unknown[];
   };
-  expect(techniques).toHaveLength(38);
+  expect(techniques).toHaveLength(TECHNIQUES.length);
 });
 
 test('what is wrong is said beside its field, what is unknown is refused, and nobody asks without a token', async ({

@@ -29,7 +29,7 @@ const stone = (outline: string, length: number, width: number, edge: number, dep
   'stone.depth': `${depth} mm`,
 });
 
-/** Composed patterns of the demo studio, all its own: every technique is in one of them at least. */
+/** Composed patterns of the demo studio, all its own. */
 export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   {
     name: 'Weir Pool pendant',
