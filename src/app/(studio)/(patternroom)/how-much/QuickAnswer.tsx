@@ -88,7 +88,7 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
   return (
     <>
       <h1 aria-live="polite">{shown ? headline(shown, system) : 'How much wire does it take?'}</h1>
-      <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)]">
+      <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)] print:block">
         <TechniquePicker techniques={TECHNIQUES} chosen={technique.id} onPick={pick} />
         <section aria-label="What it is made of" className="leaf no-print p-4">
           <ParameterFields
