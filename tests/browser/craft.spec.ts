@@ -97,6 +97,17 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await expect(page.getByText('sterling').first()).toBeVisible();
 });
 
+test('the bail of a stone is told for the tilt that is wanted', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
+  await expect(page.getByText('It hangs straight from its top, which lies over its balance.')).toBeVisible();
+  await page.getByLabel('Wanted tilt, degrees to the right').fill('15');
+  await expect(
+    page.getByText(/It hangs tilted by 15° from the ring, .* to the left of its top/),
+  ).toBeVisible();
+  await page.getByLabel('Wanted tilt, degrees to the right').fill('steep');
+  await expect(page.getByText('“steep” was given; -90 to 90 are allowed.')).toBeVisible();
+});
+
 test('a freeform stone is traced over a photograph, by mouse and by keys', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
   await page.getByLabel('Stone: Outline').selectOption('freeform');

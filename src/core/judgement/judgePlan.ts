@@ -53,15 +53,10 @@ export function judgePlan(
     if (metal && finish) judgements.push(...judgeFinish({ metal, finish }, acts, key));
   }
   const stone = parameters.stone?.kind === 'stone' ? (values.stone as StoneSize) : undefined;
-  if (
-    stone &&
-    parameters.wires?.kind === 'count' &&
-    parameters.wire?.kind === 'wire' &&
-    'bound' in parameters
-  )
-    judgements.push(
-      ...judgeFrameWires(values.wires as number, (values.wire as WireSize).width, stone.edge, 'wires'),
-    );
+  if (plan.stacked) {
+    const { wires, thick, edge, about } = plan.stacked;
+    judgements.push(...judgeFrameWires(wires, thick, edge, about));
+  }
   if (stone && plan.holds.length > 0) {
     const outline = outlineOf(stone);
     if (outline.ok) judgements.push(...judgeHolds(outline.value, plan.holds, 'stone'));

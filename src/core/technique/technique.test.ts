@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { lengthOfPath } from '../geometry/path';
 import { diameterOfUs } from '../ring/ringSize';
 import { expectOk, type Result } from '../result';
+import { parseWeave } from '../weave/notation';
 import { gaugeSize } from '../wire/gauge';
 import { CAUTIONS } from './cautions';
 import { coil, flatSpiral, twistTakeUp } from './formulas';
@@ -320,6 +321,14 @@ describe('against common practice', () => {
     });
     const weave = planOf('straight-weave', { base: roundWire(1), weaving: roundWire(0.4), length: 30 });
     expectFits(cutOf(cutNamed(beads, 'binding wire')) + netOf(cutNamed(weave, 'weaving wire')), 1000);
+  });
+
+  it('the frames of two weaves: 200 mm of 1.0 mm with its edging, 254 mm each of two in a figure-eight band', () => {
+    const frame = (values: Values) => wholeCut('straight-weave', 'frame wire', values);
+    expectFits(frame({ base: roundWire(1), weaving: roundWire(0.4), length: 70 }), 200);
+    const eights = expectOk(parseWeave('A~B'));
+    // A US 7 is 54.4 mm round inside.
+    expectFits(frame({ base: ga(20), weaving: ga(26), weave: eights, length: 54.4 }), 254);
   });
 
   it('rings: about 2 in of band for a US 5½, 610 mm for a coil bezel, 300 mm each of two for a spiral head', () => {

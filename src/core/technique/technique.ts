@@ -68,6 +68,13 @@ export interface Plan {
   readonly solids: readonly Solid[];
   /** Where the stone is held; empty when the technique holds none, or all round. */
   readonly holds: readonly Hold[];
+  /** Frame wires that are stacked to cover the edge of a stone; mm. */
+  readonly stacked?: {
+    readonly wires: number;
+    readonly thick: number;
+    readonly edge: number;
+    readonly about: string;
+  };
   /** Beads and findings, by name. */
   readonly parts: readonly { readonly name: string; readonly count: number }[];
   /** What a maker wants to know besides: how many fit, how it compares with a rule of thumb. */

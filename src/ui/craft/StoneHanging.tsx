@@ -1,9 +1,11 @@
 'use client';
 
+import { useState } from 'react';
 import { hangingPoint, tiltWhenHungAt } from '@/core/judgement/hanging';
 import { centroidOf, pathOf, perimeterOf, placeAt } from '@/core/outline/outline';
 import { outlineOf, type OutlineMeasures } from '@/core/outline/outlineOf';
 import { mm } from '@/core/units/length';
+import { Field, TextInput } from '../form/Field';
 import { Reckoned } from '../lengths';
 
 /** Places along an outline that are looked at to find its top. */
@@ -11,16 +13,24 @@ const PLACES = 360;
 /** Aside by less than this nobody sees, mm. */
 const STRAIGHT = 0.1;
 
-/** Where a stone hangs straight from, and how it tilts when it hangs from its top: both are drawn, since makers do both. */
+/** A tilt as it was typed, degrees; undefined when it is none. */
+function tiltIn(text: string): number | undefined {
+  const degrees = text.trim() === '' ? 0 : Number(text.replace(',', '.').replace('−', '-'));
+  return Math.abs(degrees) <= 90 ? degrees : undefined;
+}
+
+/** Where a stone hangs straight or at a wanted tilt from, and how it tilts when it hangs from its top: both are drawn, since makers do both. */
 export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
+  const [wanted, setWanted] = useState('0');
   const read = outlineOf(stone);
   if (!read.ok) return null;
+  const lean = tiltIn(wanted);
   const outline = read.value;
   const whole = perimeterOf(outline);
   const places = Array.from({ length: PLACES }, (_, index) => placeAt(outline, (whole * index) / PLACES));
   const top = places.reduce((best, each) => (each.point.y < best.point.y - 1e-6 ? each : best));
   const balance = centroidOf(outline);
-  const over = hangingPoint(outline);
+  const over = hangingPoint(outline, lean ?? 0);
   const tilt = tiltWhenHungAt(outline, top.along);
   const xs = places.map(({ point }) => point.x);
   const ys = places.map(({ point }) => point.y);
@@ -66,15 +76,31 @@ export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
         )}
       </svg>
       <figcaption className="min-w-0 grow basis-40 text-sm">
-        {straight ? (
+        {straight && !lean ? (
           'It hangs straight from its top, which lies over its balance.'
         ) : (
           <>
-            It hangs straight from the ring, <Reckoned of={mm(Math.abs(over.aside - top.point.x))} /> to the{' '}
+            It hangs {lean ? `tilted by ${lean}°` : 'straight'} from the ring,{' '}
+            <Reckoned of={mm(Math.abs(over.aside - top.point.x))} /> to the{' '}
             {over.aside > top.point.x ? 'right' : 'left'} of its top; hung from its top, the square, it tilts{' '}
             {Math.abs(Math.round(tilt))}°.
           </>
         )}
+        <Field
+          label="Wanted tilt, degrees to the right"
+          error={
+            lean === undefined ? `“${wanted.slice(0, 20)}” was given; -90 to 90 are allowed.` : undefined
+          }
+        >
+          {(ties) => (
+            <TextInput
+              {...ties}
+              inputMode="numeric"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+            />
+          )}
+        </Field>
       </figcaption>
     </figure>
   );

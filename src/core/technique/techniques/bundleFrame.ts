@@ -91,6 +91,7 @@ export const bundleFrame = technique({
           { first: 'thread-jump-ring', then: 'bail', why: 'a closed jump ring does not pass a folded bail' },
         ],
         solids: [{ kind: 'outline', outline: outline.value }],
+        stacked: { wires, thick: D, edge: held.edge, about: 'wires' },
         holds: evenHolds(perimeterOf(outline.value), holds, reach),
         parts: [],
         notes: [

@@ -1,8 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, useState, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
 import {
@@ -12,12 +11,8 @@ import {
   type Specs,
   type TechniqueUse,
 } from '@/core/pattern/composition';
-import { PATTERN_KINDS } from '@/core/pattern/pattern';
-import { describeStone, type StoneMeasures } from '@/core/stone/stone';
-import { tag } from '@/core/tag';
 import type { StoneSize } from '@/core/technique/parameter';
-import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
-import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
+import { techniqueOf } from '@/core/technique/registry';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
@@ -27,24 +22,17 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { UNCHOSEN } from '@/ui/craft/unchosen';
-import { Field, TextInput } from '@/ui/form/Field';
 import { useLengths } from '@/ui/lengths';
-import { useCurrency } from '@/ui/money';
-import { newKey } from '@/ui/newKey';
-import { useToast } from '@/ui/toasts';
-import { useAct } from '@/ui/useAct';
 import { useKeys } from '@/ui/useKeys';
-import { composePatternAction } from '../actions';
+import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
+import { PatternHead } from './PatternHead';
+import { StoneFromStock, type StoneChoice } from './StoneFromStock';
 import { SwapWires } from './SwapWires';
-import { useDraft, type Draft } from './useDraft';
+import { useDraft } from './useDraft';
+import { useKeeping } from './useKeeping';
 import { UseCard } from './UseCard';
-
-/** A stone of the studio that a pattern can be composed for. */
-export interface StoneChoice extends StoneMeasures {
-  readonly number: number;
-}
 
 export interface ComposerProps {
   readonly base: PatternBase | null;
@@ -139,7 +127,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
       )}
       <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)]">
         <div className="space-y-4">
-          <Heading draft={draft} />
+          <PatternHead draft={draft} />
           {resolved.measures.length > 0 && (
             <section className="leaf p-4" aria-label="What it is made for">
               <h2 className="mb-2">What it is made for</h2>
@@ -248,181 +236,4 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
 function add(composition: Composition, id: string, specs: Specs, compose: (next: Composition) => void): void {
   const technique = techniqueOf(id);
   if (technique) compose(withTechnique(composition, technique, specs));
-}
-
-/** Name, kind and how many alike. */
-function Heading({ draft: { now, change } }: { draft: Draft<PatternDraft> }) {
-  const { composition } = now;
-  return (
-    <section className="leaf space-y-3 p-4" aria-label="The pattern">
-      <Field label="Name of the pattern">
-        {(ties) => (
-          <TextInput
-            {...ties}
-            value={now.name}
-            onChange={(event) => change({ ...now, name: event.target.value }, 'name')}
-          />
-        )}
-      </Field>
-      <div className="grid grid-cols-2 gap-2">
-        <Field label="It makes a">
-          {(ties) => (
-            <select
-              {...ties}
-              className="select w-full text-base"
-              value={now.kind}
-              onChange={(event) => change({ ...now, kind: event.target.value })}
-            >
-              {PATTERN_KINDS.map((kind) => (
-                <option key={kind}>{kind}</option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="Alike in it" hint="2 for a pair">
-          {(ties) => (
-            <select
-              {...ties}
-              className="select w-full text-base"
-              value={composition.copies}
-              onChange={(event) =>
-                change({ ...now, composition: { ...composition, copies: Number(event.target.value) } })
-              }
-            >
-              {[1, 2, 3, 4, 5, 6, 8, 10, 12].map((count) => (
-                <option key={count}>{count}</option>
-              ))}
-            </select>
-          )}
-        </Field>
-      </div>
-      <Field label="Notes">
-        {(ties) => (
-          <textarea
-            {...ties}
-            rows={2}
-            className="textarea w-full text-base"
-            value={now.notes}
-            onChange={(event) => change({ ...now, notes: event.target.value }, 'notes')}
-          />
-        )}
-      </Field>
-    </section>
-  );
-}
-
-/** Takes the measures of a stone that lies in the studio. */
-function StoneFromStock({
-  stones,
-  onChoose,
-}: {
-  stones: readonly StoneChoice[];
-  onChoose: (measures: Composition['measures']) => void;
-}) {
-  return (
-    <Field label="A stone of the studio" hint="Its measures are taken over; they can be typed over too.">
-      {(ties) => (
-        <select
-          {...ties}
-          className="select w-full text-base"
-          value=""
-          onChange={(event) => {
-            const stone = stones.find(({ number }) => String(number) === event.target.value);
-            if (!stone) return;
-            const { outline, length, width, edge, depth } = stone;
-            onChoose({
-              'stone.outline': outline,
-              ...Object.fromEntries(
-                Object.entries({ length, width, edge, depth }).map(([part, size]) => [
-                  `stone.${part}`,
-                  `${size / 1000} mm`,
-                ]),
-              ),
-            });
-          }}
-        >
-          <option value="">Choose one…</option>
-          {stones.map((stone) => (
-            <option key={stone.number} value={stone.number}>
-              {tag('stone', stone.number)} {describeStone(stone)}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
-  );
-}
-
-function AddTechnique({ onAdd, first }: { onAdd: (id: string) => void; first: boolean }) {
-  const [chosen, setChosen] = useState('');
-  return (
-    <div className="leaf flex flex-wrap items-end gap-3 p-4">
-      <div className="min-w-0 grow">
-        <Field label={first ? 'Begin with a technique' : 'Add a technique'}>
-          {(ties) => (
-            <select
-              {...ties}
-              className="select w-full text-base"
-              value={chosen}
-              onChange={(event) => setChosen(event.target.value)}
-            >
-              <option value="">Choose one…</option>
-              {TECHNIQUE_GROUPS.map((group) => (
-                <optgroup key={group} label={group}>
-                  {TECHNIQUES.filter((each) => each.group === group).map(({ id, title }) => (
-                    <option key={id} value={id}>
-                      {title}
-                    </option>
-                  ))}
-                </optgroup>
-              ))}
-            </select>
-          )}
-        </Field>
-      </div>
-      <button
-        type="button"
-        className="btn"
-        disabled={chosen === ''}
-        onClick={() => {
-          onAdd(chosen);
-          setChosen('');
-        }}
-      >
-        Add it
-      </button>
-    </div>
-  );
-}
-
-/** Hangs the pattern in the room, or keeps its next revision. */
-function useKeeping(
-  base: PatternBase | null,
-  draft: Draft<PatternDraft>,
-): { readonly busy: boolean; readonly problem: string; readonly keep: () => void } {
-  const router = useRouter();
-  const toast = useToast();
-  const currency = useCurrency();
-  const { busy, problem, run } = useAct();
-  const [sent, setSent] = useState<{ readonly key: string; readonly of: PatternDraft }>();
-  const keep = () => {
-    // Sent again as it was, it is posted once; changed, it is another form.
-    const key = sent?.of === draft.now ? sent.key : newKey();
-    setSent({ key, of: draft.now });
-    const { parts, ...rest } = draft.now;
-    const priced = parts.map((part) => ({ ...part, unitCost: `${part.unitCost} ${currency}` }));
-    void run(
-      () => composePatternAction(key, base, { ...rest, parts: priced }),
-      ({ number, revision }) => {
-        draft.forget();
-        toast(
-          revision === 1
-            ? `It hangs in the room as ${tag('pattern', number)}.`
-            : `Kept as revision ${revision}.`,
-        );
-        router.push(`/patterns/${tag('pattern', number)}`);
-      },
-    );
-  };
-  return { busy, problem, keep };
 }

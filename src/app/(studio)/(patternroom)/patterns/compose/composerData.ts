@@ -1,7 +1,7 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { listSpecs, type KnownSpec } from '@/studio/wire/specs';
-import type { StoneChoice } from './Composer';
+import type { StoneChoice } from './StoneFromStock';
 
 /** The wires and the free stones that a pattern can be composed with. */
 export async function composerData(
