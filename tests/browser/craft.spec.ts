@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { DEMO_URL, expect, test } from './support/studio';
+import { DEMO_URL, expect, pressUntil, test } from './support/studio';
 import type { Page } from '@playwright/test';
 
 const add = async (page: Page, technique: string) => {
@@ -10,7 +10,7 @@ const add = async (page: Page, technique: string) => {
 test('how much wire: two keys from anywhere, and the lengths follow what is typed', async ({
   owner: page,
 }) => {
-  await page.keyboard.press('q');
+  await pressUntil(page, 'q', page.getByRole('heading', { name: /^How much wire/ }));
   await expect(page).toHaveURL(/\/how-much$/);
   // The box to find a technique has the keyboard already.
   await page.keyboard.type('weave over');
@@ -44,6 +44,10 @@ test('how much wire: a ring by its size, a judgement beside what it judges', asy
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
   await page.getByLabel('Places held in front').fill('1');
   await expect(page.getByText(/slides out: 360° stand open/)).toBeVisible();
+  await page.getByLabel('Frame wire: temper').selectOption('spring');
+  await expect(page.getByText(/^spring wire does not suit/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Frame wire: temper')).toHaveValue('spring');
 });
 
 test('a pattern is composed, taken back, survives a reload, is hung, changed and kept as a revision', async ({
@@ -80,7 +84,9 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await expect(steps.getByRole('alert')).toContainText('comes after “fold the bail and bind it”');
   await page.getByRole('button', { name: 'Hang it in the room' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Or override it by name');
-  await page.getByRole('button', { name: /I know; keep “thread what the bail shall hold” here/ }).click();
+  await page
+    .getByRole('button', { name: /I know; keep “thread what the bail shall hold” after “fold the bail/ })
+    .click();
   await expect(steps.getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: 'Hang it in the room' }).click();
   await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
@@ -163,7 +169,7 @@ test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await expect(steps.nth(1)).toContainText('turn the loop on both');
 });
 
-test('fitting: which patterns suit a stone of the studio, a typed one, and a finger', async ({
+test('fitting: which patterns suit a stone of the studio, a typed one, a finger, and a bead', async ({
   owner: page,
 }) => {
   await page.goto(`${DEMO_URL}/fitting`);
@@ -178,10 +184,28 @@ test('fitting: which patterns suit a stone of the studio, a typed one, and a fin
   await page.getByLabel('A ring: its size or its inside').fill('US 7');
   await page.getByRole('button', { name: 'Try this size' }).click();
   await expect(page.getByRole('link', { name: 'Gatehouse ring' })).toBeVisible();
+  await page.getByLabel('A bead, along its hole').fill('nothing');
+  await page.getByRole('button', { name: 'Try this bead' }).click();
+  await expect(page.getByText(/“nothing”/)).toBeVisible();
+  await page.getByLabel('A bead, along its hole').fill('8 mm');
+  await page.getByRole('button', { name: 'Try this bead' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ of \d+ patterns suit it/);
   const stone = page.getByLabel('A stone of the studio').getByRole('option').nth(1);
   await page.getByLabel('A stone of the studio').selectOption((await stone.getAttribute('value')) ?? '');
   await page.getByRole('button', { name: 'Try this stone' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/patterns suit it/);
+});
+
+test('at the bench a composed pattern has lengths that a hand cuts, its marks, and what must come first', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns?after=14`);
+  await page.getByRole('link', { name: /Sundial bezel/ }).click();
+  await page.getByRole('link', { name: 'Make one' }).click();
+  const really = page.getByLabel('Really cut').first();
+  await expect(really).toHaveValue(/^(\d+ ft )?\d+( \d+\/(2|4|8|16))? in$/);
+  await expect(page.getByRole('list', { name: /^Marks on/ }).first()).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Order of work' })).toContainText('Not before “');
 });
 
 test('a pattern goes out on paper and as a file, and comes back in', async ({ owner: page }, testInfo) => {

@@ -1,5 +1,5 @@
 import { deflateSync } from 'node:zlib';
-import { DEMO_URL, expect, signIn, test } from './support/studio';
+import { DEMO_URL, expect, pressUntil, signIn, test } from './support/studio';
 import { inMetric, receiveSpool, tagOf, unfold } from './support/stockroom';
 
 /** The stockroom as its maker uses it, on the demo studio. */
@@ -335,7 +335,7 @@ test('labels are printed as PDF and on the printer; a scanned tag opens its thin
   await expect(printer.getByRole('listitem')).toHaveText(['B-0002', 'W-0001']);
 
   // As a scanner does: the tag and Enter, faster than anything can be found.
-  await page.keyboard.press('/');
+  await pressUntil(page, '/', page.getByRole('combobox', { name: 'Find anything' }));
   await page.getByRole('combobox', { name: 'Find anything' }).pressSequentially('B-0002');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/beads\/B-0002$/);

@@ -1,5 +1,14 @@
 import AxeBuilder from '@axe-core/playwright';
-import { DEMO_HELPER, DEMO_OWNER, DEMO_URL, expect, listen, signIn, test } from './support/studio';
+import {
+  DEMO_HELPER,
+  DEMO_OWNER,
+  DEMO_URL,
+  expect,
+  listen,
+  pressUntil,
+  signIn,
+  test,
+} from './support/studio';
 import { ANSWERED, PAGES, UNKNOWN_ROUTES } from './support/routes';
 
 test('the sign-in page of the demo shows its sign-in and passes axe', async ({ page }) => {
@@ -65,7 +74,7 @@ test('the rack is filtered, searched and paged; a wire shows its history', async
 });
 
 test('works without a mouse: find, shortcuts, units, places', async ({ owner: page }) => {
-  await page.keyboard.press('/');
+  await pressUntil(page, '/', page.getByRole('combobox', { name: 'Find anything' }));
   await page.getByRole('combobox', { name: 'Find anything' }).fill('F-0007');
   await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toContainText('F-0007');
   await page.keyboard.press('Enter');
@@ -82,13 +91,7 @@ test('works without a mouse: find, shortcuts, units, places', async ({ owner: pa
   await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(' m of wire');
-  // Keys pressed before the reloaded page listens are lost; a person presses again.
-  await expect(async () => {
-    await page.keyboard.press('j');
-    await expect(page.getByRole('link', { name: /^W-\d{4}/ }).and(page.locator(':focus'))).toBeVisible({
-      timeout: 500,
-    });
-  }).toPass();
+  await pressUntil(page, 'j', page.getByRole('link', { name: /^W-\d{4}/ }).and(page.locator(':focus')));
   await page.keyboard.press('j');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/rack\/W-\d{4}$/);

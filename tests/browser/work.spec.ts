@@ -1,4 +1,4 @@
-import { DEMO_HELPER, DEMO_URL, expect, listen, signIn, test } from './support/studio';
+import { DEMO_HELPER, DEMO_URL, expect, listen, pressUntil, signIn, test } from './support/studio';
 
 test('a pattern is changed; pieces already made keep their revision', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/patterns/P-0013`);
@@ -12,7 +12,7 @@ test('a pattern is changed; pieces already made keep their revision', async ({ o
   await expect(page.getByText('revision 2', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('4 7/8 in net')).toBeVisible();
   await expect(page.getByText('hang on the cord')).toBeVisible();
-  await page.keyboard.press('/');
+  await pressUntil(page, '/', page.getByRole('combobox', { name: 'Find anything' }));
   await page.getByRole('combobox', { name: 'Find anything' }).fill('plum coil');
   const piece = page.getByRole('option', { name: /^F-/ }).first();
   await piece.click();

@@ -16,7 +16,7 @@ import { judgeHole } from './holes';
 import { judgePlan } from './judgePlan';
 import { judgeWire } from './judgeWire';
 import type { WireUseId } from '../wire/wireUse';
-import { judgeOrder } from './order';
+import { judgeOrder, stopsAt } from './order';
 
 const ga = (number: number): WireSize => roundWire(awgDiameterMm(number));
 const about = (use: WireUseId, size: WireSize, temper?: Temper, metal?: 'steel') =>
@@ -194,12 +194,22 @@ describe('order', () => {
       {
         weight: 'fault',
         about: 'ring',
+        key: 'ring < bail',
+        late: 'fold the bail',
         said: '“thread the jump ring” comes after “fold the bail”.',
         why: 'A closed ring does not pass a folded bail.',
         mend: 'Move it before “fold the bail”.',
       },
     ]);
     expect(judgeOrder(steps.slice(1), rules)).toEqual([]);
+  });
+
+  it('says what may not be done before what, at the step that must wait', () => {
+    expect(stopsAt('bail', steps, rules)).toEqual([
+      'Not before “thread the jump ring”. A closed ring does not pass a folded bail.',
+    ]);
+    expect(stopsAt('ring', steps, rules)).toEqual([]);
+    expect(stopsAt('bail', steps.slice(1), rules)).toEqual([]);
   });
 });
 

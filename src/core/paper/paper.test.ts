@@ -25,7 +25,7 @@ const BODY: PatternBody = {
   name: 'Weir <Pool> & more',
   kind: 'pendant',
   notes: 'Keep it flat.',
-  cuts: cutsOf(resolved),
+  cuts: cutsOf(resolved, 'in'),
   parts: [{ name: 'prehnite cab', count: 1, unitCost: 0 as PatternBody['parts'][number]['unitCost'] }],
   steps: stepsOf(resolved),
   composition,

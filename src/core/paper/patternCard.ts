@@ -1,6 +1,5 @@
 import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import { CAUTIONS } from '../technique/cautions';
 import { drawPlan, type DrawnLine } from '../technique/drawPlan';
 import { formatMarkBothWays } from '../units/length';
 import { describeSpec } from '../wire/spec';
@@ -106,15 +105,14 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs): P
     for (const { name, count } of body.parts) write(`${count} × ${name}`);
   }
   heading('Order of work');
-  body.steps.forEach(({ name, minutes, perSitting }, index) =>
-    write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`),
-  );
-  const cautions = body.composition
-    ? [...new Set(resolve(body.composition, specs).steps.flatMap((step) => step.cautions))]
-    : [];
+  body.steps.forEach(({ name, minutes, perSitting, stops = [] }, index) => {
+    for (const stop of stops) write(stop, 1);
+    write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
+  });
+  const cautions = [...new Set(body.steps.flatMap((step) => step.cautions ?? []))];
   if (cautions.length > 0) {
     heading('Take care');
-    for (const caution of cautions) write(CAUTIONS[caution]);
+    for (const caution of cautions) write(caution);
     write('Local codes and a qualified person decide.');
   }
   if (body.notes.trim() !== '') {

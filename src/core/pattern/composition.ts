@@ -1,4 +1,4 @@
-import { judgeOrder } from '../judgement/order';
+import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
 import { judgePlan, type KnownWire } from '../judgement/judgePlan';
 import type { Judgement } from '../judgement/judgement';
 import { beadLength, stone, type Parameter, type Parameters, type WireSize } from '../technique/parameter';
@@ -51,7 +51,7 @@ export interface Composition {
   readonly uses: readonly TechniqueUse[];
   /** Steps in the order of the work, “use.step”; steps that are not named follow those of their technique. */
   readonly order: readonly string[];
-  /** Steps whose order fault the maker has overridden, by their key. */
+  /** Order faults that the maker has overridden, by their key. */
   readonly overridden: readonly string[];
   /** How many alike make the piece: 2 for a pair. */
   readonly copies: number;
@@ -84,6 +84,8 @@ export interface ResolvedStep {
   readonly name: string;
   readonly minutes: number;
   readonly cautions: readonly Caution[];
+  /** What must have happened before it, each with its reason. */
+  readonly stops: readonly string[];
   readonly use: TechniqueUse;
 }
 
@@ -99,7 +101,7 @@ export interface Resolved {
   readonly parts: readonly { readonly name: string; readonly count: number }[];
   readonly steps: readonly ResolvedStep[];
   /** Order faults; those that were overridden are left out. */
-  readonly faults: readonly Judgement[];
+  readonly faults: readonly OrderFault[];
   readonly minutes: number;
   /** Wire that stays in the piece, g; wires without a spec are left out. */
   readonly grams: number;
@@ -217,6 +219,7 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
   const steps = inOrder(
     planned.flatMap(({ use, plan }) =>
       plan.steps.map(({ id, name, minutes, cautions = [] }): ResolvedStep => ({
+        stops: stopsAt(id, plan.steps, plan.order),
         id: keyed(use, id),
         name,
         minutes: minutes * copies,
@@ -243,7 +246,7 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
       plan.parts.map(({ name, count }) => ({ name, count: count * copies })),
     ),
     steps,
-    faults: judgeOrder(steps, rules).filter(({ about }) => !composition.overridden.includes(about)),
+    faults: judgeOrder(steps, rules).filter(({ key }) => !composition.overridden.includes(key)),
     minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
     grams: cuts.reduce((sum, cut) => {
       const spec = specs[cut.specId ?? ''];

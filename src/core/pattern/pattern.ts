@@ -46,6 +46,10 @@ export interface PatternStep {
   readonly name: string;
   readonly minutes: number;
   readonly perSitting: boolean;
+  /** What must have happened before it, each with its reason; steps that were written by hand have none. */
+  readonly stops?: readonly string[];
+  /** What to take care of while doing it. */
+  readonly cautions?: readonly string[];
 }
 
 /** A way of making a piece, with lengths in it rather than guesses. */

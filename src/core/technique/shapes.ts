@@ -66,6 +66,39 @@ export const stoodUp = (path: Path): Path => path.map(({ x, y, z }) => ({ x, y: 
 export const setAt = (path: Path, { point, direction }: Pick<Place, 'point' | 'direction'>): Path =>
   moved(turned(path, Math.atan2(direction.y, direction.x)), point.x, point.y);
 
+/**
+ * A path that runs along x, laid along a line on the paper: x runs along the line from its start and on beyond its ends, y goes
+ * square to it, z stays.
+ * @param line of two points at least
+ */
+export function laidAlong(path: Path, line: Path): Path {
+  const runs = line.slice(1).flatMap((to, index) => {
+    const from = line[index] as Vec3;
+    const [dx, dy] = [to.x - from.x, to.y - from.y];
+    const long = Math.hypot(dx, dy);
+    return long > 0 ? [{ from, long, x: dx / long, y: dy / long }] : [];
+  });
+  const starts: number[] = [];
+  let behind = 0;
+  for (const { long } of runs) {
+    starts.push(behind);
+    behind += long;
+  }
+  let at = 0;
+  return path.map((point) => {
+    while (at + 1 < runs.length && (starts[at + 1] as number) <= point.x) at += 1;
+    while (at > 0 && (starts[at] as number) > point.x) at -= 1;
+    const run = runs[at];
+    if (!run) return point;
+    const on = point.x - (starts[at] as number);
+    return {
+      x: run.from.x + on * run.x - point.y * run.y,
+      y: run.from.y + on * run.y + point.y * run.x,
+      z: point.z,
+    };
+  });
+}
+
 /** Points that a whole outline is drawn by, about. */
 const ROUND = 360;
 

@@ -148,11 +148,21 @@ export const formatToMark = (length: Micrometres, system: LengthSystem): string 
     ? `${trimmedDecimal(length / UM_PER_MM, 1)} mm`
     : formatInches(inchParts(length, MARKED, Math.round)).replace('≈ ', '');
 
-/** A computed length as it is cut: up to the next millimetre, or to the next 1/16 in, so that nothing comes out short. */
+/** A computed length as a hand cuts it: up to the next millimetre, or to the next 1/16 in, so that nothing comes out short. */
+export const roundedUpToCut = (length: Micrometres, system: LengthSystem): Micrometres =>
+  system === 'mm' ? um(Math.ceil(length / UM_PER_MM) * UM_PER_MM) : upToInchPart(length);
+
+/** The next 1/16 in; a length that is one already, to the micrometre, stays. */
+const upToInchPart = (length: Micrometres): Micrometres => {
+  const nearest = inchParts(length, CUT, Math.round);
+  return nearest === length ? length : inchParts(length, CUT, Math.ceil);
+};
+
+/** {@link roundedUpToCut} in words. */
 export const formatToCut = (length: Micrometres, system: LengthSystem): string =>
   system === 'mm'
-    ? `${Math.ceil(length / UM_PER_MM)} mm`
-    : formatInches(inchParts(length, CUT, Math.ceil)).replace('≈ ', '');
+    ? `${roundedUpToCut(length, system) / UM_PER_MM} mm`
+    : formatInches(roundedUpToCut(length, system)).replace('≈ ', '');
 
 /** A computed length as it is marked, both ways, for paper that is read by everybody: "98.1 mm, 3 7/8 in". */
 export const formatMarkBothWays = (length: Micrometres): string =>

@@ -89,9 +89,8 @@ describe('composing', () => {
     const steps = resolve(composition, {}).steps.map(({ id }) => id);
     const late = withStepAt(composition, steps, 'a.thread-jump-ring', steps.length);
     expect(await saidOf(late)).toMatch(/comes after “fold the bail and bind it”.*Or override it by name/);
-    done(
-      await composePattern(session, newKey(), null, form({ ...late, overridden: ['a.thread-jump-ring'] })),
-    );
+    const key = resolve(late, {}).faults[0]?.key ?? '';
+    done(await composePattern(session, newKey(), null, form({ ...late, overridden: [key] })));
     expect(
       problemOf(await composePattern({ ...session, role: 'helper' }, newKey(), null, form(composition))).kind,
     ).toBe('forbidden');
@@ -142,9 +141,9 @@ describe('files', () => {
     if (!pattern) throw new Error('the pattern hangs in the room');
     const file = JSON.stringify(patternToFile(pattern.body, pattern.specs, 'USD'));
     const other = await openStudio();
-    const keys = { wires: newKey(), pattern: newKey() };
-    const brought = done(await importPattern(other, keys, file));
-    expect(done(await importPattern(other, keys, file))).toEqual(brought);
+    const key = newKey();
+    const brought = done(await importPattern(other, key, file));
+    expect(done(await importPattern(other, key, file))).toEqual(brought);
     const theirs = await showPattern(other, brought.number);
     if (!theirs) throw new Error('the pattern hangs in the other room');
     expect(JSON.stringify(patternToFile(theirs.body, theirs.specs, 'USD'))).toBe(file);
@@ -159,10 +158,26 @@ describe('files', () => {
     if (!pattern) throw new Error('the pattern hangs in the room');
     const file = JSON.stringify(patternToFile(pattern.body, pattern.specs, 'USD'));
     const other = await openStudio();
-    const brought = done(await importPattern(other, { wires: newKey(), pattern: newKey() }, file));
+    const brought = done(await importPattern(other, newKey(), file));
     const theirs = await showPattern(other, brought.number);
     expect(theirs?.body.cuts.map(({ net }) => net)).toEqual(pattern.body.cuts.map(({ net }) => net));
     expect(theirs && JSON.stringify(patternToFile(theirs.body, theirs.specs, 'USD'))).toBe(file);
+  });
+
+  it('a pattern that is refused brings no wires either', async () => {
+    const { session, composition } = await studioWithFrame();
+    const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+    const pattern = await showPattern(session, number);
+    if (!pattern) throw new Error('the pattern hangs in the room');
+    const file = patternToFile({ ...pattern.body, name: '' }, pattern.specs, 'USD');
+    const other = await openStudio();
+    const before = await listSpecs(other);
+    expect(problemOf(await importPattern(other, newKey(), JSON.stringify(file))).kind).toBe('invalid');
+    expect(await listSpecs(other)).toEqual(before);
+    expect(
+      done(await importPattern(other, newKey(), JSON.stringify({ ...file, name: 'Lock' }))).revision,
+    ).toBe(1);
+    expect((await listSpecs(other)).length).toBeGreaterThan(before.length);
   });
 
   it.each([
@@ -176,8 +191,7 @@ describe('files', () => {
     ['{"format":"pewterer-pattern","version":1,"composition":{"uses":1},"wires":{}}', /a list of at most/],
   ])('%s is refused in a sentence', async (text, said) => {
     const session = await openStudio();
-    const keys = { wires: newKey(), pattern: newKey() };
-    expect(problemOf(await importPattern(session, keys, text)).message).toMatch(said);
+    expect(problemOf(await importPattern(session, newKey(), text)).message).toMatch(said);
   });
 });
 

@@ -1,8 +1,9 @@
 import { expectOk } from '@/core/result';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import { resolve, type Composition, type Resolved } from '@/core/pattern/composition';
-import type { PatternKind } from '@/core/pattern/pattern';
+import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
+import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
@@ -21,30 +22,37 @@ export function composePattern(
   base: PatternBase | null,
   plain: unknown,
 ): Promise<Outcome<Written>> {
-  const prepare = async () => {
+  const prepare = () => {
     ownerOnly(session);
-    const input = await readInput(ComposePatternInput, plain);
-    return { ...input, composition: expectOk(readComposition(input.composition)) };
+    return readInput(ComposePatternInput, plain);
   };
-  return post(session, 'composePattern', postKey, prepare, async (tx, input) => {
-    const { name, kind, notes, composition, parts } = input;
-    const specs = await specsById(
-      tx,
-      composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
-    );
-    const resolved = resolve(composition, Object.fromEntries(specs));
-    refuseUnready(composition, resolved);
-    const { currency } = await settingsIn(tx);
-    return keepPattern(tx, base, {
-      name: name.trim(),
-      kind: kind as PatternKind,
-      notes,
-      cuts: cutsOf(resolved),
-      parts: partsFrom(parts, currency),
-      steps: stepsOf(resolved),
-      composition,
-    });
-  });
+  return post(session, 'composePattern', postKey, prepare, async (tx, input) =>
+    keepPattern(tx, base, await composedBody(tx, input)),
+  );
+}
+
+/** What a composition comes to with the studio’s own wires. @throws Refused when it cannot be made as it stands */
+export async function composedBody(
+  tx: Tx,
+  { name, kind, notes, parts, ...input }: ComposePatternInput,
+): Promise<PatternBody> {
+  const composition = expectOk(readComposition(input.composition));
+  const specs = await specsById(
+    tx,
+    composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
+  );
+  const resolved = resolve(composition, Object.fromEntries(specs));
+  refuseUnready(composition, resolved);
+  const { currency, lengthSystem } = await settingsIn(tx);
+  return {
+    name: name.trim(),
+    kind: kind as PatternKind,
+    notes,
+    cuts: cutsOf(resolved, lengthSystem),
+    parts: partsFrom(parts, currency),
+    steps: stepsOf(resolved),
+    composition,
+  };
 }
 
 const isUuid = (text: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text);

@@ -7,6 +7,7 @@ import type { Texts } from '@/core/technique/readTexts';
 import type { Micrometres } from '@/core/units/length';
 import { look, type StudioSession } from '../kernel/useCase';
 import { choicesFor } from '../making/proposeMaking';
+import { settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 
 /** A pattern that is tried on a stone, a ring or a bead. */
@@ -56,6 +57,7 @@ export function fitPatterns(session: StudioSession, measure: Measure, texts: Tex
       ...each,
       isOffCut: each.form === 'off-cut',
     }));
+    const { lengthSystem } = await settingsIn(tx);
     const fitted = rows.flatMap((row): Fitted[] => {
       const { composition } = row.body;
       if (!composition) return [];
@@ -65,7 +67,7 @@ export function fitPatterns(session: StudioSession, measure: Measure, texts: Tex
         Object.values(resolved.measuresWrong)[0] ??
         resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean) ??
         '';
-      const cuts = cutsOf(resolved);
+      const cuts = cutsOf(resolved, lengthSystem);
       const { shortages } = proposeCuts(wantedCuts({ cuts }), stock);
       return [
         {

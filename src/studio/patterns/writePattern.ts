@@ -39,7 +39,7 @@ export function writePattern(
     return readInput(WritePatternInput, plain);
   };
   return post(session, 'writePattern', postKey, prepare, async (tx, input) =>
-    keepPattern(tx, base, await bodyFrom(tx, input)),
+    keepPattern(tx, base, await writtenBody(tx, input)),
   );
 }
 
@@ -58,7 +58,8 @@ export async function keepPattern(tx: Tx, base: PatternBase | null, body: Patter
   }
 }
 
-async function bodyFrom(tx: Tx, input: WritePatternInput): Promise<PatternBody> {
+/** What was typed, as it is kept. @throws Refused when one of its wires is not the studio’s */
+export async function writtenBody(tx: Tx, input: WritePatternInput): Promise<PatternBody> {
   const { currency } = await settingsIn(tx);
   const specs = await specsById(
     tx,

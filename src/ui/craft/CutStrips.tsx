@@ -10,6 +10,7 @@ import { Reckoned } from '../lengths';
 import { Ruler } from '../Ruler';
 import { WireBar } from '../WireBar';
 import { WireChip } from '../WireChip';
+import { MarkList } from './MarkList';
 
 /** A cut with what it is cut from. */
 export interface Strip {
@@ -62,18 +63,7 @@ export function CutStrips({ strips }: { strips: readonly Strip[] }) {
                 </span>
               ))}
             </p>
-            {cut.marks.length > 0 && (
-              <ol className="mt-1 flex flex-wrap gap-x-4 text-sm" aria-label={`Marks on ${title}`}>
-                {cut.marks.map(({ at, what }) => (
-                  <li key={`${at} ${what}`}>
-                    <span className="font-semibold">
-                      <Reckoned of={mm(at)} />
-                    </span>{' '}
-                    {what}
-                  </li>
-                ))}
-              </ol>
-            )}
+            <MarkList marks={cut.marks.map(({ at, what }) => ({ at: mm(at), what }))} on={title} />
           </li>
         ))}
       </ul>

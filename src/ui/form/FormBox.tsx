@@ -1,16 +1,7 @@
 'use client';
 
-import { useSyncExternalStore, type FormEventHandler, type ReactNode } from 'react';
-
-const never = () => () => undefined;
-
-/** Whether scripts run on this page yet: not while the server draws it, nor before the browser has taken it over. */
-const useIsListening = (): boolean =>
-  useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
+import type { FormEventHandler, ReactNode } from 'react';
+import { useIsListening } from '../useIsListening';
 
 /** A form of the house. It stays shut until it listens: what was typed into it earlier would be lost. */
 export function FormBox({

@@ -1,4 +1,4 @@
-import { expect, test as base, type BrowserContext, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { DEMO_HELPER, DEMO_OWNER } from '../../../src/studio/demo/people';
 
 const address = (name: string): string => {
@@ -51,6 +51,14 @@ export function listen(page: Page): string[] {
   page.on('pageerror', (error) => complaints.push(error.message));
   page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
   return complaints;
+}
+
+/** Presses a key until something comes of it: keys pressed before a fresh page listens are lost, and a person presses again. */
+export async function pressUntil(page: Page, key: string, outcome: Locator): Promise<void> {
+  await expect(async () => {
+    if (!(await outcome.isVisible())) await page.keyboard.press(key);
+    await expect(outcome).toBeVisible({ timeout: 5_000 });
+  }).toPass();
 }
 
 export { DEMO_HELPER, DEMO_OWNER, expect };

@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { count, length, roundWire, stone, wire } from '../parameter';
-import { allRound, moved, straight } from '../shapes';
+import { allRound, laidAlong, moved, stoodUp, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
@@ -32,6 +32,11 @@ export const bundleFrame = technique({
     const wound = winding(frameRow(frame, wires), binding, wraps);
     const top = placeAt(round, 0).point;
     const half = perimeterOf(round) / 2;
+    const frameRound = allRound(round);
+    const [begins, ends] = [top.x + D / 2, top.x - D / 2];
+    const down = straight(begins, top.y - bail, begins, top.y);
+    const up = straight(ends, top.y, ends, top.y - bail);
+    const foot = bail + D / 2 + half;
     return {
       ok: true,
       value: {
@@ -50,11 +55,7 @@ export const bundleFrame = technique({
               { at: tail + bail + half, what: 'middle: the foot of the stone' },
               { at: tail + bail + 2 * half, what: 'the frame ends' },
             ],
-            drawn: [
-              allRound(round),
-              straight(top.x - D / 2, top.y, top.x - D / 2, top.y - bail),
-              straight(top.x + D / 2, top.y, top.x + D / 2, top.y - bail),
-            ],
+            drawn: [frameRound, down, up],
           },
           {
             name: 'binding wire',
@@ -65,8 +66,14 @@ export const bundleFrame = technique({
               allowance('tails', 2 * bindingTail),
             ],
             marks: [{ at: bindingTail, what: 'begin to bind' }],
-            // Drawn beneath the stone, as it lies on the straight bundle before the frame is formed.
-            drawn: [moved(wound.path, -wound.along / 2, held.length / 2 + 4 * D)],
+            // Both ways from the foot of the stone, up the bail when the frame is bound all round; the wires stack away from the eye.
+            drawn: [
+              laidAlong(moved(stoodUp(wound.path), foot - wound.along / 2, 0), [
+                ...down,
+                ...frameRound,
+                ...up,
+              ]),
+            ],
           },
         ],
         steps: [

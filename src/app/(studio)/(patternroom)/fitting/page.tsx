@@ -16,7 +16,7 @@ import { WireChip } from '@/ui/WireChip';
 
 export const metadata = { title: 'Fitting' };
 
-const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring'] as const;
+const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring', 'bead'] as const;
 type Asked = Partial<Record<(typeof FIELDS)[number], string>>;
 
 const MEASURED = [
@@ -47,7 +47,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
       <h1>
         {tried && Object.keys(wrong).length === 0
           ? `${suited.length} of ${fitted.length} patterns suit it, and the rack has the wire for ${ready.length}`
-          : 'Which patterns suit this stone, or this finger?'}
+          : 'Which patterns suit this stone, this finger or this bead?'}
       </h1>
       <div className="no-print mt-4 grid items-start gap-4 lg:grid-cols-3">
         <form
@@ -111,22 +111,26 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
             Try these measures
           </button>
         </form>
-        <form action="/fitting" aria-label="A ring" className="leaf flex flex-wrap items-end gap-3 p-4">
-          <label className="min-w-0 grow text-sm font-semibold">
-            A ring: its size or its inside
-            <input
-              name="ring"
-              className="input w-full text-base font-normal"
-              placeholder="US 7, UK N½, ISO 54, 17.3 mm"
-              defaultValue={asked.ring ?? ''}
-              aria-invalid={Boolean(wrong['ring'])}
-            />
-            {wrong['ring'] && <span className="block font-semibold text-error">{wrong['ring']}</span>}
-          </label>
-          <button type="submit" className="btn">
-            Try this size
-          </button>
-        </form>
+        <div className="space-y-4">
+          <OneMeasure
+            name="ring"
+            about="A ring"
+            label="A ring: its size or its inside"
+            placeholder="US 7, UK N½, ISO 54, 17.3 mm"
+            action="Try this size"
+            asked={asked.ring}
+            wrong={wrong['ring']}
+          />
+          <OneMeasure
+            name="bead"
+            about="A bead"
+            label="A bead, along its hole"
+            placeholder="6 mm, 1/4 in"
+            action="Try this bead"
+            asked={asked.bead}
+            wrong={wrong['bead']}
+          />
+        </div>
       </div>
       <ul className="mt-4 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {fitted.map((each) => (
@@ -137,9 +141,47 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
   );
 }
 
+/** A form that asks for one measure. */
+function OneMeasure({
+  name,
+  about,
+  label,
+  placeholder,
+  action,
+  asked = '',
+  wrong,
+}: {
+  name: 'ring' | 'bead';
+  about: string;
+  label: string;
+  placeholder: string;
+  action: string;
+  asked: string | undefined;
+  wrong: string | undefined;
+}) {
+  return (
+    <form action="/fitting" aria-label={about} className="leaf flex flex-wrap items-end gap-3 p-4">
+      <label className="min-w-0 grow text-sm font-semibold">
+        {label}
+        <input
+          name={name}
+          className="input w-full text-base font-normal"
+          placeholder={placeholder}
+          defaultValue={asked}
+          aria-invalid={Boolean(wrong)}
+        />
+        {wrong && <span className="block font-semibold text-error">{wrong}</span>}
+      </label>
+      <button type="submit" className="btn">
+        {action}
+      </button>
+    </form>
+  );
+}
+
 /** What is tried, as the measures of a pattern have it. */
 function triedOn(
-  { outline, length, width, edge, depth, ring }: Asked,
+  { outline, length, width, edge, depth, ring, bead }: Asked,
   stone: StoneMeasures | undefined,
 ): { readonly measure: Measure; readonly texts: Texts } | undefined {
   if (stone)
@@ -156,6 +198,7 @@ function triedOn(
       },
     };
   if (ring) return { measure: 'ring', texts: { ring } };
+  if (bead) return { measure: 'bead', texts: { bead } };
   if (!length) return undefined;
   const high = edge ?? '2 mm';
   return {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { judgePlan } from '@/core/judgement/judgePlan';
+import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
@@ -21,6 +21,7 @@ import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
+import { knownWires, WireStock } from './WireStock';
 
 /** What a technique comes to for what was typed last that could be read. */
 interface Answer {
@@ -82,7 +83,8 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
     setTexts(next);
     remember(id, next, metal);
   };
-  const judgements = shown ? judgePlan(technique, shown.values, shown.plan) : [];
+  const known = knownWires(technique.parameters, texts, metal);
+  const judgements = shown ? judgePlan(technique, shown.values, shown.plan, known) : [];
   const keys = Object.keys(technique.parameters);
 
   return (
@@ -125,6 +127,11 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
               ))}
             </select>
           </label>
+          <WireStock
+            parameters={technique.parameters}
+            texts={texts}
+            onChange={(field, text) => fill({ [field]: text })}
+          />
         </section>
         <div className={`min-w-0 space-y-4 ${now.answer ? '' : 'opacity-60'}`}>
           {now.refusal && (
@@ -132,7 +139,7 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
               {now.refusal}
             </p>
           )}
-          {shown && <Shown answer={shown} metal={metal} />}
+          {shown && <Shown answer={shown} metal={metal} known={known} />}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
@@ -152,7 +159,15 @@ function headline({ plan, values }: Answer, system: LengthSystem): string {
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : (all[0] ?? '');
 }
 
-function Shown({ answer: { technique, values, plan }, metal }: { answer: Answer; metal: MetalId }) {
+function Shown({
+  answer: { technique, values, plan },
+  metal,
+  known,
+}: {
+  answer: Answer;
+  metal: MetalId;
+  known: Readonly<Record<string, KnownWire>>;
+}) {
   const metalOf = () => metal;
   const grams = massOfPlan(plan, values, metalOf);
   return (
@@ -188,7 +203,7 @@ function Shown({ answer: { technique, values, plan }, metal }: { answer: Answer;
             key: cut.name,
             title: cut.name,
             cut,
-            spec: plainSpec(values[cut.wire] as WireSize, metal),
+            spec: { ...plainSpec(values[cut.wire] as WireSize, metal), ...known[cut.wire] },
           }))}
         />
       </section>

@@ -23,7 +23,7 @@ export function ImportPattern() {
     }
     const text = await file.text();
     await run(
-      () => importPatternAction({ wires: newKey(), pattern: newKey() }, text),
+      () => importPatternAction(newKey(), text),
       ({ number }) => {
         toast(`It hangs in the room as ${tag('pattern', number)}.`);
         router.push(`/patterns/${tag('pattern', number)}`);

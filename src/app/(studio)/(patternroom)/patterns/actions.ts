@@ -23,6 +23,6 @@ export async function composePatternAction(
   return asMember((session) => composePattern(session, postKey, base, input));
 }
 
-export async function importPatternAction(keys: { wires: string; pattern: string }, text: string) {
-  return asMember((session) => importPattern(session, keys, text));
+export async function importPatternAction(postKey: string, text: string) {
+  return asMember((session) => importPattern(session, postKey, text));
 }

@@ -9,6 +9,8 @@ import { formatLengthShort, parseLength, um, writableLength } from '@/core/units
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
 import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
+import { MarkList } from '@/ui/craft/MarkList';
+import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
@@ -84,9 +86,19 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
         <ol className="divide-y divide-base-300">
           {cuts.map((cut, index) => {
             const spec = pattern.specs[cut.specId];
+            const marks = pattern.body.cuts[cut.cutIndex]?.marks ?? [];
             return (
               <li key={`${cut.cutIndex}.${cut.copy}`} className="py-3">
-                {spec && <WireBar spec={spec} length={cut.length} span={span} height={20} />}
+                {spec && (
+                  <WireBar
+                    spec={spec}
+                    length={cut.length}
+                    span={span}
+                    height={20}
+                    marks={marks.map(({ at, what }) => ({ at, name: what }))}
+                  />
+                )}
+                <MarkList marks={marks} on={cut.name} />
                 <div className="mt-1 grid items-start gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-[minmax(15rem,5fr)_5fr_3fr_3fr]">
                   <div>
                     <p className="text-2xl font-semibold [overflow-wrap:anywhere]">{cut.name}</p>
@@ -107,6 +119,12 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           })}
         </ol>
       </section>
+      {pattern.body.steps.length > 0 && (
+        <section className="leaf p-4">
+          <h2>Then, in this order</h2>
+          <OrderOfWork steps={pattern.body.steps} />
+        </section>
+      )}
       <Spoiled control={control} choices={choices} specs={pattern.specs} />
       <section className="leaf grid gap-4 p-4 sm:grid-cols-3">
         <NumberField control={control} name="minutes" label="Time on this piece" unit="min" />

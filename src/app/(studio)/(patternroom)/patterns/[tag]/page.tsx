@@ -5,6 +5,7 @@ import { resolve } from '@/core/pattern/composition';
 import { um } from '@/core/units/length';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
+import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { PiecesDrawn } from '@/ui/craft/PiecesDrawn';
 import { showPattern } from '@/studio/patterns/patterns';
 import { Length } from '@/ui/lengths';
@@ -118,17 +119,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           <h2>
             {each} minutes each{setUp > 0 && `, ${setUp} to set up`}
           </h2>
-          <ol className="mt-2 list-decimal space-y-1 pl-5">
-            {body.steps.map((step, index) => (
-              <li key={index}>
-                {step.name}{' '}
-                <span className="muted">
-                  · {step.minutes} min{step.perSitting && ', once a sitting'}
-                </span>
-              </li>
-            ))}
-          </ol>
-          {body.steps.length === 0 && <p className="muted mt-2">No steps are written.</p>}
+          <OrderOfWork steps={body.steps} />
         </section>
       </div>
       {body.notes && (

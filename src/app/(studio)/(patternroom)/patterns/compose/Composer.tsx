@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useCallback, useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useMemo } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
 import {
@@ -23,6 +23,7 @@ import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { useLengths } from '@/ui/lengths';
+import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
@@ -44,16 +45,9 @@ export interface ComposerProps {
 /** Dragging comes a moment after the page: nothing is dragged before something is added. */
 const StepOrder = dynamic(() => import('./StepOrder').then((loaded) => loaded.StepOrder), { ssr: false });
 
-const never = () => () => undefined;
-
 /** Composes a pattern of techniques. It works in the browser alone, since the device holds what was not kept yet. */
 export function Composer(props: ComposerProps) {
-  const listening = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
-  return listening ? <Composing {...props} /> : <p className="muted">Opening …</p>;
+  return useIsListening() ? <Composing {...props} /> : <p className="muted">Opening …</p>;
 }
 
 function Composing({ base, given, specs, stones }: ComposerProps) {
@@ -125,81 +119,43 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
           </button>
         </p>
       )}
-      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)]">
-        <div className="space-y-4">
-          <PatternHead draft={draft} />
-          {resolved.measures.length > 0 && (
-            <section className="leaf p-4" aria-label="What it is made for">
-              <h2 className="mb-2">What it is made for</h2>
-              {resolved.measures.includes('stone') && stones.length > 0 && (
-                <StoneFromStock
-                  stones={stones}
-                  onChoose={(measures) =>
-                    compose({ ...composition, measures: { ...composition.measures, ...measures } })
-                  }
-                />
-              )}
-              <div className="mt-3">
-                <ParameterFields
-                  parameters={Object.fromEntries(resolved.measures.map((each) => [each, MEASURES[each]]))}
-                  texts={composition.measures}
-                  wrong={resolved.measuresWrong}
-                  judgements={[]}
-                  onChange={(field, text) =>
-                    compose(
-                      { ...composition, measures: { ...composition.measures, [field]: text } },
-                      `measure.${field}`,
-                    )
-                  }
-                  onFill={(texts) =>
-                    compose({ ...composition, measures: { ...composition.measures, ...texts } })
-                  }
-                />
-              </div>
-              {resolved.measured['stone'] !== undefined && (
-                <StoneHanging stone={resolved.measured['stone'] as StoneSize} />
-              )}
-            </section>
-          )}
-          <section className="leaf p-4" aria-label="Wires and parts">
-            <SwapWires
-              composition={composition}
-              resolved={resolved}
-              specs={specs}
-              byId={byId}
-              onSwap={(next) => compose(next)}
-            />
-            <PartsList
-              parts={now.parts}
-              wanted={resolved.parts}
-              onChange={(parts, label) => change({ ...now, parts }, label)}
-            />
-          </section>
-          {resolved.steps.length > 0 && (
-            <section className="leaf p-4" aria-label="Steps">
-              <h2>Order of work</h2>
-              <StepOrder
-                steps={resolved.steps}
-                faults={resolved.faults}
-                severalTechniques={resolved.uses.length > 1}
-                onMove={(step, to) =>
-                  compose(
-                    withStepAt(
-                      composition,
-                      resolved.steps.map(({ id }) => id),
-                      step,
-                      to,
-                    ),
-                  )
-                }
-                onOverride={(step) =>
-                  compose({ ...composition, overridden: [...composition.overridden, step] })
+      {/* On a narrow screen everything stands below one another as it is read: the order of work is long, so it comes last. */}
+      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)] lg:grid-rows-[auto_auto_auto_1fr]">
+        <PatternHead draft={draft} />
+        {resolved.measures.length > 0 && (
+          <section className="leaf p-4" aria-label="What it is made for">
+            <h2 className="mb-2">What it is made for</h2>
+            {resolved.measures.includes('stone') && stones.length > 0 && (
+              <StoneFromStock
+                stones={stones}
+                onChoose={(measures) =>
+                  compose({ ...composition, measures: { ...composition.measures, ...measures } })
                 }
               />
-            </section>
-          )}
-        </div>
-        <div className="min-w-0 space-y-4">
+            )}
+            <div className="mt-3">
+              <ParameterFields
+                parameters={Object.fromEntries(resolved.measures.map((each) => [each, MEASURES[each]]))}
+                texts={composition.measures}
+                wrong={resolved.measuresWrong}
+                judgements={[]}
+                onChange={(field, text) =>
+                  compose(
+                    { ...composition, measures: { ...composition.measures, [field]: text } },
+                    `measure.${field}`,
+                  )
+                }
+                onFill={(texts) =>
+                  compose({ ...composition, measures: { ...composition.measures, ...texts } })
+                }
+              />
+            </div>
+            {resolved.measured['stone'] !== undefined && (
+              <StoneHanging stone={resolved.measured['stone'] as StoneSize} />
+            )}
+          </section>
+        )}
+        <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
           <AddTechnique
             onAdd={(id) => add(composition, id, byId, compose)}
             first={composition.uses.length === 0}
@@ -228,6 +184,43 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
             </section>
           )}
         </div>
+        <section className="leaf p-4" aria-label="Wires and parts">
+          <SwapWires
+            composition={composition}
+            resolved={resolved}
+            specs={specs}
+            byId={byId}
+            onSwap={(next) => compose(next)}
+          />
+          <PartsList
+            parts={now.parts}
+            wanted={resolved.parts}
+            onChange={(parts, label) => change({ ...now, parts }, label)}
+          />
+        </section>
+        {resolved.steps.length > 0 && (
+          <section className="leaf p-4" aria-label="Steps">
+            <h2>Order of work</h2>
+            <StepOrder
+              steps={resolved.steps}
+              faults={resolved.faults}
+              severalTechniques={resolved.uses.length > 1}
+              onMove={(step, to) =>
+                compose(
+                  withStepAt(
+                    composition,
+                    resolved.steps.map(({ id }) => id),
+                    step,
+                    to,
+                  ),
+                )
+              }
+              onOverride={(fault) =>
+                compose({ ...composition, overridden: [...composition.overridden, fault] })
+              }
+            />
+          </section>
+        )}
       </div>
     </>
   );

@@ -17,13 +17,13 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
-import type { Judgement } from '@/core/judgement/judgement';
+import type { OrderFault } from '@/core/judgement/order';
 import type { ResolvedStep } from '@/core/pattern/composition';
 import { CAUTIONS } from '@/core/technique/cautions';
 
 interface StepOrderProps {
   readonly steps: readonly ResolvedStep[];
-  readonly faults: readonly Judgement[];
+  readonly faults: readonly OrderFault[];
   readonly severalTechniques: boolean;
   readonly onMove: (key: string, to: number) => void;
   readonly onOverride: (key: string) => void;
@@ -70,7 +70,7 @@ export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride
               step={step}
               index={index}
               last={index === steps.length - 1}
-              fault={faults.find(({ about }) => about === step.id)}
+              faults={faults.filter(({ about }) => about === step.id)}
               named={severalTechniques}
               onMove={onMove}
               onOverride={onOverride}
@@ -83,10 +83,10 @@ export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride
 }
 
 function Step({
-  step: { id, name, minutes, cautions, use },
+  step: { id, name, minutes, cautions, stops, use },
   index,
   last,
-  fault,
+  faults,
   named,
   onMove,
   onOverride,
@@ -94,7 +94,7 @@ function Step({
   step: ResolvedStep;
   index: number;
   last: boolean;
-  fault: Judgement | undefined;
+  faults: readonly OrderFault[];
   named: boolean;
   onMove: (key: string, to: number) => void;
   onOverride: (key: string) => void;
@@ -146,19 +146,28 @@ function Step({
           <ArrowDown size={16} aria-hidden="true" />
         </button>
       </div>
+      {stops.map((stop) => (
+        <p key={stop} className="pl-8 text-sm">
+          {stop}
+        </p>
+      ))}
       {cautions.map((caution) => (
         <p key={caution} className="muted pl-8 text-sm">
           {CAUTIONS[caution]}
         </p>
       ))}
-      {fault && (
-        <div role="alert" className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
-          <strong>{fault.said}</strong> {fault.why} {fault.mend}
-          <button type="button" className="btn btn-xs mt-1 block" onClick={() => onOverride(id)}>
-            I know; keep “{name}” here
+      {faults.map(({ key, late, said, why, mend }) => (
+        <div key={key} role="alert" className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
+          <strong>{said}</strong> {why} {mend}
+          <button
+            type="button"
+            className="btn btn-sm mt-1 block h-auto text-left"
+            onClick={() => onOverride(key)}
+          >
+            I know; keep “{name}” after “{late}”
           </button>
         </div>
-      )}
+      ))}
     </li>
   );
 }

@@ -1,0 +1,29 @@
+import { OctagonAlert } from 'lucide-react';
+import type { PatternStep } from '@/core/pattern/pattern';
+
+/** The steps of a pattern as they are worked: with what must have happened before each, and what to take care of. */
+export function OrderOfWork({ steps }: { steps: readonly PatternStep[] }) {
+  if (steps.length === 0) return <p className="muted mt-2">No steps are written.</p>;
+  return (
+    <ol className="mt-2 list-decimal space-y-1 pl-5" aria-label="Order of work">
+      {steps.map(({ name, minutes, perSitting, stops = [], cautions = [] }, index) => (
+        <li key={index}>
+          {name}{' '}
+          <span className="muted">
+            · {minutes} min{perSitting && ', once a sitting'}
+          </span>
+          {stops.map((stop) => (
+            <p key={stop} className="flex gap-1.5 border-l-4 border-warning pl-1.5 text-sm font-semibold">
+              <OctagonAlert size={16} aria-hidden="true" className="mt-0.5 shrink-0" /> {stop}
+            </p>
+          ))}
+          {cautions.map((caution) => (
+            <p key={caution} className="muted text-sm">
+              {caution}
+            </p>
+          ))}
+        </li>
+      ))}
+    </ol>
+  );
+}
