@@ -10,7 +10,7 @@ const add = async (page: Page, technique: string) => {
 test('how much wire: two keys from anywhere, and the lengths follow what is typed', async ({
   owner: page,
 }) => {
-  await pressUntil(page, 'q', page.getByRole('heading', { name: /^How much wire/ }));
+  await pressUntil(page, 'q', page.getByLabel('Find a technique'));
   await expect(page).toHaveURL(/\/how-much$/);
   // The box to find a technique has the keyboard already.
   await page.keyboard.type('weave over');
@@ -44,10 +44,10 @@ test('how much wire: a ring by its size, a judgement beside what it judges', asy
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
   await page.getByLabel('Places held in front').fill('1');
   await expect(page.getByText(/slides out: 360° stand open/)).toBeVisible();
-  await page.getByLabel('Frame wire: temper').selectOption('spring');
-  await expect(page.getByText(/^spring wire does not suit/)).toBeVisible();
+  await page.getByLabel('Binding wire: temper').selectOption('half hard');
+  await expect(page.getByText(/half hard wire does not suit/)).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('Frame wire: temper')).toHaveValue('spring');
+  await expect(page.getByLabel('Binding wire: temper')).toHaveValue('half hard');
 });
 
 test('a pattern is composed, taken back, survives a reload, is hung, changed and kept as a revision', async ({

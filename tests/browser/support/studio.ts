@@ -58,7 +58,7 @@ export async function pressUntil(page: Page, key: string, outcome: Locator): Pro
   await expect(async () => {
     if (!(await outcome.isVisible())) await page.keyboard.press(key);
     await expect(outcome).toBeVisible({ timeout: 5_000 });
-  }).toPass();
+  }).toPass({ timeout: 60_000 });
 }
 
 export { DEMO_HELPER, DEMO_OWNER, expect };
