@@ -11,9 +11,11 @@ import { Movement } from '../src/data/models/stock';
 import { hashPassword } from '../src/studio/people/passwords';
 import { makePiece } from '../src/studio/making/makePiece';
 import { proposeMaking } from '../src/studio/making/proposeMaking';
+import { makeToken } from '../src/studio/tokens/tokens';
 import { openStudio, receive, simplePattern } from '../tests/support/studio';
 import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
+import { measureCutting } from './lib/benchCutting';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
@@ -206,7 +208,7 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
-/** "./run bench" measures everything; with names (making, rack, ledger, import, redraw) only those, for working on them. */
+/** "./run bench" measures everything; with names (making, rack, ledger, import, redraw, cutting) only those, for working on them. */
 runCommand(async () => {
   const asked = process.argv.slice(2);
   const wanted = (part: string) => asked.length === 0 || asked.includes(part);
@@ -238,6 +240,13 @@ runCommand(async () => {
       await measureLedger(app.url, large, cookies);
     }
     if (wanted('import')) await measureImport(await openStudio());
+    if (wanted('cutting')) {
+      const session = await openStudio();
+      const token = await makeToken(session, randomUUID(), { name: 'bench', role: 'owner' }, 'bench');
+      if (!token.ok) throw new Refusal(token.problem.message);
+      const keys = { cookie: await cookie(session), token: token.value };
+      await measureCutting(app.url, app.process.pid ?? 0, keys);
+    }
     if (wanted('redraw')) {
       const session = await openStudio();
       await measureRedraw(app.url, session, await cookie(session));

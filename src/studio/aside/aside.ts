@@ -1,19 +1,21 @@
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
-import type { StudioSession } from '../kernel/useCase';
-import type { JobName } from './jobs';
+import type { About, ComesOf } from './jobs';
+import { LANES, type JobName, type Lane } from './lanes';
 
-/** What the thread is told to do. */
-export interface Errand {
+/** What a thread is told to do. */
+export interface Errand<J extends JobName = JobName> {
   readonly id: number;
-  readonly job: JobName;
-  readonly session: StudioSession;
-  readonly about: string;
+  readonly job: J;
+  readonly about: About<J>;
+  /** One whole number, shared by both threads: not 0 when the work is called off. */
+  readonly stop: SharedArrayBuffer;
 }
 
-/** What the thread answers when it has done it, or broke over it. */
+/** What a thread answers when it has done it, or broke over it. */
 export interface Report {
   readonly id: number;
+  readonly came?: unknown;
   readonly fault?: unknown;
 }
 
@@ -23,7 +25,7 @@ const THREAD = path.join(/* turbopackIgnore: true */ process.cwd(), 'src/studio/
 const IDLE_MS = 60_000;
 
 interface Waiting {
-  readonly resolve: () => void;
+  readonly resolve: (came: unknown) => void;
   readonly reject: (fault: unknown) => void;
 }
 
@@ -33,38 +35,45 @@ interface Thread {
   idle?: NodeJS.Timeout;
 }
 
-/** One thread for the process; the framework may load this module several times over. */
-const held = globalThis as { pewtererThread?: Thread };
+/** One thread a lane for the process; the framework may load this module several times over. */
+const held = globalThis as { pewtererThreads?: Partial<Record<Lane, Thread>> };
 let lastId = 0;
 
 /**
  * Does long work in a thread of its own, so that requests are answered meanwhile. Progress goes through the database, where
  * every copy of the application sees it.
  *
- * @param about what the work is about, such as the id of a file
- * @returns a promise that is kept when the work is done
+ * @param about what the work is about; it is copied into the thread
+ * @param signal calls the work off: it then ends early, with what it has
+ * @returns what came of it, copied back
  * @throws Error when the work or its thread breaks
  */
-export function aside(job: JobName, session: StudioSession, about: string): Promise<void> {
-  const thread = (held.pewtererThread ??= openThread());
+export function aside<J extends JobName>(job: J, about: About<J>, signal?: AbortSignal): Promise<ComesOf<J>> {
+  const threads = (held.pewtererThreads ??= {});
+  const lane = LANES[job];
+  const thread = (threads[lane] ??= openThread(lane));
   clearTimeout(thread.idle);
   const id = (lastId += 1);
+  const stop = new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT);
+  const callOff = () => Atomics.store(new Int32Array(stop), 0, 1);
+  if (signal?.aborted) callOff();
+  signal?.addEventListener('abort', callOff, { once: true });
   return new Promise((resolve, reject) => {
-    thread.waiting.set(id, { resolve, reject });
-    thread.worker.postMessage({ id, job, session, about } satisfies Errand);
+    thread.waiting.set(id, { resolve: (came) => resolve(came as ComesOf<J>), reject });
+    thread.worker.postMessage({ id, job, about, stop } satisfies Errand<J>);
   });
 }
 
-function openThread(): Thread {
+function openThread(lane: Lane): Thread {
   const worker = new Worker(/* turbopackIgnore: true */ THREAD);
   const thread: Thread = { worker, waiting: new Map() };
   const leave = () => {
-    if (held.pewtererThread === thread) delete held.pewtererThread;
+    if (held.pewtererThreads?.[lane] === thread) delete held.pewtererThreads[lane];
   };
-  worker.on('message', ({ id, fault }: Report) => {
+  worker.on('message', ({ id, came, fault }: Report) => {
     const waiting = thread.waiting.get(id);
     thread.waiting.delete(id);
-    if (fault === undefined) waiting?.resolve();
+    if (fault === undefined) waiting?.resolve(came);
     else waiting?.reject(fault);
     if (thread.waiting.size > 0) return;
     thread.idle = setTimeout(() => {

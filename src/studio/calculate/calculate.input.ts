@@ -10,6 +10,7 @@ import {
   IsNumber,
   IsOptional,
   IsString,
+  Length,
   Matches,
   Max,
   MaxLength,
@@ -49,6 +50,21 @@ const Between = (from: number, to: number, unit: string) => {
     IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
     Min(from, { message }),
     Max(to, { message }),
+  );
+};
+
+const Whole = (from: number, to: number) => {
+  const message = saying(`a whole number from ${from} to ${to} is allowed`);
+  return all(IsInt({ message }), Min(from, { message }), Max(to, { message }));
+};
+
+const ListOf = (of: () => new () => object, most: number, what: string) => {
+  const message = saying(`a list of at most ${most} ${what} is allowed`);
+  return all(
+    IsArray({ message }),
+    ArrayMaxSize(most, { message }),
+    ValidateNested({ each: true, message }),
+    Type(of),
   );
 };
 
@@ -122,7 +138,6 @@ export class RingSizeInput {
   @TextOrNumber('a size is allowed, like 7, "6 1/2" or "N½"') size!: number | string;
 }
 
-const WRAPS = saying('a whole number from 1 to 99 is allowed');
 const GROUPS = saying('1 to 60 groups of wires and wraps are allowed');
 
 export class WeaveGroupInput {
@@ -131,7 +146,7 @@ export class WeaveGroupInput {
   @ArrayMaxSize(8, { message: saying('eight wires at most are allowed') })
   @Matches(/^[A-Ha-h]$/, { each: true, message: saying('letters from A to H are allowed') })
   wires!: string[];
-  @IsInt({ message: WRAPS }) @Min(1, { message: WRAPS }) @Max(99, { message: WRAPS }) wraps!: number;
+  @Whole(1, 99) wraps!: number;
 }
 
 export class CalculateWeaveInput {
@@ -155,4 +170,27 @@ export class CalculateWeaveInput {
   @IsOptional() @Between(0, 20, 'mm') gapMm?: number;
   /** Tail at each end; 60 mm when it is not told. */
   @IsOptional() @Between(0, 1000, 'mm') tailMm?: number;
+}
+
+export const STOCK_KINDS = ['spool', 'offcut'] as const;
+const ID = saying('a text of 1 to 80 characters is allowed');
+
+export class WantedCutInput {
+  @Between(0.1, 100_000, 'mm') lengthMm!: number;
+  @Whole(1, 10_000) count!: number;
+}
+
+export class StockToCutInput {
+  @IsString({ message: ID }) @Length(1, 80, { message: ID }) id!: string;
+  @Between(0.1, 10_000_000, 'mm') lengthMm!: number;
+  @OneOf(STOCK_KINDS) kind!: (typeof STOCK_KINDS)[number];
+}
+
+export class CuttingInput {
+  @ListOf(() => WantedCutInput, 1_000, 'cuts') cuts!: WantedCutInput[];
+  @ListOf(() => StockToCutInput, 2_000, 'stock pieces') stock!: StockToCutInput[];
+  /** Shorter than this, what is left of a stock piece is scrap. */
+  @Between(0, 10_000, 'mm') usefulMinimumMm!: number;
+  /** Milliseconds after which the best plan so far is given; 5000 when it is not told. */
+  @IsOptional() @Between(0, 30_000, 'ms') timeLimitMs?: number;
 }

@@ -34,6 +34,37 @@ it('wire: 20 AWG sterling, by ASTM B258 and 925/75 Ag-Cu', async () => {
   );
 });
 
+it('cutting: the plan, its certificate, and what by eye would have lost', async () => {
+  const answer = await answered(
+    ask('cutting', {
+      cuts: [
+        { lengthMm: 90, count: 1 },
+        { lengthMm: 200, count: 1 },
+        { lengthMm: 900, count: 1 },
+      ],
+      stock: [
+        { id: 'long', lengthMm: 205, kind: 'offcut' },
+        { id: 'short', lengthMm: 140, kind: 'offcut' },
+        { id: 'reel', lengthMm: 500, kind: 'spool' },
+      ],
+      usefulMinimumMm: 50,
+    }),
+  );
+  expect(answer).toMatchObject({
+    plan: [
+      { stockId: 'long', cutsMm: [200], leftoverMm: 5, leftoverIs: 'scrap' },
+      { stockId: 'short', cutsMm: [90], leftoverMm: 50, leftoverIs: 'offcut' },
+    ],
+    unmet: [{ lengthMm: 900, count: 1 }],
+    wasteMm: 5,
+    gap: 0,
+    optimal: true,
+    method: 'every pattern',
+    byEye: { wasteMm: 5 },
+  });
+  expect(answer['bound']).toBe(answer['objective']);
+});
+
 it('identify: nearest first, in three systems', async () => {
   const { candidates } = await answered(ask('identify', { diameterMm: 1.0 }));
   expect(candidates).toMatchObject([
@@ -160,6 +191,32 @@ it.each<[string, unknown, string, RegExp]>([
     'groups.0.wires',
     /letters from A to H/,
   ],
+  [
+    'cutting',
+    { cuts: [{ lengthMm: 10, count: 0 }], stock: [], usefulMinimumMm: 50 },
+    'cuts.0.count',
+    /0 was given; a whole number from 1 to 10000/,
+  ],
+  [
+    'cutting',
+    { cuts: [], stock: [{ id: 'a', lengthMm: 10, kind: 'coil' }], usefulMinimumMm: 50 },
+    'stock.0.kind',
+    /“coil” was given; one of spool, offcut/,
+  ],
+  [
+    'cutting',
+    {
+      cuts: [],
+      stock: [
+        { id: 'a', lengthMm: 10, kind: 'spool' },
+        { id: 'a', lengthMm: 20, kind: 'offcut' },
+      ],
+      usefulMinimumMm: 50,
+    },
+    'stock.1.id',
+    /the id of two stock pieces/,
+  ],
+  ['cutting', { cuts: 'all', stock: [], usefulMinimumMm: 50 }, 'cuts', /a list of at most 1000 cuts/],
 ])('%s %j is refused beside its field', async (name, plain, field, said) => {
   expect((await wrongFields(ask(name, plain)))[field]).toMatch(said);
 });

@@ -5,11 +5,13 @@ import { attempt } from '../kernel/useCase';
 import {
   CalculateWeaveInput,
   CalculateWireInput,
+  CuttingInput,
   IdentifyInput,
   OutlineInput,
   RingSizeInput,
 } from './calculate.input';
 import { calculateOutline, calculateRingSize, calculateWeave, calculateWire, identify } from './calculations';
+import { calculateCutting } from '../cutting/calculateCutting';
 import { calculateTechnique } from './calculateTechnique';
 
 /** A calculation that programs may ask for. */
@@ -25,7 +27,7 @@ const endpoint = <T extends object>(
   summary: string,
   Input: ClassConstructor<T>,
   example: object,
-  calculate: (input: T) => object,
+  calculate: (input: T) => object | Promise<object>,
 ): Endpoint => ({
   summary,
   Input,
@@ -64,6 +66,23 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = {
     CalculateWeaveInput,
     { notation: 'A3 AB2', baseDiameterMm: 0.812, weavingDiameterMm: 0.321, lengthMm: 40 },
     calculateWeave,
+  ),
+  cutting: endpoint(
+    'Which cut comes from which stock piece with the least loss, with a bound that no plan passes',
+    CuttingInput,
+    {
+      cuts: [
+        { lengthMm: 98.5, count: 6 },
+        { lengthMm: 140, count: 4 },
+      ],
+      stock: [
+        { id: 'W-0012', lengthMm: 9144, kind: 'spool' },
+        { id: 'W-0085', lengthMm: 300, kind: 'offcut' },
+        { id: 'W-0093', lengthMm: 240, kind: 'offcut' },
+      ],
+      usefulMinimumMm: 75,
+    },
+    calculateCutting,
   ),
 };
 

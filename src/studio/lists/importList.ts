@@ -133,7 +133,7 @@ export function postImport(
 
 /** Checks or posts a file in a thread of its own; when the thread itself breaks, the file says so. */
 function begin(job: 'checkImport' | 'postImport', session: StudioSession, id: string): void {
-  aside(job, session, id).catch(async (fault: unknown) => {
+  aside(job, { session, id }).catch(async (fault: unknown) => {
     log.error({ err: fault, job }, 'a thread broke');
     await note(session, id, { state: 'failed', message: BROKEN }).catch(() => undefined);
   });

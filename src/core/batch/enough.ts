@@ -1,0 +1,131 @@
+import { proposeCuts, type StockLength } from '../cutting/propose';
+import { um, type Micrometres } from '../units/length';
+import { cutsOfBatch, partKey, partsOfBatch, type BatchLine } from './batch';
+
+/** Free stock: wire by the piece, parts by count under the key of their name. */
+export interface FreeStock {
+  readonly wires: readonly StockLength[];
+  readonly parts: ReadonlyMap<string, number>;
+}
+
+/** How a wire stands against what a batch asks of it. */
+export interface WireNeed {
+  readonly specId: string;
+  readonly cuts: number;
+  readonly needed: Micrometres;
+  readonly longestCut: Micrometres;
+  /** What is free of it, all lengths together. */
+  readonly free: Micrometres;
+  readonly longestFree: Micrometres;
+  /** Sum of the cuts that find no length to come from; more than what is missing when free lengths are too short to cut from. */
+  readonly short: Micrometres;
+  readonly shortCuts: number;
+  /** How many pieces of the batch it is enough for, when everything else is there. */
+  readonly pieces: number;
+}
+
+/** How a part stands against what a batch asks of it. */
+export interface PartNeed {
+  readonly name: string;
+  readonly needed: number;
+  readonly free: number;
+  readonly short: number;
+  readonly pieces: number;
+}
+
+/** Whether a batch can be made. */
+export interface Enough {
+  readonly wires: readonly WireNeed[];
+  readonly parts: readonly PartNeed[];
+  /** Pieces that can be made now, by line: all of the first line before any of the second. */
+  readonly complete: ReadonlyMap<number, number>;
+  /** What holds the batch up most: what is enough for the fewest pieces; undefined when there is enough of everything. */
+  readonly bottleneck: WireNeed | PartNeed | undefined;
+}
+
+/** Whether the wires of some pieces can all be cut, by eye. */
+const canCut = (lines: readonly BatchLine[], wires: readonly StockLength[]): boolean =>
+  proposeCuts(cutsOfBatch(lines), wires).shortages.length === 0;
+
+const canPick = (lines: readonly BatchLine[], parts: ReadonlyMap<string, number>): boolean =>
+  partsOfBatch(lines).every(({ name, count }) => count <= (parts.get(partKey(name)) ?? 0));
+
+/**
+ * The most pieces, line after line, for which something holds; it holds for fewer when it holds for more.
+ * @returns how many of each line
+ */
+export function mostPieces(
+  lines: readonly BatchLine[],
+  holds: (lines: readonly BatchLine[]) => boolean,
+): Map<number, number> {
+  const taken: BatchLine[] = [];
+  for (const line of lines) {
+    let [can, cannot] = [0, line.count + 1];
+    while (cannot - can > 1) {
+      const middle = Math.floor((can + cannot) / 2);
+      if (holds([...taken, { ...line, count: middle }])) can = middle;
+      else cannot = middle;
+    }
+    taken.push({ ...line, count: can });
+  }
+  return new Map(taken.map(({ line, count }) => [line, count]));
+}
+
+const sum = (counts: ReadonlyMap<number, number>): number =>
+  [...counts.values()].reduce((total, count) => total + count, 0);
+
+/** The lines with nothing but what they need of one wire, or of one part. */
+const onlyWire = (lines: readonly BatchLine[], specId: string): BatchLine[] =>
+  lines.map((line) => ({
+    ...line,
+    body: { ...line.body, parts: [], cuts: line.body.cuts.filter((cut) => cut.specId === specId) },
+  }));
+const onlyPart = (lines: readonly BatchLine[], key: string): BatchLine[] =>
+  lines.map((line) => ({
+    ...line,
+    body: { ...line.body, cuts: [], parts: line.body.parts.filter(({ name }) => partKey(name) === key) },
+  }));
+
+/** How a batch stands against what is free: of each wire and part needed, free and short, and how many pieces can be made now. */
+export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough {
+  const cuts = cutsOfBatch(lines);
+  const { shortages } = proposeCuts(cuts, free.wires);
+  const wires = [...new Set(cuts.map(({ specId }) => specId))].map((specId): WireNeed => {
+    const own = cuts.filter((cut) => cut.specId === specId).map(({ length }) => length as number);
+    const there = free.wires.filter((wire) => wire.specId === specId).map(({ length }) => length as number);
+    const total = (lengths: readonly number[]) => um(lengths.reduce((all, length) => all + length, 0));
+    const longest = (lengths: readonly number[]) => um(lengths.reduce((a, b) => Math.max(a, b), 0));
+    const shortage = shortages.find((each) => each.specId === specId);
+    return {
+      specId,
+      cuts: own.length,
+      needed: total(own),
+      longestCut: longest(own),
+      free: total(there),
+      longestFree: longest(there),
+      short: shortage?.missing ?? um(0),
+      shortCuts: shortage?.cuts ?? 0,
+      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(part, free.wires))),
+    };
+  });
+  const parts = partsOfBatch(lines).map(({ name, count }): PartNeed => {
+    const has = free.parts.get(partKey(name)) ?? 0;
+    return {
+      name,
+      needed: count,
+      free: has,
+      short: Math.max(0, count - has),
+      pieces: sum(mostPieces(onlyPart(lines, partKey(name)), (part) => canPick(part, free.parts))),
+    };
+  });
+  const missing = [...wires, ...parts].filter(({ short }) => short > 0);
+  return {
+    wires,
+    parts,
+    complete: mostPieces(lines, (part) => canPick(part, free.parts) && canCut(part, free.wires)),
+    bottleneck: missing.reduce<WireNeed | PartNeed | undefined>(
+      (least, each) => (least === undefined || each.pieces < least.pieces ? each : least),
+      undefined,
+    ),
+  };
+}

@@ -1,0 +1,18 @@
+import { solveCutting, type CuttingAnswer } from '@/core/cutting/solve';
+import type { CuttingProblem } from '@/core/cutting/problem';
+import { loadSolver } from '@/core/programme/programme';
+
+/** Cuts of one spec to be planned, and how long that may take. */
+export interface CutsAsked {
+  readonly problem: CuttingProblem;
+  readonly limitMs: number;
+}
+
+/** Plans cuts, see {@link solveCutting}. It keeps its thread until it is done. */
+export async function planCuts(
+  { problem, limitMs }: CutsAsked,
+  { shouldStop }: { readonly shouldStop: () => boolean },
+): Promise<CuttingAnswer> {
+  const solver = await loadSolver();
+  return solveCutting(problem, solver, { limitMs, clock: () => performance.now(), shouldStop });
+}
