@@ -23,16 +23,7 @@ const PHONE = { width: 390, height: 844 };
 
 const SHOTS: readonly Shot[] = [
   { name: 'wire-rack', path: '/rack?metal=sterling' },
-  {
-    name: 'receive-wire',
-    path: '/rack/receive',
-    prepare: async (page) => {
-      await page.getByLabel('Metal').selectOption('sterling');
-      await page.getByLabel('Size on the label').fill('20');
-      await page.getByLabel('Length', { exact: true }).fill('50 ft');
-      await page.getByLabel('Weight').fill('3 oz t');
-      await page.getByLabel('Paid for it').fill('118.40');
-    },
+  { name: 'batch', path: '/batches/R-0001' },
   },
   { name: 'length-of-wire', path: '/rack/W-0035' },
   { name: 'stockroom', path: '/stock' },

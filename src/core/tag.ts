@@ -9,6 +9,7 @@ export const TAG_LETTERS = {
   pattern: 'P',
   piece: 'F',
   count: 'T',
+  batch: 'R',
 } as const;
 export type Tagged = keyof typeof TAG_LETTERS;
 
@@ -34,6 +35,7 @@ export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
   pattern: '/patterns',
   piece: '/shelf',
   count: '/counts',
+  batch: '/batches',
 };
 
 /** Address of the page of a tagged thing. */

@@ -114,6 +114,21 @@ const CHECKS: readonly string[] = [
                ON j.key = a.sort_key
             WHERE m.kind = 'jarred') AS t
     GROUP BY studio_id, metal HAVING sum(lost) + sum(jarred) <> 0`,
+  // Nothing is set aside that is not there, nor for a batch that is not open.
+  `SELECT p.studio_id AS studio, ${TAG} || ' set aside' AS what, p.quantity::text AS kept, sum(s.quantity)::text AS rebuilt
+     FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+    GROUP BY p.studio_id, p.stock_piece_id, p.ware, p.number, p.quantity HAVING sum(s.quantity) > p.quantity`,
+  `SELECT b.studio_id AS studio, 'batch R-' || lpad(b.number::text, 4, '0') AS what, b.state AS kept, count(*) || ' set aside' AS rebuilt
+     FROM batches b JOIN set_asides s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id
+    WHERE b.state <> 'open' GROUP BY b.studio_id, b.number, b.state`,
+  // What a plan cuts from a stock piece is set aside for it.
+  `SELECT b.studio_id AS studio, 'cuts of batch R-' || lpad(b.number::text, 4, '0') AS what, sum((each ->> 'length')::bigint - (each ->> 'left')::bigint)::text AS kept,
+          max(COALESCE(s.quantity, 0))::text AS rebuilt
+     FROM batches b JOIN cutting_plans c ON c.studio_id = b.studio_id AND c.batch_id = b.batch_id
+     CROSS JOIN LATERAL jsonb_array_elements(c.plan -> 'pieces') AS each
+     LEFT JOIN set_asides s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id AND s.stock_piece_id = (each ->> 'id')::uuid
+    WHERE b.planning = 'planned' GROUP BY b.studio_id, b.number, each ->> 'id'
+   HAVING sum((each ->> 'length')::bigint - (each ->> 'left')::bigint) > max(COALESCE(s.quantity, 0))`,
   // What left for the refiner is what the jar gave.
   `SELECT r.studio_id AS studio, 'sent to ' || r.refiner || ' on ' || r.sent_on AS what, r.mass_ug || ' µg' AS kept, -sum(m.quantity) || ' µg' AS rebuilt
      FROM refinings r LEFT JOIN movements m ON m.studio_id = r.studio_id AND m.post_key = r.post_key AND m.kind = 'refined'

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
+import { Boxes, Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
 import { remember } from './remember';
@@ -14,6 +14,8 @@ import { useKeys, type Shortcut } from './useKeys';
 export interface Place {
   readonly href: string;
   readonly name: string;
+  /** Its name where there is little room. */
+  readonly short?: string;
   readonly key: string;
   readonly icon: typeof Rows3;
   readonly ownerOnly?: boolean;
@@ -43,10 +45,18 @@ export const PLACES: readonly Place[] = [
       '/lists',
     ],
   },
-  { href: '/patterns', name: 'Pattern room', key: '2', icon: ScrollText, parts: ['/fitting', '/how-much'] },
-  { href: '/bench', name: 'Bench', key: '3', icon: Hammer },
-  { href: '/shelf', name: 'Shelf', key: '4', icon: Layers },
-  { href: '/rules', name: 'House rules', key: '5', icon: KeyRound, ownerOnly: true },
+  {
+    href: '/patterns',
+    name: 'Pattern room',
+    short: 'Patterns',
+    key: '2',
+    icon: ScrollText,
+    parts: ['/fitting', '/how-much'],
+  },
+  { href: '/batches', name: 'Batches', key: '3', icon: Boxes },
+  { href: '/bench', name: 'Bench', key: '4', icon: Hammer },
+  { href: '/shelf', name: 'Shelf', key: '5', icon: Layers },
+  { href: '/rules', name: 'House rules', short: 'Rules', key: '6', icon: KeyRound, ownerOnly: true },
 ];
 
 interface ShellProps {
@@ -183,7 +193,7 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
                 className={`flex h-14 flex-col items-center justify-center text-xs ${isHere(place) ? 'border-t-4 border-primary font-semibold' : ''}`}
               >
                 <place.icon size={20} aria-hidden="true" />
-                <span className="max-w-full truncate px-0.5">{place.name}</span>
+                <span className="max-w-full truncate px-0.5">{place.short ?? place.name}</span>
               </Link>
             </li>
           ))}

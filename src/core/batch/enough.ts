@@ -2,7 +2,7 @@ import { proposeCuts, type StockLength } from '../cutting/propose';
 import { um, type Micrometres } from '../units/length';
 import { cutsOfBatch, partKey, partsOfBatch, type BatchLine } from './batch';
 
-/** Free stock: wire by the piece, parts by count under the key of their name. */
+/** Free stock: wire by the piece, parts by count under the key of their name; a part that nobody counts holds nothing up. */
 export interface FreeStock {
   readonly wires: readonly StockLength[];
   readonly parts: ReadonlyMap<string, number>;
@@ -48,7 +48,7 @@ const canCut = (lines: readonly BatchLine[], wires: readonly StockLength[]): boo
   proposeCuts(cutsOfBatch(lines), wires).shortages.length === 0;
 
 const canPick = (lines: readonly BatchLine[], parts: ReadonlyMap<string, number>): boolean =>
-  partsOfBatch(lines).every(({ name, count }) => count <= (parts.get(partKey(name)) ?? 0));
+  partsOfBatch(lines).every(({ name, count }) => count <= (parts.get(partKey(name)) ?? Infinity));
 
 /**
  * The most pieces, line after line, for which something holds; it holds for fewer when it holds for more.
@@ -109,7 +109,7 @@ export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough 
     };
   });
   const parts = partsOfBatch(lines).map(({ name, count }): PartNeed => {
-    const has = free.parts.get(partKey(name)) ?? 0;
+    const has = free.parts.get(partKey(name)) ?? Infinity;
     return {
       name,
       needed: count,

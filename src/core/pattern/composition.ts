@@ -188,19 +188,23 @@ function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): Reso
   return chosen;
 }
 
+/** The measures that some technique of a composition is bound to. */
+export const boundMeasures = ({ uses }: Composition): readonly Measure[] =>
+  (Object.keys(MEASURES) as Measure[]).filter((measure) =>
+    uses.some(({ technique, own }) =>
+      Object.entries(techniqueOf(technique)?.parameters ?? {}).some(
+        ([key, parameter]) => measureOf(parameter) === measure && !own.includes(key),
+      ),
+    ),
+  );
+
 /**
  * Works a composition out: for its own measures, or for others that are put in their place.
  * @param specs of the studio; a wire without one keeps the size that was typed
  */
 export function resolve(composition: Composition, specs: Specs, measures = composition.measures): Resolved {
   const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs) ?? []);
-  const needed = (Object.keys(MEASURES) as Measure[]).filter((measure) =>
-    uses.some(({ use, technique }) =>
-      Object.entries(technique.parameters).some(
-        ([key, parameter]) => measureOf(parameter) === measure && !use.own.includes(key),
-      ),
-    ),
-  );
+  const needed = boundMeasures(composition);
   const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
   const { copies } = composition;
   const planned = uses.flatMap((each) =>

@@ -32,6 +32,18 @@ export interface StoneMeasures {
   readonly hole: Micrometres;
 }
 
+/** Its measures as they would be typed for a pattern that is bound to a stone. */
+export function stoneTexts({
+  outline,
+  ...sizes
+}: Pick<StoneMeasures, 'outline' | 'length' | 'width' | 'edge' | 'depth'>): Readonly<Record<string, string>> {
+  const parts = (['length', 'width', 'edge', 'depth'] as const).map((part) => [
+    `stone.${part}`,
+    `${sizes[part] / UM_PER_MM} mm`,
+  ]);
+  return { 'stone.outline': outline, ...(Object.fromEntries(parts) as Record<string, string>) };
+}
+
 /** Smallest and largest stone that a wire holds. */
 export const STONE_RANGE = { from: 1_000, to: 200_000 } as const;
 

@@ -21,6 +21,7 @@ import { receiveWire } from '../wire/receiveWire';
 import type { ReceiveWireInput } from '../wire/receiveWire.input';
 import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
+import { planDemoBatches } from './batches';
 import { COMPOSED_PATTERNS, composedOf } from './composed';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
@@ -94,6 +95,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await receiveUntil(DAYS);
   await composePatterns(day(DAYS));
   await settleStockroom(day(DAYS));
+  await planDemoBatches(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
 }

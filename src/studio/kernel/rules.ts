@@ -127,6 +127,17 @@ export const ReadsPastDay = () =>
     return day.valueOf() <= Date.now() + 86_400_000 ? ok(day) : refuse('This day is still to come.');
   });
 
+/** A calendar day to come or past, or nothing. */
+export const ReadsDayOrNone = () =>
+  readsWith('readsDayOrNone', (text) => {
+    if (text === '') return ok(null);
+    const day = /^\d{4}-\d{2}-\d{2}$/.test(text) ? new Date(`${text}T00:00:00Z`) : undefined;
+    const real = day !== undefined && !Number.isNaN(day.valueOf()) && day.toISOString().startsWith(text);
+    return real && text >= '2000-01-01' && text < '2100-01-01'
+      ? ok(day)
+      : refuse(`“${text.slice(0, 40)}” is not a day from 2000 to 2099; write it like 2026-05-21.`);
+  });
+
 /** A field whose meaning depends on others of the same form. */
 export const ReadsBy = <Form extends object>(
   name: string,

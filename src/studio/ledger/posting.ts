@@ -8,6 +8,7 @@ import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece } from '@/data/models/stock';
 import { passNumber, takeNumbers } from '../kernel/numbers';
+import { letGoOfTooMuch } from '../batches/setAsides';
 import { ensureArticle } from '../stock/articles';
 
 /** A stock piece as it is locked for a posting. */
@@ -284,6 +285,7 @@ export class Posting {
         touched.map((id) => JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity))),
       ],
     );
+    await letGoOfTooMuch(this.#tx, touched);
   }
 }
 

@@ -20,6 +20,7 @@ import { describeSpec, specKey } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { setAsideOf } from '../batches/setAsides';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
@@ -81,6 +82,7 @@ export function makePiece(
     });
     const short = notEnoughFor([...stock.values()], cuts, spoiled);
     if (short.length > 0) throw tellShortage(short, input, stock, specs, settings);
+    await refuseSetAside(tx, cuts, stock, settings);
 
     const settled = settleMaking([...stock.values()], cuts, spoiled);
     const pieceId = randomUUID();
@@ -218,6 +220,27 @@ function tellShortage(
     });
   const fields = Object.fromEntries([...beside('cuts', input.cuts), ...beside('spoiled', input.spoiled)]);
   return refused(`${[...sentences.values()].join(' ')} Nothing was posted.`, fields);
+}
+
+/** What is set aside for a batch is not cut for something else. @throws Refused beside the first cut that would */
+async function refuseSetAside(
+  tx: Tx,
+  cuts: readonly CutMade[],
+  stock: ReadonlyMap<string, StockRow>,
+  { lengthSystem }: Settings,
+): Promise<void> {
+  const aside = await setAsideOf(tx, [...stock.keys()]);
+  const left = new Map([...stock].map(([id, { length }]) => [id, length - (aside.get(id) ?? 0)]));
+  cuts.forEach(({ from, cut }, index) => {
+    const rest = (left.get(from) ?? 0) - cut;
+    left.set(from, rest);
+    if (rest >= 0 || !aside.has(from)) return;
+    const kept = formatLength(um(aside.get(from) ?? 0), lengthSystem);
+    throw invalid(
+      `cuts.${index}.from`,
+      `${kept} of ${tag('wire', stock.get(from)?.number ?? 0)} are set aside for a batch; choose another, or cancel the batch.`,
+    );
+  });
 }
 
 /** What the piece took, at what was paid and at the last price paid for each spec. */

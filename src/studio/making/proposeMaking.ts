@@ -3,6 +3,7 @@ import { minutesOf, wantedCuts, type WantedCut } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import type { WireForm } from '@/core/stock/ware';
+import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
 import { look, type StudioSession } from '../kernel/useCase';
 import type { KnownSpec } from '../wire/specs';
 import { showPattern, type PatternView } from '../patterns/patterns';
@@ -57,10 +58,12 @@ export async function proposeMaking(
 /** Stock that cuts of these specs may be taken from, in the order it is offered. */
 export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
   return tx.select<Choice>(
+    // What is set aside for a batch is not offered.
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
-       SELECT stock_piece_id AS id, number, article_id AS "specId", form, quantity AS length FROM stock_pieces
-        WHERE studio_id = $1 AND article_id = wanted.spec_id AND quantity > 0
-        ORDER BY is_off_cut DESC, quantity LIMIT ${OFFERED}) AS c`,
-    [tx.session.studioId, [...new Set(specIds)]],
+       SELECT p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length
+         FROM stock_pieces p
+        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > ${SET_ASIDE_FOR_OTHERS}
+        ORDER BY p.is_off_cut DESC, p.quantity LIMIT ${OFFERED}) AS c`,
+    [tx.session.studioId, [...new Set(specIds)], null],
   );
 }

@@ -1,3 +1,4 @@
+import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import { cost } from '@/core/units/money';
@@ -70,6 +71,32 @@ export function listPatterns(session: StudioSession, after = 0): Promise<Pattern
       ),
       next: rows.length > PAGE ? (shown.at(-1)?.number ?? null) : null,
     };
+  });
+}
+
+/** A pattern as it is chosen for a batch. */
+export interface PatternChoice {
+  readonly number: number;
+  readonly name: string;
+  /** What it can be made for besides its own stone, ring or bead. */
+  readonly measures: readonly Measure[];
+}
+
+/** Every pattern, by name: some thousand at most. */
+export function patternChoices(session: StudioSession): Promise<PatternChoice[]> {
+  return look(session, async (tx) => {
+    const rows = await tx.select<{ number: number; name: string; composition: Composition | null }>(
+      `SELECT p.number, p.name, r.body -> 'composition' AS composition
+         FROM patterns p JOIN pattern_revisions r
+           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+        WHERE p.studio_id = $1 ORDER BY lower(p.name), p.number LIMIT 2000`,
+      [session.studioId],
+    );
+    return rows.map(({ number, name, composition }) => ({
+      number,
+      name,
+      measures: composition ? boundMeasures(composition) : [],
+    }));
   });
 }
 

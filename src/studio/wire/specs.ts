@@ -76,13 +76,14 @@ export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<str
 }
 
 /** Every wire the studio knows, in rack order: some hundred at most. */
-export function listSpecs(session: StudioSession): Promise<KnownSpec[]> {
-  return look(session, async (tx) => {
-    const rows = await tx.select<SpecColumns>(
-      `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
-        WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
-      [tx.session.studioId],
-    );
-    return rows.map(specFromRow);
-  });
+export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(session, specsOfStudio);
+
+/** {@link listSpecs} inside a transaction. */
+export async function specsOfStudio(tx: Tx): Promise<KnownSpec[]> {
+  const rows = await tx.select<SpecColumns>(
+    `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
+      WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
+    [tx.session.studioId],
+  );
+  return rows.map(specFromRow);
 }

@@ -60,6 +60,24 @@ export function TextField<Values extends FieldValues>({
   );
 }
 
+/** Text of several lines. */
+export function NotesField<Values extends FieldValues>({ control, name, ...rest }: BaseProps<Values>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <Field {...pickField(rest)} error={fieldState.error?.message}>
+      {(ties) => (
+        <textarea
+          {...ties}
+          {...field}
+          value={field.value ?? ''}
+          rows={2}
+          className="textarea w-full text-base"
+        />
+      )}
+    </Field>
+  );
+}
+
 /** A number written plainly: minutes, counts, percentages. */
 export function NumberField<Values extends FieldValues>({
   control,

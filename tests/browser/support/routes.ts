@@ -21,6 +21,10 @@ function routesIn(folder: string, prefix = ''): string[] {
 const OPENED: Readonly<Record<string, Opened>> = {
   '/': { address: '/' },
   '/account': { address: '/account' },
+  '/batches': { address: '/batches' },
+  '/batches/new': { address: '/batches/new' },
+  '/batches/[tag]': { address: '/batches/R-0001' },
+  '/batches/[tag]/edit': { address: '/batches/R-0002/edit' },
   '/bench': { address: '/bench' },
   '/bench/[tag]': { address: '/bench/P-0001' },
   '/patterns': { address: '/patterns' },

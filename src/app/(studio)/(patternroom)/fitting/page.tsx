@@ -3,7 +3,7 @@ import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
 import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
-import { describeStone, OUTLINES, type StoneMeasures } from '@/core/stone/stone';
+import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
@@ -184,19 +184,7 @@ function triedOn(
   { outline, length, width, edge, depth, ring, bead }: Asked,
   stone: StoneMeasures | undefined,
 ): { readonly measure: Measure; readonly texts: Texts } | undefined {
-  if (stone)
-    return {
-      measure: 'stone',
-      texts: {
-        'stone.outline': stone.outline,
-        ...Object.fromEntries(
-          (['length', 'width', 'edge', 'depth'] as const).map((part) => [
-            `stone.${part}`,
-            `${stone[part] / 1000} mm`,
-          ]),
-        ),
-      },
-    };
+  if (stone) return { measure: 'stone', texts: stoneTexts(stone) };
   if (ring) return { measure: 'ring', texts: { ring } };
   if (bead) return { measure: 'bead', texts: { bead } };
   if (!length) return undefined;

@@ -9,8 +9,15 @@ import { describeSpec } from '@/core/wire/spec';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import { WritePatternInput } from '@/studio/patterns/writePattern.input';
 import type { KnownSpec } from '@/studio/wire/specs';
-import { Field } from '@/ui/form/Field';
-import { ChoiceField, LengthField, MoneyField, NumberField, TextField, TickField } from '@/ui/form/fields';
+import {
+  ChoiceField,
+  LengthField,
+  MoneyField,
+  NotesField,
+  NumberField,
+  TextField,
+  TickField,
+} from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { FormBox } from '@/ui/form/FormBox';
@@ -50,7 +57,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
     send,
     onDone,
   });
-  const { control, register, formState } = form;
+  const { control, formState } = form;
   const wires = useMemo(() => specs.map((spec) => ({ value: spec.id, text: describeSpec(spec) })), [specs]);
   return (
     <FormBox
@@ -67,11 +74,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
             choices={PATTERN_KINDS.map((kind) => ({ value: kind, text: kind }))}
           />
           <div className="sm:col-span-2">
-            <Field label="Notes" error={formState.errors.notes?.message}>
-              {(ties) => (
-                <textarea {...ties} {...register('notes')} rows={2} className="textarea w-full text-base" />
-              )}
-            </Field>
+            <NotesField control={control} name="notes" label="Notes" />
           </div>
         </section>
         <Cuts

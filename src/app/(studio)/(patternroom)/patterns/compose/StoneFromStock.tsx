@@ -1,7 +1,7 @@
 'use client';
 
 import type { Composition } from '@/core/pattern/composition';
-import { describeStone, type StoneMeasures } from '@/core/stone/stone';
+import { describeStone, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
 import { Field } from '@/ui/form/Field';
 
@@ -27,17 +27,7 @@ export function StoneFromStock({
           value=""
           onChange={(event) => {
             const stone = stones.find(({ number }) => String(number) === event.target.value);
-            if (!stone) return;
-            const { outline, length, width, edge, depth } = stone;
-            onChoose({
-              'stone.outline': outline,
-              ...Object.fromEntries(
-                Object.entries({ length, width, edge, depth }).map(([part, size]) => [
-                  `stone.${part}`,
-                  `${size / 1000} mm`,
-                ]),
-              ),
-            });
+            if (stone) onChoose(stoneTexts(stone));
           }}
         >
           <option value="">Choose one…</option>

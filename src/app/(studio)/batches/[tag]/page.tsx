@@ -1,0 +1,117 @@
+import Link from 'next/link';
+import { tag } from '@/core/tag';
+import { describeSpec } from '@/core/wire/spec';
+import { showBatch, type BatchView } from '@/studio/batches/batches';
+import { pickableArticles } from '@/studio/batches/namePart';
+import { pageMember } from '../../../lib/member';
+import { orNotFound, tagParam } from '../../../lib/tagParam';
+import { dueIn, hours } from '../due';
+import { CancelBatch } from './CancelBatch';
+import { PlanDrawn } from './PlanDrawn';
+import { Planning } from './Planning';
+import { Standing } from './Standing';
+
+type Params = Promise<{ tag: string }>;
+
+export async function generateMetadata({ params }: { params: Params }) {
+  return { title: `Batch ${(await params).tag}` };
+}
+
+export default async function BatchPage({ params }: { params: Params }) {
+  const { session } = await pageMember();
+  const batch = orNotFound(await showBatch(session, await tagParam('batch', params)));
+  const articles = await pickableArticles(session);
+  const { number, name, dueOn, notes, state, planning, said, stalled, plans, minutes } = batch;
+  const label = tag('batch', number);
+  const open = state === 'open';
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <div className="min-w-0">
+          <h1 className="[overflow-wrap:anywhere]">{headline(batch)}</h1>
+          <p className="muted mt-1 [overflow-wrap:anywhere]">
+            {name}, {label}
+            {dueOn !== null && `, due on ${dueOn}, ${dueIn(dueOn, session.now)}`}; {hours(minutes)} at the
+            bench
+          </p>
+        </div>
+        {open && (
+          <div className="no-print flex flex-wrap gap-3">
+            <Link href={`/batches/${label}/edit`} className="btn btn-lg">
+              Change it
+            </Link>
+            <CancelBatch number={number} />
+          </div>
+        )}
+      </div>
+      {open && (
+        <div className="mt-4">
+          <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
+        </div>
+      )}
+      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+        <Pieces batch={batch} />
+        <Standing batch={batch} articles={open ? articles : []} />
+      </div>
+      {plans.length > 0 && (
+        <>
+          <h2 className="mt-6">How it is cut</h2>
+          <div className="mt-2 space-y-4">
+            {plans.map((view) => (
+              <PlanDrawn key={view.spec.id} view={view} />
+            ))}
+          </div>
+        </>
+      )}
+      {notes && (
+        <section className="leaf mt-4 p-4">
+          <h2>Notes</h2>
+          <p className="mt-2 whitespace-pre-wrap [overflow-wrap:anywhere]">{notes}</p>
+        </section>
+      )}
+    </>
+  );
+}
+
+/** What can be made now, and what holds it up. */
+function headline({ state, name, lines, complete, bottleneck, specs }: BatchView): string {
+  if (state === 'cancelled') return `“${name}” is cancelled`;
+  const wanted = lines.reduce((sum, { count }) => sum + count, 0);
+  const now = [...complete.values()].reduce((sum, count) => sum + count, 0);
+  if (!bottleneck) return `Enough for ${wanted === 1 ? 'the piece' : `all ${wanted} pieces`}`;
+  const spec = 'specId' in bottleneck ? specs[bottleneck.specId] : undefined;
+  const what = spec ? describeSpec(spec) : 'name' in bottleneck ? bottleneck.name : 'wire';
+  return `Enough for ${now} of ${wanted} pieces: the ${what} is enough for ${bottleneck.pieces}`;
+}
+
+function Pieces({ batch: { lines, complete } }: { batch: BatchView }) {
+  return (
+    <section className="leaf p-4">
+      <h2>Pieces</h2>
+      <ul className="mt-2 divide-y divide-base-300">
+        {lines.map(({ line, count, patternNumber, revision, body, wanted }) => (
+          <li key={line} className="flex items-baseline justify-between gap-3 py-2">
+            <span className="min-w-0 [overflow-wrap:anywhere]">
+              <span className="font-semibold">{count} ×</span>{' '}
+              <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
+                {body.name}
+              </Link>{' '}
+              <span className="muted text-sm">
+                {[
+                  `revision ${revision}`,
+                  wanted.metal,
+                  wanted.stone && `for ${wanted.stone}`,
+                  wanted.ring && `size ${wanted.ring}`,
+                  wanted.bead && `bead ${wanted.bead}`,
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+              </span>
+            </span>
+            <span className="muted text-sm whitespace-nowrap">{complete.get(line) ?? 0} now</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,34 @@
+'use server';
+
+import { watchPlanning } from '@/studio/batches/batches';
+import { cancelBatch } from '@/studio/batches/cancelBatch';
+import { namePart } from '@/studio/batches/namePart';
+import { planBatch, type BatchBase } from '@/studio/batches/planBatch';
+import type { PlanBatchInput } from '@/studio/batches/planBatch.input';
+import { planCutting, stopPlanning } from '@/studio/batches/planCutting';
+import { attempt } from '@/studio/kernel/useCase';
+import { asMember } from '../../lib/member';
+
+export async function planBatchAction(postKey: string, base: BatchBase | null, input: PlanBatchInput) {
+  return asMember((session) => planBatch(session, postKey, base, input));
+}
+
+export async function planCuttingAction(postKey: string, number: number) {
+  return asMember((session) => planCutting(session, postKey, number));
+}
+
+export async function stopPlanningAction(postKey: string, number: number) {
+  return asMember((session) => stopPlanning(session, postKey, number));
+}
+
+export async function cancelBatchAction(postKey: string, number: number) {
+  return asMember((session) => cancelBatch(session, postKey, number));
+}
+
+export async function namePartAction(postKey: string, name: string, articleId: string) {
+  return asMember((session) => namePart(session, postKey, name, articleId));
+}
+
+export async function watchPlanningAction(number: number) {
+  return asMember((session) => attempt(() => watchPlanning(session, number)));
+}

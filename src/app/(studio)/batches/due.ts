@@ -1,0 +1,18 @@
+import { differenceInCalendarDays } from 'date-fns';
+
+/** How long there is until a day: "in 10 days", "today", "3 days ago". */
+export function dueIn(day: string, today: Date): string {
+  const days = differenceInCalendarDays(new Date(`${day}T00:00:00`), today);
+  if (days === 0) return 'today';
+  const count = Math.abs(days);
+  const said = `${count} ${count === 1 ? 'day' : 'days'}`;
+  return days > 0 ? `in ${said}` : `${said} ago`;
+}
+
+/** "8 h 20 min" */
+export function hours(minutes: number): string {
+  const whole = Math.round(minutes);
+  const [h, min] = [Math.floor(whole / 60), whole % 60];
+  if (h === 0) return `${min} min`;
+  return min === 0 ? `${h} h` : `${h} h ${min} min`;
+}

@@ -1,0 +1,73 @@
+import Link from 'next/link';
+import { tag } from '@/core/tag';
+import { listBatches, type BatchSummary } from '@/studio/batches/batches';
+import { EmptyPlace } from '@/ui/EmptyPlace';
+import { pageMember } from '../../lib/member';
+import { dueIn, hours } from './due';
+
+export const metadata = { title: 'Batches' };
+
+const STANDING: Readonly<Record<BatchSummary['planning'], string>> = {
+  none: 'its cuts are not planned',
+  working: 'its cuts are being planned',
+  planned: 'its cuts are planned',
+  stale: 'its cuts have to be planned again',
+  failed: 'its cuts could not be planned',
+};
+
+export default async function BatchesPage() {
+  const { session } = await pageMember();
+  const batches = await listBatches(session);
+  const open = batches.filter(({ state }) => state === 'open');
+  const [next] = open.filter(({ dueOn }) => dueOn !== null);
+  if (batches.length === 0)
+    return (
+      <EmptyPlace title="No batch is planned" next={{ href: '/batches/new', text: 'Plan a batch' }}>
+        A batch is everything that is made for a fair or an order. It says what you have enough of, what to
+        buy, and how to cut it all with the least waste.
+      </EmptyPlace>
+    );
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3">
+        <h1>
+          {open.length} {open.length === 1 ? 'batch' : 'batches'} to make
+          {next?.dueOn && `, the next ${dueIn(next.dueOn, session.now)}`}
+        </h1>
+        <Link href="/batches/new" className="btn btn-primary btn-lg">
+          Plan a batch
+        </Link>
+      </div>
+      <ul className="leaf mt-4 divide-y divide-base-300">
+        {batches.map(({ number, name, dueOn, state, planning, pieces, minutes }) => (
+          <li key={number}>
+            <Link
+              href={`/batches/${tag('batch', number)}`}
+              className="grid min-h-14 items-center gap-x-4 px-4 py-2 hover:bg-base-200 sm:grid-cols-[1fr_16rem_12rem]"
+            >
+              <span className="text-lg [overflow-wrap:anywhere]">
+                {name} <span className="muted text-base">{tag('batch', number)}</span>
+              </span>
+              <span>
+                {pieces} {pieces === 1 ? 'piece' : 'pieces'}, {hours(minutes)}
+                <span className="muted block text-sm">
+                  {state === 'cancelled' ? 'cancelled' : STANDING[planning]}
+                </span>
+              </span>
+              <span className="sm:text-right">
+                {dueOn === null ? (
+                  <span className="muted">no day is set</span>
+                ) : (
+                  <>
+                    {dueOn}
+                    <span className="muted block text-sm">{dueIn(dueOn, session.now)}</span>
+                  </>
+                )}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

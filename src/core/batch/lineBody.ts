@@ -1,0 +1,58 @@
+import { cutsOf, stepsOf } from '../pattern/bodyOf';
+import { swapped, swapThroughout } from '../pattern/changes';
+import { resolve, type Specs } from '../pattern/composition';
+import type { PatternBody } from '../pattern/pattern';
+import { ok, refuse, type Result } from '../result';
+import type { Texts } from '../technique/readTexts';
+import type { LengthSystem } from '../units/length';
+import { metalOf, type MetalId } from '../wire/metal';
+import { describeSpec } from '../wire/spec';
+
+/** What a line of a batch wants of its pattern. */
+export interface Wanted {
+  /** Measures in place of the pattern’s own: another stone, ring size or bead. */
+  readonly measures: Texts;
+  /** The metal that all its wires are of; the pattern’s own when it is left out. */
+  readonly metal?: MetalId;
+}
+
+const missingIn = (specs: Specs, metal: MetalId, ids: readonly string[]): Result<never> =>
+  refuse(
+    `The studio knows no ${metalOf(metal).name} in place of ${ids.map((id) => (specs[id] ? describeSpec(specs[id]) : 'a wire')).join(', ')}; receive it first.`,
+  );
+
+/**
+ * What a pattern says for another stone, size or metal.
+ * @param specs of the whole studio, since a swap looks for the wire that comes nearest
+ * @returns a sentence when it cannot be made so
+ */
+export function bodyFor(
+  body: PatternBody,
+  { measures, metal }: Wanted,
+  specs: Specs,
+  system: LengthSystem,
+): Result<PatternBody> {
+  if (!body.composition) {
+    if (metal === undefined) return ok(body);
+    const cuts = body.cuts.map((cut) => {
+      const spec = specs[cut.specId];
+      return { ...cut, specId: spec ? swapped(spec, { metal }, specs) : undefined, was: cut.specId };
+    });
+    const missing = cuts.filter(({ specId }) => specId === undefined).map(({ was }) => was);
+    if (missing.length > 0) return missingIn(specs, metal, [...new Set(missing)]);
+    return ok({ ...body, cuts: cuts.map(({ was, specId = was, ...cut }) => ({ ...cut, specId })) });
+  }
+  if (metal === undefined && Object.keys(measures).length === 0) return ok(body);
+  const swap =
+    metal === undefined
+      ? { composition: body.composition, missing: [] }
+      : swapThroughout(body.composition, { metal }, specs);
+  if (metal !== undefined && swap.missing.length > 0) return missingIn(specs, metal, swap.missing);
+  const composition = { ...swap.composition, measures: { ...swap.composition.measures, ...measures } };
+  const resolved = resolve(composition, specs);
+  const wrong =
+    Object.values(resolved.measuresWrong)[0] ??
+    resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean);
+  if (wrong !== undefined) return refuse(wrong);
+  return ok({ ...body, composition, cuts: cutsOf(resolved, system), steps: stepsOf(resolved) });
+}

@@ -1,0 +1,288 @@
+import {
+  minutesOfBatch,
+  partKey,
+  partsOfBatch,
+  stepsOfBatch,
+  type BatchLine,
+  type BatchStep,
+} from '@/core/batch/batch';
+import { enoughFor, type Enough, type PartNeed, type WireNeed } from '@/core/batch/enough';
+import { substitutesFor } from '@/core/batch/substitutes';
+import type { PatternBody } from '@/core/pattern/pattern';
+import { toBuy } from '@/core/stock/toBuy';
+import type { Micrometres } from '@/core/units/length';
+import { cost, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { look, type StudioSession } from '../kernel/useCase';
+import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
+import { specsOfStudio, type KnownSpec } from '../wire/specs';
+import type { CuttingPlanKept } from './cuttingPlan';
+import { freeParts, freeWires, type FreePart } from './freeStock';
+import type { BatchLineInput } from './planBatch.input';
+
+export type BatchState = 'open' | 'cancelled';
+/** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
+export type Planning = 'none' | 'working' | 'planned' | 'stale' | 'failed';
+
+/** A batch in the list. */
+export interface BatchSummary {
+  readonly number: number;
+  readonly name: string;
+  /** Like "2026-12-05". */
+  readonly dueOn: string | null;
+  readonly state: BatchState;
+  readonly planning: Planning;
+  readonly pieces: number;
+  readonly minutes: number;
+}
+
+interface BatchRow {
+  readonly id: string;
+  readonly number: number;
+  readonly name: string;
+  readonly dueOn: string | null;
+  readonly notes: string;
+  readonly state: BatchState;
+  readonly planning: Planning;
+  readonly said: string;
+  readonly stalled: boolean;
+  readonly version: number;
+}
+
+/** A planner that was not heard of for so long has been stopped with its copy of the application. */
+const STALLED_MS = 60_000;
+
+const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, b.planning, b.planning_said AS said,
+  b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS}, false) AS stalled`;
+
+/** A batch of a number. */
+export const batchNumbered = (tx: Tx, number: number): Promise<BatchRow | undefined> =>
+  tx.first<BatchRow>(`SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $1 AND b.number = $2`, [
+    tx.session.studioId,
+    number,
+  ]);
+
+/** A line of a batch as it is kept. */
+export interface KeptLine extends BatchLine {
+  readonly patternNumber: number;
+  readonly revision: number;
+  readonly wanted: BatchLineInput;
+  readonly body: PatternBody;
+}
+
+export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine & { batchId: string })[]> =>
+  tx.select(
+    `SELECT l.batch_id AS "batchId", l.line, l.count, l.revision, l.wanted, l.body, p.number AS "patternNumber"
+       FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
+      WHERE l.studio_id = $1 AND l.batch_id = ANY ($2) ORDER BY l.batch_id, l.line`,
+    [tx.session.studioId, batchIds],
+  );
+
+/** Batches that are listed at once. */
+const PAGE = 100;
+
+/** Batches: open ones by the day they are due, then those that are cancelled. */
+export function listBatches(session: StudioSession): Promise<BatchSummary[]> {
+  return look(session, async (tx) => {
+    const rows = await tx.select<BatchRow>(
+      `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $1
+        ORDER BY b.state DESC, b.due_on NULLS LAST, b.number DESC LIMIT ${PAGE}`,
+      [session.studioId],
+    );
+    const lines = await linesOf(
+      tx,
+      rows.map(({ id }) => id),
+    );
+    return rows.map(({ id, number, name, dueOn, state, planning }) => {
+      const own = lines.filter(({ batchId }) => batchId === id);
+      return {
+        number,
+        name,
+        dueOn,
+        state,
+        planning,
+        pieces: own.reduce((sum, { count }) => sum + count, 0),
+        minutes: minutesOfBatch(own),
+      };
+    });
+  });
+}
+
+/** How much of something to buy, rounded to how it is sold; its cost is null for helpers and where no price is known. */
+export interface Buying {
+  readonly packs: number;
+  readonly packOf: number;
+  readonly quantity: number;
+  readonly cost: CostUnits | null;
+}
+
+export interface WireStanding extends WireNeed {
+  readonly spec: KnownSpec;
+  readonly buy: Buying | null;
+  /** What lies on the rack and would do. */
+  readonly substitutes: readonly {
+    readonly spec: KnownSpec;
+    readonly free: Micrometres;
+    readonly consequence: string;
+  }[];
+}
+
+export interface PartStanding extends PartNeed {
+  /** What it is in the drawers; null while nobody has said: then it is not counted. */
+  readonly article: string | null;
+  readonly buy: Buying | null;
+}
+
+/** A plan for one spec, with its price so that what was saved can be told in money. */
+export interface PlanView {
+  readonly spec: KnownSpec;
+  readonly plan: CuttingPlanKept;
+  /** What a plan by eye would have lost more, at today’s price; null for helpers and where no price is known. */
+  readonly saved: CostUnits | null;
+}
+
+/** Everything about a batch. */
+export interface BatchView extends Omit<BatchRow, 'id'> {
+  readonly lines: readonly KeptLine[];
+  readonly specs: Readonly<Record<string, KnownSpec>>;
+  readonly wires: readonly WireStanding[];
+  readonly parts: readonly PartStanding[];
+  readonly complete: Enough['complete'];
+  readonly bottleneck: Enough['bottleneck'];
+  readonly minutes: number;
+  readonly steps: readonly BatchStep[];
+  readonly plans: readonly PlanView[];
+}
+
+/** A batch as it stands against what is free now; null when there is none of that number. */
+export function showBatch(session: StudioSession, number: number): Promise<BatchView | null> {
+  return look(session, async (tx) => {
+    const batch = await batchNumbered(tx, number);
+    if (!batch) return null;
+    const { id, ...row } = batch;
+    const lines = await linesOf(tx, [id]);
+    const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
+    const parts = partsOfBatch(lines);
+    const drawers = await freeParts(
+      tx,
+      parts.map(({ name }) => name),
+      id,
+    );
+    const needed = [...new Set(lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId)))];
+    const substitutes = new Map(
+      needed.map((specId) => [specId, specs[specId] ? substitutesFor(specs[specId], specs) : []]),
+    );
+    const others = [...substitutes.values()].flat().map(({ specId }) => specId);
+    const wires = await freeWires(tx, [...needed, ...others], id);
+    const enough = enoughFor(lines, {
+      wires: wires.filter(({ specId }) => needed.includes(specId)),
+      parts: new Map(drawers.map(({ key, free }) => [key, free])),
+    });
+    const buying = await buyingOf(tx, enough, drawers);
+    const freeOf = (specId: string) =>
+      wires
+        .filter((wire) => wire.specId === specId)
+        .reduce((sum, { length }) => sum + length, 0) as Micrometres;
+    const sees = session.role === 'owner';
+    const strip = (body: PatternBody): PatternBody =>
+      sees ? body : { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: cost(0) })) };
+    return {
+      ...row,
+      lines: lines.map(({ batchId: _, ...line }) => ({ ...line, body: strip(line.body) })),
+      specs,
+      wires: enough.wires.flatMap((need) => {
+        const spec = specs[need.specId];
+        if (!spec) return [];
+        const instead = (substitutes.get(need.specId) ?? []).flatMap(({ specId, consequence }) => {
+          const other = specs[specId];
+          const free = freeOf(specId);
+          return other && free > 0 && need.short > 0 ? [{ spec: other, free, consequence }] : [];
+        });
+        return [{ ...need, spec, buy: buying.get(need.specId) ?? null, substitutes: instead }];
+      }),
+      parts: enough.parts.map((need) => {
+        const drawer = drawers.find(({ key }) => key === partKey(need.name));
+        return {
+          ...need,
+          article: drawer?.article ?? null,
+          buy: (drawer && buying.get(drawer.articleId)) ?? null,
+        };
+      }),
+      complete: enough.complete,
+      bottleneck: enough.bottleneck,
+      minutes: minutesOfBatch(lines),
+      steps: stepsOfBatch(lines),
+      plans: await plansOf(tx, id, specs),
+    };
+  });
+}
+
+/** How the planning of a batch’s cuts stands; null when there is no such batch. */
+export function watchPlanning(
+  session: StudioSession,
+  number: number,
+): Promise<Pick<BatchView, 'planning' | 'said' | 'stalled'> | null> {
+  return look(session, async (tx) => {
+    const batch = await batchNumbered(tx, number);
+    return batch ? { planning: batch.planning, said: batch.said, stalled: batch.stalled } : null;
+  });
+}
+
+/** What to buy of everything that is short, by article. */
+async function buyingOf(
+  tx: Tx,
+  { wires, parts }: Enough,
+  drawers: readonly FreePart[],
+): Promise<Map<string, Buying>> {
+  const short = new Map([
+    ...wires.map(({ specId, short: missing }) => [specId, missing as number] as const),
+    ...parts.flatMap(({ name, short: missing }) => {
+      const articleId = drawers.find(({ key }) => key === partKey(name))?.articleId;
+      return articleId ? [[articleId, missing] as const] : [];
+    }),
+  ]);
+  const ids = [...short].filter(([, missing]) => missing > 0).map(([id]) => id);
+  if (ids.length === 0) return new Map();
+  const sold = await tx.select<{ id: string; soldBy: number; lastBought: number }>(
+    `SELECT a.article_id AS id, a.sold_by AS "soldBy", COALESCE((SELECT quantity FROM lots l WHERE l.studio_id = $1 AND l.article_id = a.article_id
+              ORDER BY bought_on DESC, created_at DESC LIMIT 1), 0)::bigint AS "lastBought"
+       FROM articles a WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
+    [tx.session.studioId, ids],
+  );
+  const prices: ReadonlyMap<string, PriceFor> =
+    tx.session.role === 'owner' ? await replacementPrices(tx, ids) : new Map();
+  return new Map(
+    sold.flatMap(({ id, ...how }): [string, Buying][] => {
+      const rule = { minimumBy: 'typed' as const, minimum: short.get(id) ?? 0, quantity: 0, used: 0 };
+      const buy = toBuy({ ...rule, ...how });
+      const price = prices.get(id);
+      if (!buy) return [];
+      const { packs, packOf, quantity } = buy;
+      return [[id, { packs, packOf, quantity, cost: price ? costAt(price, quantity) : null }]];
+    }),
+  );
+}
+
+async function plansOf(
+  tx: Tx,
+  batchId: string,
+  specs: Readonly<Record<string, KnownSpec>>,
+): Promise<PlanView[]> {
+  const rows = await tx.select<{ specId: string; plan: CuttingPlanKept }>(
+    `SELECT c.spec_id AS "specId", c.plan FROM cutting_plans c JOIN articles a ON a.studio_id = c.studio_id AND a.article_id = c.spec_id
+      WHERE c.studio_id = $1 AND c.batch_id = $2 ORDER BY a.sort_key`,
+    [tx.session.studioId, batchId],
+  );
+  const prices: ReadonlyMap<string, PriceFor> =
+    tx.session.role === 'owner'
+      ? await replacementPrices(
+          tx,
+          rows.map(({ specId }) => specId),
+        )
+      : new Map();
+  return rows.flatMap(({ specId, plan }) => {
+    const [spec, price] = [specs[specId], prices.get(specId)];
+    const better = Math.max(0, Math.round(plan.byEye.objective - plan.objective));
+    return spec ? [{ spec, plan, saved: price ? costAt(price, better) : null }] : [];
+  });
+}

@@ -1,0 +1,53 @@
+import { partKey } from '@/core/batch/batch';
+import type { StockLength } from '@/core/cutting/propose';
+import type { WireForm } from '@/core/stock/ware';
+import type { Micrometres } from '@/core/units/length';
+import type { Tx } from '@/data/inStudio';
+import { SET_ASIDE_FOR_OTHERS } from './setAsides';
+
+/** A length on the rack as far as it is free for a batch. */
+export interface FreeWire extends StockLength {
+  readonly number: number;
+  readonly form: WireForm;
+  readonly place: string | null;
+  /** What is free of it. */
+  readonly length: Micrometres;
+}
+
+/** Off-cuts and spools of a spec that are looked at: the shortest off-cuts first, since the tin is to be emptied. */
+const MOST_PER_SPEC = 400;
+
+/** Wires of some specs that are free for a batch: all but what is set aside for others. */
+export const freeWires = (tx: Tx, specIds: readonly string[], batchId: string): Promise<FreeWire[]> =>
+  tx.select<FreeWire>(
+    `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
+       SELECT * FROM (
+         SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.number, p.form, p.is_off_cut AS "isOffCut", l.name AS place,
+                p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length
+           FROM stock_pieces p LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
+          WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > 0) AS free
+        WHERE length > 0 ORDER BY "isOffCut" DESC, length, number LIMIT ${MOST_PER_SPEC}) AS c`,
+    [tx.session.studioId, [...new Set(specIds)], batchId],
+  );
+
+/** What a part is in the drawers, and how much of it is free for a batch. */
+export interface FreePart {
+  readonly key: string;
+  readonly articleId: string;
+  readonly article: string;
+  readonly free: number;
+}
+
+/** What the parts of patterns are in the drawers: as it was said once, else what is called the same. Parts that nobody knows are left out. */
+export const freeParts = (tx: Tx, names: readonly string[], batchId: string): Promise<FreePart[]> =>
+  tx.select<FreePart>(
+    `SELECT n.key, a.article_id AS "articleId", a.name AS article,
+            COALESCE((SELECT sum(p.quantity - ${SET_ASIDE_FOR_OTHERS}) FROM stock_pieces p
+                       WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint AS free
+       FROM unnest($2::text[]) AS n(key)
+       JOIN articles a ON a.studio_id = $1 AND a.article_id = COALESCE(
+              (SELECT article_id FROM part_names k WHERE k.studio_id = $1 AND k.name = n.key),
+              (SELECT article_id FROM articles s WHERE s.studio_id = $1 AND lower(s.name) = n.key AND s.ware IN ('bead', 'finding', 'stone')
+                ORDER BY article_id LIMIT 1))`,
+    [tx.session.studioId, names.map(partKey), batchId],
+  );

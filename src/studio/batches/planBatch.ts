@@ -1,0 +1,199 @@
+import { randomUUID } from 'node:crypto';
+import { bodyFor, type Wanted } from '@/core/batch/lineBody';
+import { boundMeasures, type Measure } from '@/core/pattern/composition';
+import type { PatternBody } from '@/core/pattern/pattern';
+import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
+import { numberOnTag, tag } from '@/core/tag';
+import type { Texts } from '@/core/technique/readTexts';
+import { METAL_IDS } from '@/core/wire/metal';
+import type { Tx } from '@/data/inStudio';
+import { takeNumbers } from '../kernel/numbers';
+import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { post, type StudioSession } from '../kernel/useCase';
+import { settingsIn } from '../settings/settings';
+import { specsOfStudio } from '../wire/specs';
+import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
+import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
+
+/** The batch that a form was opened on, as it was then. */
+export interface BatchBase {
+  readonly number: number;
+  readonly version: number;
+}
+
+/** A stone that a line is made for. */
+interface ChosenStone extends StoneMeasures {
+  readonly id: string;
+  readonly articleId: string;
+  readonly number: number;
+  readonly setAsideFor: string;
+  readonly taken: number;
+}
+
+interface LineRow {
+  readonly patternId: string;
+  readonly revision: number;
+  readonly count: number;
+  readonly wanted: BatchLineInput;
+  readonly body: PatternBody;
+  readonly stone: ChosenStone | undefined;
+}
+
+/**
+ * Plans a batch, or changes it: pieces of any patterns for their stones, sizes and metals. Its stones are set aside at once; a batch
+ * that is changed sets its other stock free, since its cuts have to be planned again.
+ */
+export function planBatch(
+  session: StudioSession,
+  postKey: string,
+  base: BatchBase | null,
+  plain: unknown,
+): Promise<Outcome<{ readonly number: number }>> {
+  const prepare = () => readInput(PlanBatchInput, plain);
+  return post(session, 'planBatch', postKey, prepare, async (tx, input) => {
+    const { studioId, userId, now } = session;
+    const known = base ? await openBatch(tx, base) : undefined;
+    const batchId = known ?? randomUUID();
+    const number = base?.number ?? (await takeNumbers(tx, 'batch'));
+    const [name, dueOn] = [input.name.trim(), input.dueOn === '' ? null : input.dueOn];
+    if (known) {
+      await releaseAll(tx, batchId);
+      await tx.run('DELETE FROM batch_lines WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
+      await tx.run(
+        `UPDATE batches SET name = $3, due_on = $4, notes = $5, planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
+          WHERE studio_id = $1 AND batch_id = $2`,
+        [studioId, batchId, name, dueOn, input.notes],
+      );
+    } else
+      await tx.run(
+        `INSERT INTO batches (studio_id, batch_id, number, name, due_on, notes, user_id, created_at) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
+        [studioId, batchId, number, name, dueOn, input.notes, userId, now],
+      );
+    const lines = await readLines(tx, batchId, input.lines);
+    for (const [index, { patternId, revision, count, wanted, body, stone }] of lines.entries()) {
+      await tx.run(
+        `INSERT INTO batch_lines (studio_id, batch_id, line, pattern_id, revision, count, wanted, body, stone_id)
+         VALUES ($1, $2, $3, $4, $5, $6, $7::jsonb, $8::jsonb, $9)`,
+        [
+          studioId,
+          batchId,
+          index + 1,
+          patternId,
+          revision,
+          count,
+          JSON.stringify(wanted),
+          JSON.stringify(body),
+          stone?.id ?? null,
+        ],
+      );
+      if (stone) await setStoneAside(tx, { id: batchId, number, name }, stone);
+    }
+    return { number };
+  });
+}
+
+/** Locks a batch that is to be changed. @returns its id @throws Refused when it is gone, cancelled, or somebody changed it meanwhile */
+async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string> {
+  const row = await tx.first<{ id: string; state: string; version: number }>(
+    'SELECT batch_id AS id, state, version FROM batches WHERE studio_id = $1 AND number = $2 FOR UPDATE',
+    [tx.session.studioId, number],
+  );
+  if (!row) throw refused('This batch is no longer there.');
+  if (row.state !== 'open') throw refused('This batch is cancelled; plan a new one.');
+  if (row.version !== version)
+    throw stale(
+      'Somebody changed this batch while you had it open. What you typed is still here; open the batch in another tab to compare.',
+    );
+  return row.id;
+}
+
+async function readLines(tx: Tx, batchId: string, lines: readonly BatchLineInput[]): Promise<LineRow[]> {
+  const { studioId } = tx.session;
+  const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
+  const { lengthSystem } = await settingsIn(tx);
+  const patterns = await tx.select<{
+    number: number;
+    patternId: string;
+    revision: number;
+    body: PatternBody;
+  }>(
+    `SELECT p.number, p.pattern_id AS "patternId", p.revision, r.body FROM patterns p
+       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+      WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
+    [studioId, lines.map(({ pattern }) => numberOf(pattern))],
+  );
+  const stones = await stonesFor(tx, batchId, lines);
+  const seen = new Set<number>();
+  return lines.map((wanted, index) => {
+    const pattern = patterns.find(({ number }) => number === numberOf(wanted.pattern));
+    if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
+    const stone = stoneOf(wanted, index, stones, seen);
+    const [measures, bound] = [measuresOf(wanted, stone), boundTo(pattern.body)];
+    for (const measure of ['stone', 'ring', 'bead'] as const)
+      if (wanted[measure] !== '' && !bound.includes(measure))
+        throw invalid(
+          `lines.${index}.${measure}`,
+          `“${pattern.body.name}” does not ask for a ${measure}; leave this empty.`,
+        );
+    const metal = METAL_IDS.find((id) => id === wanted.metal);
+    if (wanted.metal !== '' && !metal)
+      throw invalid(`lines.${index}.metal`, `“${wanted.metal}” is not a metal; choose one of the list.`);
+    const asked: Wanted = { measures, ...(metal ? { metal } : {}) };
+    const body = bodyFor(pattern.body, asked, specs, lengthSystem);
+    if (!body.ok)
+      throw invalid(
+        `lines.${index}.${metal && Object.keys(measures).length === 0 ? 'metal' : 'pattern'}`,
+        body.error,
+      );
+    const { patternId, revision } = pattern;
+    return { patternId, revision, count: numberOf(wanted.count), wanted, body: body.value, stone };
+  });
+}
+
+const boundTo = ({ composition }: PatternBody): readonly Measure[] =>
+  composition ? boundMeasures(composition) : [];
+
+const measuresOf = ({ ring, bead }: BatchLineInput, stone: ChosenStone | undefined): Texts => ({
+  ...(stone ? stoneTexts(stone) : {}),
+  ...(ring.trim() === '' ? {} : { ring }),
+  ...(bead.trim() === '' ? {} : { bead }),
+});
+
+/** The stones that lines name by their tags, locked. */
+const stonesFor = (tx: Tx, batchId: string, lines: readonly BatchLineInput[]): Promise<ChosenStone[]> =>
+  tx.select<ChosenStone>(
+    `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
+            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor",
+            ${SET_ASIDE_FOR_OTHERS} AS taken
+       FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
+      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id FOR UPDATE OF p`,
+    [tx.session.studioId, lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []), batchId],
+  );
+
+function stoneOf(
+  { stone: text, count }: BatchLineInput,
+  index: number,
+  stones: readonly ChosenStone[],
+  seen: Set<number>,
+): ChosenStone | undefined {
+  if (text.trim() === '') return undefined;
+  const field = `lines.${index}.stone`;
+  const stone = stones.find(({ number }) => number === numberOnTag('stone', text));
+  if (!stone) throw invalid(field, `“${text}” is not a stone in the drawer; choose one of the list.`);
+  if (stone.taken > 0 || stone.setAsideFor !== '')
+    throw invalid(
+      field,
+      `${tag('stone', stone.number)} is set aside for ${stone.setAsideFor || 'another batch'}.`,
+    );
+  if (seen.has(stone.number))
+    throw invalid(field, `${tag('stone', stone.number)} is in this batch already; a stone makes one piece.`);
+  if (numberOf(count) !== 1)
+    throw invalid(
+      `lines.${index}.count`,
+      `One stone makes one piece; ${count} were asked for. Leave the stone empty, or make a line for each stone.`,
+    );
+  seen.add(stone.number);
+  return stone;
+}

@@ -1,0 +1,89 @@
+import { tag } from '@/core/tag';
+import type { Tx } from '@/data/inStudio';
+
+/** So much of a stock piece, for a batch. */
+export interface SetAsideStock {
+  readonly id: string;
+  readonly quantity: number;
+}
+
+/** In SQL over stock_pieces p: what of it is set aside for other batches than $3, or for any when $3 is null. */
+export const SET_ASIDE_FOR_OTHERS = `COALESCE((SELECT sum(o.quantity) FROM set_asides o WHERE o.studio_id = p.studio_id
+  AND o.stock_piece_id = p.stock_piece_id AND o.batch_id IS DISTINCT FROM $3::uuid), 0)::bigint`;
+
+/** Sets stock aside for a batch, beside what is set aside for it already. */
+export async function setAsideFor(tx: Tx, batchId: string, stock: readonly SetAsideStock[]): Promise<void> {
+  const there = stock.filter(({ quantity }) => quantity > 0);
+  if (there.length === 0) return;
+  await tx.run(
+    `INSERT INTO set_asides (studio_id, batch_id, stock_piece_id, quantity)
+     SELECT $1, $2, id, quantity FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
+     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = set_asides.quantity + excluded.quantity`,
+    [tx.session.studioId, batchId, there.map(({ id }) => id), there.map(({ quantity }) => quantity)],
+  );
+}
+
+/** Sets a stone aside for a batch; its own page says so too. */
+export async function setStoneAside(
+  tx: Tx,
+  batch: { readonly id: string; readonly number: number; readonly name: string },
+  stone: { readonly id: string; readonly articleId: string },
+): Promise<void> {
+  await setAsideFor(tx, batch.id, [{ id: stone.id, quantity: 1 }]);
+  await tx.run('UPDATE stones SET set_aside_for = $3 WHERE studio_id = $1 AND article_id = $2', [
+    tx.session.studioId,
+    stone.articleId,
+    `${tag('batch', batch.number)} ${batch.name}`.slice(0, 120),
+  ]);
+}
+
+/** Sets everything free again that was set aside for a batch, its stones too. @param but stones, which were chosen for it by hand */
+export async function releaseAll(
+  tx: Tx,
+  batchId: string,
+  { but }: { readonly but?: 'stones' } = {},
+): Promise<void> {
+  const { studioId } = tx.session;
+  if (but === undefined)
+    await tx.run(
+      `UPDATE stones t SET set_aside_for = '' FROM set_asides s
+         JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+        WHERE s.studio_id = $1 AND s.batch_id = $2 AND t.studio_id = $1 AND t.article_id = p.article_id`,
+      [studioId, batchId],
+    );
+  await tx.run(
+    `DELETE FROM set_asides s USING stock_pieces p
+      WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
+        AND ($3::text IS NULL OR p.ware <> 'stone')`,
+    [studioId, batchId, but ?? null],
+  );
+  await tx.run('DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
+}
+
+/**
+ * Lets go of stock that is set aside but not there any more: whatever took it, a batch is not to count on it. Batches that lose some
+ * of theirs have to be planned again, and say so.
+ */
+export async function letGoOfTooMuch(tx: Tx, stockPieceIds: readonly string[]): Promise<void> {
+  await tx.run(
+    `WITH over AS (
+       SELECT s.stock_piece_id FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+        WHERE s.studio_id = $1 AND s.stock_piece_id = ANY ($2) GROUP BY s.stock_piece_id, p.quantity HAVING sum(s.quantity) > p.quantity),
+     gone AS (
+       DELETE FROM set_asides s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
+     UPDATE batches b SET planning = 'stale', planning_key = NULL,
+            planning_said = 'Stock that was set aside for it is not there any more.'
+      WHERE b.studio_id = $1 AND b.batch_id IN (SELECT batch_id FROM gone)`,
+    [tx.session.studioId, stockPieceIds],
+  );
+}
+
+/** What of some stock pieces is set aside, for whatever batch; pieces of which nothing is are left out. */
+export async function setAsideOf(tx: Tx, stockPieceIds: readonly string[]): Promise<Map<string, number>> {
+  const rows = await tx.select<{ id: string; quantity: number }>(
+    `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM set_asides
+      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) GROUP BY 1`,
+    [tx.session.studioId, stockPieceIds],
+  );
+  return new Map(rows.map(({ id, quantity }) => [id, quantity]));
+}

@@ -1,0 +1,70 @@
+import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
+import { receiveSpool } from './support/stockroom';
+
+test('a batch is planned, cut on paper with the least waste, set aside, and cancelled', async ({
+  owner: page,
+}) => {
+  const spool = await receiveSpool(page, { size: '17', length: '2 m', metal: 'bronze' });
+  await page.goto(`${DEMO_URL}/patterns/new`);
+  await page.getByLabel('Name of the pattern').fill('Millrace bar');
+  await page.getByLabel('Called').fill('bar');
+  const wire = page.getByLabel('Cut from').getByRole('option', { name: /17 ga.*bronze/ });
+  await page.getByLabel('Cut from').selectOption((await wire.first().getAttribute('value')) ?? '');
+  await page.getByLabel('Net length of each').fill('150 mm');
+  await page.getByLabel('Step 1').fill('hammer it');
+  await page.getByLabel('Minutes').fill('6');
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+
+  await page.goto(`${DEMO_URL}/batches`);
+  await page.getByRole('link', { name: 'Plan a batch' }).click();
+  await page.getByRole('button', { name: 'Plan this batch' }).click();
+  await expect(page.getByText('Give what the batch is called, like Spring fair.')).toBeVisible();
+  await page.getByLabel('What is it for?').fill('Winter stall');
+  await page.getByLabel('Due on').fill('2031-02-01');
+  const pattern = page.getByLabel('Pattern', { exact: true });
+  const bar = pattern.getByRole('option', { name: /Millrace bar/ });
+  await pattern.selectOption((await bar.getAttribute('value')) ?? '');
+  await page.getByLabel('How many').fill('14');
+  await page.getByRole('button', { name: 'Plan this batch' }).click();
+  await expect(page).toHaveURL(/\/batches\/R-\d{4}$/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Enough for 13 of 14 pieces: the 17 ga/);
+  await expect(page.getByRole('row', { name: /17 ga/ })).toContainText('1 cut finds none');
+
+  await page.getByRole('link', { name: 'Change it' }).click();
+  await page.getByLabel('How many').fill('13');
+  await page.getByRole('button', { name: 'Change the batch' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Enough for all 13 pieces');
+  await page.getByRole('button', { name: 'Plan the cuts and set the stock aside' }).click();
+  await expect(page.getByRole('heading', { name: 'How it is cut' })).toBeVisible();
+  const cut = page.getByRole('list', { name: 'What is cut from what' }).getByRole('listitem');
+  await expect(cut).toHaveCount(1);
+  await expect(cut).toContainText(spool);
+  await expect(cut).toContainText('13 × ');
+  await expect(page.getByText('No plan is better than this one.')).toBeVisible();
+
+  // What is set aside is not offered at the bench: 50 mm of it are left.
+  await page.goto(`${DEMO_URL}/batches`);
+  await page.getByRole('link', { name: /Winter stall/ }).click();
+  await page.getByRole('link', { name: 'Millrace bar' }).click();
+  await page.getByRole('link', { name: 'Make one' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Not enough wire for “Millrace bar”');
+
+  await page.goto(`${DEMO_URL}/batches`);
+  await page.getByRole('link', { name: /Winter stall/ }).click();
+  await page.getByText('Cancel it', { exact: true }).click();
+  await page.getByRole('button', { name: 'Cancel the batch' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('“Winter stall” is cancelled');
+});
+
+test('the demonstration works towards a fair; a helper sees what is cut from what, and no money', async ({
+  page,
+}) => {
+  await signIn(page, DEMO_HELPER);
+  await page.goto(`${DEMO_URL}/batches`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('batches to make, the next in');
+  await page.getByRole('link', { name: /Harvest fair/ }).click();
+  await expect(page.getByRole('heading', { name: 'How it is cut' })).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What is cut from what' }).first()).toBeVisible();
+  await expect(page.locator('main')).not.toContainText('$');
+});
