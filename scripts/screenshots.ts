@@ -24,7 +24,6 @@ const PHONE = { width: 390, height: 844 };
 const SHOTS: readonly Shot[] = [
   { name: 'wire-rack', path: '/rack?metal=sterling' },
   { name: 'batch', path: '/batches/R-0001' },
-  },
   { name: 'length-of-wire', path: '/rack/W-0035' },
   { name: 'stockroom', path: '/stock' },
   { name: 'stones', path: '/stones' },
@@ -45,7 +44,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'composing', path: '/patterns/P-0023/compose' },
   { name: 'how-much-wire', path: '/how-much?of=curved-weave&metal=sterling' },
   { name: 'fitting', path: '/fitting?outline=oval&length=24+mm&width=16+mm&edge=3+mm' },
-  { name: 'bench', path: '/bench/P-0001' },
+  { name: 'bench', path: '/bench/P-0021' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
   { name: 'house-rules', path: '/rules' },

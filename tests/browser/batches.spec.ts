@@ -1,4 +1,4 @@
-import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
+import { DEMO_HELPER, DEMO_URL, expect, pressUntil, signIn, test } from './support/studio';
 import { receiveSpool } from './support/stockroom';
 
 test('a batch is planned, cut on paper with the least waste, set aside, and cancelled', async ({
@@ -42,6 +42,22 @@ test('a batch is planned, cut on paper with the least waste, set aside, and canc
   await expect(cut).toContainText(spool);
   await expect(cut).toContainText('13 × ');
   await expect(page.getByText('No plan is better than this one.')).toBeVisible();
+
+  for (const [file, begins] of [
+    ['cut-sheet.pdf', '%PDF-'],
+    ['cuts.csv', 'Stock'],
+  ] as const) {
+    const paper = await page.request.get(`${page.url()}/${file}`);
+    expect((await paper.body()).subarray(0, 5).toString()).toBe(begins);
+  }
+
+  const batch = new URL(page.url()).pathname;
+  await page.goto(`${DEMO_URL}/rack/${spool}`);
+  await expect(page.getByText(/for R-\d{4} Winter stall/)).toBeVisible();
+  await pressUntil(page, '/', page.getByRole('combobox', { name: 'Find anything' }));
+  await page.getByRole('combobox', { name: 'Find anything' }).fill('winter stall');
+  await page.getByRole('option', { name: /Winter stall/ }).click();
+  await expect(page).toHaveURL(new RegExp(`${batch}$`));
 
   // What is set aside is not offered at the bench: 50 mm of it are left.
   await page.goto(`${DEMO_URL}/batches`);

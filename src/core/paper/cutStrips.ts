@@ -1,7 +1,8 @@
 import { cutLength, type PatternBody } from '../pattern/pattern';
 import { formatMarkBothWays, um, UM_PER_MM } from '../units/length';
 import { describeSpec, type WireSpec } from '../wire/spec';
-import { A4, checkBar, line, MARGIN, text, type Page, type Shape } from './sheet';
+import { PageWriter } from './pageWriter';
+import { line, MARGIN, text, type Page, type Shape } from './sheet';
 
 /** What a sheet is headed with. */
 export interface SheetHead {
@@ -56,37 +57,22 @@ export function cutStrips(
   { cuts }: Pick<PatternBody, 'cuts'>,
   specs: Readonly<Record<string, WireSpec>>,
 ): Page[] {
-  const pages: Shape[][] = [];
-  let y = Infinity;
-  const bottom = A4.height - MARGIN - 8;
-  const makeRoom = (height: number) => {
-    if (y + height <= bottom) return;
-    pages.push([
-      text(MARGIN, MARGIN + 4, 5, `${head.name}`, { bold: true }),
-      text(A4.width - MARGIN, MARGIN + 4, 3.4, `${head.tag}, revision ${head.revision}: cut strips at 1:1`, {
-        anchor: 'end',
-      }),
-      ...checkBar(MARGIN, A4.height - MARGIN),
-    ]);
-    y = MARGIN + 12;
-  };
-  const put = (shapes: readonly Shape[]) => pages.at(-1)?.push(...shapes);
+  const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}: cut strips at 1:1`);
   for (const cut of cuts) {
     const whole = cutLength(cut) / UM_PER_MM;
     const spec = specs[cut.specId];
-    makeRoom(LABELS + BAR + GAP + 12);
+    paper.makeRoom(LABELS + BAR + GAP + 12);
     const heading = `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatMarkBothWays(um(Math.round(whole * UM_PER_MM)))}`;
-    put([text(MARGIN, y, 3.6, heading, { bold: true })]);
-    if (spec) put([text(MARGIN, y + 4, 2.8, describeSpec(spec))]);
-    y += 6;
+    paper.put(text(MARGIN, paper.y, 3.6, heading, { bold: true }));
+    if (spec) paper.put(text(MARGIN, paper.y + 4, 2.8, describeSpec(spec)));
+    paper.y += 6;
     const marks = (cut.marks ?? []).map(({ at, what }) => ({ at: at / UM_PER_MM, what }));
     for (let from = 0; from < whole; from += ROW) {
-      makeRoom(LABELS + BAR + GAP);
-      put(row(from, Math.min(whole, from + ROW), whole, marks, y + LABELS));
-      y += LABELS + BAR + GAP;
+      paper.makeRoom(LABELS + BAR + GAP);
+      paper.put(...row(from, Math.min(whole, from + ROW), whole, marks, paper.y + LABELS));
+      paper.y += LABELS + BAR + GAP;
     }
-    y += 3;
+    paper.y += 3;
   }
-  if (pages.length === 0) makeRoom(1);
-  return pages.map((shapes) => ({ ...A4, shapes }));
+  return paper.finish();
 }

@@ -4,11 +4,8 @@ import { drawPlan, type DrawnLine } from '../technique/drawPlan';
 import { formatMarkBothWays } from '../units/length';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
-import { A4, checkBar, line, MARGIN, text, wrapped, type Page, type Shape } from './sheet';
-
-/** Characters that a line of body text holds. */
-const LINE = 105;
-const BODY = 3.3;
+import { PageWriter } from './pageWriter';
+import { A4, MARGIN, text, type Page, type Shape } from './sheet';
 
 /** Height of the row of drawings, and how many stand in it. */
 const [DRAWN, MOST_DRAWN] = [46, 4];
@@ -51,44 +48,18 @@ function drawings(body: PatternBody, specs: Specs, top: number): Shape[] {
 
 /** Everything that is needed at the bench for one piece: drawn, cut, threaded, in order, with its cautions. */
 export function patternCard(head: SheetHead, body: PatternBody, specs: Specs): Page[] {
-  const pages: Shape[][] = [];
-  let y = Infinity;
-  const bottom = A4.height - MARGIN - 8;
-  const makeRoom = (height: number) => {
-    if (y + height <= bottom) return;
-    pages.push([
-      text(MARGIN, MARGIN + 4, 6, head.name, { bold: true }),
-      text(A4.width - MARGIN, MARGIN + 4, 3.4, `${head.tag}, revision ${head.revision}`, { anchor: 'end' }),
-      ...checkBar(MARGIN, A4.height - MARGIN),
-    ]);
-    y = MARGIN + 12;
-  };
-  const put = (...shapes: readonly Shape[]) => pages.at(-1)?.push(...shapes);
-  const write = (said: string, indent = 0, bold = false) => {
-    for (const each of wrapped(said, LINE - indent * 2)) {
-      makeRoom(BODY * 1.5);
-      put(text(MARGIN + indent * 4, y, BODY, each, { bold }));
-      y += BODY * 1.4;
-    }
-  };
-  const heading = (said: string) => {
-    makeRoom(12);
-    y += 3;
-    put(text(MARGIN, y, 4, said, { bold: true }), line(MARGIN, y + 1.2, A4.width - MARGIN, y + 1.2));
-    y += 6;
-  };
+  const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}`);
   const { each, setUp } = minutesOf(body);
-  makeRoom(1);
-  write(`A ${body.kind}; ${each} minutes${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
+  paper.write(`A ${body.kind}; ${each} minutes${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
   if (body.composition) {
-    makeRoom(DRAWN);
-    put(...drawings(body, specs, y));
-    y += DRAWN;
+    paper.makeRoom(DRAWN);
+    paper.put(...drawings(body, specs, paper.y));
+    paper.y += DRAWN;
   }
-  heading('Wires to cut');
+  paper.heading('Wires to cut');
   for (const cut of body.cuts) {
     const spec = specs[cut.specId];
-    write(
+    paper.write(
       `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatMarkBothWays(cutLength(cut))}${spec ? `, ${describeSpec(spec)}` : ''}`,
       0,
       true,
@@ -97,27 +68,27 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs): P
       `${formatMarkBothWays(cut.net)} in the piece`,
       ...cut.allowances.map(({ name, length }) => `${formatMarkBothWays(length)} ${name}`),
     ];
-    write(terms.join(' + '), 1);
-    for (const { at, what } of cut.marks ?? []) write(`at ${formatMarkBothWays(at)}: ${what}`, 1);
+    paper.write(terms.join(' + '), 1);
+    for (const { at, what } of cut.marks ?? []) paper.write(`at ${formatMarkBothWays(at)}: ${what}`, 1);
   }
   if (body.parts.length > 0) {
-    heading('Beads, stones and findings');
-    for (const { name, count } of body.parts) write(`${count} × ${name}`);
+    paper.heading('Beads, stones and findings');
+    for (const { name, count } of body.parts) paper.write(`${count} × ${name}`);
   }
-  heading('Order of work');
+  paper.heading('Order of work');
   body.steps.forEach(({ name, minutes, perSitting, stops = [] }, index) => {
-    for (const stop of stops) write(stop, 1);
-    write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
+    for (const stop of stops) paper.write(stop, 1);
+    paper.write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
   });
   const cautions = [...new Set(body.steps.flatMap((step) => step.cautions ?? []))];
   if (cautions.length > 0) {
-    heading('Take care');
-    for (const caution of cautions) write(caution);
-    write('Local codes and a qualified person decide.');
+    paper.heading('Take care');
+    for (const caution of cautions) paper.write(caution);
+    paper.write('Local codes and a qualified person decide.');
   }
   if (body.notes.trim() !== '') {
-    heading('Notes');
-    write(body.notes);
+    paper.heading('Notes');
+    paper.write(body.notes);
   }
-  return pages.map((shapes) => ({ ...A4, shapes }));
+  return paper.finish();
 }

@@ -22,6 +22,8 @@ import type { StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
 import { composePattern } from '../patterns/composePattern';
+import { readCsv } from '../lists/csv';
+import { batchPaper } from '../paper/batchPaper';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
 import { listSpecs } from '../wire/specs';
@@ -237,6 +239,30 @@ describe('the cuts of a batch', () => {
     expect((await view(session, second.number)).wires).toMatchObject([{ free: mm(3995), short: mm(1100) }]);
     done(await cancelBatch(session, newKey(), number));
     expect((await view(session, second.number)).wires).toMatchObject([{ free: mm(10_000), short: 0 }]);
+  });
+
+  it('go out on paper and as lists, beads with them', async () => {
+    const { session, pattern } = await studioWithPattern();
+    done(await receiveBeads(session, newKey(), BEADS));
+    const [article] = await pickableArticles(session);
+    done(await namePart(session, newKey(), 'bead', article?.id ?? ''));
+    const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 3)])));
+    const shown = await planned(session, number);
+    expect(shown.picks).toMatchObject([{ ware: 'bead', quantity: 6, place: 'Bead box' }]);
+    const written = async (file: string) =>
+      Buffer.from((await batchPaper(shown, file))?.content ?? '').toString('latin1');
+    expect((await written('cut-sheet.pdf')).slice(0, 5)).toBe('%PDF-');
+    expect((await written('cut-sheet.svg')).slice(0, 5)).toBe('<?xml');
+    const { rows } = readCsv(await written('cuts.csv'));
+    expect(rows).toHaveLength(3);
+    expect(rows[0]?.slice(0, 2)).toEqual(['W-0001', 'spool']);
+    expect(rows.map((row) => [row[4], row[8]])).toEqual([
+      ['100', '1'],
+      ['100', '2'],
+      ['100', '3'],
+    ]);
+    expect(readCsv(await written('picks.csv')).rows[0]?.at(-1)).toBe('6');
+    expect(await batchPaper(shown, 'price.pdf')).toBeUndefined();
   });
 
   it('that are set aside are not cut at the bench for something else', async () => {

@@ -10,6 +10,7 @@ import { enoughFor, type Enough, type PartNeed, type WireNeed } from '@/core/bat
 import { substitutesFor } from '@/core/batch/substitutes';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { toBuy } from '@/core/stock/toBuy';
+import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
@@ -141,6 +142,15 @@ export interface PlanView {
   readonly saved: CostUnits | null;
 }
 
+/** Something that is set aside for a batch in the drawers. */
+export interface PickedPart {
+  readonly ware: Exclude<Ware, 'wire' | 'scrap'>;
+  readonly number: number;
+  readonly name: string;
+  readonly place: string | null;
+  readonly quantity: number;
+}
+
 /** Everything about a batch. */
 export interface BatchView extends Omit<BatchRow, 'id'> {
   readonly lines: readonly KeptLine[];
@@ -152,6 +162,8 @@ export interface BatchView extends Omit<BatchRow, 'id'> {
   readonly minutes: number;
   readonly steps: readonly BatchStep[];
   readonly plans: readonly PlanView[];
+  /** What is set aside for it besides wire. */
+  readonly picks: readonly PickedPart[];
 }
 
 /** A batch as it stands against what is free now; null when there is none of that number. */
@@ -213,15 +225,28 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       minutes: minutesOfBatch(lines),
       steps: stepsOfBatch(lines),
       plans: await plansOf(tx, id, specs),
+      picks: await tx.select<PickedPart>(
+        `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM set_asides s
+           JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+           JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+           LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
+          WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.ware <> 'wire' ORDER BY p.ware, p.sort_key, p.number`,
+        [session.studioId, id],
+      ),
     };
   });
 }
 
+/** How far the planning of a batch’s cuts is. */
+export interface PlanningStanding {
+  readonly planning: Planning;
+  readonly said: string;
+  /** Nobody works on it any more: the copy that did was stopped. */
+  readonly stalled: boolean;
+}
+
 /** How the planning of a batch’s cuts stands; null when there is no such batch. */
-export function watchPlanning(
-  session: StudioSession,
-  number: number,
-): Promise<Pick<BatchView, 'planning' | 'said' | 'stalled'> | null> {
+export function watchPlanning(session: StudioSession, number: number): Promise<PlanningStanding | null> {
   return look(session, async (tx) => {
     const batch = await batchNumbered(tx, number);
     return batch ? { planning: batch.planning, said: batch.said, stalled: batch.stalled } : null;

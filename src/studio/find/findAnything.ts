@@ -12,7 +12,9 @@ export interface Found {
 
 const MOST = 6;
 
-/** Finds stock of any ware, patterns and finished pieces by the number on their tag or by words of their name. */
+const TABLES = { pattern: 'patterns', piece: 'pieces', batch: 'batches' } as const;
+
+/** Finds stock of any ware, patterns, finished pieces and batches by the number on their tag or by words of their name. */
 export function findAnything(session: StudioSession, typed: string): Promise<Found[]> {
   const text = typed.trim().slice(0, 100);
   if (text === '') return Promise.resolve([]);
@@ -31,9 +33,9 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
         ORDER BY (p.ware = $4 AND p.number = $2) DESC, p.ware DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${2 * MOST}`,
       [studioId, tagged?.number ?? -1, words, tagged?.kind ?? ''],
     );
-    const named = (kind: 'pattern' | 'piece') =>
+    const named = (kind: 'pattern' | 'piece' | 'batch') =>
       tx.select<{ number: number; name: string }>(
-        `SELECT number, name FROM ${kind}s WHERE studio_id = $1 AND (number = $2 OR lower(name) LIKE ALL ($3))
+        `SELECT number, name FROM ${TABLES[kind]} WHERE studio_id = $1 AND (number = $2 OR lower(name) LIKE ALL ($3))
           ORDER BY (number = $2) DESC, number DESC LIMIT ${MOST}`,
         [studioId, tagged?.kind === kind ? tagged.number : -1, words],
       );
@@ -47,6 +49,7 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
       ...stock.map(({ kind, number, name }) => found(kind, number, name)),
       ...(await named('pattern')).map(({ number, name }) => found('pattern', number, name)),
       ...(await named('piece')).map(({ number, name }) => found('piece', number, name)),
+      ...(await named('batch')).map(({ number, name }) => found('batch', number, name)),
     ];
   });
 }

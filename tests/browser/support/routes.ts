@@ -66,6 +66,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/api/health': { address: '/api/health' },
   '/api/find': { address: '/api/find?q=copper' },
   '/labels.pdf': { address: '/labels.pdf?items=W-0001' },
+  '/batches/[tag]/[paper]': { address: '/batches/R-0001/cut-sheet.svg' },
   '/patterns/[tag]/[paper]': { address: '/patterns/P-0001/card.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },

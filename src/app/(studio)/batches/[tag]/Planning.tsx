@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { BatchView } from '@/studio/batches/batches';
+import type { PlanningStanding } from '@/studio/batches/batches';
 import { OFFLINE } from '@/ui/form/problem';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
@@ -10,10 +10,8 @@ import { planCuttingAction, stopPlanningAction, watchPlanningAction } from '../a
 
 const LOOK_MS = 500;
 
-type Standing = Pick<BatchView, 'planning' | 'said' | 'stalled'>;
-
 /** Plans the cuts of a batch: how far that is, and how to stop it. The page shows the plan when there is one. */
-export function Planning({ number, standing: first }: { number: number; standing: Standing }) {
+export function Planning({ number, standing: first }: { number: number; standing: PlanningStanding }) {
   const router = useRouter();
   const { busy, problem, setProblem, run } = useAct();
   const [now, setNow] = useState(first);

@@ -1,7 +1,7 @@
 import Link from 'next/link';
-import { tag } from '@/core/tag';
+import { pathOf, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
-import { showBatch, type BatchView } from '@/studio/batches/batches';
+import { showBatch, type BatchView, type PickedPart } from '@/studio/batches/batches';
 import { pickableArticles } from '@/studio/batches/namePart';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
@@ -40,6 +40,7 @@ export default async function BatchPage({ params }: { params: Params }) {
             <Link href={`/batches/${label}/edit`} className="btn btn-lg">
               Change it
             </Link>
+            <Papers of={label} planned={plans.length > 0} />
             <CancelBatch number={number} />
           </div>
         )}
@@ -53,6 +54,7 @@ export default async function BatchPage({ params }: { params: Params }) {
         <Pieces batch={batch} />
         <Standing batch={batch} articles={open ? articles : []} />
       </div>
+      {batch.picks.length > 0 && <Picks picks={batch.picks} />}
       {plans.length > 0 && (
         <>
           <h2 className="mt-6">How it is cut</h2>
@@ -70,6 +72,52 @@ export default async function BatchPage({ params }: { params: Params }) {
         </section>
       )}
     </>
+  );
+}
+
+/** What can be taken to the bench. */
+function Papers({ of, planned }: { of: string; planned: boolean }) {
+  if (!planned) return null;
+  return (
+    <details className="dropdown dropdown-end">
+      <summary className="btn btn-lg">On paper</summary>
+      <ul className="dropdown-content menu leaf z-40 w-64 shadow-lg">
+        {PAPERS.map(([file, title]) => (
+          <li key={file}>
+            <a href={`/batches/${of}/${file}`}>{title}</a>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+const PAPERS = [
+  ['cut-sheet.pdf', 'Cut sheet and pick list, PDF'],
+  ['cut-sheet.svg', 'Cut sheet and pick list, SVG'],
+  ['cuts.csv', 'Cuts, CSV'],
+  ['picks.csv', 'Pick list, CSV'],
+] as const;
+
+/** What lies aside for the batch in the drawers. */
+function Picks({ picks }: { picks: readonly PickedPart[] }) {
+  return (
+    <section className="leaf mt-4 p-4">
+      <h2>To pick</h2>
+      <ul className="mt-2 divide-y divide-base-300" aria-label="To pick">
+        {picks.map(({ ware, number, name, place, quantity }) => (
+          <li key={`${ware} ${number}`} className="flex flex-wrap items-baseline gap-x-3 py-1">
+            <span className="font-semibold">{quantity} ×</span> {name}
+            <span className="muted ml-auto">
+              <Link href={pathOf(ware, number)} className="link">
+                {tag(ware, number)}
+              </Link>
+              {place && `, ${place}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -18,6 +18,7 @@ import { Day } from '@/ui/When';
 import { WireChip } from '@/ui/WireChip';
 import { ArticleRules } from '../../parts/ArticleRules';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
+import { SetAsideFact } from '../../parts/SetAsideFact';
 import { PhotoForm } from '../../parts/PhotoForm';
 import { Picture } from '../DrawerList';
 import { DrawerActs } from './DrawerActs';
@@ -69,6 +70,7 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
               <Amount {...measure} of={piece.initialQuantity} />
             </Fact>
             <Fact name="Kept in">{piece.place ?? 'no place yet'}</Fact>
+            {ware !== 'stone' && <SetAsideFact session={session} of={piece.id} measure={measure} />}
             {piece.shades.length > 0 && (
               <Fact name="Shades or sizes, in order">
                 {piece.shades.map(({ name, count }) => `${name} ${count}`).join(', ')}

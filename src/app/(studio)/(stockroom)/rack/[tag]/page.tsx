@@ -21,6 +21,7 @@ import { Day } from '@/ui/When';
 import { WireBar } from '@/ui/WireBar';
 import { WireChip } from '@/ui/WireChip';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
+import { SetAsideFact } from '../../parts/SetAsideFact';
 import { ArticleRules } from '../../parts/ArticleRules';
 import { WireActs } from './WireActs';
 
@@ -72,6 +73,7 @@ export default async function StockPiecePage({ params }: { params: Params }) {
             </Fact>
             <Fact name="Weighs now">{formatMass(massOfLength(spec, length))}</Fact>
             <Fact name="Kept in">{piece.place ?? 'no place yet'}</Fact>
+            <SetAsideFact session={session} of={piece.id} measure={{ ware: 'wire', unit: null }} />
             {piece.emptyMass !== null && (
               <Fact name="Empty spool">
                 {formatMass(piece.emptyMass)} {piece.spoolType && `(${piece.spoolType})`}

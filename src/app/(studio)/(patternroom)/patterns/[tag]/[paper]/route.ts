@@ -1,4 +1,5 @@
 import { currentMember } from '@/app/lib/member';
+import { sent } from '@/app/lib/sent';
 import { numberOnTag } from '@/core/tag';
 import { patternPaper } from '@/studio/paper/patternPaper';
 import { patternToFile } from '@/studio/patterns/patternFile';
@@ -26,12 +27,3 @@ export async function GET(
         status: 404,
       });
 }
-
-const sent = (name: string, type: string, content: Uint8Array | string, kept = false): Response =>
-  new Response(typeof content === 'string' ? content : new Uint8Array(content), {
-    headers: {
-      'content-type': type,
-      'content-disposition': `${kept ? 'attachment' : 'inline'}; filename="${name}"`,
-      'cache-control': 'no-store',
-    },
-  });
