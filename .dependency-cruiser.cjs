@@ -9,7 +9,7 @@ module.exports = {
       'The core runs the same in a browser, a worker, the server and a test.',
       { path: '^src/core', pathNot: '\\.test\\.ts$' },
       // The solver is a pure computation too.
-      { pathNot: '^(src/core|node_modules/highs/)' },
+      { pathNot: '^(src/core|node_modules/(highs|date-fns)/)' },
     ),
     forbid(
       'data-knows-only-core',

@@ -73,6 +73,30 @@ test('a batch is planned, cut on paper with the least waste, set aside, and canc
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('“Winter stall” is cancelled');
 });
 
+test('the hours say what will be late, and the calendar goes by them', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/batches`);
+  await page.getByRole('link', { name: 'Will it be ready?' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/in time|will be late/);
+  await expect(page.getByRole('list', { name: 'Ready when' }).getByRole('listitem').first()).toContainText(
+    'Harvest fair',
+  );
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday'])
+    await page.getByLabel(day).fill('0.5');
+  await page.getByLabel('Days off').fill('soon');
+  await page.getByRole('button', { name: 'Set these hours' }).click();
+  await expect(page.getByText(/“soon” is not a day/)).toBeVisible();
+  await page.getByLabel('Days off').fill('');
+  await page.getByRole('button', { name: 'Set these hours' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/will be late, by .* of work/);
+  await expect(page.getByText(/more on each working day until then/).first()).toBeVisible();
+  const calendar = await page.request.get(`${DEMO_URL}/batches/hours/bench.ics`);
+  expect(await calendar.text()).toContain('Harvest fair is due');
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday'])
+    await page.getByLabel(day).fill('6');
+  await page.getByRole('button', { name: 'Set these hours' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/in time/);
+});
+
 test('the demonstration works towards a fair; a helper sees what is cut from what, and no money', async ({
   page,
 }) => {

@@ -64,6 +64,13 @@ describe('a batch', () => {
     ]);
     expect(minutesOfBatch(LINES)).toBe(55);
     expect(minutesOfBatch([{ line: 1, count: 0, body: RING }])).toBe(0);
+    // What is called the same is done once for several lines, in the time of the longest.
+    const longer = body({ steps: [{ name: 'Set  up', minutes: 25, perSitting: true }] });
+    const both = [...LINES, { line: 3, count: 4, body: longer }];
+    expect(stepsOfBatch(both).filter(({ once }) => once)).toEqual([
+      { line: 1, name: 'set up', minutes: 25, once: true },
+    ]);
+    expect(minutesOfBatch(both)).toBe(70);
   });
 });
 

@@ -1,4 +1,4 @@
-import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '../pattern/pattern';
+import { wantedCuts, type PatternBody, type WantedCut } from '../pattern/pattern';
 
 /** Pieces of one kind in a batch: a pattern as it comes to for their stone, size and metal. */
 export interface BatchLine {
@@ -52,20 +52,26 @@ export interface BatchStep {
   readonly once: boolean;
 }
 
-/** The steps of a batch in the order of the work, line by line. */
-export const stepsOfBatch = (lines: readonly BatchLine[]): BatchStep[] =>
-  lines.flatMap(({ line, count, body }) =>
-    body.steps.map(({ name, minutes, perSitting }) => ({
-      line,
-      name,
-      minutes: perSitting ? minutes : minutes * count,
-      once: perSitting,
-    })),
+/**
+ * The steps of a batch in the order of the work, line by line. What is done once a sitting and is called the same in several lines,
+ * such as antiquing, is done once for all of them, in the time of the longest.
+ */
+export function stepsOfBatch(lines: readonly BatchLine[]): BatchStep[] {
+  const once = new Map<string, number>();
+  for (const { count, body } of lines)
+    for (const { name, minutes, perSitting } of body.steps)
+      if (perSitting && count > 0) once.set(partKey(name), Math.max(minutes, once.get(partKey(name)) ?? 0));
+  return lines.flatMap(({ line, count, body }) =>
+    body.steps.flatMap(({ name, minutes, perSitting }): BatchStep[] => {
+      if (count === 0) return [];
+      if (!perSitting) return [{ line, name, minutes: minutes * count, once: false }];
+      const longest = once.get(partKey(name));
+      once.delete(partKey(name));
+      return longest === undefined ? [] : [{ line, name, minutes: longest, once: true }];
+    }),
   );
+}
 
-/** Minutes at the bench that a batch takes; setting up is done once for each line. */
+/** Minutes at the bench that a batch takes. */
 export const minutesOfBatch = (lines: readonly BatchLine[]): number =>
-  lines.reduce((sum, { count, body }) => {
-    const { each, setUp } = minutesOf(body);
-    return sum + (count > 0 ? setUp + count * each : 0);
-  }, 0);
+  stepsOfBatch(lines).reduce((sum, { minutes }) => sum + minutes, 0);

@@ -1,4 +1,4 @@
-import type { Path, Vec3 } from '../geometry/path';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { placeAt, pointsOf, type Outline, type Place } from '../outline/outline';
 
 /** Paths that techniques are drawn by, mm. Each is as long as its formula says, but for its chords. */
@@ -97,6 +97,24 @@ export function laidAlong(path: Path, line: Path): Path {
       z: point.z,
     };
   });
+}
+
+/**
+ * A path that runs along x, laid along lines that follow one another, in parts: what lies at their joints is cut there rather than
+ * torn round a corner. The first line goes on before its start, the last beyond its end.
+ */
+export function laidInParts(path: Path, lines: readonly Path[]): Path[] {
+  const parts: Path[] = [];
+  let from = 0;
+  for (const [index, line] of lines.entries()) {
+    const start = from;
+    from += lengthOfPath(line);
+    const end = index === lines.length - 1 ? Infinity : from;
+    const begin = index === 0 ? -Infinity : start;
+    const part = path.filter(({ x }) => x >= begin && x < end);
+    if (part.length > 1) parts.push(laidAlong(moved(part, -start, 0), line));
+  }
+  return parts;
 }
 
 /** Points that a whole outline is drawn by, about. */

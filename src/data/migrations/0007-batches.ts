@@ -72,10 +72,17 @@ export const batches: Migration = {
        PRIMARY KEY (studio_id, name),
        FOREIGN KEY (studio_id, article_id) REFERENCES articles
      )`,
-    ...['batches', 'batch_lines', 'set_asides', 'cutting_plans', 'part_names'].flatMap(
+    // When there is time at the bench: minutes of each weekday, Monday first, and days on which nobody works.
+    `CREATE TABLE bench_hours (
+       studio_id uuid PRIMARY KEY REFERENCES studios,
+       weekly int[] NOT NULL CHECK (array_length(weekly, 1) = 7),
+       days_off date[] NOT NULL DEFAULT '{}',
+       version int NOT NULL DEFAULT 1
+     )`,
+    ...['batches', 'batch_lines', 'set_asides', 'cutting_plans', 'part_names', 'bench_hours'].flatMap(
       guardByStudio(appRole),
     ),
-    `GRANT SELECT, INSERT, UPDATE ON batches TO ${appRole}`,
+    `GRANT SELECT, INSERT, UPDATE ON batches, bench_hours TO ${appRole}`,
     `GRANT SELECT, INSERT, UPDATE, DELETE ON batch_lines, set_asides, cutting_plans, part_names TO ${appRole}`,
   ],
 };

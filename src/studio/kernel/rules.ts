@@ -88,6 +88,19 @@ export const ReadsNumber = (min: number, max: number) =>
       : refuse(`“${text.slice(0, 40)}” is not a number from ${min} to ${max}, like 12.5.`);
   });
 
+/** Several such numbers. */
+export const ReadsNumbers = (min: number, max: number) =>
+  readsWith(
+    'readsNumbers',
+    (text) => {
+      const value = plainNumber(text);
+      return value >= min && value <= max
+        ? ok(value)
+        : refuse(`“${text.slice(0, 40)}” is not a number from ${min} to ${max}, like 4.5.`);
+    },
+    { each: true },
+  );
+
 /** The number in a text that {@link ReadsNumber} or {@link ReadsWhole} has passed. */
 export const numberOf = (text: string): number => plainNumber(text);
 

@@ -1,6 +1,8 @@
 'use server';
 
 import { watchPlanning } from '@/studio/batches/batches';
+import { setBenchHours } from '@/studio/batches/benchHours';
+import type { BenchHoursInput } from '@/studio/batches/benchHours.input';
 import { cancelBatch } from '@/studio/batches/cancelBatch';
 import { namePart } from '@/studio/batches/namePart';
 import { planBatch, type BatchBase } from '@/studio/batches/planBatch';
@@ -27,6 +29,10 @@ export async function cancelBatchAction(postKey: string, number: number) {
 
 export async function namePartAction(postKey: string, name: string, articleId: string) {
   return asMember((session) => namePart(session, postKey, name, articleId));
+}
+
+export async function setBenchHoursAction(postKey: string, input: BenchHoursInput) {
+  return asMember((session) => setBenchHours(session, postKey, input));
 }
 
 export async function watchPlanningAction(number: number) {

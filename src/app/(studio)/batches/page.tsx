@@ -34,9 +34,14 @@ export default async function BatchesPage() {
           {open.length} {open.length === 1 ? 'batch' : 'batches'} to make
           {next?.dueOn && `, the next ${dueIn(next.dueOn, session.now)}`}
         </h1>
-        <Link href="/batches/new" className="btn btn-primary btn-lg">
-          Plan a batch
-        </Link>
+        <div className="flex flex-wrap gap-3">
+          <Link href="/batches/hours" className="btn btn-lg">
+            Will it be ready?
+          </Link>
+          <Link href="/batches/new" className="btn btn-primary btn-lg">
+            Plan a batch
+          </Link>
+        </div>
       </div>
       <ul className="leaf mt-4 divide-y divide-base-300">
         {batches.map(({ number, name, dueOn, state, planning, pieces, minutes }) => (

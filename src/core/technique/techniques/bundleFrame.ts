@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { count, length, roundWire, stone, wire } from '../parameter';
-import { allRound, laidAlong, moved, stoodUp, straight } from '../shapes';
+import { allRound, laidInParts, moved, stoodUp, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
 
@@ -36,7 +36,7 @@ export const bundleFrame = technique({
     const [begins, ends] = [top.x + D / 2, top.x - D / 2];
     const down = straight(begins, top.y - bail, begins, top.y);
     const up = straight(ends, top.y, ends, top.y - bail);
-    const foot = bail + D / 2 + half;
+    const foot = bail + half;
     return {
       ok: true,
       value: {
@@ -67,13 +67,10 @@ export const bundleFrame = technique({
             ],
             marks: [{ at: bindingTail, what: 'begin to bind' }],
             // Both ways from the foot of the stone, up the bail when the frame is bound all round; the wires stack away from the eye.
-            drawn: [
-              laidAlong(moved(stoodUp(wound.path), foot - wound.along / 2, 0), [
-                ...down,
-                ...frameRound,
-                ...up,
-              ]),
-            ],
+            drawn: laidInParts(
+              moved(stoodUp(wound.path), foot - wound.along / 2, 0),
+              bail > 0 ? [down, frameRound, up] : [frameRound],
+            ),
           },
         ],
         steps: [

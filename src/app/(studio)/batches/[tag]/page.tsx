@@ -50,14 +50,10 @@ export default async function BatchPage({ params }: { params: Params }) {
           <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
         </div>
       )}
-      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
-        <Pieces batch={batch} />
-        <Standing batch={batch} articles={open ? articles : []} />
-      </div>
       {batch.picks.length > 0 && <Picks picks={batch.picks} />}
       {plans.length > 0 && (
         <>
-          <h2 className="mt-6">How it is cut</h2>
+          <h2 className="mt-4">How it is cut</h2>
           <div className="mt-2 space-y-4">
             {plans.map((view) => (
               <PlanDrawn key={view.spec.id} view={view} />
@@ -65,6 +61,10 @@ export default async function BatchPage({ params }: { params: Params }) {
           </div>
         </>
       )}
+      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+        <Pieces batch={batch} />
+        <Standing batch={batch} articles={open ? articles : []} />
+      </div>
       {notes && (
         <section className="leaf mt-4 p-4">
           <h2>Notes</h2>

@@ -1,0 +1,174 @@
+import { addDays, formatISO, parseISO } from 'date-fns';
+
+/** A day of the calendar: "2026-12-05". */
+export type Day = string;
+
+/** When there is time at the bench. */
+export interface BenchHours {
+  /** Minutes of each weekday, Monday first. */
+  readonly weekly: readonly number[];
+  /** Days on which nobody works, whatever the weekday. */
+  readonly daysOff: readonly Day[];
+}
+
+/** Work that is to be done until a day; without a day it comes after everything that has one. */
+export interface Job {
+  readonly number: number;
+  readonly dueOn: Day | null;
+  readonly minutes: number;
+}
+
+/** What is done on a day. */
+export interface ScheduledDay {
+  readonly day: Day;
+  /** Minutes there are. */
+  readonly minutes: number;
+  readonly work: readonly { readonly number: number; readonly minutes: number }[];
+}
+
+/** When a job is ready. */
+export interface ScheduledJob {
+  readonly number: number;
+  readonly dueOn: Day | null;
+  /** The day on which its last minute is worked; null when that lies beyond the calendar. */
+  readonly readyOn: Day | null;
+  /** Minutes of it that are left when the day it is due is over; 0 when it is in time. */
+  readonly late: number;
+}
+
+export interface Schedule {
+  readonly days: readonly ScheduledDay[];
+  readonly jobs: readonly ScheduledJob[];
+}
+
+/** Days that are looked ahead. */
+export const HORIZON = 366;
+
+const dayAfter = (day: Day, count: number): Day =>
+  formatISO(addDays(parseISO(day), count), { representation: 'date' });
+
+/** Monday is 0. */
+const weekdayOf = (day: Day): number => (parseISO(day).getDay() + 6) % 7;
+
+/** Minutes at the bench on a day. */
+export const minutesOn = (day: Day, { weekly, daysOff }: BenchHours): number =>
+  daysOff.includes(day) ? 0 : (weekly[weekdayOf(day)] ?? 0);
+
+/** Jobs in the order that they are worked: what is due first comes first, what has no day last. */
+export const inOrderOfDue = <T extends Pick<Job, 'dueOn' | 'number'>>(jobs: readonly T[]): T[] =>
+  [...jobs].sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || a.number - b.number);
+
+/**
+ * Lays work out day by day from a first day on, what is due first worked first. With one bench and work that may be left and taken up
+ * again, no other order makes fewer late (earliest due date; Jackson, 1955).
+ * @param today the first day that is worked
+ */
+export function scheduleJobs(jobs: readonly Job[], hours: BenchHours, today: Day): Schedule {
+  const order = inOrderOfDue(jobs);
+  const open = new Map(order.map(({ number, minutes }) => [number, minutes]));
+  const readyOn = new Map<number, Day>();
+  const late = new Map<number, number>();
+  const days: ScheduledDay[] = [];
+  const closeDay = (day: Day) => {
+    for (const { number, dueOn } of order)
+      if (dueOn !== null && dueOn <= day && !late.has(number)) late.set(number, open.get(number) ?? 0);
+  };
+  // What was due before today is late with all that is left of it.
+  closeDay(dayAfter(today, -1));
+  for (let ahead = 0; ahead < HORIZON; ahead += 1) {
+    const day = dayAfter(today, ahead);
+    const minutes = minutesOn(day, hours);
+    const work: { number: number; minutes: number }[] = [];
+    let left = minutes;
+    for (const { number } of order) {
+      const wanted = open.get(number) ?? 0;
+      if (wanted === 0) {
+        if (!readyOn.has(number)) readyOn.set(number, day);
+        continue;
+      }
+      const done = Math.min(wanted, left);
+      if (done === 0) continue;
+      left -= done;
+      open.set(number, wanted - done);
+      work.push({ number, minutes: done });
+      if (wanted === done) readyOn.set(number, day);
+    }
+    days.push({ day, minutes, work });
+    closeDay(day);
+    const isDone = [...open.values()].every((each) => each === 0);
+    if (isDone && order.every(({ dueOn }) => dueOn === null || dueOn <= day)) break;
+  }
+  return {
+    days,
+    jobs: order.map(({ number, dueOn }) => ({
+      number,
+      dueOn,
+      readyOn: readyOn.get(number) ?? null,
+      late: late.get(number) ?? 0,
+    })),
+  };
+}
+
+/** What would bring a late job in time. Each of them alone does. */
+export interface Remedy {
+  /** Minutes more on each working day until it is due; null when there is no such day. */
+  readonly moreEachDay: number | null;
+  /** Pieces to leave out, of the line that takes most; null when the job has no pieces that suffice. */
+  readonly fewer: { readonly line: number; readonly pieces: number } | null;
+  /** Jobs before it that could wait: with any one of them after it, it is in time. */
+  readonly after: readonly number[];
+}
+
+/** A line of a job as far as time goes. */
+export interface JobLine {
+  readonly line: number;
+  readonly count: number;
+  readonly minutesEach: number;
+}
+
+/** Finds what would bring a late job in time. @param lines of the job */
+export function remedyFor(
+  late: ScheduledJob,
+  jobs: readonly Job[],
+  lines: readonly JobLine[],
+  hours: BenchHours,
+  today: Day,
+): Remedy {
+  const { number, dueOn } = late;
+  if (dueOn === null || late.late === 0) return { moreEachDay: null, fewer: null, after: [] };
+  let [workingDays, there] = [0, 0];
+  for (
+    let day = today, ahead = 0;
+    day <= dueOn && ahead < HORIZON;
+    ahead += 1, day = dayAfter(today, ahead)
+  ) {
+    const minutes = minutesOn(day, hours);
+    if (minutes > 0) workingDays += 1;
+    there += minutes;
+  }
+  const byCost = lines
+    .filter(({ minutesEach }) => minutesEach > 0)
+    .map(({ line, count, minutesEach }) => ({ line, count, pieces: Math.ceil(late.late / minutesEach) }))
+    .filter(({ count, pieces }) => pieces <= count)
+    .sort((a, b) => a.pieces - b.pieces || a.line - b.line);
+  const order = inOrderOfDue(jobs);
+  const before = order.slice(
+    0,
+    order.findIndex((job) => job.number === number),
+  );
+  // More time goes to what is before it first, if that is late too.
+  const wanted = before.reduce(
+    (sum, { minutes }) => sum + minutes,
+    jobs.find((job) => job.number === number)?.minutes ?? 0,
+  );
+  const isInTime = (without: number) => {
+    const rest = jobs.filter((job) => job.number !== without);
+    return scheduleJobs(rest, hours, today).jobs.find((job) => job.number === number)?.late === 0;
+  };
+  const [first] = byCost;
+  return {
+    moreEachDay: workingDays > 0 ? Math.ceil((wanted - there) / workingDays) : null,
+    fewer: first ? { line: first.line, pieces: first.pieces } : null,
+    after: before.filter((job) => isInTime(job.number)).map((job) => job.number),
+  };
+}

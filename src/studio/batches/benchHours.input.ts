@@ -1,0 +1,18 @@
+import { ArrayMaxSize, ArrayMinSize, IsArray } from 'class-validator';
+import { ReadsBy, ReadsNumbers, ReadsWhole } from '../kernel/rules';
+import { readDaysOff } from './readDaysOff';
+
+/** When there is time at the bench, as it is typed. */
+export class BenchHoursInput {
+  @ReadsWhole(0, 1_000_000_000) version!: string;
+
+  /** Hours of each weekday, Monday first. */
+  @IsArray()
+  @ArrayMinSize(7)
+  @ArrayMaxSize(7)
+  @ReadsNumbers(0, 24)
+  weekly!: string[];
+
+  /** Days off, one a line. */
+  @ReadsBy('daysOff', readDaysOff) daysOff!: string;
+}

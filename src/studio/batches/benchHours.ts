@@ -1,0 +1,122 @@
+import { formatISO } from 'date-fns';
+import { minutesOfBatch } from '@/core/batch/batch';
+import { minutesOf } from '@/core/pattern/pattern';
+import { expectOk } from '@/core/result';
+import {
+  remedyFor,
+  scheduleJobs,
+  type BenchHours,
+  type Remedy,
+  type ScheduledDay,
+  type ScheduledJob,
+} from '@/core/schedule/schedule';
+import type { Tx } from '@/data/inStudio';
+import { stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { linesOf } from './batches';
+import { BenchHoursInput } from './benchHours.input';
+import { readDaysOff } from './readDaysOff';
+
+/** The studio’s hours; version 0 until somebody has said them. */
+export interface HoursView extends BenchHours {
+  readonly version: number;
+}
+
+/** What is taken until hours are said: four on each day from Monday to Friday. */
+const USUAL: HoursView = { version: 0, weekly: [240, 240, 240, 240, 240, 0, 0], daysOff: [] };
+
+async function hoursIn(tx: Tx): Promise<HoursView> {
+  const row = await tx.first<HoursView>(
+    `SELECT version, weekly, days_off::text[] AS "daysOff" FROM bench_hours WHERE studio_id = $1`,
+    [tx.session.studioId],
+  );
+  return row ?? USUAL;
+}
+
+/** Says when there is time at the bench. */
+export function setBenchHours(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(BenchHoursInput, plain);
+  };
+  return post(session, 'setBenchHours', postKey, prepare, async (tx, input) => {
+    const now = await hoursIn(tx);
+    if (now.version !== numberOf(input.version))
+      throw stale('Somebody changed the hours while you had the page open. Reload it, then set them again.');
+    await tx.run(
+      `INSERT INTO bench_hours (studio_id, weekly, days_off) VALUES ($1, $2::int[], $3::date[])
+       ON CONFLICT (studio_id) DO UPDATE SET weekly = excluded.weekly, days_off = excluded.days_off, version = bench_hours.version + 1`,
+      [
+        session.studioId,
+        input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
+        expectOk(readDaysOff(input.daysOff)),
+      ],
+    );
+    return null;
+  });
+}
+
+/** A batch on the calendar, and what would bring it in time when it is late. */
+export interface ScheduledBatch extends ScheduledJob {
+  readonly name: string;
+  readonly minutes: number;
+  readonly remedy: Remedy;
+  /** What its lines are called. */
+  readonly lineNames: Readonly<Record<number, string>>;
+}
+
+export interface ScheduleView {
+  readonly hours: HoursView;
+  readonly days: readonly ScheduledDay[];
+  readonly batches: readonly ScheduledBatch[];
+}
+
+/** When the open batches will be ready: what is due first is worked first, from today on. */
+export function showSchedule(session: StudioSession): Promise<ScheduleView> {
+  return look(session, async (tx) => {
+    const hours = await hoursIn(tx);
+    const rows = await tx.select<{ id: string; number: number; name: string; dueOn: string | null }>(
+      `SELECT batch_id AS id, number, name, due_on::text AS "dueOn" FROM batches
+        WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
+      [session.studioId],
+    );
+    const lines = await linesOf(
+      tx,
+      rows.map(({ id }) => id),
+    );
+    const batches = rows.map((row) => {
+      const own = lines.filter(({ batchId }) => batchId === row.id);
+      return { ...row, lines: own, minutes: Math.ceil(minutesOfBatch(own)) };
+    });
+    const today = formatISO(session.now, { representation: 'date' });
+    const { days, jobs } = scheduleJobs(batches, hours, today);
+    return {
+      hours,
+      days,
+      batches: jobs.flatMap((job): ScheduledBatch[] => {
+        const batch = batches.find(({ number }) => number === job.number);
+        if (!batch) return [];
+        const times = batch.lines.map(({ line, count, body }) => ({
+          line,
+          count,
+          minutesEach: minutesOf(body).each,
+        }));
+        return [
+          {
+            ...job,
+            name: batch.name,
+            minutes: batch.minutes,
+            remedy: remedyFor(job, batches, times, hours, today),
+            lineNames: Object.fromEntries(batch.lines.map(({ line, body }) => [line, body.name])),
+          },
+        ];
+      }),
+    };
+  });
+}
