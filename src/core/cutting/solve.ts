@@ -44,8 +44,6 @@ export interface SolveOptions {
   readonly clock: () => number;
   /** Asked now and then; when it says so, the best plan so far is given. */
   readonly shouldStop?: () => boolean;
-  /** Told now and then: the best plan so far and the bound. */
-  readonly onProgress?: (objective: number, bound: number) => void;
 }
 
 /** Within this part of the objective a plan counts as the best there is. */
@@ -58,6 +56,7 @@ const LONG = 20;
 const FEW = { patterns: 2_000, nodes: 40_000 };
 /** Patterns without any rest, or nearly as good as the bound, that are looked for to mend a plan. */
 const MORE = { patterns: 12_000, nodes: 1_500_000 };
+
 /**
  * Cuts with the least loss from unequal stock, by column generation: a linear programme over cutting patterns gives the bound, rounding
  * it step by step gives plans, and an integer programme over the patterns that were found mends them. Small problems are told to the
@@ -124,12 +123,10 @@ class Search {
     const plan = planOf(this.problem, cut);
     const objective = objectiveOf(this.problem, plan);
     if (objective <= this.best.objective) this.best = { plan, objective, method };
-    this.tell();
   }
 
   proveAtLeast(bound: number): void {
     this.under = Math.max(this.under, Math.min(bound, this.best.objective));
-    this.tell();
   }
 
   answer(): CuttingAnswer {
@@ -146,10 +143,6 @@ class Search {
       method,
       byEye: this.byEye,
     };
-  }
-
-  private tell(): void {
-    this.options.onProgress?.(this.best.objective, this.under);
   }
 }
 
