@@ -2,19 +2,10 @@ import type { Solver } from '../programme/programme';
 import type { Micrometres } from '../units/length';
 import { bestFit } from './bestFit';
 import { masterOf, UM, type Open } from './master';
-import {
-  cutTypes,
-  keyOf,
-  patternOf,
-  searchPatterns,
-  stockClasses,
-  type Pattern,
-  type SearchLimits,
-  type Sorted,
-  type StockClass,
-} from './patterns';
-import type { Duals } from './pricing';
-import { objectiveOf, planOf, wasteOf, worthOf, type CuttingPlan, type CuttingProblem } from './problem';
+import { nearlyAsGood, withoutRest } from './nearPatterns';
+import { cutTypes, searchPatterns, stockClasses, type Pattern, type Sorted } from './patterns';
+import { cutBy, eachTypeAlone, patternsOf, timesIn } from './planPatterns';
+import { objectiveOf, planOf, wasteOf, type CuttingPlan, type CuttingProblem } from './problem';
 import { fits, Pool, relax, type Relaxed } from './relax';
 
 /** How a plan was come by. */
@@ -216,13 +207,7 @@ function searchByColumns(search: Search, solver: Solver, sorted: Sorted): void {
   if (search.isGood || !search.hasLeft(0.05)) return;
   const limits = { ...MORE, goOn: () => search.hasLeft(0.2) };
   const { patterns, areAll } = nearlyAsGood(sorted, root.duals, search.open, limits);
-  const exactly = searchPatterns(
-    sorted,
-    limits,
-    (_, rest) => rest === 0,
-    cannotFill(Math.min(...sorted.types.map(({ length }) => length))),
-  );
-  pool.add([...patterns, ...(exactly ?? [])]);
+  pool.add([...patterns, ...withoutRest(sorted, limits)]);
   const before = search.objective;
   const bound = mend(search, solver, sorted, pool.all, search.left(), 'column generation');
   if (areAll && bound !== undefined) search.proveAtLeast(Math.min(bound, before));
@@ -278,125 +263,4 @@ function restByEye(
   const { unmet } = planOf(problem, cut);
   const rest = bestFit({ ...problem, cuts: unmet, stock: problem.stock.filter(({ id }) => !cut.has(id)) });
   return rest.pieces.map(({ id, cuts }) => [id, cuts]);
-}
-
-/** What is cut from which piece, when patterns are cut so often. */
-function cutBy(
-  { types, classes }: Sorted,
-  used: readonly { readonly pattern: Pattern; readonly times: number }[],
-): Map<string, Micrometres[]> {
-  const cut = new Map<string, Micrometres[]>();
-  const next = classes.map(() => 0);
-  for (const { pattern, times } of used) {
-    const lengths = pattern.counts.flatMap(([type, count]) =>
-      Array.from({ length: count }, () => types[type]?.length as Micrometres),
-    );
-    for (let time = 0; time < times; time += 1) {
-      const at = next[pattern.from] ?? 0;
-      const id = classes[pattern.from]?.ids[at];
-      if (id === undefined) break;
-      next[pattern.from] = at + 1;
-      cut.set(id, lengths);
-    }
-  }
-  return cut;
-}
-
-/** The patterns that a plan cuts, one for each piece that is not long. */
-function patternsOf(sorted: Sorted, { pieces }: CuttingPlan): Pattern[] {
-  const classOf = new Map(sorted.classes.flatMap(({ ids }, from) => ids.map((id) => [id, from] as const)));
-  const typeOf = new Map(sorted.types.map(({ length }, type) => [length, type]));
-  return pieces.flatMap(({ id, cuts }) => {
-    const from = classOf.get(id);
-    if (from === undefined) return [];
-    const counts = new Map<number, number>();
-    for (const cut of cuts) {
-      const type = typeOf.get(cut) ?? 0;
-      counts.set(type, (counts.get(type) ?? 0) + 1);
-    }
-    return (
-      patternOf(
-        sorted,
-        from,
-        [...counts].sort(([a], [b]) => a - b),
-      ) ?? []
-    );
-  });
-}
-
-/** How often a plan cuts each of the patterns. */
-function timesIn(sorted: Sorted, plan: CuttingPlan, patterns: readonly Pattern[]): number[] {
-  const times = new Map<string, number>();
-  for (const pattern of patternsOf(sorted, plan)) {
-    const key = keyOf(pattern);
-    times.set(key, (times.get(key) ?? 0) + 1);
-  }
-  return patterns.map((pattern) => times.get(keyOf(pattern)) ?? 0);
-}
-
-/** Each type alone, as often as it fits. */
-const eachTypeAlone = (sorted: Sorted): Pattern[] =>
-  sorted.classes.flatMap((each, from) =>
-    sorted.types.flatMap(({ length, count }, type) => {
-      const times = Math.min(count, Math.floor(each.length / length));
-      return times > 0 ? (patternOf(sorted, from, [[type, times]]) ?? []) : [];
-    }),
-  );
-
-/** Whether the types that are left cannot fill so little room to the end. */
-const cannotFill =
-  (shortest: number) =>
-  (_: Pattern['counts'], left: number): boolean =>
-    left > 0 && left < shortest;
-
-/** Parts of the gap that are searched, until the patterns within are few enough. */
-const PARTS = [1, 1 / 4, 1 / 16, 1 / 64];
-
-/**
- * Patterns whose reduced cost is within the gap: a plan that is better than the one that is known has no others, so that with all of
- * them the solver’s own bound holds.
- */
-function nearlyAsGood(
-  sorted: Sorted,
-  duals: Duals,
-  gap: number,
-  limits: SearchLimits,
-): { readonly patterns: readonly Pattern[]; readonly areAll: boolean } {
-  const { problem, types, classes } = sorted;
-  const { worth } = problem;
-  // The most that a micrometre of room can still bring, by the types from one on, when what is left is worth so much.
-  const bringing = (worthLeft: number) => {
-    const most = types.map(({ length }, type) => Math.max(0, duals.ofType(type) / length - worthLeft));
-    for (let type = most.length - 2; type >= 0; type -= 1)
-      most[type] = Math.max(most[type] as number, most[type + 1] as number);
-    return most;
-  };
-  const kept = { offCut: bringing(worth.offCut), spool: bringing(1) };
-  const scrap = bringing(worth.scrap);
-  const dualsOf = (counts: Pattern['counts']) =>
-    counts.reduce((sum, [type, count]) => sum + duals.ofType(type) * count, 0);
-  const lossOf = (from: number, rest: number) => {
-    const { length, isOffCut } = classes[from] as StockClass;
-    return worthOf(length, isOffCut, problem) - worthOf(rest, isOffCut, problem);
-  };
-  for (const part of PARTS) {
-    const within = gap * part;
-    const patterns = searchPatterns(
-      sorted,
-      limits,
-      (counts, rest, from) => lossOf(from, rest) - dualsOf(counts) - duals.ofClass(from) <= within,
-      (counts, rest, type, from) => {
-        const { length, isOffCut } = classes[from] as StockClass;
-        const soFar = dualsOf(counts) + duals.ofClass(from);
-        const used = length - rest;
-        const asScrap =
-          worthOf(length, isOffCut, problem) - worth.scrap * rest - rest * (scrap[type] ?? 0) - soFar;
-        const ofKept = (isOffCut ? kept.offCut : kept.spool)[type] ?? 0;
-        const asKept = (isOffCut ? worth.offCut : 1) * used - rest * ofKept - soFar;
-        return Math.min(asScrap, asKept) > within;
-      },
-    );
-    if (patterns) return { patterns, areAll: part === 1 };
-  }
-  return { patterns: [], areAll: false };
 }

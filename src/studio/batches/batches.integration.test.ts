@@ -4,6 +4,7 @@ import { swapThroughout } from '@/core/pattern/changes';
 import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
+import { batch, line, studioWithPattern } from '../../../tests/support/batches';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -14,7 +15,6 @@ import {
   openStudio,
   problemOf,
   receive,
-  simplePattern,
 } from '../../../tests/support/studio';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveStone } from '../drawers/receive';
@@ -28,32 +28,12 @@ import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
 import { listSpecs } from '../wire/specs';
 import { listBatches, showBatch, type BatchView } from './batches';
-import { benchCalendar } from './benchCalendar';
-import { setBenchHours, showSchedule } from './benchHours';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
 import { planCutting, stopPlanning } from './planCutting';
-import type { BatchLineInput } from './planBatch.input';
 
 afterAll(closeBooks);
-
-const line = (pattern: number, count = 1, more: Partial<BatchLineInput> = {}): BatchLineInput => ({
-  pattern: String(pattern),
-  count: String(count),
-  stone: '',
-  ring: '',
-  bead: '',
-  metal: '',
-  ...more,
-});
-const batch = (lines: readonly BatchLineInput[], more: object = {}) => ({
-  name: 'Spring fair',
-  dueOn: '2026-12-05',
-  notes: '',
-  lines,
-  ...more,
-});
 
 async function view(session: StudioSession, number: number): Promise<BatchView> {
   const shown = await showBatch(session, number);
@@ -73,14 +53,6 @@ async function settled(session: StudioSession, number: number): Promise<BatchVie
 async function planned(session: StudioSession, number: number): Promise<BatchView> {
   done(await planCutting(session, newKey(), number));
   return settled(session, number);
-}
-
-/** A studio with a spool of 10 m and a pattern of one cut of 100 mm and two beads. */
-async function studioWithPattern() {
-  const session = await openStudio();
-  const wire = await receive(session);
-  const { number: pattern } = await simplePattern(session);
-  return { session, wire, pattern };
 }
 
 /** A pattern that is composed for a stone, in wires that the studio has. */
@@ -217,74 +189,6 @@ describe('a batch', () => {
     expect(shown.wires[0]?.buy?.cost).toBeNull();
     expect(shown.plans[0]?.saved).toBeNull();
     expect(shown.lines[0]?.body.parts[0]?.unitCost).toBe(0);
-  });
-});
-
-describe('the hours', () => {
-  const hours = (more: object = {}) => ({
-    version: '0',
-    weekly: ['1', '1', '1', '1', '1', '0', '0'],
-    daysOff: '',
-    ...more,
-  });
-  // 7 December 2026 is a Monday.
-  const monday = new Date('2026-12-07T09:00:00');
-
-  it('say which batch will be late, and what would bring it in time', async () => {
-    const { session, pattern } = await studioWithPattern();
-    const at = { ...session, now: monday };
-    const due = (dueOn: string, name: string) => ({ dueOn, name });
-    // 10 minutes to set up and 20 for each: 110 and 230 minutes.
-    done(await planBatch(at, newKey(), null, batch([line(pattern, 5)], due('2026-12-09', 'First'))));
-    done(await planBatch(at, newKey(), null, batch([line(pattern, 11)], due('2026-12-11', 'Second'))));
-    done(await setBenchHours(at, newKey(), hours()));
-    const { days, batches } = await showSchedule(at);
-    expect(days.slice(0, 3).map(({ work }) => work.map(({ number, minutes }) => [number, minutes]))).toEqual([
-      [[1, 60]],
-      [
-        [1, 50],
-        [2, 10],
-      ],
-      [[2, 60]],
-    ]);
-    // Five hours until Friday are 300 minutes of 340.
-    expect(batches).toMatchObject([
-      { name: 'First', readyOn: '2026-12-08', late: 0 },
-      {
-        name: 'Second',
-        readyOn: '2026-12-14',
-        late: 40,
-        remedy: { moreEachDay: 8, fewer: { line: 1, pieces: 2 }, after: [1] },
-      },
-    ]);
-    done(await setBenchHours(at, newKey(), hours({ version: '1', daysOff: '2026-12-08\n2026-12-09' })));
-    expect((await showSchedule(at)).batches.map(({ late }) => late)).toEqual([50, 160]);
-    const calendar = benchCalendar(await showSchedule(at));
-    expect(calendar).toMatch(/^BEGIN:VCALENDAR/);
-    expect(calendar).toContain('SUMMARY:First: 60 min at the bench');
-    expect(calendar).toMatch(/SUMMARY:Second is due/);
-    expect(calendar).toMatch(/DTSTART;VALUE=DATE:20261211/);
-  });
-
-  it('are set by the owner, by what was read', async () => {
-    const session = await openStudio();
-    expect((await showSchedule(session)).hours).toMatchObject({
-      version: 0,
-      weekly: [240, 240, 240, 240, 240, 0, 0],
-    });
-    const wrong = await setBenchHours(session, newKey(), hours({ daysOff: '2026-02-30' }));
-    expect(problemOf(wrong).fields?.['daysOff']).toMatch(/“2026-02-30” is not a day/);
-    const many = await setBenchHours(
-      session,
-      newKey(),
-      hours({ weekly: ['25', '1', '1', '1', '1', '0', '0'] }),
-    );
-    expect(Object.values(problemOf(many).fields ?? {})[0]).toMatch(/“25” is not a number from 0 to 24/);
-    done(await setBenchHours(session, newKey(), hours()));
-    expect(problemOf(await setBenchHours(session, newKey(), hours())).kind).toBe('stale');
-    expect(problemOf(await setBenchHours(await addTestHelper(session), newKey(), hours())).kind).toBe(
-      'forbidden',
-    );
   });
 });
 

@@ -6,6 +6,7 @@ import { pickableArticles } from '@/studio/batches/namePart';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { dueIn, hours } from '../due';
+import { PaperMenu } from '@/ui/PaperMenu';
 import { CancelBatch } from './CancelBatch';
 import { PlanDrawn } from './PlanDrawn';
 import { Planning } from './Planning';
@@ -40,7 +41,7 @@ export default async function BatchPage({ params }: { params: Params }) {
             <Link href={`/batches/${label}/edit`} className="btn btn-lg">
               Change it
             </Link>
-            <Papers of={label} planned={plans.length > 0} />
+            {plans.length > 0 && <PaperMenu of={`/batches/${label}`} papers={PAPERS} />}
             <CancelBatch number={number} />
           </div>
         )}
@@ -76,22 +77,6 @@ export default async function BatchPage({ params }: { params: Params }) {
 }
 
 /** What can be taken to the bench. */
-function Papers({ of, planned }: { of: string; planned: boolean }) {
-  if (!planned) return null;
-  return (
-    <details className="dropdown dropdown-end">
-      <summary className="btn btn-lg">On paper</summary>
-      <ul className="dropdown-content menu leaf z-40 w-64 shadow-lg">
-        {PAPERS.map(([file, title]) => (
-          <li key={file}>
-            <a href={`/batches/${of}/${file}`}>{title}</a>
-          </li>
-        ))}
-      </ul>
-    </details>
-  );
-}
-
 const PAPERS = [
   ['cut-sheet.pdf', 'Cut sheet and pick list, PDF'],
   ['cut-sheet.svg', 'Cut sheet and pick list, SVG'],

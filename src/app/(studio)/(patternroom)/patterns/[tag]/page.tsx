@@ -11,6 +11,7 @@ import { showPattern } from '@/studio/patterns/patterns';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { madeSaid } from '../madeSaid';
+import { PaperMenu } from '@/ui/PaperMenu';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PrintButton } from '@/ui/PrintButton';
 import { WireChip } from '@/ui/WireChip';
@@ -53,7 +54,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
-          <Papers of={label} />
+          <PaperMenu of={`/patterns/${label}`} papers={PAPERS} />
           <PrintButton />
           {isOwner && (
             <Link href={`/patterns/${label}/${body.composition ? 'compose' : 'edit'}`} className="btn btn-lg">
@@ -132,6 +133,7 @@ export default async function PatternPage({ params }: { params: Params }) {
   );
 }
 
+/** What can be taken to the bench or to another studio. */
 const PAPERS = [
   ['strips.pdf', 'Cut strips at 1:1, PDF'],
   ['strips.svg', 'Cut strips at 1:1, SVG'],
@@ -139,19 +141,3 @@ const PAPERS = [
   ['card.svg', 'Pattern card, SVG'],
   ['pattern.json', 'The pattern as a file, JSON'],
 ] as const;
-
-/** What can be taken to the bench or to another studio. */
-function Papers({ of }: { of: string }) {
-  return (
-    <details className="dropdown dropdown-end">
-      <summary className="btn btn-lg">On paper</summary>
-      <ul className="dropdown-content menu leaf z-40 w-64 shadow-lg">
-        {PAPERS.map(([file, title]) => (
-          <li key={file}>
-            <a href={`/patterns/${of}/${file}`}>{title}</a>
-          </li>
-        ))}
-      </ul>
-    </details>
-  );
-}
