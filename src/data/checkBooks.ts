@@ -45,10 +45,10 @@ const CHECKS: readonly string[] = [
      LEFT JOIN (SELECT DISTINCT ON (studio_id, stock_piece_id) studio_id, stock_piece_id, quantity FROM movements
                  ORDER BY studio_id, stock_piece_id, movement_id) m USING (studio_id, stock_piece_id)
     WHERE m.quantity IS DISTINCT FROM p.initial_quantity`,
-  // Wire, scrap and spoilage of every finished piece; a making that was reversed took nothing.
+  // Wire, scrap and spoilage of every finished piece, with what it bears of its batch’s; a making that was reversed took nothing.
   `SELECT f.studio_id AS studio, 'F-' || lpad(f.number::text, 4, '0') AS what,
           concat_ws(' / ', k.there * f.wire_cost, k.there * f.scrap_cost, k.there * f.spoilage_cost) AS kept,
-          concat_ws(' / ', COALESCE(m.wire, 0), COALESCE(m.scrap, 0), COALESCE(m.spoilage, 0)) AS rebuilt
+          concat_ws(' / ', COALESCE(m.wire, 0), COALESCE(m.scrap, 0) + s.scrap, COALESCE(m.spoilage, 0) + s.spoilage) AS rebuilt
      FROM pieces f CROSS JOIN LATERAL (SELECT CASE WHEN f.struck_at IS NULL THEN 1 ELSE 0 END AS there) AS k
      LEFT JOIN (SELECT m.studio_id, m.piece_id,
                        -COALESCE(sum(m.cost_units) FILTER (WHERE m.kind IN ('cut', 'returned')), 0) AS wire,
@@ -56,14 +56,18 @@ const CHECKS: readonly string[] = [
                        -COALESCE(sum(m.cost_units) FILTER (WHERE m.kind = 'spoiled'), 0) AS spoilage
                   FROM movements m JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware = 'wire'
                  WHERE m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
-    WHERE (COALESCE(m.wire, 0), COALESCE(m.scrap, 0), COALESCE(m.spoilage, 0)) IS DISTINCT FROM
+     CROSS JOIN LATERAL (SELECT COALESCE(sum(c.scrap_share), 0)::bigint AS scrap, COALESCE(sum(c.spoilage_share), 0)::bigint AS spoilage
+                           FROM batch_pieces b JOIN batch_cuts c ON c.studio_id = b.studio_id AND c.batch_id = b.batch_id AND c.line = b.line AND c.piece = b.piece
+                          WHERE b.studio_id = f.studio_id AND b.piece_id = f.piece_id) AS s
+    WHERE (COALESCE(m.wire, 0), COALESCE(m.scrap, 0) + s.scrap, COALESCE(m.spoilage, 0) + s.spoilage) IS DISTINCT FROM
           (k.there * f.wire_cost::numeric, k.there * f.scrap_cost::numeric, k.there * f.spoilage_cost::numeric)`,
   // Supplies that every finished piece used up.
   `SELECT f.studio_id AS studio, 'supplies of F-' || lpad(f.number::text, 4, '0') AS what,
           (CASE WHEN f.struck_at IS NULL THEN f.supplies_cost ELSE 0 END)::text AS kept, COALESCE(m.used, 0)::text AS rebuilt
      FROM pieces f
-     LEFT JOIN (SELECT studio_id, piece_id, -sum(cost_units) AS used FROM movements WHERE kind = 'used' AND piece_id IS NOT NULL
-                 GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
+     LEFT JOIN (SELECT m.studio_id, m.piece_id, -sum(m.cost_units) AS used FROM movements m
+                  JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware = 'supply'
+                 WHERE m.kind = 'used' AND m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
     WHERE COALESCE(m.used, 0) <> CASE WHEN f.struck_at IS NULL THEN f.supplies_cost ELSE 0 END`,
   // Shades never name more beads than a strand holds.
   `SELECT p.studio_id AS studio, ${TAG} || ' by its shades' AS what, p.quantity::text AS kept, s.named::text AS rebuilt
@@ -129,6 +133,25 @@ const CHECKS: readonly string[] = [
      LEFT JOIN set_asides s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id AND s.stock_piece_id = (each ->> 'id')::uuid
     WHERE b.planning = 'planned' GROUP BY b.studio_id, b.number, each ->> 'id'
    HAVING sum((each ->> 'length')::bigint - (each ->> 'left')::bigint) > max(COALESCE(s.quantity, 0))`,
+  // No wire that is planned to be cut is cut already.
+  `SELECT b.studio_id AS studio, 'cuts of batch R-' || lpad(b.number::text, 4, '0') AS what, 'to be cut' AS kept, 'cut already' AS rebuilt
+     FROM batches b JOIN cutting_plans p ON p.studio_id = b.studio_id AND p.batch_id = b.batch_id
+     CROSS JOIN LATERAL jsonb_array_elements(p.plan -> 'pieces') AS piece CROSS JOIN LATERAL jsonb_array_elements(piece -> 'cuts') AS cut
+     JOIN batch_cuts c ON c.studio_id = b.studio_id AND c.batch_id = b.batch_id AND c.kind = 'cut' AND c.line = (cut ->> 'line')::int
+      AND c.piece = (cut ->> 'piece')::int AND c.cut_index = (cut ->> 'cutIndex')::int AND c.copy = (cut ->> 'copy')::int`,
+  // What is in a tray is what the ledger says was cut, and lies aside for its batch until its piece is made.
+  `SELECT c.studio_id AS studio, ${TAG} || ' in the tray' AS what, c.length_um || ', ' || c.length_um || ' aside' AS kept,
+          p.initial_quantity || ', ' || COALESCE(s.quantity, 0) || ' aside' AS rebuilt
+     FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+     JOIN batches b ON b.studio_id = c.studio_id AND b.batch_id = c.batch_id
+     LEFT JOIN set_asides s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
+     LEFT JOIN batch_pieces m ON m.studio_id = c.studio_id AND m.batch_id = c.batch_id AND m.line = c.line AND m.piece = c.piece
+    WHERE c.kind = 'cut' AND (c.length_um <> p.initial_quantity
+       OR (b.state = 'open' AND b.planning <> 'stale' AND COALESCE(s.quantity, 0) <> CASE WHEN m.piece_id IS NULL THEN p.quantity ELSE 0 END))`,
+  // A piece of a batch that is made stands on the shelf.
+  `SELECT m.studio_id AS studio, 'piece of batch R-' || lpad(b.number::text, 4, '0') AS what, 'made' AS kept, 'taken back' AS rebuilt
+     FROM batch_pieces m JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
+     JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id WHERE f.struck_at IS NOT NULL AND b.state <> 'cancelled'`,
   // What left for the refiner is what the jar gave.
   `SELECT r.studio_id AS studio, 'sent to ' || r.refiner || ' on ' || r.sent_on AS what, r.mass_ug || ' µg' AS kept, -sum(m.quantity) || ' µg' AS rebuilt
      FROM refinings r LEFT JOIN movements m ON m.studio_id = r.studio_id AND m.post_key = r.post_key AND m.kind = 'refined'

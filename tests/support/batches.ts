@@ -1,5 +1,8 @@
 import type { BatchLineInput } from '../../src/studio/batches/planBatch.input';
-import { openStudio, receive, simplePattern } from './studio';
+import { showBatch, type BatchView } from '../../src/studio/batches/batches';
+import { planCutting } from '../../src/studio/batches/planCutting';
+import type { StudioSession } from '../../src/studio/kernel/useCase';
+import { done, newKey, openStudio, receive, simplePattern } from './studio';
 
 /** A line of a batch as its form sends it. */
 export const line = (pattern: number, count = 1, more: Partial<BatchLineInput> = {}): BatchLineInput => ({
@@ -27,4 +30,26 @@ export async function studioWithPattern() {
   const wire = await receive(session);
   const { number: pattern } = await simplePattern(session);
   return { session, wire, pattern };
+}
+
+/** A batch that must be there. */
+export async function view(session: StudioSession, number: number): Promise<BatchView> {
+  const shown = await showBatch(session, number);
+  if (!shown) throw new Error('the batch is there');
+  return shown;
+}
+
+/** Watches a batch until its planning rests. */
+export async function settled(session: StudioSession, number: number): Promise<BatchView> {
+  for (;;) {
+    const shown = await view(session, number);
+    if (shown.planning !== 'working') return shown;
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+}
+
+/** Plans the cuts of a batch. */
+export async function planned(session: StudioSession, number: number): Promise<BatchView> {
+  done(await planCutting(session, newKey(), number));
+  return settled(session, number);
 }

@@ -14,12 +14,39 @@ export interface BatchCut extends WantedCut {
   readonly piece: number;
 }
 
-/** Every wire that a batch asks for, piece by piece. */
-export const cutsOfBatch = (lines: readonly BatchLine[]): BatchCut[] =>
+/** Which wire of which piece of a batch. */
+export type CutOfBatch = Pick<BatchCut, 'line' | 'piece' | 'cutIndex' | 'copy'>;
+
+/** Equal for the same wire only. */
+export const cutKey = ({ line, piece, cutIndex, copy }: CutOfBatch): string =>
+  `${line}.${piece}.${cutIndex}.${copy}`;
+
+/** Every wire that a batch asks for, piece by piece. @param done keys of wires that are cut already, which are left out */
+export const cutsOfBatch = (lines: readonly BatchLine[], done: ReadonlySet<string> = new Set()): BatchCut[] =>
   lines.flatMap(({ line, count, body }) => {
     const wanted = wantedCuts(body);
-    return Array.from({ length: count }, (_, piece) => wanted.map((cut) => ({ ...cut, line, piece }))).flat();
+    return Array.from({ length: count }, (_, piece) => wanted.map((cut) => ({ ...cut, line, piece })))
+      .flat()
+      .filter((cut) => !done.has(cutKey(cut)));
   });
+
+/** The pieces of one line of a batch that can be made now: all their wires are cut, and they are not made yet. First is 0. */
+export function piecesReady(
+  { line, count, body }: BatchLine,
+  cut: ReadonlySet<string>,
+  made: ReadonlySet<number>,
+): number[] {
+  const wanted = wantedCuts(body);
+  return Array.from({ length: count }, (_, piece) => piece).filter(
+    (piece) => !made.has(piece) && wanted.every((each) => cut.has(cutKey({ ...each, line, piece }))),
+  );
+}
+
+/** The lines without the pieces that are made. @param made how many of each line */
+export const linesToMake = <Line extends Pick<BatchLine, 'line' | 'count'>>(
+  lines: readonly Line[],
+  made: ReadonlyMap<number, number> = new Map(),
+): Line[] => lines.map((each) => ({ ...each, count: Math.max(0, each.count - (made.get(each.line) ?? 0)) }));
 
 /** Beads, stones or findings of one name. */
 export interface BatchPart {

@@ -1,11 +1,15 @@
 import { proposeCuts, type StockLength } from '../cutting/propose';
 import { um, type Micrometres } from '../units/length';
-import { cutsOfBatch, partKey, partsOfBatch, type BatchLine } from './batch';
+import { cutsOfBatch, linesToMake, partKey, partsOfBatch, type BatchLine } from './batch';
 
 /** Free stock: wire by the piece, parts by count under the key of their name; a part that nobody counts holds nothing up. */
 export interface FreeStock {
   readonly wires: readonly StockLength[];
   readonly parts: ReadonlyMap<string, number>;
+  /** Keys of the wires that are cut already and lie in the tray. */
+  readonly cut?: ReadonlySet<string>;
+  /** How many pieces of each line are made already, and have their parts. */
+  readonly made?: ReadonlyMap<number, number>;
 }
 
 /** How a wire stands against what a batch asks of it. */
@@ -43,12 +47,14 @@ export interface Enough {
   readonly bottleneck: WireNeed | PartNeed | undefined;
 }
 
-/** Whether the wires of some pieces can all be cut, by eye. */
-const canCut = (lines: readonly BatchLine[], wires: readonly StockLength[]): boolean =>
-  proposeCuts(cutsOfBatch(lines), wires).shortages.length === 0;
+/** Whether the wires of some pieces that are not cut yet can all be cut, by eye. */
+const canCut = (lines: readonly BatchLine[], { wires, cut }: Pick<FreeStock, 'wires' | 'cut'>): boolean =>
+  proposeCuts(cutsOfBatch(lines, cut), wires).shortages.length === 0;
 
-const canPick = (lines: readonly BatchLine[], parts: ReadonlyMap<string, number>): boolean =>
-  partsOfBatch(lines).every(({ name, count }) => count <= (parts.get(partKey(name)) ?? Infinity));
+const canPick = (lines: readonly BatchLine[], { parts, made }: Pick<FreeStock, 'parts' | 'made'>): boolean =>
+  partsOfBatch(linesToMake(lines, made)).every(
+    ({ name, count }) => count <= (parts.get(partKey(name)) ?? Infinity),
+  );
 
 /**
  * The most pieces, line after line, for which something holds; it holds for fewer when it holds for more.
@@ -88,7 +94,7 @@ const onlyPart = (lines: readonly BatchLine[], key: string): BatchLine[] =>
 
 /** How a batch stands against what is free: of each wire and part needed, free and short, and how many pieces can be made now. */
 export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough {
-  const cuts = cutsOfBatch(lines);
+  const cuts = cutsOfBatch(lines, free.cut);
   const { shortages } = proposeCuts(cuts, free.wires);
   const wires = [...new Set(cuts.map(({ specId }) => specId))].map((specId): WireNeed => {
     const own = cuts.filter((cut) => cut.specId === specId).map(({ length }) => length as number);
@@ -105,24 +111,24 @@ export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough 
       longestFree: longest(there),
       short: shortage?.missing ?? um(0),
       shortCuts: shortage?.cuts ?? 0,
-      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(part, free.wires))),
+      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(part, free))),
     };
   });
-  const parts = partsOfBatch(lines).map(({ name, count }): PartNeed => {
+  const parts = partsOfBatch(linesToMake(lines, free.made)).map(({ name, count }): PartNeed => {
     const has = free.parts.get(partKey(name)) ?? Infinity;
     return {
       name,
       needed: count,
       free: has,
       short: Math.max(0, count - has),
-      pieces: sum(mostPieces(onlyPart(lines, partKey(name)), (part) => canPick(part, free.parts))),
+      pieces: sum(mostPieces(onlyPart(lines, partKey(name)), (part) => canPick(part, free))),
     };
   });
   const missing = [...wires, ...parts].filter(({ short }) => short > 0);
   return {
     wires,
     parts,
-    complete: mostPieces(lines, (part) => canPick(part, free.parts) && canCut(part, free.wires)),
+    complete: mostPieces(lines, (part) => canPick(part, free) && canCut(part, free)),
     bottleneck: missing.reduce<WireNeed | PartNeed | undefined>(
       (least, each) => (least === undefined || each.pieces < least.pieces ? each : least),
       undefined,

@@ -6,6 +6,16 @@ import { drawers } from './0004-drawers';
 import { counting } from './0005-counting';
 import { tokens } from './0006-tokens';
 import { batches } from './0007-batches';
+import { cutting } from './0008-cutting';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
-export const MIGRATIONS: readonly Migration[] = [studio, wire, stockroom, drawers, counting, tokens, batches];
+export const MIGRATIONS: readonly Migration[] = [
+  studio,
+  wire,
+  stockroom,
+  drawers,
+  counting,
+  tokens,
+  batches,
+  cutting,
+];

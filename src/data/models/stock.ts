@@ -144,6 +144,8 @@ export class Movement extends Model<InferAttributes<Movement>, InferCreationAttr
   declare reason: string;
   declare lotId: string | null;
   declare pieceId: string | null;
+  /** The batch that it was done for. */
+  declare batchId: string | null;
   /** The movement that this one undoes. */
   declare reverses: number | null;
 }
@@ -312,6 +314,7 @@ export function initStockModels(sequelize: Sequelize): void {
       reason: text(),
       lotId: maybe(id()),
       pieceId: maybe(id()),
+      batchId: maybe(id()),
       reverses: maybe({ type: DataTypes.BIGINT }),
     },
     { sequelize, tableName: 'movements' },

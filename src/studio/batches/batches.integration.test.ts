@@ -4,7 +4,7 @@ import { swapThroughout } from '@/core/pattern/changes';
 import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
-import { batch, line, studioWithPattern } from '../../../tests/support/batches';
+import { batch, line, planned, settled, studioWithPattern, view } from '../../../tests/support/batches';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -27,33 +27,13 @@ import { batchPaper } from '../paper/batchPaper';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
 import { listSpecs } from '../wire/specs';
-import { listBatches, showBatch, type BatchView } from './batches';
+import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
 import { planCutting, stopPlanning } from './planCutting';
 
 afterAll(closeBooks);
-
-async function view(session: StudioSession, number: number): Promise<BatchView> {
-  const shown = await showBatch(session, number);
-  if (!shown) throw new Error('the batch is there');
-  return shown;
-}
-
-/** Watches a batch until its planning rests. */
-async function settled(session: StudioSession, number: number): Promise<BatchView> {
-  for (;;) {
-    const shown = await view(session, number);
-    if (shown.planning !== 'working') return shown;
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  }
-}
-
-async function planned(session: StudioSession, number: number): Promise<BatchView> {
-  done(await planCutting(session, newKey(), number));
-  return settled(session, number);
-}
 
 /** A pattern that is composed for a stone, in wires that the studio has. */
 async function composedFrame(session: StudioSession): Promise<number> {

@@ -1,5 +1,8 @@
 import {
+  cutsOfBatch,
+  linesToMake,
   minutesOfBatch,
+  piecesReady,
   partKey,
   partsOfBatch,
   stepsOfBatch,
@@ -12,16 +15,19 @@ import type { PatternBody } from '@/core/pattern/pattern';
 import { toBuy } from '@/core/stock/toBuy';
 import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
-import { cost, type CostUnits } from '@/core/units/money';
+import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
+import { bodyShownTo } from '../patterns/patterns';
 import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
 import { specsOfStudio, type KnownSpec } from '../wire/specs';
-import type { CuttingPlanKept } from './cuttingPlan';
+import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import { freeParts, freeWires, type FreePart } from './freeStock';
 import type { BatchLineInput } from './planBatch.input';
+import { plansKept } from './plansKept';
+import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 
-export type BatchState = 'open' | 'cancelled';
+export type BatchState = 'open' | 'made' | 'cancelled';
 /** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
 export type Planning = 'none' | 'working' | 'planned' | 'stale' | 'failed';
 
@@ -34,6 +40,9 @@ export interface BatchSummary {
   readonly state: BatchState;
   readonly planning: Planning;
   readonly pieces: number;
+  /** How many of them are made. */
+  readonly made: number;
+  /** Of what is to be made still. */
   readonly minutes: number;
 }
 
@@ -82,20 +91,19 @@ export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine 
 /** Batches that are listed at once. */
 const PAGE = 100;
 
-/** Batches: open ones by the day they are due, then those that are cancelled. */
+/** Batches: open ones by the day they are due, then those that are made, then those that are cancelled. */
 export function listBatches(session: StudioSession): Promise<BatchSummary[]> {
   return look(session, async (tx) => {
     const rows = await tx.select<BatchRow>(
       `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $1
-        ORDER BY b.state DESC, b.due_on NULLS LAST, b.number DESC LIMIT ${PAGE}`,
+        ORDER BY b.state DESC, CASE WHEN b.state = 'open' THEN b.due_on END NULLS LAST, b.number DESC LIMIT ${PAGE}`,
       [session.studioId],
     );
-    const lines = await linesOf(
-      tx,
-      rows.map(({ id }) => id),
-    );
+    const ids = rows.map(({ id }) => id);
+    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
     return rows.map(({ id, number, name, dueOn, state, planning }) => {
       const own = lines.filter(({ batchId }) => batchId === id);
+      const made = madeCounts(progress.get(id) ?? NOTHING_DONE);
       return {
         number,
         name,
@@ -103,7 +111,8 @@ export function listBatches(session: StudioSession): Promise<BatchSummary[]> {
         state,
         planning,
         pieces: own.reduce((sum, { count }) => sum + count, 0),
-        minutes: minutesOfBatch(own),
+        made: [...made.values()].reduce((sum, count) => sum + count, 0),
+        minutes: minutesOfBatch(linesToMake(own, made)),
       };
     });
   });
@@ -159,8 +168,14 @@ export interface BatchView extends Omit<BatchRow, 'id'> {
   readonly parts: readonly PartStanding[];
   readonly complete: Enough['complete'];
   readonly bottleneck: Enough['bottleneck'];
+  /** Of what is to be made still. */
   readonly minutes: number;
   readonly steps: readonly BatchStep[];
+  /** How many of its wires are cut, and how many there are. */
+  readonly cuts: { readonly done: number; readonly all: number };
+  /** Of each line, how many pieces are made, and which can be made now since all their wires are cut; the first is 0. */
+  readonly made: ReadonlyMap<number, number>;
+  readonly ready: ReadonlyMap<number, readonly number[]>;
   readonly plans: readonly PlanView[];
   /** What is set aside for it besides wire. */
   readonly picks: readonly PickedPart[];
@@ -173,6 +188,9 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
     if (!batch) return null;
     const { id, ...row } = batch;
     const lines = await linesOf(tx, [id]);
+    const progress = (await progressOf(tx, [id])).get(id) ?? NOTHING_DONE;
+    const made = madeCounts(progress);
+    const toMake = linesToMake(lines, made);
     const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
     const parts = partsOfBatch(lines);
     const drawers = await freeParts(
@@ -189,18 +207,17 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
     const enough = enoughFor(lines, {
       wires: wires.filter(({ specId }) => needed.includes(specId)),
       parts: new Map(drawers.map(({ key, free }) => [key, free])),
+      cut: progress.cut,
+      made,
     });
     const buying = await buyingOf(tx, enough, drawers);
     const freeOf = (specId: string) =>
       wires
         .filter((wire) => wire.specId === specId)
         .reduce((sum, { length }) => sum + length, 0) as Micrometres;
-    const sees = session.role === 'owner';
-    const strip = (body: PatternBody): PatternBody =>
-      sees ? body : { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: cost(0) })) };
     return {
       ...row,
-      lines: lines.map(({ batchId: _, ...line }) => ({ ...line, body: strip(line.body) })),
+      lines: lines.map(({ batchId: _, ...line }) => ({ ...line, body: bodyShownTo(session, line.body) })),
       specs,
       wires: enough.wires.flatMap((need) => {
         const spec = specs[need.specId];
@@ -222,8 +239,16 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       }),
       complete: enough.complete,
       bottleneck: enough.bottleneck,
-      minutes: minutesOfBatch(lines),
-      steps: stepsOfBatch(lines),
+      minutes: minutesOfBatch(toMake),
+      steps: stepsOfBatch(toMake),
+      cuts: { done: progress.cut.size, all: cutsOfBatch(lines).length },
+      made,
+      ready: new Map(
+        lines.map((each) => [
+          each.line,
+          piecesReady(each, progress.cut, progress.made.get(each.line) ?? new Set()),
+        ]),
+      ),
       plans: await plansOf(tx, id, specs),
       picks: await tx.select<PickedPart>(
         `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM set_asides s
@@ -293,11 +318,7 @@ async function plansOf(
   batchId: string,
   specs: Readonly<Record<string, KnownSpec>>,
 ): Promise<PlanView[]> {
-  const rows = await tx.select<{ specId: string; plan: CuttingPlanKept }>(
-    `SELECT c.spec_id AS "specId", c.plan FROM cutting_plans c JOIN articles a ON a.studio_id = c.studio_id AND a.article_id = c.spec_id
-      WHERE c.studio_id = $1 AND c.batch_id = $2 ORDER BY a.sort_key`,
-    [tx.session.studioId, batchId],
-  );
+  const rows = await plansKept(tx, batchId);
   const prices: ReadonlyMap<string, PriceFor> =
     tx.session.role === 'owner'
       ? await replacementPrices(

@@ -1,5 +1,5 @@
 import { formatISO } from 'date-fns';
-import { minutesOfBatch } from '@/core/batch/batch';
+import { linesToMake, minutesOfBatch } from '@/core/batch/batch';
 import { minutesOf } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
 import {
@@ -18,6 +18,7 @@ import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { linesOf } from './batches';
 import { BenchHoursInput } from './benchHours.input';
 import { readDaysOff } from './readDaysOff';
+import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 
 /** The studio’s hours; version 0 until somebody has said them. */
 export interface HoursView extends BenchHours {
@@ -77,7 +78,7 @@ export interface ScheduleView {
   readonly batches: readonly ScheduledBatch[];
 }
 
-/** When the open batches will be ready: what is due first is worked first, from today on. */
+/** When the open batches will be ready, with what is made of them left out: what is due first is worked first, from today on. */
 export function showSchedule(session: StudioSession): Promise<ScheduleView> {
   return look(session, async (tx) => {
     const hours = await hoursIn(tx);
@@ -86,12 +87,14 @@ export function showSchedule(session: StudioSession): Promise<ScheduleView> {
         WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
       [session.studioId],
     );
-    const lines = await linesOf(
-      tx,
-      rows.map(({ id }) => id),
-    );
+    const ids = rows.map(({ id }) => id);
+    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
     const batches = rows.map((row) => {
-      const own = lines.filter(({ batchId }) => batchId === row.id);
+      const made = madeCounts(progress.get(row.id) ?? NOTHING_DONE);
+      const own = linesToMake(
+        lines.filter(({ batchId }) => batchId === row.id),
+        made,
+      );
       return { ...row, lines: own, minutes: Math.ceil(minutesOfBatch(own)) };
     });
     const today = formatISO(session.now, { representation: 'date' });

@@ -1,9 +1,11 @@
+import { tag } from '@/core/tag';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { batchNumbered } from './batches';
-import { releaseAll } from './setAsides';
+import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
+import { lockOpenBatch, setTrayAside } from './tray';
 
-/** Cancels a batch: everything that was set aside for it is free again. */
+/** Cancels a batch: everything that was set aside for it is free again; wires that are cut already are off-cuts now. */
 export function cancelBatch(session: StudioSession, postKey: string, number: number): Promise<Outcome<null>> {
   return post(
     session,
@@ -11,14 +13,56 @@ export function cancelBatch(session: StudioSession, postKey: string, number: num
     postKey,
     () => number,
     async (tx) => {
-      const batch = await batchNumbered(tx, number);
-      if (!batch) throw refused('This batch is no longer there.');
+      const batch = await lockOpenBatch(tx, number);
       await releaseAll(tx, batch.id);
       await tx.run(
         `UPDATE batches SET state = 'cancelled', planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
           WHERE studio_id = $1 AND batch_id = $2`,
         [session.studioId, batch.id],
       );
+      return null;
+    },
+  );
+}
+
+/**
+ * Takes a batch up again that was cancelled: its stones are set aside for it again, and the wires that were cut for it as far as they
+ * are there still. Its cuts have to be planned again.
+ */
+export function takeUpAgain(session: StudioSession, postKey: string, number: number): Promise<Outcome<null>> {
+  return post(
+    session,
+    'takeUpAgain',
+    postKey,
+    () => number,
+    async (tx) => {
+      const { studioId } = session;
+      const batch = await batchNumbered(tx, number);
+      if (batch?.state !== 'cancelled') throw refused('This batch is not cancelled. Nothing was changed.');
+      await tx.run(
+        `UPDATE batches SET state = 'open', version = version + 1 WHERE studio_id = $1 AND batch_id = $2`,
+        [studioId, batch.id],
+      );
+      const stones = await tx.select<{
+        id: string;
+        articleId: string;
+        number: number;
+        isFree: boolean;
+      }>(
+        `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number,
+                p.quantity > ${SET_ASIDE_FOR_OTHERS} AND t.set_aside_for = '' AS "isFree"
+           FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
+           JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
+          WHERE l.studio_id = $1 AND l.batch_id = $2
+            AND NOT EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.line = l.line)
+          ORDER BY p.stock_piece_id FOR UPDATE OF p`,
+        [studioId, batch.id, batch.id],
+      );
+      const gone = stones.find(({ isFree }) => !isFree);
+      if (gone)
+        throw refused(`${tag('stone', gone.number)} is not free for it any more. Nothing was changed.`);
+      for (const stone of stones) await setStoneAside(tx, batch, stone);
+      await setTrayAside(tx, batch.id);
       return null;
     },
   );

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { bodyFor, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
@@ -16,6 +17,7 @@ import { settingsIn } from '../settings/settings';
 import { specsOfStudio } from '../wire/specs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
 import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
+import { setTrayAside } from './tray';
 
 /** The batch that a form was opened on, as it was then. */
 export interface BatchBase {
@@ -58,8 +60,10 @@ export function planBatch(
     const batchId = known ?? randomUUID();
     const number = base?.number ?? (await takeNumbers(tx, 'batch'));
     const [name, dueOn] = [input.name.trim(), input.dueOn === '' ? null : input.dueOn];
+    const begun = known ? await linesBegun(tx, batchId) : [];
     if (known) {
       await releaseAll(tx, batchId);
+      await setTrayAside(tx, batchId);
       await tx.run('DELETE FROM batch_lines WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
       await tx.run(
         `UPDATE batches SET name = $3, due_on = $4, notes = $5, planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
@@ -71,7 +75,7 @@ export function planBatch(
         `INSERT INTO batches (studio_id, batch_id, number, name, due_on, notes, user_id, created_at) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
         [studioId, batchId, number, name, dueOn, input.notes, userId, now],
       );
-    const lines = await readLines(tx, batchId, input.lines);
+    const lines = await readLines(tx, batchId, input.lines, begun);
     for (const [index, { patternId, revision, count, wanted, body, stone }] of lines.entries()) {
       await tx.run(
         `INSERT INTO batch_lines (studio_id, batch_id, line, pattern_id, revision, count, wanted, body, stone_id)
@@ -101,7 +105,7 @@ async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string
     [tx.session.studioId, number],
   );
   if (!row) throw refused('This batch is no longer there.');
-  if (row.state !== 'open') throw refused('This batch is cancelled; plan a new one.');
+  if (row.state !== 'open') throw refused(`This batch is ${row.state}; plan a new one.`);
   if (row.version !== version)
     throw stale(
       'Somebody changed this batch while you had it open. What you typed is still here; open the batch in another tab to compare.',
@@ -109,7 +113,49 @@ async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string
   return row.id;
 }
 
-async function readLines(tx: Tx, batchId: string, lines: readonly BatchLineInput[]): Promise<LineRow[]> {
+/** A line of which wires are cut already: what it makes stands. */
+interface LineBegun extends Pick<LineRow, 'patternId' | 'revision' | 'wanted' | 'body'> {
+  readonly line: number;
+  readonly cuts: number;
+  /** The pieces that wires are cut for: the first so many. */
+  readonly pieces: number;
+}
+
+const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> =>
+  tx.select<LineBegun>(
+    `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, c.cuts, c.pieces
+       FROM batch_lines l JOIN (SELECT line, count(*)::int AS cuts, max(piece) + 1 AS pieces FROM batch_cuts
+                                 WHERE studio_id = $1 AND batch_id = $2 AND kind = 'cut' GROUP BY line) c USING (line)
+      WHERE l.studio_id = $1 AND l.batch_id = $2 ORDER BY l.line`,
+    [tx.session.studioId, batchId],
+  );
+
+/** Lines of which wires are cut keep their place and what they make, and are not made fewer than are begun. @throws Refused beside the line */
+function refuseBegun(begun: readonly LineBegun[], lines: readonly BatchLineInput[]): void {
+  for (const { line, cuts, pieces, wanted, body } of begun) {
+    const now = lines[line - 1];
+    const wires = `${cuts} ${cuts === 1 ? 'wire is' : 'wires are'} cut for line ${line}, “${body.name}”`;
+    if (!now) throw refused(`${wires}: it cannot be left out. Undo the cuts first, or cancel the batch.`);
+    if (!isDeepStrictEqual({ ...now, count: '' }, { ...wanted, count: '' }))
+      throw invalid(
+        `lines.${line - 1}.pattern`,
+        `${wires}: only how many can be changed. Undo the cuts first.`,
+      );
+    if (numberOf(now.count) < pieces)
+      throw invalid(
+        `lines.${line - 1}.count`,
+        `${wires}, up to piece ${pieces}; ${now.count} is fewer. Undo the cuts first.`,
+      );
+  }
+}
+
+async function readLines(
+  tx: Tx,
+  batchId: string,
+  lines: readonly BatchLineInput[],
+  begun: readonly LineBegun[],
+): Promise<LineRow[]> {
+  refuseBegun(begun, lines);
   const { studioId } = tx.session;
   const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
   const { lengthSystem } = await settingsIn(tx);
@@ -130,6 +176,11 @@ async function readLines(tx: Tx, batchId: string, lines: readonly BatchLineInput
     const pattern = patterns.find(({ number }) => number === numberOf(wanted.pattern));
     if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
     const stone = stoneOf(wanted, index, stones, seen);
+    const kept = begun.find(({ line }) => line === index + 1);
+    if (kept) {
+      const { patternId, revision, body } = kept;
+      return { patternId, revision, count: numberOf(wanted.count), wanted, body, stone };
+    }
     const [measures, bound] = [measuresOf(wanted, stone), boundTo(pattern.body)];
     for (const measure of ['stone', 'ring', 'bead'] as const)
       if (wanted[measure] !== '' && !bound.includes(measure))

@@ -1,4 +1,4 @@
-import { cutsOfBatch, partKey, partsOfBatch, type BatchCut } from '@/core/batch/batch';
+import { cutsOfBatch, linesToMake, partKey, partsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { USUAL_WORTH, type CuttingProblem } from '@/core/cutting/problem';
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import type { CuttingAnswer } from '@/core/cutting/solve';
@@ -10,7 +10,7 @@ import { describeSpec } from '@/core/wire/spec';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { aside } from '../aside/aside';
 import { log } from '../kernel/log';
-import { refused, type Outcome } from '../kernel/outcome';
+import type { Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 import { lockStock } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
@@ -18,9 +18,11 @@ import { costAt, replacementPrices, type PriceFor } from '../prices/replacement'
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { batchNumbered, linesOf } from './batches';
-import type { CuttingPlanKept, PlannedBatchCut } from './cuttingPlan';
+import { takenOf, type CuttingPlanKept, type PlannedBatchCut } from '@/core/batch/cuttingPlan';
 import { freeParts, freeWires, type FreeWire } from './freeStock';
-import { releaseAll, SET_ASIDE_FOR_OTHERS, setAsideFor, type SetAsideStock } from './setAsides';
+import { keepPlan, plansKept } from './plansKept';
+import { releaseUncut, SET_ASIDE_FOR_OTHERS, setAsideFor, type SetAsideStock } from './setAsides';
+import { lockOpenBatch, madeCounts, progressOf, setTrayAside } from './tray';
 
 /** How long the plan of one spec may take. */
 const LIMIT_MS = 6_000;
@@ -36,12 +38,16 @@ export async function planCutting(
   number: number,
 ): Promise<Outcome<null>> {
   const begun = await beginPlanning(session, postKey, number);
-  if (begun.ok)
-    workOutCutting(session, number, postKey).catch(async (fault: unknown) => {
-      log.error({ err: fault, batch: number }, 'planning the cuts broke');
-      await note(session, postKey, BROKEN, 'failed').catch(() => undefined);
-    });
+  if (begun.ok) planAside(session, number, postKey);
   return begun;
+}
+
+/** Works out, beside everything else, the cuts of a batch whose planning has begun under a key. */
+export function planAside(session: StudioSession, number: number, key: string): void {
+  workOutCutting(session, number, key).catch(async (fault: unknown) => {
+    log.error({ err: fault, batch: number }, 'planning the cuts broke');
+    await note(session, key, BROKEN, 'failed').catch(() => undefined);
+  });
 }
 
 /** Says that the cuts of a batch are being planned, and sets its stock free meanwhile. */
@@ -56,16 +62,29 @@ export function beginPlanning(
     postKey,
     () => number,
     async (tx) => {
-      const batch = await batchNumbered(tx, number);
-      if (batch?.state !== 'open') throw refused('This batch is not open any more.');
-      await releaseAll(tx, batch.id, { but: 'stones' });
-      await tx.run(
-        `UPDATE batches SET planning = 'working', planning_key = $3, planning_said = 'reading the rack', planning_beat = clock_timestamp()
-          WHERE studio_id = $1 AND batch_id = $2`,
-        [session.studioId, batch.id, postKey],
-      );
+      const batch = await lockOpenBatch(tx, number);
+      await setTrayAside(tx, batch.id);
+      await planAnew(tx, batch.id, postKey);
       return null;
     },
+  );
+}
+
+/**
+ * Sets the wire free that is to be cut for a batch, and says that its cuts are being planned under a key.
+ * @param specIds only of these; the plans of the others stand
+ */
+export async function planAnew(
+  tx: Tx,
+  batchId: string,
+  key: string,
+  specIds?: readonly string[],
+): Promise<void> {
+  await releaseUncut(tx, batchId, specIds);
+  await tx.run(
+    `UPDATE batches SET planning = 'working', planning_key = $3, planning_said = 'reading the rack', planning_beat = clock_timestamp()
+      WHERE studio_id = $1 AND batch_id = $2`,
+    [tx.session.studioId, batchId, key],
   );
 }
 
@@ -150,11 +169,13 @@ async function watched<T>(
   }
 }
 
-/** The cuts of a batch by spec, each with what is free of it. */
+/** The wires of a batch that are neither cut nor planned to be, by spec, each with what is free of it. */
 async function problemsOf(tx: Tx, number: number): Promise<SpecProblem[]> {
   const batch = await batchNumbered(tx, number);
   if (!batch) return [];
-  const cuts = cutsOfBatch(await linesOf(tx, [batch.id]));
+  const done = (await progressOf(tx, [batch.id])).get(batch.id)?.cut;
+  const planned = new Set((await plansKept(tx, batch.id)).map(({ specId }) => specId));
+  const cuts = cutsOfBatch(await linesOf(tx, [batch.id]), done).filter(({ specId }) => !planned.has(specId));
   const ids = [...new Set(cuts.map(({ specId }) => specId))];
   const [specs, wires, settings] = [
     await specsById(tx, ids),
@@ -235,19 +256,14 @@ async function keep(
   key: string,
   plans: ReadonlyMap<string, CuttingPlanKept>,
 ): Promise<void> {
-  const { studioId, now } = tx.session;
+  const { studioId } = tx.session;
   const batch = await tx.first<{ id: string }>(
     `SELECT batch_id AS id FROM batches WHERE studio_id = $1 AND number = $2 AND planning_key = $3 AND planning = 'working' FOR UPDATE`,
     [studioId, number, key],
   );
   if (!batch) return;
-  // What a plan takes from a stock piece: its cuts, and what is left when that is scrap.
   const taken = [...plans.values()].flatMap(({ pieces }) =>
-    pieces.map(({ id, number: on, length, left, leftIs }) => ({
-      id,
-      number: on,
-      quantity: leftIs === 'scrap' ? length : length - left,
-    })),
+    pieces.map((stock) => ({ id: stock.id, number: stock.number, quantity: takenOf(stock) })),
   );
   await lockStock(
     tx,
@@ -271,37 +287,40 @@ async function keep(
     return;
   }
   await setAsideFor(tx, batch.id, [...taken, ...(await partsFor(tx, batch.id))]);
-  for (const [specId, plan] of plans)
-    await tx.run(
-      `INSERT INTO cutting_plans (studio_id, batch_id, spec_id, plan, made_at) VALUES ($1, $2, $3, $4::jsonb, $5)`,
-      [studioId, batch.id, specId, JSON.stringify(plan), now],
-    );
+  for (const [specId, plan] of plans) await keepPlan(tx, batch.id, { specId, plan });
   await tx.run(
     `UPDATE batches SET planning = 'planned', planning_key = NULL, planning_said = '' WHERE studio_id = $1 AND batch_id = $2`,
     [studioId, batch.id],
   );
 }
 
-/** Beads and findings that a batch asks for, as far as they are free: from the oldest packs. */
+/** Beads and findings that a batch asks for and that are not set aside for it yet, as far as they are free: from the oldest packs. */
 async function partsFor(tx: Tx, batchId: string): Promise<SetAsideStock[]> {
-  const parts = partsOfBatch(await linesOf(tx, [batchId]));
+  const progress = (await progressOf(tx, [batchId])).get(batchId);
+  const lines = await linesOf(tx, [batchId]);
+  const parts = partsOfBatch(linesToMake(lines, progress && madeCounts(progress)));
   const drawers = await freeParts(
     tx,
     parts.map(({ name }) => name),
     batchId,
   );
-  const taken = new Map<string, number>();
+  const [taken, used] = [new Map<string, number>(), new Map<string, number>()];
   for (const { name, count } of parts) {
     const articleId = drawers.find(({ key }) => key === partKey(name))?.articleId;
-    const packs = await tx.select<{ id: string; free: number }>(
-      `SELECT p.stock_piece_id AS id, p.quantity - COALESCE((SELECT sum(o.quantity) FROM set_asides o WHERE o.studio_id = p.studio_id
-                AND o.stock_piece_id = p.stock_piece_id), 0)::bigint AS free
-         FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = $2 AND p.quantity > 0 ORDER BY p.number FOR UPDATE`,
-      [tx.session.studioId, articleId ?? null],
+    const packs = await tx.select<{ id: string; free: number; own: number }>(
+      `SELECT p.stock_piece_id AS id, p.quantity - ${SET_ASIDE_FOR_OTHERS} - COALESCE(s.quantity, 0) AS free, COALESCE(s.quantity, 0) AS own
+         FROM stock_pieces p LEFT JOIN set_asides s ON s.studio_id = p.studio_id AND s.stock_piece_id = p.stock_piece_id AND s.batch_id = $3
+        WHERE p.studio_id = $1 AND p.article_id = $2 AND p.quantity > 0 ORDER BY p.number FOR UPDATE OF p`,
+      [tx.session.studioId, articleId ?? null, batchId],
     );
+    // Two names may be one thing in the drawers: what lies aside counts for the first.
     let open = count;
+    for (const { id, own } of packs) {
+      const counted = Math.min(open, own - (used.get(id) ?? 0));
+      used.set(id, (used.get(id) ?? 0) + counted);
+      open -= counted;
+    }
     for (const { id, free } of packs) {
-      // Two names may be one thing in the drawers.
       const before = taken.get(id) ?? 0;
       const quantity = Math.max(0, Math.min(open, free - before));
       taken.set(id, before + quantity);

@@ -1,5 +1,6 @@
 import { tag } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
+import { IN_TRAY } from './tray';
 
 /** So much of a stock piece, for a batch. */
 export interface SetAsideStock {
@@ -37,27 +38,49 @@ export async function setStoneAside(
   ]);
 }
 
-/** Sets everything free again that was set aside for a batch, its stones too. @param but stones, which were chosen for it by hand */
-export async function releaseAll(
+/** Sets so much of a stock piece aside for a batch, whatever was set aside of it for the batch before. */
+export async function setAsideExactly(
   tx: Tx,
   batchId: string,
-  { but }: { readonly but?: 'stones' } = {},
+  { id, quantity }: SetAsideStock,
 ): Promise<void> {
-  const { studioId } = tx.session;
-  if (but === undefined)
-    await tx.run(
-      `UPDATE stones t SET set_aside_for = '' FROM set_asides s
-         JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-        WHERE s.studio_id = $1 AND s.batch_id = $2 AND t.studio_id = $1 AND t.article_id = p.article_id`,
-      [studioId, batchId],
-    );
+  await tx.run('DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
+    tx.session.studioId,
+    batchId,
+    id,
+  ]);
+  await setAsideFor(tx, batchId, [{ id, quantity }]);
+}
+
+/** Sets everything free again that was set aside for a batch, its stones too, and forgets how its wires were to be cut. */
+export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
+  const bind = [tx.session.studioId, batchId];
+  await tx.run(
+    `UPDATE stones t SET set_aside_for = '' FROM set_asides s
+       JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+      WHERE s.studio_id = $1 AND s.batch_id = $2 AND t.studio_id = $1 AND t.article_id = p.article_id`,
+    bind,
+  );
+  await tx.run('DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2', bind);
+  await tx.run('DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2', bind);
+}
+
+/**
+ * Sets the wire free that is to be cut for a batch, and forgets how; what is cut already and what is picked stays set aside.
+ * @param specIds only of these; of all when left out
+ */
+export async function releaseUncut(tx: Tx, batchId: string, specIds?: readonly string[]): Promise<void> {
+  const bind = [tx.session.studioId, batchId, specIds ?? null];
   await tx.run(
     `DELETE FROM set_asides s USING stock_pieces p
-      WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
-        AND ($3::text IS NULL OR p.ware <> 'stone')`,
-    [studioId, batchId, but ?? null],
+      WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id AND p.ware = 'wire'
+        AND ($3::uuid[] IS NULL OR p.article_id = ANY ($3)) AND NOT ${IN_TRAY}`,
+    bind,
   );
-  await tx.run('DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
+  await tx.run(
+    'DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2 AND ($3::uuid[] IS NULL OR spec_id = ANY ($3))',
+    bind,
+  );
 }
 
 /**
@@ -78,12 +101,16 @@ export async function letGoOfTooMuch(tx: Tx, stockPieceIds: readonly string[]): 
   );
 }
 
-/** What of some stock pieces is set aside, for whatever batch; pieces of which nothing is are left out. */
-export async function setAsideOf(tx: Tx, stockPieceIds: readonly string[]): Promise<Map<string, number>> {
+/** What of some stock pieces is set aside, for other batches than one; pieces of which nothing is are left out. */
+export async function setAsideOf(
+  tx: Tx,
+  stockPieceIds: readonly string[],
+  batchId: string | null,
+): Promise<Map<string, number>> {
   const rows = await tx.select<{ id: string; quantity: number }>(
     `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM set_asides
-      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) GROUP BY 1`,
-    [tx.session.studioId, stockPieceIds],
+      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) AND batch_id IS DISTINCT FROM $3::uuid GROUP BY 1`,
+    [tx.session.studioId, stockPieceIds, batchId],
   );
   return new Map(rows.map(({ id, quantity }) => [id, quantity]));
 }

@@ -26,7 +26,7 @@ export interface LedgerLine {
 }
 
 export interface LedgerQuery {
-  /** A tag ("W-0042", "F-0007") or words of what an article is called. */
+  /** A tag ("W-0042", "F-0007", "R-0003") or words of what an article is called. */
   readonly item?: string;
   readonly kind?: string;
   readonly ware?: string;
@@ -118,6 +118,14 @@ function itemCondition(item: string, add: (sql: (slot: string) => string, value:
     add(
       (slot) => `m.piece_id = (SELECT piece_id FROM pieces WHERE studio_id = $1 AND number = ${slot})`,
       piece,
+    );
+    return;
+  }
+  const batch = numberOnTag('batch', item);
+  if (batch !== undefined) {
+    add(
+      (slot) => `m.batch_id = (SELECT batch_id FROM batches WHERE studio_id = $1 AND number = ${slot})`,
+      batch,
     );
     return;
   }

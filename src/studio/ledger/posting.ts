@@ -85,6 +85,13 @@ interface Entry {
   readonly reverses: number | null;
 }
 
+/** What a posting was done for. */
+export interface PostedFor {
+  /** The finished piece. */
+  readonly pieceId?: string | null;
+  readonly batchId?: string | null;
+}
+
 interface EntryOptions {
   readonly reason?: string;
   readonly lotId?: string | null;
@@ -100,16 +107,16 @@ interface EntryOptions {
 export class Posting {
   readonly #tx: Tx;
   readonly #postKey: string;
-  readonly #pieceId: string | null;
+  readonly #for: { readonly pieceId: string | null; readonly batchId: string | null };
   readonly #balances = new Map<string, Balance>();
   readonly #opened = new Map<string, NewStock>();
   readonly #entries: Entry[] = [];
   readonly #jars = new Map<MetalId, string>();
 
-  constructor(tx: Tx, postKey: string, pieceId: string | null = null) {
+  constructor(tx: Tx, postKey: string, { pieceId = null, batchId = null }: PostedFor = {}) {
     this.#tx = tx;
     this.#postKey = postKey;
-    this.#pieceId = pieceId;
+    this.#for = { pieceId, batchId };
   }
 
   /** Says which locked stock pieces it is about. */
@@ -227,7 +234,7 @@ export class Posting {
         userId: session.userId,
         stockPieceId: id,
         costUnits,
-        pieceId: this.#pieceId,
+        ...this.#for,
       })),
     );
     return numbers;

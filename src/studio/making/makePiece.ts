@@ -20,6 +20,14 @@ import { describeSpec, specKey } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import {
+  bearWaste,
+  closeTray,
+  openTray,
+  usePicks,
+  type PieceOfBatch,
+  type WasteShare,
+} from '../batches/makeFromTray';
 import { setAsideOf } from '../batches/setAsides';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
@@ -37,10 +45,11 @@ export interface Made {
   readonly number: number;
 }
 
-/** The pattern, in the revision, that the bench was working from. */
+/** The pattern, in the revision, that the bench was working from; and the piece of a batch that it was made as. */
 export interface MadeFrom {
   readonly number: number;
   readonly revision: number;
+  readonly batch?: PieceOfBatch;
 }
 
 interface StockRow extends HeldStock, Source {}
@@ -58,7 +67,8 @@ export function makePiece(
   const prepare = () => readInput(MakePieceInput, plain);
   return post(session, 'makePiece', postKey, prepare, async (tx, input) => {
     const settings = await settingsIn(tx);
-    const { patternId, body } = await patternOf(tx, madeFrom);
+    const tray = madeFrom.batch && (await openTray(tx, madeFrom.batch));
+    const { patternId, revision, body } = tray ?? (await patternOf(tx, madeFrom));
     const cuts = input.cuts.map(({ from, cut, back }): CutMade => ({
       from,
       cut: expectOk(parseLength(cut)),
@@ -82,27 +92,29 @@ export function makePiece(
     });
     const short = notEnoughFor([...stock.values()], cuts, spoiled);
     if (short.length > 0) throw tellShortage(short, input, stock, specs, settings);
-    await refuseSetAside(tx, cuts, stock, settings);
+    await refuseSetAside(tx, cuts, stock, settings, tray?.batchId ?? null);
 
     const settled = settleMaking([...stock.values()], cuts, spoiled);
     const pieceId = randomUUID();
     const number = await takeNumbers(tx, 'piece');
     const outlay = await outlayOf(tx, settled, stock, specs);
-    const posting = new Posting(tx, postKey, pieceId);
+    const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
     const supplies = await useSupplies(tx, posting);
+    const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
+    const parts = tray ? await usePicks(tx, posting, tray) : partsCost(body);
     await tx.add(Piece, [
       {
         pieceId,
         number,
         patternId,
-        revision: madeFrom.revision,
+        revision,
         name: body.name,
         kind: body.kind,
         userId: session.userId,
         madeAt: session.now,
-        ...outlay,
+        ...withWaste(outlay, waste),
         ...supplies,
-        partsCost: partsCost(body),
+        partsCost: parts,
         minutes: numberOf(input.minutes),
         setUpMinutes: numberOf(input.setUpMinutes),
         sharedBy: numberOf(input.sharedBy),
@@ -113,6 +125,7 @@ export function makePiece(
         price: null,
       },
     ]);
+    if (tray) await closeTray(tx, tray, pieceId);
     await postMaking(posting, settled, stock, specs);
     return { number };
   });
@@ -121,7 +134,7 @@ export function makePiece(
 async function patternOf(
   tx: Tx,
   { number, revision }: MadeFrom,
-): Promise<{ patternId: string; body: PatternBody }> {
+): Promise<{ patternId: string; revision: number; body: PatternBody }> {
   const row = await tx.first<{ patternId: string; body: PatternBody }>(
     `SELECT p.pattern_id AS "patternId", r.body FROM patterns p
        JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id
@@ -129,7 +142,7 @@ async function patternOf(
     [tx.session.studioId, number, revision],
   );
   if (!row) throw refused('This pattern, or this revision of it, is no longer there.');
-  return row;
+  return { ...row, revision };
 }
 
 /** Locks the wires that are cut, with what each spec's useful minimum is. */
@@ -222,14 +235,15 @@ function tellShortage(
   return refused(`${[...sentences.values()].join(' ')} Nothing was posted.`, fields);
 }
 
-/** What is set aside for a batch is not cut for something else. @throws Refused beside the first cut that would */
+/** What is set aside for a batch is not cut for something else, though for the batch itself. @throws Refused beside the first cut that would */
 async function refuseSetAside(
   tx: Tx,
   cuts: readonly CutMade[],
   stock: ReadonlyMap<string, StockRow>,
   { lengthSystem }: Settings,
+  batchId: string | null,
 ): Promise<void> {
-  const aside = await setAsideOf(tx, [...stock.keys()]);
+  const aside = await setAsideOf(tx, [...stock.keys()], batchId);
   const left = new Map([...stock].map(([id, { length }]) => [id, length - (aside.get(id) ?? 0)]));
   cuts.forEach(({ from, cut }, index) => {
     const rest = (left.get(from) ?? 0) - cut;
@@ -242,6 +256,21 @@ async function refuseSetAside(
     );
   });
 }
+
+/** What is borne of a batch’s waste counts as the piece’s own; today’s price of it is not asked, since it is a small part. */
+function withWaste<
+  T extends Record<'scrapCost' | 'scrapReplacement' | 'spoilageCost' | 'spoilageReplacement', CostUnits>,
+>(outlay: T, { scrap, spoilage }: WasteShare): T {
+  return {
+    ...outlay,
+    scrapCost: sumCosts([outlay.scrapCost, scrap]),
+    scrapReplacement: sumCosts([outlay.scrapReplacement, scrap]),
+    spoilageCost: sumCosts([outlay.spoilageCost, spoilage]),
+    spoilageReplacement: sumCosts([outlay.spoilageReplacement, spoilage]),
+  };
+}
+
+const NO_WASTE: WasteShare = { scrap: cost(0), spoilage: cost(0) };
 
 /** What the piece took, at what was paid and at the last price paid for each spec. */
 async function outlayOf(

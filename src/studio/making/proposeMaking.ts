@@ -3,10 +3,14 @@ import { minutesOf, wantedCuts, type WantedCut } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import type { WireForm } from '@/core/stock/ware';
+import { piecesReady } from '@/core/batch/batch';
+import { batchNumbered, linesOf } from '../batches/batches';
+import type { PieceOfBatch } from '../batches/makeFromTray';
 import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
-import type { KnownSpec } from '../wire/specs';
-import { showPattern, type PatternView } from '../patterns/patterns';
+import { specsById, type KnownSpec } from '../wire/specs';
+import { bodyShownTo, showPattern, type PatternView } from '../patterns/patterns';
 
 /** A stock piece that a cut may be taken from. */
 export interface Choice {
@@ -19,7 +23,9 @@ export interface Choice {
 
 /** Everything the bench shows before a piece is made. */
 export interface MakingProposal {
-  readonly pattern: PatternView;
+  readonly pattern: Pick<PatternView, 'number' | 'revision' | 'name' | 'body' | 'specs'>;
+  /** The piece of a batch that is made, with its name and how many pieces its line has; undefined when it is made by itself. */
+  readonly batch?: PieceOfBatch & { readonly name: string; readonly count: number };
   readonly cuts: readonly (WantedCut & { readonly from: string | null })[];
   /** What each spec may be cut from: off-cuts first, short to long, then what is wound. */
   readonly choices: readonly Choice[];
@@ -53,6 +59,51 @@ export async function proposeMaking(
     shortages: shortages.map((shortage) => ({ ...shortage, spec: pattern.specs[shortage.specId] })),
     minutes: minutesOf(pattern.body),
   };
+}
+
+/** Takes the first piece of a line of a batch whose wires are all cut to the bench, out of its tray; null when there is none. */
+export function proposeFromTray(
+  session: StudioSession,
+  number: number,
+  line: number,
+): Promise<MakingProposal | null> {
+  return look(session, async (tx) => {
+    const batch = await batchNumbered(tx, number);
+    const [own] = batch ? (await linesOf(tx, [batch.id])).filter((each) => each.line === line) : [];
+    if (!batch || !own || batch.state !== 'open') return null;
+    const progress = (await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE;
+    const [piece] = piecesReady(own, progress.cut, progress.made.get(line) ?? new Set());
+    if (piece === undefined) return null;
+    const tray = await tx.select<Choice & { cutIndex: number; copy: number }>(
+      `SELECT c.cut_index AS "cutIndex", c.copy, p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity AS length
+         FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+        WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 ORDER BY c.cut_index, c.copy`,
+      [session.studioId, batch.id, line, piece],
+    );
+    const { patternNumber, revision, body, count } = own;
+    const wanted = wantedCuts(body);
+    const specIds = wanted.map(({ specId }) => specId);
+    return {
+      pattern: {
+        number: patternNumber,
+        revision,
+        name: body.name,
+        body: bodyShownTo(session, body),
+        specs: Object.fromEntries(await specsById(tx, specIds)),
+      },
+      batch: { number, line, piece, name: batch.name, count },
+      cuts: wanted.map((cut) => {
+        const cutFor = tray.find((each) => each.cutIndex === cut.cutIndex && each.copy === cut.copy);
+        return { ...cut, length: cutFor?.length ?? cut.length, from: cutFor?.id ?? null };
+      }),
+      choices: [
+        ...tray.map(({ cutIndex: _, copy: __, ...choice }) => choice),
+        ...(await choicesFor(tx, specIds)),
+      ],
+      shortages: [],
+      minutes: minutesOf(body),
+    };
+  });
 }
 
 /** Stock that cuts of these specs may be taken from, in the order it is offered. */

@@ -30,7 +30,7 @@ function withoutCosts(body: PatternBody): PatternBody {
   return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: cost(0) })) };
 }
 
-const bodyFor = (session: StudioSession, body: PatternBody): PatternBody =>
+export const bodyShownTo = (session: StudioSession, body: PatternBody): PatternBody =>
   session.role === 'owner' ? body : withoutCosts(body);
 
 async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<string, KnownSpec>> {
@@ -61,7 +61,7 @@ export function listPatterns(session: StudioSession, after = 0): Promise<Pattern
       'SELECT count(*)::int AS total FROM patterns WHERE studio_id = $1',
       [session.studioId],
     );
-    const shown = rows.slice(0, PAGE).map((row) => ({ ...row, body: bodyFor(session, row.body) }));
+    const shown = rows.slice(0, PAGE).map((row) => ({ ...row, body: bodyShownTo(session, row.body) }));
     return {
       patterns: shown,
       total: total?.total ?? 0,
@@ -131,7 +131,7 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
     );
     return {
       ...row,
-      body: bodyFor(session, row.body),
+      body: bodyShownTo(session, row.body),
       specs: await specsOf(tx, [row.body]),
       onHand: Object.fromEntries(onHand.map(({ specId, ...rest }) => [specId, rest])),
     };

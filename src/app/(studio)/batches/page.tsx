@@ -44,7 +44,7 @@ export default async function BatchesPage() {
         </div>
       </div>
       <ul className="leaf mt-4 divide-y divide-base-300">
-        {batches.map(({ number, name, dueOn, state, planning, pieces, minutes }) => (
+        {batches.map(({ number, name, dueOn, state, planning, pieces, made, minutes }) => (
           <li key={number}>
             <Link
               href={`/batches/${tag('batch', number)}`}
@@ -54,10 +54,10 @@ export default async function BatchesPage() {
                 {name} <span className="muted text-base">{tag('batch', number)}</span>
               </span>
               <span>
-                {pieces} {pieces === 1 ? 'piece' : 'pieces'}, {hours(minutes)}
-                <span className="muted block text-sm">
-                  {state === 'cancelled' ? 'cancelled' : STANDING[planning]}
-                </span>
+                {pieces} {pieces === 1 ? 'piece' : 'pieces'}
+                {made > 0 && `, ${made} made`}
+                {state === 'open' && `, ${hours(minutes)}`}
+                <span className="muted block text-sm">{state === 'open' ? STANDING[planning] : state}</span>
               </span>
               <span className="sm:text-right">
                 {dueOn === null ? (

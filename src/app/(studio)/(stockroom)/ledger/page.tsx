@@ -32,7 +32,7 @@ export default async function LedgerPage({ searchParams }: { searchParams: Searc
         aria-label="The ledger"
         className="leaf no-print mt-3 grid grid-cols-2 gap-3 p-3 md:grid-cols-4 xl:grid-cols-7"
       >
-        <Box label="Item" name="item" value={query.item} placeholder="W-0042, F-0007, words" />
+        <Box label="Item" name="item" value={query.item} placeholder="W-0042, F-0007, R-0003, words" />
         <Choice
           label="What"
           name="kind"

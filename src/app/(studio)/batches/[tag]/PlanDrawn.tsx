@@ -3,7 +3,7 @@ import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { um, type Micrometres } from '@/core/units/length';
 import type { PlanView } from '@/studio/batches/batches';
-import type { PlannedBatchCut, PlannedStock } from '@/studio/batches/cuttingPlan';
+import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
 import { CutBar } from '@/ui/CutBar';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Cost } from '@/ui/money';

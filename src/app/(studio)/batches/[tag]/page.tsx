@@ -7,7 +7,7 @@ import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { dueIn, hours } from '../due';
 import { PaperMenu } from '@/ui/PaperMenu';
-import { CancelBatch } from './CancelBatch';
+import { CancelBatch, TakeUpAgain } from './CancelBatch';
 import { PlanDrawn } from './PlanDrawn';
 import { Planning } from './Planning';
 import { Standing } from './Standing';
@@ -25,6 +25,8 @@ export default async function BatchPage({ params }: { params: Params }) {
   const { number, name, dueOn, notes, state, planning, said, stalled, plans, minutes } = batch;
   const label = tag('batch', number);
   const open = state === 'open';
+  const { cuts } = batch;
+  const isCutting = open && (cuts.done > 0 || plans.some(({ plan }) => plan.pieces.length > 0));
   return (
     <>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -38,6 +40,14 @@ export default async function BatchPage({ params }: { params: Params }) {
         </div>
         {open && (
           <div className="no-print flex flex-wrap gap-3">
+            {isCutting && (
+              <Link
+                href={`/batches/${label}/cut`}
+                className={`btn btn-lg ${cuts.done < cuts.all && planning === 'planned' ? 'btn-primary' : ''}`}
+              >
+                To the cutting table
+              </Link>
+            )}
             <Link href={`/batches/${label}/edit`} className="btn btn-lg">
               Change it
             </Link>
@@ -45,20 +55,24 @@ export default async function BatchPage({ params }: { params: Params }) {
             <CancelBatch number={number} />
           </div>
         )}
+        {state === 'cancelled' && <TakeUpAgain number={number} />}
       </div>
-      {open && (
+      {open && cuts.done > 0 && <CutSoFar cuts={cuts} />}
+      {open && cuts.done < cuts.all && (
         <div className="mt-4">
           <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
         </div>
       )}
       {batch.picks.length > 0 && <Picks picks={batch.picks} />}
-      {plans.length > 0 && (
+      {plans.some(({ plan }) => plan.pieces.length + plan.unmet.length > 0) && (
         <>
-          <h2 className="mt-4">How it is cut</h2>
+          <h2 className="mt-4">{cuts.done === 0 ? 'How it is cut' : 'How the rest is cut'}</h2>
           <div className="mt-2 space-y-4">
-            {plans.map((view) => (
-              <PlanDrawn key={view.spec.id} view={view} />
-            ))}
+            {plans
+              .filter(({ plan }) => plan.pieces.length + plan.unmet.length > 0)
+              .map((view) => (
+                <PlanDrawn key={view.spec.id} view={view} />
+              ))}
           </div>
         </>
       )}
@@ -83,6 +97,19 @@ const PAPERS = [
   ['cuts.csv', 'Cuts, CSV'],
   ['picks.csv', 'Pick list, CSV'],
 ] as const;
+
+/** How many of its wires lie in the tray. */
+function CutSoFar({ cuts: { done, all } }: { cuts: BatchView['cuts'] }) {
+  return (
+    <div className="mt-4 flex flex-wrap items-center gap-3">
+      <progress className="progress w-64 max-w-full" value={done} max={all} aria-label="Wires cut" />
+      <p>
+        {done === all ? `All ${all} wires are cut` : `${done} of ${all} wires are cut`}
+        <span className="muted"> and lie in the tray, or are in a piece</span>
+      </p>
+    </div>
+  );
+}
 
 /** What lies aside for the batch in the drawers. */
 function Picks({ picks }: { picks: readonly PickedPart[] }) {
@@ -109,6 +136,7 @@ function Picks({ picks }: { picks: readonly PickedPart[] }) {
 /** What can be made now, and what holds it up. */
 function headline({ state, name, lines, complete, bottleneck, specs }: BatchView): string {
   if (state === 'cancelled') return `“${name}” is cancelled`;
+  if (state === 'made') return `“${name}” is made: all of it stands on the shelf`;
   const wanted = lines.reduce((sum, { count }) => sum + count, 0);
   const now = [...complete.values()].reduce((sum, count) => sum + count, 0);
   if (!bottleneck) return `Enough for ${wanted === 1 ? 'the piece' : `all ${wanted} pieces`}`;
@@ -117,7 +145,7 @@ function headline({ state, name, lines, complete, bottleneck, specs }: BatchView
   return `Enough for ${now} of ${wanted} pieces: the ${what} is enough for ${bottleneck.pieces}`;
 }
 
-function Pieces({ batch: { lines, complete } }: { batch: BatchView }) {
+function Pieces({ batch: { number, state, lines, complete, made, ready } }: { batch: BatchView }) {
   return (
     <section className="leaf p-4">
       <h2>Pieces</h2>
@@ -141,7 +169,22 @@ function Pieces({ batch: { lines, complete } }: { batch: BatchView }) {
                   .join(', ')}
               </span>
             </span>
-            <span className="muted text-sm whitespace-nowrap">{complete.get(line) ?? 0} now</span>
+            <span className="flex items-baseline gap-3">
+              <span className="muted text-sm whitespace-nowrap">
+                {(made.get(line) ?? 0) > 0
+                  ? `${made.get(line) ?? 0} made`
+                  : `enough for ${complete.get(line) ?? 0}`}
+              </span>
+              {state === 'open' && (ready.get(line) ?? []).length > 0 && (
+                <Link
+                  href={`/batches/${tag('batch', number)}/make/${line}`}
+                  className="btn no-print"
+                  aria-label={`Make one of ${body.name}`}
+                >
+                  Make one
+                </Link>
+              )}
+            </span>
           </li>
         ))}
       </ul>

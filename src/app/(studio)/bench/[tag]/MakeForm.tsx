@@ -11,6 +11,7 @@ import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { MarkList } from '@/ui/craft/MarkList';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
+import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
@@ -25,32 +26,25 @@ import { makePieceAction } from './actions';
 
 type FormControl = Control<MakePieceInput>;
 
-const REASONS = [
-  'cut too short',
-  'wrong wire cut',
-  'marred by pliers',
-  'snapped',
-  'not threaded in time',
-  'bent out of shape',
-];
-
 /** What the maker did with each wire; opened with the proposal, sent in one go. */
 export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const router = useRouter();
   const toast = useToast();
   const { system } = useLengths();
-  const { pattern, cuts, choices, minutes } = proposal;
+  const { pattern, batch, cuts, choices, minutes } = proposal;
   const { number, revision } = pattern;
   const send = useCallback(
-    (key: string, values: MakePieceInput) => makePieceAction(key, { number, revision }, values),
-    [number, revision],
+    (key: string, values: MakePieceInput) =>
+      makePieceAction(key, { number, revision, ...(batch ? { batch } : {}) }, values),
+    [number, revision, batch],
   );
   const onDone = useCallback(
     (made: { number: number }) => {
       toast(`Made: it is ${tag('piece', made.number)}, and stands on the shelf.`);
-      router.push(`/shelf/${tag('piece', made.number)}`);
+      // Who makes a batch goes on with it; a single piece is priced next.
+      router.push(batch ? `/batches/${tag('batch', batch.number)}` : `/shelf/${tag('piece', made.number)}`);
     },
-    [router, toast],
+    [router, toast, batch],
   );
   const defaultValues: MakePieceInput = {
     cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
@@ -63,7 +57,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     spoiled: [],
     minutes: String(minutes.each),
     setUpMinutes: String(minutes.setUp),
-    sharedBy: '1',
+    sharedBy: String(batch?.count ?? 1),
   };
   const { form, submit, problem, sending } = useStudioForm({
     input: MakePieceInput,
@@ -77,7 +71,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     <FormBox onSubmit={submit} className="bench mt-4 space-y-4">
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
-          <h2>Cut these</h2>
+          <h2>{batch ? 'Its wires' : 'Cut these'}</h2>
           <p className="muted">Hold both sides of the wire when you cut: ends fly. Wear eye protection.</p>
         </div>
         <div className="mt-2 hidden lg:block">
@@ -213,17 +207,18 @@ function Spoiled({
             choices={all}
           />
           <LengthField control={control} name={`spoiled.${index}.length`} label="Length lost" />
-          <TextField control={control} name={`spoiled.${index}.reason`} label="Why" list="spoiled-reasons" />
+          <TextField
+            control={control}
+            name={`spoiled.${index}.reason`}
+            label="Why"
+            list={SPOILAGE_REASONS_ID}
+          />
           <div className="pt-7">
             <RemoveButton what={`spoiled length ${index + 1}`} onClick={() => remove(index)} quiet />
           </div>
         </div>
       ))}
-      <datalist id="spoiled-reasons">
-        {REASONS.map((reason) => (
-          <option key={reason} value={reason} />
-        ))}
-      </datalist>
+      <SpoilageReasons />
       <AddButton onClick={() => append({ from: '', length: '', reason: '' })}>A spoiled length</AddButton>
     </section>
   );

@@ -1,0 +1,87 @@
+import { cutsOfBatch } from '@/core/batch/batch';
+import { usefulMinimumFor } from '@/core/cutting/settle';
+import { expectOk } from '@/core/result';
+import { tag } from '@/core/tag';
+import { formatLength, parseLength, um } from '@/core/units/length';
+import { massOfLength } from '@/core/wire/mass';
+import { invalid, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { post, type StudioSession } from '../kernel/useCase';
+import { lockStock, Posting } from '../ledger/posting';
+import { minimumsOf, settingsIn } from '../settings/settings';
+import { specsById } from '../wire/specs';
+import { linesOf } from './batches';
+import { thenPlanned } from './cutWire';
+import { MiscutInput } from './cutWire.input';
+import { planAnew } from './planCutting';
+import { releaseUncut, setAsideOf } from './setAsides';
+import { lockOpenBatch, noteAct, NOTHING_DONE, progressOf } from './tray';
+
+/**
+ * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes
+ * an off-cut. The wires of the same kind that are not cut yet are planned again at once, from what is truly left.
+ */
+export function logMiscut(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+  plain: unknown,
+): Promise<Outcome<{ readonly replanned: boolean }>> {
+  const prepare = () => readInput(MiscutInput, plain);
+  const logging = post(session, 'logMiscut', postKey, prepare, async (tx, input) => {
+    const batch = await lockOpenBatch(tx, number);
+    const settings = await settingsIn(tx);
+    const say = (quantity: number) => formatLength(um(quantity), settings.lengthSystem);
+    const stock = (await lockStock(tx, [input.from])).get(input.from);
+    const spec = stock && (await specsById(tx, [stock.articleId])).get(stock.articleId);
+    if (!stock || !spec) throw invalid('from', 'This wire is no longer on the rack; choose another.');
+    const length = expectOk(parseLength(input.length));
+    const others = (await setAsideOf(tx, [stock.id], batch.id)).get(stock.id) ?? 0;
+    const free = Math.max(0, stock.quantity - others);
+    if (length > free)
+      throw invalid('length', `${tag('wire', stock.number)} has ${say(free)} free; ${say(length)} is more.`);
+    const minimum = usefulMinimumFor(spec, minimumsOf(settings));
+    if (input.then === 'kept' && length < minimum)
+      throw invalid(
+        'then',
+        `${say(length)} is shorter than what is kept, ${say(minimum)}: say that it is lost.`,
+      );
+
+    const reason = input.reason.trim();
+    const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(stock);
+    let cutId: string | null = null;
+    if (input.then === 'kept') {
+      const { articleId, sortKey, lotId, placeId } = stock;
+      const share = posting.take(stock.id, 'split', length, { reason });
+      const part = { ware: 'wire', articleId, sortKey, lotId, placeId, form: 'off-cut' } as const;
+      cutId = posting.open(part, 'split', length, share, { reason });
+    } else {
+      const share = posting.take(stock.id, 'spoiled', length, { reason });
+      await posting.toJar(spec.metal, massOfLength(spec, length), share, reason);
+    }
+    // What was set aside of it is let go before it is taken, since the plan that wanted it is made anew.
+    await releaseUncut(tx, batch.id, [spec.id]);
+    const done = ((await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE).cut;
+    const open = cutsOfBatch(await linesOf(tx, [batch.id]), done).filter(({ specId }) => specId === spec.id);
+    // A rest that is too short to keep is scrap, unless it does for one of the wires that are still to be cut.
+    const rest = stock.quantity - length;
+    if (rest > 0 && rest < minimum && others === 0 && open.every((cut) => cut.length > rest)) {
+      const why = 'too short to keep';
+      const share = posting.take(stock.id, 'scrapped', rest, { reason: why });
+      await posting.toJar(spec.metal, massOfLength(spec, um(rest)), share, why);
+    }
+    await posting.commit();
+    await noteAct(tx, batch.id, postKey, {
+      specId: spec.id,
+      cut: null,
+      sourceId: stock.id,
+      cutId,
+      length,
+      reason,
+    });
+    const replanned = open.length > 0 && batch.planning !== 'none';
+    if (replanned) await planAnew(tx, batch.id, postKey, [spec.id]);
+    return { replanned };
+  });
+  return thenPlanned(session, postKey, number, logging);
+}

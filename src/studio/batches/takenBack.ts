@@ -1,0 +1,46 @@
+import type { Tx } from '@/data/inStudio';
+import { releaseUncut, setAsideFor } from './setAsides';
+import { actsOfPost, forgetAct, setTrayAside } from './tray';
+
+/** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
+export async function batchForgets(tx: Tx, postKey: string): Promise<void> {
+  for (const { batchId, ...act } of await actsOfPost(tx, postKey)) {
+    await forgetAct(tx, batchId, act);
+    await releaseUncut(tx, batchId, [act.specId]);
+    await tx.run(
+      `UPDATE batches SET planning = 'stale', planning_key = NULL, planning_said = 'What was cut for it was taken back in the ledger.'
+        WHERE studio_id = $1 AND batch_id = $2 AND state = 'open'`,
+      [tx.session.studioId, batchId],
+    );
+  }
+}
+
+/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
+  const { studioId } = tx.session;
+  const made = await tx.first<{ batchId: string; number: number; name: string; line: number; piece: number }>(
+    `SELECT m.batch_id AS "batchId", b.number, b.name, m.line, m.piece FROM batch_pieces m
+       JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
+      WHERE m.studio_id = $1 AND m.piece_id = $2 AND b.state <> 'cancelled' FOR UPDATE`,
+    [studioId, pieceId],
+  );
+  if (!made) return;
+  const { batchId, line, piece } = made;
+  await tx.run('DELETE FROM batch_pieces WHERE studio_id = $1 AND piece_id = $2', [studioId, pieceId]);
+  await tx.run(`UPDATE batches SET state = 'open' WHERE studio_id = $1 AND batch_id = $2`, [
+    studioId,
+    batchId,
+  ]);
+  await tx.run(
+    `UPDATE batch_cuts SET scrap_share = 0, spoilage_share = 0 WHERE studio_id = $1 AND batch_id = $2 AND line = $3 AND piece = $4`,
+    [studioId, batchId, line, piece],
+  );
+  await setTrayAside(tx, batchId);
+  const parts = await tx.select<{ id: string; quantity: number }>(
+    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
+       JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
+    [studioId, pieceId],
+  );
+  await setAsideFor(tx, batchId, parts);
+}

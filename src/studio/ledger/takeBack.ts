@@ -1,0 +1,109 @@
+import type { MovementKind } from '@/core/stock/movement';
+import type { Ware } from '@/core/stock/ware';
+import { tag } from '@/core/tag';
+import { cost, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { refused } from '../kernel/outcome';
+import { lockStock, Posting } from './posting';
+
+/** A movement that is to be taken back. */
+export interface Undone {
+  readonly id: number;
+  readonly postKey: string;
+  readonly kind: MovementKind;
+  readonly stockPieceId: string;
+  readonly articleId: string;
+  readonly quantity: number;
+  readonly cost: CostUnits;
+  readonly lotId: string | null;
+  readonly pieceId: string | null;
+  readonly batchId: string | null;
+  readonly reverses: number | null;
+  readonly reversed: boolean;
+}
+
+/** Everything that was posted under a key. */
+export const movementsOf = (tx: Tx, postKey: string): Promise<Undone[]> =>
+  tx.select<Undone>(
+    `SELECT m.movement_id AS id, m.post_key AS "postKey", m.kind, m.stock_piece_id AS "stockPieceId", m.article_id AS "articleId",
+            m.quantity, m.cost_units AS cost, m.lot_id AS "lotId", m.piece_id AS "pieceId", m.batch_id AS "batchId", m.reverses,
+            EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id) AS reversed
+       FROM movements m WHERE m.studio_id = $1 AND m.post_key = $2 ORDER BY m.movement_id`,
+    [tx.session.studioId, postKey],
+  );
+
+/**
+ * Meets every movement of a posting by its exact opposite, so that what moves together is undone together.
+ * @throws Refused when what the posting brought in has been used since, or has become another wire
+ */
+export async function takeBack(
+  tx: Tx,
+  postKey: string,
+  movements: readonly Undone[],
+  reason: string,
+): Promise<void> {
+  if (movements.some(({ reverses }) => reverses !== null))
+    throw refused('This takes something back itself; post the thing anew instead.');
+  if (movements.some(({ reversed }) => reversed))
+    throw refused('This was taken back already. Nothing was posted.');
+  await refuseUsedSince(tx, movements);
+  const stock = await lockStock(
+    tx,
+    movements.map(({ stockPieceId }) => stockPieceId),
+  );
+  const pieceId = movements.find((each) => each.pieceId !== null)?.pieceId ?? null;
+  const batchId = movements.find((each) => each.batchId !== null)?.batchId ?? null;
+  const posting = new Posting(tx, postKey, { pieceId, batchId }).hold(...stock.values());
+  // Last first, so that a relabelled wire goes back through what it was.
+  for (const { id, kind, stockPieceId, articleId, quantity, cost: amount, lotId } of movements.toReversed()) {
+    posting.enter(stockPieceId, kind, -quantity, cost(0 - amount), {
+      reason,
+      lotId,
+      reverses: id,
+      articleId,
+    });
+  }
+  await posting.commit();
+}
+
+interface Later {
+  readonly ware: Ware;
+  readonly number: number;
+  readonly kind: MovementKind;
+  readonly day: string;
+  readonly pieceNumber: number | null;
+}
+
+/**
+ * What the posting took may always be put back; what it brought must still be there whole. Movements that were taken back
+ * themselves do not count, nor what fell into the same jar later.
+ */
+async function refuseUsedSince(tx: Tx, movements: readonly Undone[]): Promise<void> {
+  const last = movements.at(-1)?.id ?? 0;
+  const touched = (pick: (each: Undone) => boolean) => [
+    ...new Set(movements.filter(pick).map(({ stockPieceId }) => stockPieceId)),
+  ];
+  const later = await tx.first<Later>(
+    `SELECT p.ware, p.number, m.kind, m.happened_at::date::text AS day, f.number AS "pieceNumber"
+       FROM movements m
+       JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
+       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
+      WHERE m.studio_id = $1 AND m.movement_id > $2 AND m.reverses IS NULL
+        AND NOT EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id)
+        AND ((m.stock_piece_id = ANY ($3) AND (p.ware <> 'scrap' OR m.kind = 'refined'))
+          OR (m.stock_piece_id = ANY ($4) AND m.kind = 'relabelled'))
+      ORDER BY m.movement_id LIMIT 1`,
+    [
+      tx.session.studioId,
+      last,
+      touched(({ quantity }) => quantity > 0),
+      touched(({ quantity }) => quantity < 0),
+    ],
+  );
+  if (!later) return;
+  const became =
+    later.pieceNumber === null ? later.kind : `${later.kind} for ${tag('piece', later.pieceNumber)}`;
+  throw refused(
+    `${tag(later.ware, later.number)} has been used since (${became} on ${later.day}). Take that back first. Nothing was posted.`,
+  );
+}
