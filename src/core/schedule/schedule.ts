@@ -54,6 +54,18 @@ const weekdayOf = (day: Day): number => (parseISO(day).getDay() + 6) % 7;
 export const minutesOn = (day: Day, { weekly, daysOff }: BenchHours): number =>
   daysOff.includes(day) ? 0 : (weekly[weekdayOf(day)] ?? 0);
 
+/** Minutes of each day from one to another, both of them worked. */
+function dayByDay(from: Day, until: Day, hours: BenchHours): number[] {
+  const minutes: number[] = [];
+  for (let day = from; day <= until && minutes.length < HORIZON; day = dayAfter(from, minutes.length))
+    minutes.push(minutesOn(day, hours));
+  return minutes;
+}
+
+/** Minutes at the bench from one day to another, both of them worked. */
+export const minutesUntil = (from: Day, until: Day, hours: BenchHours): number =>
+  dayByDay(from, until, hours).reduce((sum, minutes) => sum + minutes, 0);
+
 /** Jobs in the order that they are worked: what is due first comes first, what has no day last. */
 export const inOrderOfDue = <T extends Pick<Job, 'dueOn' | 'number'>>(jobs: readonly T[]): T[] =>
   [...jobs].sort((a, b) => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || a.number - b.number);
@@ -136,16 +148,8 @@ export function remedyFor(
 ): Remedy {
   const { number, dueOn } = late;
   if (dueOn === null || late.late === 0) return { moreEachDay: null, fewer: null, after: [] };
-  let [workingDays, there] = [0, 0];
-  for (
-    let day = today, ahead = 0;
-    day <= dueOn && ahead < HORIZON;
-    ahead += 1, day = dayAfter(today, ahead)
-  ) {
-    const minutes = minutesOn(day, hours);
-    if (minutes > 0) workingDays += 1;
-    there += minutes;
-  }
+  const workingDays = dayByDay(today, dueOn, hours).filter((minutes) => minutes > 0).length;
+  const there = minutesUntil(today, dueOn, hours);
   const byCost = lines
     .filter(({ minutesEach }) => minutesEach > 0)
     .map(({ line, count, minutesEach }) => ({ line, count, pieces: Math.ceil(late.late / minutesEach) }))

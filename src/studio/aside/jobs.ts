@@ -1,5 +1,6 @@
 import { checkImport, postImport } from '../lists/runImport';
 import type { StudioSession } from '../kernel/useCase';
+import { chooseWhatToMake } from '../batches/chooseWhatToMake';
 import { planCuts } from '../cutting/planCuts';
 import type { JobName } from './lanes';
 
@@ -19,6 +20,7 @@ export const JOBS = {
   checkImport: ({ session, id }: FileAsked) => checkImport(session, id),
   postImport: ({ session, id }: FileAsked) => postImport(session, id),
   planCuts,
+  chooseWhatToMake,
 } satisfies Record<JobName, (about: never, told: Told) => Promise<unknown>>;
 
 export type About<J extends JobName> = Parameters<(typeof JOBS)[J]>[0];

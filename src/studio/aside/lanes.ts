@@ -3,6 +3,7 @@ export const LANES = {
   checkImport: 'books',
   postImport: 'books',
   planCuts: 'plans',
+  chooseWhatToMake: 'plans',
 } as const;
 
 export type JobName = keyof typeof LANES;

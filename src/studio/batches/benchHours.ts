@@ -1,11 +1,12 @@
 import { formatISO } from 'date-fns';
-import { linesToMake, minutesOfBatch } from '@/core/batch/batch';
+import { linesToMake, minutesOfBatch, type BatchLine } from '@/core/batch/batch';
 import { minutesOf } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
 import {
   remedyFor,
   scheduleJobs,
   type BenchHours,
+  type Job,
   type Remedy,
   type ScheduledDay,
   type ScheduledJob,
@@ -28,7 +29,8 @@ export interface HoursView extends BenchHours {
 /** What is taken until hours are said: four on each day from Monday to Friday. */
 const USUAL: HoursView = { version: 0, weekly: [240, 240, 240, 240, 240, 0, 0], daysOff: [] };
 
-async function hoursIn(tx: Tx): Promise<HoursView> {
+/** The hours of the studio, or the usual ones. */
+export async function hoursIn(tx: Tx): Promise<HoursView> {
   const row = await tx.first<HoursView>(
     `SELECT version, weekly, days_off::text[] AS "daysOff" FROM bench_hours WHERE studio_id = $1`,
     [tx.session.studioId],
@@ -78,25 +80,33 @@ export interface ScheduleView {
   readonly batches: readonly ScheduledBatch[];
 }
 
+/** An open batch as work at the bench: what of it is to be made still. */
+export interface OpenJob extends Job {
+  readonly name: string;
+  readonly lines: readonly BatchLine[];
+}
+
+/** The open batches as work at the bench. */
+export async function openJobs(tx: Tx): Promise<OpenJob[]> {
+  const rows = await tx.select<{ id: string; number: number; name: string; dueOn: string | null }>(
+    `SELECT batch_id AS id, number, name, due_on::text AS "dueOn" FROM batches
+      WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
+    [tx.session.studioId],
+  );
+  const ids = rows.map(({ id }) => id);
+  const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
+  return rows.map(({ id, ...row }) => {
+    const own = lines.filter(({ batchId }) => batchId === id);
+    const left = linesToMake(own, madeCounts(progress.get(id) ?? NOTHING_DONE));
+    return { ...row, lines: left, minutes: Math.ceil(minutesOfBatch(left)) };
+  });
+}
+
 /** When the open batches will be ready, with what is made of them left out: what is due first is worked first, from today on. */
 export function showSchedule(session: StudioSession): Promise<ScheduleView> {
   return look(session, async (tx) => {
     const hours = await hoursIn(tx);
-    const rows = await tx.select<{ id: string; number: number; name: string; dueOn: string | null }>(
-      `SELECT batch_id AS id, number, name, due_on::text AS "dueOn" FROM batches
-        WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
-      [session.studioId],
-    );
-    const ids = rows.map(({ id }) => id);
-    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
-    const batches = rows.map((row) => {
-      const made = madeCounts(progress.get(row.id) ?? NOTHING_DONE);
-      const own = linesToMake(
-        lines.filter(({ batchId }) => batchId === row.id),
-        made,
-      );
-      return { ...row, lines: own, minutes: Math.ceil(minutesOfBatch(own)) };
-    });
+    const batches = await openJobs(tx);
     const today = formatISO(session.now, { representation: 'date' });
     const { days, jobs } = scheduleJobs(batches, hours, today);
     return {

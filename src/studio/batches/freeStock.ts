@@ -18,8 +18,8 @@ export interface FreeWire extends StockLength {
 /** Off-cuts and spools of a spec that are looked at: the shortest off-cuts first, since the tin is to be emptied. */
 const MOST_PER_SPEC = 400;
 
-/** Wires of some specs that are free for a batch: all but what is set aside for others, or cut already. */
-export const freeWires = (tx: Tx, specIds: readonly string[], batchId: string): Promise<FreeWire[]> =>
+/** Wires of some specs that are free for a batch: all but what is set aside for others, or cut already. @param batchId null for no batch */
+export const freeWires = (tx: Tx, specIds: readonly string[], batchId: string | null): Promise<FreeWire[]> =>
   tx.select<FreeWire>(
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
        SELECT * FROM (
@@ -42,7 +42,7 @@ export interface FreePart {
 }
 
 /** What the parts of patterns are in the drawers: as it was said once, else what is called the same. Parts that nobody knows are left out. */
-export const freeParts = (tx: Tx, names: readonly string[], batchId: string): Promise<FreePart[]> =>
+export const freeParts = (tx: Tx, names: readonly string[], batchId: string | null): Promise<FreePart[]> =>
   tx.select<FreePart>(
     `SELECT n.key, a.article_id AS "articleId", a.name AS article,
             COALESCE((SELECT sum(p.quantity - ${SET_ASIDE_FOR_OTHERS}) FROM stock_pieces p

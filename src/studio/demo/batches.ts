@@ -1,4 +1,7 @@
 import { addDays, formatISO } from 'date-fns';
+import { showCuttingTable } from '../batches/cuttingTable';
+import { cutWire } from '../batches/cutWire';
+import { logMiscut } from '../batches/logMiscut';
 import { beginPlanning, workOutCutting } from '../batches/planCutting';
 import { planBatch } from '../batches/planBatch';
 import type { BatchLineInput } from '../batches/planBatch.input';
@@ -12,8 +15,8 @@ interface DemoBatch {
   readonly inDays: number;
   readonly notes: string;
   readonly lines: readonly (readonly [pattern: string, count: number, more?: Partial<BatchLineInput>])[];
-  /** Whether its cuts are planned and its stock is set aside. */
-  readonly planned: boolean;
+  /** Whether its cuts are planned, its stock is set aside, and half of its wires are cut. */
+  readonly begun: boolean;
 }
 
 /** What the studio is working towards: a fair in ten days, and an order after it. */
@@ -29,7 +32,7 @@ const DEMO_BATCHES: readonly DemoBatch[] = [
       ['Snail cage', 5],
       ['Ladder channel cuff', 2, { metal: 'sterling' }],
     ],
-    planned: true,
+    begun: true,
   },
   {
     name: 'Order for the mill shop',
@@ -39,14 +42,14 @@ const DEMO_BATCHES: readonly DemoBatch[] = [
       ['Gatehouse ring', 12, { ring: 'US 8' }],
       ['Rime halo', 4],
     ],
-    planned: false,
+    begun: false,
   },
 ];
 
 /** Plans the batches of the demonstration; a run that was cut off goes on where it stopped. */
 export async function planDemoBatches(session: StudioSession): Promise<void> {
   const patterns = await patternChoices(session);
-  for (const { name, inDays, notes, lines, planned } of DEMO_BATCHES) {
+  for (const { name, inDays, notes, lines, begun } of DEMO_BATCHES) {
     const { number } = taken(
       await planBatch(session, keyOf(`batch ${name}`), null, {
         name,
@@ -63,9 +66,33 @@ export async function planDemoBatches(session: StudioSession): Promise<void> {
         })),
       }),
     );
-    if (!planned) continue;
-    const key = keyOf(`cuts of ${name}`);
-    taken(await beginPlanning(session, key, number));
-    await workOutCutting(session, number, key);
+    if (begun) await cutHalf(session, number, name);
+  }
+}
+
+/** How many wires were cut when one went wrong. */
+const MISCUT_AFTER = 5;
+
+/** Plans the cuts of a batch and cuts half of its wires, with one mis-cut on the way. */
+async function cutHalf(session: StudioSession, number: number, name: string): Promise<void> {
+  const key = keyOf(`cuts of ${name}`);
+  taken(await beginPlanning(session, key, number));
+  await workOutCutting(session, number, key);
+  for (;;) {
+    const table = await showCuttingTable(session, number);
+    const next = table?.next;
+    if (!table || !next || table.done * 2 >= table.all) return;
+    const { done, acts } = table;
+    if (done === MISCUT_AFTER && !acts.some(({ kind }) => kind === 'miscut')) {
+      const wrong = keyOf(`mis-cut of ${name}`);
+      const length = `${Math.floor(next.cut.length / 2000)} mm`;
+      const miscut = { from: next.stock.id, length, reason: 'cut too short', then: 'lost' };
+      taken(await logMiscut(session, wrong, number, miscut));
+      await workOutCutting(session, number, wrong);
+      continue;
+    }
+    const { line, piece, cutIndex, copy, length } = next.cut;
+    const cut = { line, piece, cutIndex, copy, from: next.stock.id, length: `${length / 1000} mm` };
+    taken(await cutWire(session, keyOf(`cut ${done} of ${name}`), number, cut));
   }
 }

@@ -35,3 +35,30 @@ export async function inMetric(page: Page): Promise<void> {
     }).toPass();
   }
 }
+
+/** Writes a pattern of one cut of 150 mm, from the wire that the list calls so, and six minutes. */
+export async function writeBar(page: Page, name: string, wire: RegExp): Promise<void> {
+  await page.goto(`${DEMO_URL}/patterns/new`);
+  await page.getByLabel('Name of the pattern').fill(name);
+  await page.getByLabel('Called').fill('bar');
+  const option = page.getByLabel('Cut from').getByRole('option', { name: wire });
+  await page.getByLabel('Cut from').selectOption((await option.first().getAttribute('value')) ?? '');
+  await page.getByLabel('Net length of each').fill('150 mm');
+  await page.getByLabel('Step 1').fill('hammer it');
+  await page.getByLabel('Minutes').fill('6');
+  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+}
+
+/** Plans a batch of so many of a pattern. @returns the address of its page */
+export async function planBatchOf(page: Page, pattern: string, count: number, name: string): Promise<string> {
+  await page.goto(`${DEMO_URL}/batches/new`);
+  await page.getByLabel('What is it for?').fill(name);
+  const choice = page.getByLabel('Pattern', { exact: true });
+  const option = choice.getByRole('option', { name: new RegExp(pattern) });
+  await choice.selectOption((await option.getAttribute('value')) ?? '');
+  await page.getByLabel('How many').fill(String(count));
+  await page.getByRole('button', { name: 'Plan this batch' }).click();
+  await expect(page).toHaveURL(/\/batches\/R-\d{4}$/);
+  return page.url();
+}

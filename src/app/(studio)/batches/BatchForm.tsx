@@ -15,6 +15,7 @@ import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { planBatchAction } from './actions';
+import { EMPTY_LINE } from './emptyLine';
 
 type Choices = readonly { readonly value: string; readonly text: string }[];
 
@@ -22,10 +23,6 @@ export interface BatchFormData {
   readonly patterns: readonly PatternChoice[];
   readonly stones: Choices;
 }
-
-const EMPTY_LINE = { pattern: '', count: '1', stone: '', ring: '', bead: '', metal: '' };
-
-export const EMPTY_BATCH: PlanBatchInput = { name: '', dueOn: '', notes: '', lines: [EMPTY_LINE] };
 
 const METAL_CHOICES: Choices = [
   { value: '', text: 'as the pattern says' },

@@ -35,6 +35,9 @@ export default async function BatchesPage() {
           {next?.dueOn && `, the next ${dueIn(next.dueOn, session.now)}`}
         </h1>
         <div className="flex flex-wrap gap-3">
+          <Link href="/batches/makeable" className="btn btn-lg">
+            What could I make?
+          </Link>
           <Link href="/batches/hours" className="btn btn-lg">
             Will it be ready?
           </Link>

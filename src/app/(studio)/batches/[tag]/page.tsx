@@ -57,10 +57,12 @@ export default async function BatchPage({ params }: { params: Params }) {
         )}
         {state === 'cancelled' && <TakeUpAgain number={number} />}
       </div>
-      {open && cuts.done > 0 && <CutSoFar cuts={cuts} />}
-      {open && cuts.done < cuts.all && (
-        <div className="mt-4">
-          <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
+      {open && (
+        <div className="mt-4 flex flex-wrap items-center gap-x-6 gap-y-3">
+          {cuts.done > 0 && <CutSoFar cuts={cuts} />}
+          {cuts.done < cuts.all && (
+            <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
+          )}
         </div>
       )}
       {batch.picks.length > 0 && <Picks picks={batch.picks} />}
@@ -101,7 +103,7 @@ const PAPERS = [
 /** How many of its wires lie in the tray. */
 function CutSoFar({ cuts: { done, all } }: { cuts: BatchView['cuts'] }) {
   return (
-    <div className="mt-4 flex flex-wrap items-center gap-3">
+    <div className="flex flex-wrap items-center gap-3">
       <progress className="progress w-64 max-w-full" value={done} max={all} aria-label="Wires cut" />
       <p>
         {done === all ? `All ${all} wires are cut` : `${done} of ${all} wires are cut`}

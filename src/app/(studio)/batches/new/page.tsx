@@ -1,12 +1,16 @@
 import { pageMember } from '../../../lib/member';
 import { EmptyPlace } from '@/ui/EmptyPlace';
-import { BatchForm, EMPTY_BATCH } from '../BatchForm';
+import { searched, type Search } from '../../../lib/search';
+import type { BatchLineInput } from '@/studio/batches/planBatch.input';
+import { BatchForm } from '../BatchForm';
+import { EMPTY_LINE } from '../emptyLine';
 import { batchFormData } from '../batchFormData';
 
 export const metadata = { title: 'Plan a batch' };
 
-export default async function NewBatchPage() {
+export default async function NewBatchPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
+  const { due = '', pieces = '' } = await searched(searchParams, ['due', 'pieces']);
   const data = await batchFormData(session);
   if (data.patterns.length === 0)
     return (
@@ -20,7 +24,20 @@ export default async function NewBatchPage() {
   return (
     <>
       <h1>What is to be made, until when?</h1>
-      <BatchForm base={null} defaultValues={EMPTY_BATCH} {...data} />
+      <BatchForm
+        base={null}
+        defaultValues={{ name: '', dueOn: due, notes: '', lines: linesFrom(pieces) }}
+        {...data}
+      />
     </>
   );
+}
+
+/** "12x3.7x1" in the address: three of pattern 12 and one of pattern 7. */
+function linesFrom(pieces: string): BatchLineInput[] {
+  const lines = pieces.split('.').flatMap((each): BatchLineInput[] => {
+    const [, pattern, count] = /^(\d{1,8})x(\d{1,3})$/.exec(each) ?? [];
+    return pattern && count ? [{ ...EMPTY_LINE, pattern, count }] : [];
+  });
+  return lines.length > 0 ? lines : [EMPTY_LINE];
 }

@@ -88,55 +88,57 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
         height={24}
         marks={marks.map(({ at, what }) => ({ at, name: what }))}
       />
-      <MarkList marks={marks} on={cut.name} />
-      <div className="mt-3 grid items-start gap-x-6 gap-y-4 md:grid-cols-2">
-        <div>
-          <p className="font-display text-5xl font-bold tabular-nums">
+      <div className="mt-3 grid items-start gap-x-8 gap-y-4 md:grid-cols-2">
+        <div className="space-y-3">
+          <div className="at-a-glance font-display font-bold tabular-nums">
             <Reckoned of={cut.length} cut />
-          </p>
-          <p className="mt-1 [overflow-wrap:anywhere]">
+          </div>
+          <p className="[overflow-wrap:anywhere]">
             {cut.name}, for “{piece}”, piece {index + 1}
           </p>
+          <MarkList marks={marks} on={cut.name} />
+          <LengthField control={form.control} name="length" label="Really cut" />
         </div>
-        <div>
-          <p className="font-display text-5xl font-bold">{tag('wire', stock.number)}</p>
-          <p className="mt-1">
+        <div className="space-y-3">
+          <div className="at-a-glance font-display font-bold tabular-nums">{tag('wire', stock.number)}</div>
+          <p>
             {stock.form}
-            {stock.place && <strong>, {stock.place}</strong>}
-          </p>
-          <WireChip spec={spec} />
-          <p className="muted mt-1">
+            {stock.place && (
+              <>
+                , <strong>{stock.place}</strong>
+              </>
+            )}
+            {', '}
             {stock.length === cut.length ? (
-              'It is just as long: take all of it.'
+              'just as long: take all of it'
             ) : (
               <>
                 <Length of={stock.length} short /> of it free for this
               </>
             )}
           </p>
+          <WireChip spec={spec} />
+          <Field
+            label={`Scan or type ${tag('wire', stock.number)} to be sure (s)`}
+            error={scan.wrong}
+            hint={scan.isSure ? 'That is the one.' : undefined}
+          >
+            {(ties) => (
+              <TextInput
+                {...ties}
+                ref={scan.ref}
+                value={scan.text}
+                onChange={(event) => scan.type(event.target.value)}
+                onKeyDown={(event) => {
+                  if (event.key !== 'Enter') return;
+                  event.preventDefault();
+                  scan.read();
+                }}
+                onBlur={scan.read}
+              />
+            )}
+          </Field>
         </div>
-        <Field
-          label={`Scan or type ${tag('wire', stock.number)} to be sure (s)`}
-          error={scan.wrong}
-          hint={scan.isSure ? 'That is the one.' : undefined}
-        >
-          {(ties) => (
-            <TextInput
-              {...ties}
-              ref={scan.ref}
-              value={scan.text}
-              inputMode="text"
-              onChange={(event) => scan.type(event.target.value)}
-              onKeyDown={(event) => {
-                if (event.key !== 'Enter') return;
-                event.preventDefault();
-                scan.read();
-              }}
-              onBlur={scan.read}
-            />
-          )}
-        </Field>
-        <LengthField control={form.control} name="length" label="Really cut" />
       </div>
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">

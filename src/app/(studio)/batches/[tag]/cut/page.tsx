@@ -159,7 +159,7 @@ function StillToCut({ table: { number, rest, next } }: { table: CuttingTable }) 
       <ol className="mt-2 divide-y divide-base-300" aria-label="Still to cut">
         {rest.map(({ spec, stock }) => (
           <li key={stock.id} className="py-2">
-            <p className="flex flex-wrap items-baseline gap-x-3">
+            <p className="flex flex-wrap items-center gap-x-3">
               <span className="font-semibold">{tag('wire', stock.number)}</span>
               <WireChip spec={spec} />
               <span className="muted text-sm">

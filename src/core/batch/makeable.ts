@@ -1,0 +1,232 @@
+import { proposeCuts, type StockLength } from '../cutting/propose';
+import { USUAL_WORTH } from '../cutting/problem';
+import { solveCutting } from '../cutting/solve';
+import type { Solver } from '../programme/programme';
+import { um, UM_PER_METRE, type Micrometres } from '../units/length';
+import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch, type BatchCut, type BatchLine } from './batch';
+import { makeableProgramme } from './makeableProgramme';
+
+/** What is wanted most of what could be made. */
+export const AIMS = ['margin', 'pieces', 'off-cuts'] as const;
+export type Aim = (typeof AIMS)[number];
+
+/** A pattern that could be made. */
+export interface Candidate extends Pick<BatchLine, 'body'> {
+  /** Its number. */
+  readonly pattern: number;
+  /** What one piece leaves for the hours, in whatever unit; negative when it does not even pay for itself. */
+  readonly margin: number;
+}
+
+/** A wire that is free, and for how many days it has lain there. */
+export interface AgedLength extends StockLength {
+  readonly days: number;
+}
+
+/** What there is to make something of until a day. */
+export interface MakeableProblem {
+  readonly candidates: readonly Candidate[];
+  readonly wires: readonly AgedLength[];
+  /** Parts by the key of their name; a part that nobody counts holds nothing up. */
+  readonly parts: ReadonlyMap<string, number>;
+  /** Minutes at the bench. */
+  readonly minutes: number;
+  /** Pieces of one pattern at most, so that a tray is not all of one kind. */
+  readonly mostOfEach: number;
+  readonly aim: Aim;
+}
+
+/** What keeps more from being made. */
+export type StoppedBy = 'hours' | 'stock' | 'most of each' | 'nothing pays';
+
+/** What could be made. */
+export interface Makeable {
+  /** How many of which pattern, by its number; patterns of which none is made are left out. */
+  readonly counts: ReadonlyMap<number, number>;
+  readonly minutes: number;
+  readonly margin: number;
+  /** Off-cuts that are cut from, by eye. */
+  readonly offCuts: readonly string[];
+  /** What is reached of the aim, and what nothing passes: no choice of pieces can do better than that. */
+  readonly reached: number;
+  readonly bound: number;
+  readonly stoppedBy: StoppedBy;
+}
+
+export interface MakeableOptions {
+  readonly limitMs: number;
+  readonly clock: () => number;
+}
+
+/** Times that the programme is solved again when its pieces could not all be cut after all. */
+const ROUNDS = 25;
+/** How long it is tried to cut what by eye cannot be cut. */
+const CUTTING_MS = 250;
+
+/** How many of each candidate, in their order. */
+type Counts = readonly number[];
+
+/**
+ * Which pieces to make of what is free, in the hours that are left: a small integer programme over the number of pieces of each
+ * pattern. It goes by the length of each wire and by how many cuts of a length or longer there is room for, which no choice can pass;
+ * what it chooses is then really cut, by eye and by the cutting planner, and where that fails it chooses again with less.
+ */
+export function whatCouldBeMade(
+  problem: MakeableProblem,
+  solver: Solver,
+  options: MakeableOptions,
+): Makeable {
+  const { clock, limitMs } = options;
+  const until = clock() + limitMs;
+  const limits = new Map<string, number>();
+  let bound: number | undefined;
+  let best = filledUp(
+    problem,
+    problem.candidates.map(() => 0),
+  );
+  for (let round = 0; round < ROUNDS && clock() < until; round += 1) {
+    const { rows, variables, unit } = makeableProgramme(problem, limits);
+    const answer = solver.integer(rows, variables, { limitMs: Math.max(50, until - clock()), gap: 1e-6 });
+    if (!answer) break;
+    bound ??= -answer.bound * unit;
+    const chosen = problem.candidates.map((_, index) => Math.round(answer.values[index] ?? 0));
+    const cuts = cutsOfBatch(linesOf(problem, chosen));
+    const short = shortByPlan(problem, cuts, solver, clock);
+    best = better(problem, best, filledUp(problem, short.size === 0 ? chosen : fewer(problem, chosen)));
+    if (short.size === 0) break;
+    for (const [specId, missing] of short) limits.set(specId, lengthOf(cuts, specId) - missing);
+  }
+  return answerOf(problem, best, bound);
+}
+
+const linesOf = ({ candidates }: Pick<MakeableProblem, 'candidates'>, counts: Counts): BatchLine[] =>
+  candidates.flatMap(({ body }, index) =>
+    (counts[index] ?? 0) > 0 ? [{ line: index + 1, count: counts[index] ?? 0, body }] : [],
+  );
+
+const lengthOf = (cuts: readonly BatchCut[], specId: string): number =>
+  cuts.reduce((sum, cut) => sum + (cut.specId === specId ? cut.length : 0), 0);
+
+/** What is missing of each spec to cut some wires by eye. */
+const shortByEye = ({ wires }: MakeableProblem, cuts: readonly BatchCut[]): Map<string, Micrometres> =>
+  new Map(proposeCuts(cuts, wires).shortages.map(({ specId, missing }) => [specId, missing]));
+
+/** What is missing of each spec to cut some wires; what fails by eye is left to the cutting planner. */
+function shortByPlan(
+  problem: MakeableProblem,
+  cuts: readonly BatchCut[],
+  solver: Solver,
+  clock: () => number,
+): Map<string, Micrometres> {
+  const short = shortByEye(problem, cuts);
+  for (const specId of short.keys()) {
+    const stock = problem.wires.filter((wire) => wire.specId === specId);
+    const own = cuts.filter((cut) => cut.specId === specId).map(({ length }) => ({ length, count: 1 }));
+    const { plan } = solveCutting({ cuts: own, stock, usefulMinimum: um(1), worth: USUAL_WORTH }, solver, {
+      limitMs: CUTTING_MS,
+      clock,
+    });
+    const unmet = plan.unmet.reduce((sum, { length, count }) => sum + length * count, 0);
+    if (unmet > 0) short.set(specId, um(unmet));
+    else short.delete(specId);
+  }
+  return short;
+}
+
+/** Whether some pieces can all be made, by eye. */
+function canMake(problem: MakeableProblem, counts: Counts): boolean {
+  const lines = linesOf(problem, counts);
+  return (
+    minutesOfBatch(lines) <= problem.minutes &&
+    partsOfBatch(lines).every(({ name, count }) => count <= (problem.parts.get(partKey(name)) ?? Infinity)) &&
+    shortByEye(problem, cutsOfBatch(lines)).size === 0
+  );
+}
+
+/** What a choice of pieces reaches of the aim: money, pieces, or days by the metre that its off-cuts had lain there. */
+function reachedBy({ aim, candidates, wires }: MakeableProblem, counts: Counts): number {
+  const total = (of: (candidate: Candidate) => number) =>
+    candidates.reduce((sum, candidate, index) => sum + of(candidate) * (counts[index] ?? 0), 0);
+  if (aim === 'margin') return total(({ margin }) => margin);
+  if (aim === 'pieces') return total(() => 1);
+  const cuts = cutsOfBatch(linesOf({ candidates }, counts));
+  const { from } = proposeCuts(cuts, wires);
+  const days = new Map(wires.filter(({ isOffCut }) => isOffCut).map((wire) => [wire.id, wire.days]));
+  return cuts.reduce(
+    (sum, { length }, index) => sum + (length / UM_PER_METRE) * (days.get(from[index] ?? '') ?? 0),
+    0,
+  );
+}
+
+const better = (problem: MakeableProblem, a: Counts, b: Counts): Counts =>
+  reachedBy(problem, b) > reachedBy(problem, a) ? b : a;
+
+/** Takes pieces away, those first that leave least, until the others can all be cut by eye. */
+function fewer(problem: MakeableProblem, counts: Counts): Counts {
+  const left = [...counts];
+  for (;;) {
+    const short = shortByEye(problem, cutsOfBatch(linesOf(problem, left)));
+    if (short.size === 0) return left;
+    const [worst] = problem.candidates
+      .map(({ margin, body }, index) => ({ margin, body, index }))
+      .filter(({ body, index }) => (left[index] ?? 0) > 0 && body.cuts.some((cut) => short.has(cut.specId)))
+      .sort((a, b) => a.margin - b.margin || b.index - a.index);
+    if (!worst) return left.map(() => 0);
+    left[worst.index] = (left[worst.index] ?? 0) - 1;
+  }
+}
+
+/** Adds piece after piece that brings the aim nearer, those first that bring most for the time they take, as long as they can be made. */
+function filledUp(problem: MakeableProblem, begun: Counts): Counts {
+  const counts = [...begun];
+  const rates = problem.candidates.map(({ margin, body }) => {
+    const minutes = Math.max(1, minutesOfBatch([{ line: 1, count: 1, body }]));
+    return (problem.aim === 'margin' ? margin : 1) / minutes;
+  });
+  const order = rates
+    .map((rate, index) => ({ rate, index }))
+    .sort((a, b) => b.rate - a.rate || a.index - b.index);
+  for (const { index } of order) {
+    while ((counts[index] ?? 0) < problem.mostOfEach) {
+      const more = oneMore(counts, index);
+      if (!canMake(problem, more) || reachedBy(problem, more) <= reachedBy(problem, counts)) break;
+      counts[index] = more[index] ?? 0;
+    }
+  }
+  return counts;
+}
+
+const oneMore = (counts: Counts, at: number): number[] =>
+  counts.map((count, index) => (index === at ? count + 1 : count));
+
+function answerOf(problem: MakeableProblem, counts: Counts, bound: number | undefined): Makeable {
+  const lines = linesOf(problem, counts);
+  const { from } = proposeCuts(cutsOfBatch(lines), problem.wires);
+  const offCuts = problem.wires.filter(({ id, isOffCut }) => isOffCut && from.includes(id));
+  const reached = reachedBy(problem, counts);
+  return {
+    counts: new Map(
+      problem.candidates.flatMap(({ pattern }, index): [number, number][] =>
+        (counts[index] ?? 0) > 0 ? [[pattern, counts[index] ?? 0]] : [],
+      ),
+    ),
+    minutes: minutesOfBatch(lines),
+    margin: reachedBy({ ...problem, aim: 'margin' }, counts),
+    offCuts: offCuts.map(({ id }) => id),
+    reached,
+    bound: Math.max(reached, bound ?? Infinity),
+    stoppedBy: whatStops(problem, counts),
+  };
+}
+
+function whatStops(problem: MakeableProblem, counts: Counts): StoppedBy {
+  const { aim, candidates, mostOfEach } = problem;
+  const wanted = candidates.map(({ margin }) => aim !== 'margin' || margin > 0);
+  if (!wanted.some(Boolean)) return 'nothing pays';
+  const open = counts.map((count, index) => wanted[index] === true && count < mostOfEach);
+  if (!open.some(Boolean)) return 'most of each';
+  const unhurried = { ...problem, minutes: Infinity };
+  return counts.some((_, index) => open[index] && canMake(unhurried, oneMore(counts, index)))
+    ? 'hours'
+    : 'stock';
+}
