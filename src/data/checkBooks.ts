@@ -151,7 +151,7 @@ const CHECKS: readonly string[] = [
   // A piece of a batch that is made stands on the shelf.
   `SELECT m.studio_id AS studio, 'piece of batch R-' || lpad(b.number::text, 4, '0') AS what, 'made' AS kept, 'taken back' AS rebuilt
      FROM batch_pieces m JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-     JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id WHERE f.struck_at IS NOT NULL AND b.state <> 'cancelled'`,
+     JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id WHERE f.struck_at IS NOT NULL`,
   // What left for the refiner is what the jar gave.
   `SELECT r.studio_id AS studio, 'sent to ' || r.refiner || ' on ' || r.sent_on AS what, r.mass_ug || ' µg' AS kept, -sum(m.quantity) || ' µg' AS rebuilt
      FROM refinings r LEFT JOIN movements m ON m.studio_id = r.studio_id AND m.post_key = r.post_key AND m.kind = 'refined'

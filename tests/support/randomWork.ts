@@ -1,6 +1,7 @@
 import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
+import { workOnBatches } from './randomBatches';
 import { SPOOL, done, newKey, type OwnerClient } from './studio';
 import { keepCounted, postCount, showCount, startCount } from '../../src/studio/counting/counting';
 import { countOutSet } from '../../src/studio/drawers/countOutSet';
@@ -42,6 +43,10 @@ const KINDS = [
   'reverse',
   'reverse',
   'refine',
+  'batch',
+  'batch',
+  'batch',
+  'batch',
 ] as const;
 
 /** One thing that somebody does. */
@@ -54,13 +59,18 @@ export interface Operation {
   readonly byHelper: boolean;
 }
 
-export const operation: fc.Arbitrary<Operation> = fc.record({
-  kind: fc.constantFrom(...KINDS),
-  which: fc.integer({ min: 0, max: 999 }),
-  part: fc.integer({ min: 1, max: 1100 }),
-  back: fc.integer({ min: 0, max: 950 }),
-  byHelper: fc.boolean(),
-});
+export const operation = operationOf(KINDS);
+
+/** Operations of some kinds. */
+export function operationOf(kinds: readonly Operation['kind'][]): fc.Arbitrary<Operation> {
+  return fc.record({
+    kind: fc.constantFrom(...kinds),
+    which: fc.integer({ min: 0, max: 999 }),
+    part: fc.integer({ min: 1, max: 1100 }),
+    back: fc.integer({ min: 0, max: 950 }),
+    byHelper: fc.boolean(),
+  });
+}
 
 /** What the test itself bought, by the key it was posted under. */
 type Bought = Map<string, { readonly ware: string; readonly quantity: number; readonly price: number }>;
@@ -280,6 +290,8 @@ export class Bench {
         );
         return found && reverseMovement(owner, newKey(), found.id, { reason: 'random' });
       }
+      case 'batch':
+        return workOnBatches(who, this.pattern.number, which, part);
       case 'refine': {
         const jar = await this.#some('scrap', which);
         const sending = {

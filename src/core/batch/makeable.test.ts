@@ -4,7 +4,8 @@ import { loadSolver, type Solver } from '../programme/programme';
 import { mm } from '../units/length';
 import { cost } from '../units/money';
 import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch } from './batch';
-import { whatCouldBeMade, type AgedLength, type Candidate, type MakeableProblem } from './makeable';
+import { whatCouldBeMade } from './makeable';
+import { type AgedLength, type Candidate, type MakeableProblem } from './makeableProblem';
 
 let solver: Solver;
 beforeAll(async () => {

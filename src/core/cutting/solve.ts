@@ -1,5 +1,6 @@
 import type { Solver } from '../programme/programme';
 import type { Micrometres } from '../units/length';
+import { fewerSpools } from './fewerSpools';
 import { bestFit } from './bestFit';
 import { masterOf, UM, type Open } from './master';
 import { nearlyAsGood, withoutRest } from './nearPatterns';
@@ -121,8 +122,10 @@ class Search {
   }
 
   answer(): CuttingAnswer {
-    const { plan, objective, method } = this.best;
-    const gap = objective > 0 ? this.open / objective : 0;
+    const { method } = this.best;
+    const plan = fewerSpools(this.problem, this.best.plan);
+    const objective = objectiveOf(this.problem, plan);
+    const gap = objective > 0 ? Math.max(0, objective - this.under) / objective : 0;
     const optimal = gap <= SAME;
     return {
       plan,

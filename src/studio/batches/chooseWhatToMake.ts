@@ -1,4 +1,5 @@
-import { whatCouldBeMade, type Makeable, type MakeableProblem } from '@/core/batch/makeable';
+import { whatCouldBeMade, type Makeable } from '@/core/batch/makeable';
+import { type MakeableProblem } from '@/core/batch/makeableProblem';
 import { loadSolver } from '@/core/programme/programme';
 
 /** What there is to make something of, and how long the choice may take. */

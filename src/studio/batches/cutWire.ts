@@ -157,7 +157,9 @@ async function cutThese(
     const { specId, cut, length } = wire;
     const [plan, spec, source] = [plans.get(specId), specs.get(specId), sourceOf(sources, cut)];
     const stock = source && held.get(source.id);
-    if (!plan || !spec || !stock) throw refused('This wire is no longer on the rack; plan the cuts again.');
+    // What was turned into another wire since the plan was made is not cut for it.
+    if (!plan || !spec || stock?.articleId !== specId)
+      throw refused('The wire that it is planned from is no longer on the rack; plan the cuts again.');
     const kept = others.get(stock.id) ?? 0;
     const free = posting.balance(stock.id).quantity - kept;
     if (length > free)

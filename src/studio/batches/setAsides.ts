@@ -84,20 +84,26 @@ export async function releaseUncut(tx: Tx, batchId: string, specIds?: readonly s
 }
 
 /**
- * Lets go of stock that is set aside but not there any more: whatever took it, a batch is not to count on it. Batches that lose some
- * of theirs have to be planned again, and say so.
+ * Lets go of stock that is set aside but not there any more, or became something else: whatever took it, a batch is not to count on
+ * it. Batches that lose some of theirs have to be planned again, and say so.
+ * @param turned those of them that are another article now
  */
-export async function letGoOfTooMuch(tx: Tx, stockPieceIds: readonly string[]): Promise<void> {
+export async function letGoOfTooMuch(
+  tx: Tx,
+  stockPieceIds: readonly string[],
+  turned: readonly string[],
+): Promise<void> {
   await tx.run(
     `WITH over AS (
        SELECT s.stock_piece_id FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-        WHERE s.studio_id = $1 AND s.stock_piece_id = ANY ($2) GROUP BY s.stock_piece_id, p.quantity HAVING sum(s.quantity) > p.quantity),
+        WHERE s.studio_id = $1 AND s.stock_piece_id = ANY ($2) GROUP BY s.stock_piece_id, p.quantity
+       HAVING sum(s.quantity) > p.quantity OR s.stock_piece_id = ANY ($3)),
      gone AS (
        DELETE FROM set_asides s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
      UPDATE batches b SET planning = 'stale', planning_key = NULL,
             planning_said = 'Stock that was set aside for it is not there any more.'
       WHERE b.studio_id = $1 AND b.batch_id IN (SELECT batch_id FROM gone)`,
-    [tx.session.studioId, stockPieceIds],
+    [tx.session.studioId, stockPieceIds, turned],
   );
 }
 

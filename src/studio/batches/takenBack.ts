@@ -1,5 +1,7 @@
+import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { releaseUncut, setAsideFor } from './setAsides';
+import type { BatchState } from './batches';
+import { releaseUncut, setAsideFor, setStoneAside, type SetAsideStock } from './setAsides';
 import { actsOfPost, forgetAct, setTrayAside } from './tray';
 
 /** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
@@ -18,29 +20,44 @@ export async function batchForgets(tx: Tx, postKey: string): Promise<void> {
 /** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
 export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   const { studioId } = tx.session;
-  const made = await tx.first<{ batchId: string; number: number; name: string; line: number; piece: number }>(
-    `SELECT m.batch_id AS "batchId", b.number, b.name, m.line, m.piece FROM batch_pieces m
+  const made = await tx.first<{
+    batchId: string;
+    number: number;
+    name: string;
+    state: BatchState;
+    line: number;
+    piece: number;
+  }>(
+    `SELECT m.batch_id AS "batchId", b.number, b.name, b.state, m.line, m.piece FROM batch_pieces m
        JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-      WHERE m.studio_id = $1 AND m.piece_id = $2 AND b.state <> 'cancelled' FOR UPDATE`,
+      WHERE m.studio_id = $1 AND m.piece_id = $2 FOR UPDATE`,
     [studioId, pieceId],
   );
   if (!made) return;
-  const { batchId, line, piece } = made;
+  const { batchId, number, name, state, line, piece } = made;
   await tx.run('DELETE FROM batch_pieces WHERE studio_id = $1 AND piece_id = $2', [studioId, pieceId]);
-  await tx.run(`UPDATE batches SET state = 'open' WHERE studio_id = $1 AND batch_id = $2`, [
-    studioId,
-    batchId,
-  ]);
   await tx.run(
     `UPDATE batch_cuts SET scrap_share = 0, spoilage_share = 0 WHERE studio_id = $1 AND batch_id = $2 AND line = $3 AND piece = $4`,
     [studioId, batchId, line, piece],
   );
+  // Nothing is set aside for a batch that was cancelled meanwhile.
+  if (state === 'cancelled') return;
+  await tx.run(`UPDATE batches SET state = 'open' WHERE studio_id = $1 AND batch_id = $2`, [
+    studioId,
+    batchId,
+  ]);
   await setTrayAside(tx, batchId);
-  const parts = await tx.select<{ id: string; quantity: number }>(
-    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
+  const parts = await tx.select<SetAsideStock & { ware: Ware; articleId: string }>(
+    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity, a.ware, a.article_id AS "articleId" FROM movements m
        JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
+      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1, 3, 4`,
     [studioId, pieceId],
   );
-  await setAsideFor(tx, batchId, parts);
+  for (const part of parts)
+    if (part.ware === 'stone') await setStoneAside(tx, { id: batchId, number, name }, part);
+  await setAsideFor(
+    tx,
+    batchId,
+    parts.filter(({ ware }) => ware !== 'stone'),
+  );
 }

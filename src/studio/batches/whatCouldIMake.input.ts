@@ -1,4 +1,4 @@
-import { AIMS } from '@/core/batch/makeable';
+import { AIMS } from '@/core/batch/makeableProblem';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { ReadsDayOrNone, ReadsOneOf, ReadsWhole } from '../kernel/rules';
 

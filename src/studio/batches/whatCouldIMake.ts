@@ -1,5 +1,6 @@
 import { differenceInCalendarDays, formatISO } from 'date-fns';
-import { AIMS, type Aim, type Candidate, type Makeable, type MakeableProblem } from '@/core/batch/makeable';
+import { type Makeable } from '@/core/batch/makeable';
+import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
 import { costSheet } from '@/core/costing/costSheet';
 import { priceBasis, splitPrice } from '@/core/costing/price';
 import { priceBySchools } from '@/core/costing/priceSchools';

@@ -112,6 +112,8 @@ export class Posting {
   readonly #opened = new Map<string, NewStock>();
   readonly #entries: Entry[] = [];
   readonly #jars = new Map<MetalId, string>();
+  /** Stock pieces that became another article. */
+  readonly #turned = new Set<string>();
 
   constructor(tx: Tx, postKey: string, { pieceId = null, batchId = null }: PostedFor = {}) {
     this.#tx = tx;
@@ -165,6 +167,7 @@ export class Posting {
       lotId,
       reverses: reverses ?? null,
     });
+    if (articleId !== undefined && articleId !== balance.articleId) this.#turned.add(id);
     this.#balances.set(id, {
       ...balance,
       articleId: articleId ?? balance.articleId,
@@ -292,7 +295,7 @@ export class Posting {
         touched.map((id) => JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity))),
       ],
     );
-    await letGoOfTooMuch(this.#tx, touched);
+    await letGoOfTooMuch(this.#tx, touched, [...this.#turned]);
   }
 }
 

@@ -59,7 +59,7 @@ export default async function BatchPage({ params }: { params: Params }) {
       </div>
       {open && (
         <div className="mt-4 flex flex-wrap items-center gap-x-6 gap-y-3">
-          {cuts.done > 0 && <CutSoFar cuts={cuts} />}
+          {cuts.done > 0 && <CutSoFar batch={batch} />}
           {cuts.done < cuts.all && (
             <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
           )}
@@ -82,6 +82,7 @@ export default async function BatchPage({ params }: { params: Params }) {
         <Pieces batch={batch} />
         <Standing batch={batch} articles={open ? articles : []} />
       </div>
+      {batch.steps.length > 0 && <Work batch={batch} />}
       {notes && (
         <section className="leaf mt-4 p-4">
           <h2>Notes</h2>
@@ -101,15 +102,50 @@ const PAPERS = [
 ] as const;
 
 /** How many of its wires lie in the tray. */
-function CutSoFar({ cuts: { done, all } }: { cuts: BatchView['cuts'] }) {
+function CutSoFar({ batch: { number, cuts } }: { batch: BatchView }) {
+  const { done, all } = cuts;
   return (
     <div className="flex flex-wrap items-center gap-3">
       <progress className="progress w-64 max-w-full" value={done} max={all} aria-label="Wires cut" />
       <p>
         {done === all ? `All ${all} wires are cut` : `${done} of ${all} wires are cut`}
-        <span className="muted"> and lie in the tray, or are in a piece</span>
+        <span className="muted"> and lie in the tray, or are in a piece. </span>
+        <Link href={`/ledger?item=${tag('batch', number)}`} className="link">
+          What was posted for it
+        </Link>
       </p>
     </div>
+  );
+}
+
+/** Everything that is still to be done, line by line; what is done once for all of them stands where it comes first. */
+function Work({ batch: { steps, lines, minutes } }: { batch: BatchView }) {
+  return (
+    <section className="leaf mt-4 p-4">
+      <h2>The work, {hours(minutes)}</h2>
+      <div className="mt-2 grid grid-cols-1 gap-x-8 gap-y-3 sm:grid-cols-2 xl:grid-cols-3">
+        {lines
+          .filter(({ line }) => steps.some((step) => step.line === line))
+          .map(({ line, body }) => (
+            <div key={line}>
+              <h3 className="font-semibold [overflow-wrap:anywhere]">{body.name}</h3>
+              <ol className="mt-1 list-decimal space-y-0.5 pl-5" aria-label={`Work on ${body.name}`}>
+                {steps
+                  .filter((step) => step.line === line)
+                  .map(({ name, minutes: takes, once }, index) => (
+                    <li key={index}>
+                      {name}{' '}
+                      <span className="muted">
+                        · {hours(takes)}
+                        {once && ', once for all'}
+                      </span>
+                    </li>
+                  ))}
+              </ol>
+            </div>
+          ))}
+      </div>
+    </section>
   );
 }
 

@@ -1,7 +1,8 @@
 import { addDays, formatISO } from 'date-fns';
 import Link from 'next/link';
 import { Suspense } from 'react';
-import { AIMS, type Aim, type StoppedBy } from '@/core/batch/makeable';
+import { type StoppedBy } from '@/core/batch/makeable';
+import { AIMS, type Aim } from '@/core/batch/makeableProblem';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import type { Problem } from '@/studio/kernel/outcome';

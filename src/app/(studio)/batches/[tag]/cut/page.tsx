@@ -43,7 +43,7 @@ export default async function CutPage({ params, searchParams }: Props) {
         </Link>{' '}
         {name}
       </p>
-      {state === 'open' && !next && (open === 0 || planning === 'working') && table.done < table.all && (
+      {state === 'open' && table.done < table.all && (next ? isAdrift(planning) : true) && (
         <div className="mt-4">
           <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
         </div>
@@ -128,6 +128,10 @@ export default async function CutPage({ params, searchParams }: Props) {
     </>
   );
 }
+
+/** Whether the plan does not stand any more: what it was made from is gone. */
+const isAdrift = (planning: CuttingTable['planning']): boolean =>
+  planning === 'stale' || planning === 'failed';
 
 /** What the table says at its top. */
 function headline({ state, next, done, all, planning, unmet, name }: CuttingTable) {
