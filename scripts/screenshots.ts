@@ -24,6 +24,8 @@ const PHONE = { width: 390, height: 844 };
 const SHOTS: readonly Shot[] = [
   { name: 'wire-rack', path: '/rack?metal=sterling' },
   { name: 'batch', path: '/batches/R-0001' },
+  { name: 'cutting-table', path: '/batches/R-0001/cut' },
+  { name: 'what-could-i-make', path: '/batches/makeable', dark: true },
   { name: 'length-of-wire', path: '/rack/W-0035' },
   { name: 'stockroom', path: '/stock' },
   { name: 'stones', path: '/stones' },
@@ -48,8 +50,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
   { name: 'house-rules', path: '/rules' },
-  { name: 'wire-rack-dark', path: '/rack?metal=copper', dark: true },
-  { name: 'bench-phone', path: '/bench/P-0004', size: PHONE },
 ];
 
 /** Makes docs/screenshots anew: one picture of each main view, from the demo data. */

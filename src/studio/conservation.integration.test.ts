@@ -1,33 +1,14 @@
 import fc from 'fast-check';
 import { um } from '@/core/units/length';
 import { massOfLength } from '@/core/wire/mass';
-import { Bench, operation, type Operation } from '../../tests/support/randomWork';
-import {
-  addTestHelper,
-  closeBooks,
-  openAsOwner,
-  openStudio,
-  receive,
-  simplePattern,
-  type OwnerClient,
-} from '../../tests/support/studio';
+import { Bench, openAsker, operation, type Operation } from '../../tests/support/randomWork';
+import { addTestHelper, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
 import { specsById } from './wire/specs';
 
 /** Ten thousand random operations of a stockroom, several at a time: nothing may be lost or made up. */
 
-let asker: OwnerClient;
-
-beforeAll(() => {
-  asker = openAsOwner();
-  // A lost race is run again; each is told on the console with the lines it came from, which takes longer than the race.
-  jest.spyOn(console, 'warn').mockImplementation(() => undefined);
-});
-
-afterAll(async () => {
-  await asker.close();
-  await closeBooks();
-});
+const asker = openAsker();
 
 /** Studios that work side by side, and how many each lane of them opens one after another. */
 const LANES = 5;
@@ -44,7 +25,7 @@ interface Sum {
 
 /** Asks the database itself, past the application. */
 async function asked<Row extends object>(sql: string, ...bind: readonly unknown[]): Promise<Row[]> {
-  return asker.ask<Row>(sql, bind);
+  return asker().ask<Row>(sql, bind);
 }
 
 async function expectConserved({ owner, bought }: Bench): Promise<void> {
@@ -130,7 +111,7 @@ async function workAndCheck(operations: readonly Operation[]): Promise<number> {
   const owner = await openStudio();
   const helper = await addTestHelper(owner);
   await receive(owner, { length: '3 m', price: '12.34 USD' });
-  const bench = new Bench(asker, owner, helper, await simplePattern(owner, { count: '2' }));
+  const bench = new Bench(asker(), owner, helper, await simplePattern(owner, { count: '2' }));
   const [first] = await asked<{ key: string }>(
     'SELECT post_key AS key FROM movements WHERE studio_id = $1',
     owner.studioId,

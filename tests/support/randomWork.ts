@@ -2,7 +2,7 @@ import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
 import { workOnBatches } from './randomBatches';
-import { SPOOL, done, newKey, type OwnerClient } from './studio';
+import { SPOOL, closeBooks, done, newKey, openAsOwner, type OwnerClient } from './studio';
 import { keepCounted, postCount, showCount, startCount } from '../../src/studio/counting/counting';
 import { countOutSet } from '../../src/studio/drawers/countOutSet';
 import { makeFindings } from '../../src/studio/drawers/makeFindings';
@@ -44,9 +44,6 @@ const KINDS = [
   'reverse',
   'refine',
   'batch',
-  'batch',
-  'batch',
-  'batch',
 ] as const;
 
 /** One thing that somebody does. */
@@ -70,6 +67,24 @@ export function operationOf(kinds: readonly Operation['kind'][]): fc.Arbitrary<O
     back: fc.integer({ min: 0, max: 950 }),
     byHelper: fc.boolean(),
   });
+}
+
+/** Opens the books past the application for the tests of a file, and checks them in the end. @returns who asks */
+export function openAsker(): () => OwnerClient {
+  let asker: OwnerClient | undefined;
+  beforeAll(() => {
+    asker = openAsOwner();
+    // A lost race is run again; each is told on the console with the lines it came from, which takes longer than the race.
+    jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+  });
+  afterAll(async () => {
+    await asker?.close();
+    await closeBooks();
+  });
+  return () => {
+    if (!asker) throw new Error('nobody asks before the tests begin');
+    return asker;
+  };
 }
 
 /** What the test itself bought, by the key it was posted under. */

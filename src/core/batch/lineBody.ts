@@ -56,3 +56,26 @@ export function bodyFor(
   if (wrong !== undefined) return refuse(wrong);
   return ok({ ...body, composition, cuts: cutsOf(resolved, system), steps: stepsOf(resolved) });
 }
+
+/** What parts are called that are stones. */
+const STONE_WORDS = /\b(cab|cabochon|stone|briolette|point|pebble|tumbled)s?\b/i;
+
+/** Whether a part of a pattern is called like a stone. */
+export const isStonePart = (name: string): boolean => STONE_WORDS.test(name);
+
+/**
+ * What a pattern says once one stone of the drawer is chosen for it: the part that stands for a stone is that one, and is neither picked
+ * nor paid for besides. It is the part that is called by the stone’s material, else one that is called like a stone.
+ */
+export function withStoneChosen(body: PatternBody, material: string): PatternBody {
+  const word = material.trim().toLowerCase();
+  const named = word === '' ? -1 : body.parts.findIndex(({ name }) => name.toLowerCase().includes(word));
+  const at = named >= 0 ? named : body.parts.findIndex(({ name }) => isStonePart(name));
+  if (at < 0) return body;
+  return {
+    ...body,
+    parts: body.parts.flatMap((part, index) =>
+      index !== at ? [part] : part.count > 1 ? [{ ...part, count: part.count - 1 }] : [],
+    ),
+  };
+}

@@ -1,29 +1,11 @@
 import fc from 'fast-check';
 import { checkBooks } from '@/data/checkBooks';
-import { Bench, operationOf, type Operation } from '../../../tests/support/randomWork';
-import {
-  addTestHelper,
-  closeBooks,
-  openAsOwner,
-  openStudio,
-  receive,
-  simplePattern,
-  type OwnerClient,
-} from '../../../tests/support/studio';
+import { Bench, openAsker, operationOf, type Operation } from '../../../tests/support/randomWork';
+import { addTestHelper, openStudio, receive, simplePattern } from '../../../tests/support/studio';
 
 /** Random work on batches by two people at once, while others take from the rack: the books are exact after all of it. */
 
-let asker: OwnerClient;
-
-beforeAll(() => {
-  asker = openAsOwner();
-  jest.spyOn(console, 'warn').mockImplementation(() => undefined);
-});
-
-afterAll(async () => {
-  await asker.close();
-  await closeBooks();
-});
+const asker = openAsker();
 
 const OPERATIONS = 120;
 const AT_ONCE = 3;
@@ -43,12 +25,12 @@ async function workAndCheck(operations: readonly Operation[]): Promise<{ cut: nu
   const helper = await addTestHelper(owner);
   for (const length of ['6 m', '4 m', '0.9 m', '350 mm'])
     await receive(owner, { form: 'coil', length, price: '12.34 USD' });
-  const bench = new Bench(asker, owner, helper, await simplePattern(owner, { count: '2' }));
+  const bench = new Bench(asker(), owner, helper, await simplePattern(owner, { count: '2' }));
   for (let index = 0; index < operations.length; index += AT_ONCE)
     await Promise.all(operations.slice(index, index + AT_ONCE).map((each) => bench.run(each)));
   const { differences } = await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '');
   expect(differences.filter(({ studio }) => studio === owner.studioId)).toEqual([]);
-  const [count] = await asker.ask<{ cut: number; made: number }>(
+  const [count] = await asker().ask<{ cut: number; made: number }>(
     `SELECT (SELECT count(*)::int FROM batch_cuts WHERE studio_id = $1) AS cut, (SELECT count(*)::int FROM batch_pieces WHERE studio_id = $1) AS made`,
     [owner.studioId],
   );

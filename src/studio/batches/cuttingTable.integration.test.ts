@@ -378,6 +378,7 @@ describe('a piece of a batch', () => {
       expect(listed).toMatchObject({ made: 3 - left, minutes: left === 0 ? 0 : 10 + 20 * left });
     }
     const pieces = await Promise.all(made.map((each) => showPiece(session, each)));
+    expect(pieces.map((piece) => piece?.batchNumber)).toEqual([number, number, number]);
     // 40 mm at 5 dollars a metre are 20 cents, borne by three pieces.
     const spoilage = pieces.map((piece) => lineOf(piece, 'spoilage'));
     expect(spoilage.reduce((sum, each) => sum + each, 0)).toBe(20_000);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { bodyFor, type Wanted } from '@/core/batch/lineBody';
+import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
@@ -199,7 +199,8 @@ async function readLines(
         body.error,
       );
     const { patternId, revision } = pattern;
-    return { patternId, revision, count: numberOf(wanted.count), wanted, body: body.value, stone };
+    const own = stone ? withStoneChosen(body.value, stone.material) : body.value;
+    return { patternId, revision, count: numberOf(wanted.count), wanted, body: own, stone };
   });
 }
 

@@ -17,7 +17,7 @@ import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
 import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
-import { batchNumbered, linesOf } from './batches';
+import { batchNumbered, linesOf, type Planning } from './batches';
 import { takenOf, type CuttingPlanKept, type PlannedBatchCut } from '@/core/batch/cuttingPlan';
 import { freeParts, freeWires, type FreeWire } from './freeStock';
 import { keepPlan, plansKept } from './plansKept';
@@ -63,7 +63,6 @@ export function beginPlanning(
     () => number,
     async (tx) => {
       const batch = await lockOpenBatch(tx, number);
-      await setTrayAside(tx, batch.id);
       await planAnew(tx, batch.id, postKey);
       return null;
     },
@@ -71,8 +70,9 @@ export function beginPlanning(
 }
 
 /**
- * Sets the wire free that is to be cut for a batch, and says that its cuts are being planned under a key.
- * @param specIds only of these; the plans of the others stand
+ * Sets the wire free that is to be cut for a batch, and says that its cuts are being planned under a key. Wires that are cut but not
+ * there any more are to be cut again.
+ * @param specIds only of these, while the plans of the others stand; a batch that has lost some of its stock is planned whole
  */
 export async function planAnew(
   tx: Tx,
@@ -80,11 +80,17 @@ export async function planAnew(
   key: string,
   specIds?: readonly string[],
 ): Promise<void> {
-  await releaseUncut(tx, batchId, specIds);
+  const bind = [tx.session.studioId, batchId];
+  const batch = await tx.first<{ planning: Planning }>(
+    'SELECT planning FROM batches WHERE studio_id = $1 AND batch_id = $2',
+    bind,
+  );
+  await setTrayAside(tx, batchId);
+  await releaseUncut(tx, batchId, batch?.planning === 'stale' ? undefined : specIds);
   await tx.run(
     `UPDATE batches SET planning = 'working', planning_key = $3, planning_said = 'reading the rack', planning_beat = clock_timestamp()
       WHERE studio_id = $1 AND batch_id = $2`,
-    [tx.session.studioId, batchId, key],
+    [...bind, key],
   );
 }
 

@@ -134,6 +134,8 @@ export interface PieceView {
   readonly madeBy: string;
   readonly patternNumber: number;
   readonly revision: number;
+  /** The batch that it was made for. */
+  readonly batchNumber: number | null;
   readonly version: number;
   readonly minutes: number;
   readonly setUpMinutes: number;
@@ -160,10 +162,12 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
     const { studioId } = session;
     const piece = await Piece.findOne({ where: { studioId, number }, ...tx.within });
     if (!piece) return null;
-    const names = await tx.first<{ patternNumber: number; madeBy: string }>(
-      `SELECT p.number AS "patternNumber", u.name AS "madeBy" FROM patterns p, users u
-        WHERE p.studio_id = $1 AND p.pattern_id = $2 AND u.studio_id = $1 AND u.user_id = $3`,
-      [studioId, piece.patternId, piece.userId],
+    const names = await tx.first<{ patternNumber: number; madeBy: string; batchNumber: number | null }>(
+      `SELECT p.number AS "patternNumber", u.name AS "madeBy", (SELECT b.number FROM batch_pieces m
+                JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
+               WHERE m.studio_id = $1 AND m.piece_id = $4) AS "batchNumber"
+         FROM patterns p, users u WHERE p.studio_id = $1 AND p.pattern_id = $2 AND u.studio_id = $1 AND u.user_id = $3`,
+      [studioId, piece.patternId, piece.userId, piece.pieceId],
     );
     const sees = session.role === 'owner';
     const wires = await tx.select<SpecColumns & Omit<PieceWire, 'spec'>>(
@@ -182,6 +186,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       madeBy: names?.madeBy ?? '',
       patternNumber: names?.patternNumber ?? 0,
       revision: piece.revision,
+      batchNumber: names?.batchNumber ?? null,
       version: piece.version,
       minutes: piece.minutes,
       setUpMinutes: piece.setUpMinutes,

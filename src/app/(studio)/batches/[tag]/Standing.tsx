@@ -1,3 +1,4 @@
+import { isStonePart } from '@/core/batch/lineBody';
 import type { PickableArticle } from '@/studio/batches/namePart';
 import type { BatchView, Buying, PartStanding, WireStanding } from '@/studio/batches/batches';
 import { um } from '@/core/units/length';
@@ -102,7 +103,11 @@ function PartRow({ part, articles }: { part: PartStanding; articles: readonly Pi
         <span className="font-semibold">{name}</span>
         {articles.length > 0 && <PartPicker name={name} current={article} articles={articles} />}
         {article === null && (
-          <span className="muted block text-sm">Not counted until it is said what it is in the drawers.</span>
+          <span className="muted block text-sm">
+            {isStonePart(name)
+              ? 'Not counted: choose a stone for its line, or say what it is in the drawers.'
+              : 'Not counted until it is said what it is in the drawers.'}
+          </span>
         )}
       </th>
       <td className={rightly}>{needed}</td>

@@ -30,6 +30,7 @@ export default async function PiecePage({ params }: { params: Params }) {
     madeBy,
     patternNumber,
     revision,
+    batchNumber,
     wires,
     wireMass,
     minutes,
@@ -71,7 +72,17 @@ export default async function PiecePage({ params }: { params: Params }) {
         <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
           {tag('pattern', patternNumber)}
         </Link>{' '}
-        revision {revision} · {minutes} min
+        revision {revision}
+        {batchNumber !== null && (
+          <>
+            {' '}
+            for{' '}
+            <Link href={`/batches/${tag('batch', batchNumber)}`} className="link">
+              {tag('batch', batchNumber)}
+            </Link>
+          </>
+        )}{' '}
+        · {minutes} min
         {setUpMinutes > 0 && ` + ${setUpMinutes} min setting up shared by ${sharedBy}`} ·{' '}
         {formatMass(wireMass)} of wire
       </p>
