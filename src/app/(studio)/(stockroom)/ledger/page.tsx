@@ -112,7 +112,7 @@ function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
   const { id, at, who, kind, ware, number, article, unit, quantity, cost, reason, pieceNumber, pieceName } =
     line;
   return (
-    <tr className={line.reversedBy === null ? '' : 'line-through opacity-80'}>
+    <tr className={line.reversedBy === null ? '' : 'line-through'}>
       <td>
         <Link
           href={`/ledger?posting=${line.postKey}`}
