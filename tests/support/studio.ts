@@ -150,7 +150,7 @@ export async function receive(
 /** A pattern of one kind of cut from the studio's first wire. */
 export async function simplePattern(
   session: StudioSession,
-  cut: { count?: string; net?: string } = {},
+  cut: { count?: string; net?: string; part?: string } = {},
 ): Promise<{ number: number; revision: number }> {
   const [spec] = await listSpecs(session);
   const input: WritePatternInput = {
@@ -166,7 +166,7 @@ export async function simplePattern(
         allowances: [{ name: 'tail', length: '20 mm' }],
       },
     ],
-    parts: [{ name: 'bead', count: '2', unitCost: '0.25 USD' }],
+    parts: [{ name: cut.part ?? 'bead', count: '2', unitCost: '0.25 USD' }],
     steps: [
       { name: 'lay out', minutes: '10', perSitting: true },
       { name: 'form', minutes: '20', perSitting: false },

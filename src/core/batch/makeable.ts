@@ -4,7 +4,7 @@ import { solveCutting } from '../cutting/solve';
 import type { Solver } from '../programme/programme';
 import { um, UM_PER_METRE, type Micrometres } from '../units/length';
 import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch, type BatchCut, type BatchLine } from './batch';
-import type { Candidate, MakeableProblem } from './makeableProblem';
+import type { AgedLength, Candidate, MakeableProblem } from './makeableProblem';
 import { makeableProgramme } from './makeableProgramme';
 
 /** What keeps more from being made. */
@@ -42,11 +42,8 @@ type Counts = readonly number[];
  * pattern. It goes by the length of each wire and by how many cuts of a length or longer there is room for, which no choice can pass;
  * what it chooses is then really cut, by eye and by the cutting planner, and where that fails it chooses again with less.
  */
-export function whatCouldBeMade(
-  problem: MakeableProblem,
-  solver: Solver,
-  options: MakeableOptions,
-): Makeable {
+export function whatCouldBeMade(asked: MakeableProblem, solver: Solver, options: MakeableOptions): Makeable {
+  const problem = sorted(asked);
   const { clock, limitMs } = options;
   const until = clock() + limitMs;
   const limits = new Map<string, number>();
@@ -70,6 +67,21 @@ export function whatCouldBeMade(
   return answerOf(problem, best, bound);
 }
 
+/** A problem with its wires sorted by spec, since most questions are about one or two of many. */
+interface Sorted extends MakeableProblem {
+  readonly bySpec: ReadonlyMap<string, readonly AgedLength[]>;
+}
+
+function sorted(problem: MakeableProblem): Sorted {
+  const bySpec = new Map<string, AgedLength[]>();
+  for (const wire of problem.wires) {
+    const known = bySpec.get(wire.specId);
+    if (known) known.push(wire);
+    else bySpec.set(wire.specId, [wire]);
+  }
+  return { ...problem, bySpec };
+}
+
 const linesOf = ({ candidates }: Pick<MakeableProblem, 'candidates'>, counts: Counts): BatchLine[] =>
   candidates.flatMap(({ body }, index) =>
     (counts[index] ?? 0) > 0 ? [{ line: index + 1, count: counts[index] ?? 0, body }] : [],
@@ -78,20 +90,31 @@ const linesOf = ({ candidates }: Pick<MakeableProblem, 'candidates'>, counts: Co
 const lengthOf = (cuts: readonly BatchCut[], specId: string): number =>
   cuts.reduce((sum, cut) => sum + (cut.specId === specId ? cut.length : 0), 0);
 
+/** Where some wires would be cut from by eye, spec by spec. */
+const byEye = ({ bySpec }: Sorted, cuts: readonly BatchCut[]) =>
+  [...new Set(cuts.map(({ specId }) => specId))].map((specId) => {
+    const own = cuts.filter((cut) => cut.specId === specId);
+    return { specId, own, ...proposeCuts(own, bySpec.get(specId) ?? []) };
+  });
+
 /** What is missing of each spec to cut some wires by eye. */
-const shortByEye = ({ wires }: MakeableProblem, cuts: readonly BatchCut[]): Map<string, Micrometres> =>
-  new Map(proposeCuts(cuts, wires).shortages.map(({ specId, missing }) => [specId, missing]));
+const shortByEye = (problem: Sorted, cuts: readonly BatchCut[]): Map<string, Micrometres> =>
+  new Map(
+    byEye(problem, cuts).flatMap(({ shortages }) =>
+      shortages.map(({ specId, missing }) => [specId, missing] as const),
+    ),
+  );
 
 /** What is missing of each spec to cut some wires; what fails by eye is left to the cutting planner. */
 function shortByPlan(
-  problem: MakeableProblem,
+  problem: Sorted,
   cuts: readonly BatchCut[],
   solver: Solver,
   clock: () => number,
 ): Map<string, Micrometres> {
   const short = shortByEye(problem, cuts);
   for (const specId of short.keys()) {
-    const stock = problem.wires.filter((wire) => wire.specId === specId);
+    const stock = problem.bySpec.get(specId) ?? [];
     const own = cuts.filter((cut) => cut.specId === specId).map(({ length }) => ({ length, count: 1 }));
     const { plan } = solveCutting({ cuts: own, stock, usefulMinimum: um(1), worth: USUAL_WORTH }, solver, {
       limitMs: CUTTING_MS,
@@ -104,36 +127,43 @@ function shortByPlan(
   return short;
 }
 
-/** Whether some pieces can all be made, by eye. */
-function canMake(problem: MakeableProblem, counts: Counts): boolean {
+/**
+ * Whether some pieces can all be made, by eye.
+ * @param at the candidate that was added last: only its wires can have become too few
+ */
+function canMake(problem: Sorted, counts: Counts, at: number): boolean {
   const lines = linesOf(problem, counts);
+  const added = new Set(problem.candidates[at]?.body.cuts.map(({ specId }) => specId));
   return (
     minutesOfBatch(lines) <= problem.minutes &&
     partsOfBatch(lines).every(({ name, count }) => count <= (problem.parts.get(partKey(name)) ?? Infinity)) &&
-    shortByEye(problem, cutsOfBatch(lines)).size === 0
+    shortByEye(
+      problem,
+      cutsOfBatch(lines).filter(({ specId }) => added.has(specId)),
+    ).size === 0
   );
 }
 
 /** What a choice of pieces reaches of the aim: money, pieces, or days by the metre that its off-cuts had lain there. */
-function reachedBy({ aim, candidates, wires }: MakeableProblem, counts: Counts): number {
+function reachedBy(problem: Sorted, counts: Counts): number {
+  const { aim, candidates } = problem;
   const total = (of: (candidate: Candidate) => number) =>
     candidates.reduce((sum, candidate, index) => sum + of(candidate) * (counts[index] ?? 0), 0);
   if (aim === 'margin') return total(({ margin }) => margin);
   if (aim === 'pieces') return total(() => 1);
-  const cuts = cutsOfBatch(linesOf({ candidates }, counts));
-  const { from } = proposeCuts(cuts, wires);
-  const days = new Map(wires.filter(({ isOffCut }) => isOffCut).map((wire) => [wire.id, wire.days]));
-  return cuts.reduce(
-    (sum, { length }, index) => sum + (length / UM_PER_METRE) * (days.get(from[index] ?? '') ?? 0),
-    0,
-  );
+  const days = new Map(problem.wires.map(({ id, isOffCut, days: lain }) => [id, isOffCut ? lain : 0]));
+  return byEye(problem, cutsOfBatch(linesOf(problem, counts)))
+    .flatMap(({ own, from }) =>
+      own.map(({ length }, index) => (length / UM_PER_METRE) * (days.get(from[index] ?? '') ?? 0)),
+    )
+    .reduce((sum, each) => sum + each, 0);
 }
 
-const better = (problem: MakeableProblem, a: Counts, b: Counts): Counts =>
+const better = (problem: Sorted, a: Counts, b: Counts): Counts =>
   reachedBy(problem, b) > reachedBy(problem, a) ? b : a;
 
 /** Takes pieces away, those first that leave least, until the others can all be cut by eye. */
-function fewer(problem: MakeableProblem, counts: Counts): Counts {
+function fewer(problem: Sorted, counts: Counts): Counts {
   const left = [...counts];
   for (;;) {
     const short = shortByEye(problem, cutsOfBatch(linesOf(problem, left)));
@@ -148,7 +178,7 @@ function fewer(problem: MakeableProblem, counts: Counts): Counts {
 }
 
 /** Adds piece after piece that brings the aim nearer, those first that bring most for the time they take, as long as they can be made. */
-function filledUp(problem: MakeableProblem, begun: Counts): Counts {
+function filledUp(problem: Sorted, begun: Counts): Counts {
   const counts = [...begun];
   const rates = problem.candidates.map(({ margin, body }) => {
     const minutes = Math.max(1, minutesOfBatch([{ line: 1, count: 1, body }]));
@@ -160,7 +190,7 @@ function filledUp(problem: MakeableProblem, begun: Counts): Counts {
   for (const { index } of order) {
     while ((counts[index] ?? 0) < problem.mostOfEach) {
       const more = oneMore(counts, index);
-      if (!canMake(problem, more) || reachedBy(problem, more) <= reachedBy(problem, counts)) break;
+      if (!canMake(problem, more, index) || reachedBy(problem, more) <= reachedBy(problem, counts)) break;
       counts[index] = more[index] ?? 0;
     }
   }
@@ -170,10 +200,10 @@ function filledUp(problem: MakeableProblem, begun: Counts): Counts {
 const oneMore = (counts: Counts, at: number): number[] =>
   counts.map((count, index) => (index === at ? count + 1 : count));
 
-function answerOf(problem: MakeableProblem, counts: Counts, bound: number | undefined): Makeable {
+function answerOf(problem: Sorted, counts: Counts, bound: number | undefined): Makeable {
   const lines = linesOf(problem, counts);
-  const { from } = proposeCuts(cutsOfBatch(lines), problem.wires);
-  const offCuts = problem.wires.filter(({ id, isOffCut }) => isOffCut && from.includes(id));
+  const from = new Set(byEye(problem, cutsOfBatch(lines)).flatMap((each) => each.from));
+  const offCuts = problem.wires.filter(({ id, isOffCut }) => isOffCut && from.has(id));
   const reached = reachedBy(problem, counts);
   return {
     counts: new Map(
@@ -190,14 +220,14 @@ function answerOf(problem: MakeableProblem, counts: Counts, bound: number | unde
   };
 }
 
-function whatStops(problem: MakeableProblem, counts: Counts): StoppedBy {
+function whatStops(problem: Sorted, counts: Counts): StoppedBy {
   const { aim, candidates, mostOfEach } = problem;
   const wanted = candidates.map(({ margin }) => aim !== 'margin' || margin > 0);
   if (!wanted.some(Boolean)) return 'nothing pays';
   const open = counts.map((count, index) => wanted[index] === true && count < mostOfEach);
   if (!open.some(Boolean)) return 'most of each';
   const unhurried = { ...problem, minutes: Infinity };
-  return counts.some((_, index) => open[index] && canMake(unhurried, oneMore(counts, index)))
+  return counts.some((_, index) => open[index] && canMake(unhurried, oneMore(counts, index), index))
     ? 'hours'
     : 'stock';
 }

@@ -15,6 +15,7 @@ import {
   openStudio,
   problemOf,
   receive,
+  simplePattern,
 } from '../../../tests/support/studio';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveStone } from '../drawers/receive';
@@ -93,6 +94,18 @@ describe('a batch', () => {
     expect(problemOf(await namePart(session, newKey(), 'bead', newKey())).message).toMatch(
       /not in the drawers/,
     );
+  });
+
+  it('counts parts that are called like stones by the stones of the drawer', async () => {
+    const { session } = await studioWithPattern();
+    const { number: pattern } = await simplePattern(session, { part: 'Prehnite  teardrop cab' });
+    for (let count = 0; count < 3; count += 1) done(await receiveStone(session, newKey(), STONE));
+    done(await receiveStone(session, newKey(), { ...STONE, material: 'iolite' }));
+    const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 2)])));
+    expect((await view(session, number)).parts).toMatchObject([
+      { needed: 4, free: 3, short: 1, article: null, stones: 'prehnite' },
+    ]);
+    expect((await view(session, number)).bottleneck).toMatchObject({ pieces: 1 });
   });
 
   it('is made for a stone of the drawer, which is set aside, and in another metal', async () => {

@@ -22,7 +22,7 @@ import { bodyShownTo } from '../patterns/patterns';
 import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
 import { specsOfStudio, type KnownSpec } from '../wire/specs';
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
-import { freeParts, freeWires, type FreePart } from './freeStock';
+import { freeParts, freeStones, freeWires, type FreePart } from './freeStock';
 import type { BatchLineInput } from './planBatch.input';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
@@ -140,6 +140,8 @@ export interface WireStanding extends WireNeed {
 export interface PartStanding extends PartNeed {
   /** What it is in the drawers; null while nobody has said: then it is not counted. */
   readonly article: string | null;
+  /** The material of the stones that it is counted by; null when it is no stone, or of none that the studio keeps. */
+  readonly stones: string | null;
   readonly buy: Buying | null;
 }
 
@@ -198,6 +200,11 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       parts.map(({ name }) => name),
       id,
     );
+    const stones = await freeStones(
+      tx,
+      parts.map(({ name }) => name),
+      id,
+    );
     const needed = [...new Set(lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId)))];
     const substitutes = new Map(
       needed.map((specId) => [specId, specs[specId] ? substitutesFor(specs[specId], specs) : []]),
@@ -206,7 +213,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
     const wires = await freeWires(tx, [...needed, ...others], id);
     const enough = enoughFor(lines, {
       wires: wires.filter(({ specId }) => needed.includes(specId)),
-      parts: new Map(drawers.map(({ key, free }) => [key, free])),
+      parts: new Map([...drawers, ...stones].map(({ key, free }) => [key, free])),
       cut: progress.cut,
       made,
     });
@@ -234,6 +241,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
         return {
           ...need,
           article: drawer?.article ?? null,
+          stones: stones.find(({ key }) => key === partKey(need.name))?.material ?? null,
           buy: (drawer && buying.get(drawer.articleId)) ?? null,
         };
       }),

@@ -18,7 +18,7 @@ import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
 import { makePiece } from '../making/makePiece';
-import { proposeFromTray, proposeMaking, type MakingProposal } from '../making/proposeMaking';
+import { proposeFromTray, proposeMaking, readyInTrays, type MakingProposal } from '../making/proposeMaking';
 import { showPiece, type PieceView } from '../shelf/shelf';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
@@ -390,10 +390,12 @@ describe('a piece of a batch', () => {
   it('is made once, and not before all its wires are cut', async () => {
     const { session, number, pattern } = await plannedBatch(2);
     await cutNext(session, number);
+    expect(await readyInTrays(session)).toMatchObject([{ number, batch: 'Spring fair', line: 1, pieces: 1 }]);
     const proposal = await fromTray(session, number);
     const [one, two] = await Promise.all([make(session, proposal), make(session, proposal)]);
     expect([one.ok, two.ok].sort()).toEqual([false, true]);
     expect(problemOf(one.ok ? two : one).message).toMatch(/made already: it is F-0001/);
+    expect(await readyInTrays(session)).toEqual([]);
     const ahead = { ...proposal, batch: { number, line: 1, piece: 1, name: '', count: 2 } };
     expect(problemOf(await make(session, ahead)).message).toMatch(/Not all wires of this piece are cut/);
     expect(problemOf(await undoCut(session, newKey(), number)).message).toMatch(

@@ -1,4 +1,5 @@
 import { partKey } from '@/core/batch/batch';
+import { isStonePart } from '@/core/batch/lineBody';
 import type { StockLength } from '@/core/cutting/propose';
 import type { WireForm } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
@@ -53,4 +54,29 @@ export const freeParts = (tx: Tx, names: readonly string[], batchId: string | nu
               (SELECT article_id FROM articles s WHERE s.studio_id = $1 AND lower(s.name) = n.key AND s.ware IN ('bead', 'finding', 'stone')
                 ORDER BY article_id LIMIT 1))`,
     [tx.session.studioId, names.map(partKey), batchId],
+  );
+
+/** A part that is a stone of some material, and how many of those in the drawer are free for a batch. */
+export interface FreeStones {
+  readonly key: string;
+  readonly material: string;
+  readonly free: number;
+}
+
+/**
+ * Parts that nobody has said what they are, but that are called like stones of a material that the studio keeps: "carnelian oval cab".
+ * Stones are set aside one by one, when they are chosen; so these are only counted.
+ */
+export const freeStones = (tx: Tx, names: readonly string[], batchId: string | null): Promise<FreeStones[]> =>
+  tx.select<FreeStones>(
+    `SELECT n.key, min(lower(t.material)) AS material, count(*) FILTER (WHERE p.quantity > ${SET_ASIDE_FOR_OTHERS}
+              AND (t.set_aside_for = '' OR EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.batch_id = $3::uuid
+                                                      AND s.stock_piece_id = p.stock_piece_id)))::int AS free
+       FROM unnest($2::text[]) AS n(key)
+       JOIN stones t ON t.studio_id = $1 AND t.material <> '' AND strpos(n.key, lower(t.material)) > 0
+       JOIN stock_pieces p ON p.studio_id = t.studio_id AND p.article_id = t.article_id
+      WHERE NOT EXISTS (SELECT FROM part_names k WHERE k.studio_id = $1 AND k.name = n.key)
+        AND NOT EXISTS (SELECT FROM articles a WHERE a.studio_id = $1 AND lower(a.name) = n.key)
+      GROUP BY n.key`,
+    [tx.session.studioId, [...new Set(names.filter(isStonePart).map(partKey))], batchId],
   );

@@ -11,6 +11,8 @@ import {
   simplePattern,
 } from '../../../tests/support/studio';
 import type { StudioSession } from '../kernel/useCase';
+import { STONE } from '../../../tests/support/purchases';
+import { receiveStone } from '../drawers/receive';
 import { partWire } from '../wire/partWire';
 import { setBenchHours } from './benchHours';
 import { planBatch } from './planBatch';
@@ -101,6 +103,17 @@ describe('what could I make?', () => {
     const answer = done(await ask(session, { aim: 'off-cuts' }));
     expect(answer.lines).toMatchObject([{ count: 2 }]);
     expect(answer.offCuts).toEqual({ count: 1, oldestDays: 300 });
+  });
+
+  it('makes no more than there are stones for, and says what nobody counts', async () => {
+    const { session, pattern } = await studioWithPattern();
+    const { number: set } = await simplePattern(session, { part: 'prehnite cab' });
+    for (let count = 0; count < 3; count += 1) done(await receiveStone(session, newKey(), STONE));
+    const { lines } = done(await ask(session, { until: dayIn(7) }));
+    expect(lines.map(({ pattern: of, count, uncounted }) => [of, count, uncounted]).sort()).toEqual([
+      [pattern, 6, ['bead']],
+      [set, 1, []],
+    ]);
   });
 
   it('shows helpers no money, and asks none of them for margins', async () => {

@@ -1,5 +1,6 @@
 import { differenceInCalendarDays, formatISO } from 'date-fns';
 import { type Makeable } from '@/core/batch/makeable';
+import { partKey } from '@/core/batch/batch';
 import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
 import { costSheet } from '@/core/costing/costSheet';
 import { priceBasis, splitPrice } from '@/core/costing/price';
@@ -16,7 +17,7 @@ import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase'
 import { costAt, replacementPrices } from '../prices/replacement';
 import { settingsIn, type Settings } from '../settings/settings';
 import { hoursIn, openJobs } from './benchHours';
-import { freeParts, freeWires } from './freeStock';
+import { freeParts, freeStones, freeWires } from './freeStock';
 import { WhatCouldIMakeInput } from './whatCouldIMake.input';
 
 /** How many pieces of one pattern could be made. */
@@ -30,6 +31,8 @@ export interface MakeableLine {
   readonly marginEach: MinorUnits | null;
   /** Whether the price was reckoned, since no piece of it has one. */
   readonly isReckoned: boolean;
+  /** Its parts of which nobody knows how many there are. */
+  readonly uncounted: readonly string[];
 }
 
 /** What could be made until a day. */
@@ -79,7 +82,7 @@ interface Offered extends Candidate {
 
 interface Asked {
   readonly problem: MakeableProblem;
-  readonly offered: readonly Offered[];
+  readonly offered: readonly (Offered & Pick<MakeableLine, 'uncounted'>)[];
 }
 
 async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<Asked> {
@@ -103,9 +106,13 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
   );
   const days = new Map(ages.map((row) => [row.id, row.days]));
   const names = bodies.flatMap(({ parts }) => parts.map(({ name }) => name));
-  const parts = await freeParts(tx, names, null);
+  const parts = [...(await freeParts(tx, names, null)), ...(await freeStones(tx, names, null))];
+  const counted = new Set(parts.map(({ key }) => key));
   return {
-    offered,
+    offered: offered.map((each) => ({
+      ...each,
+      uncounted: each.body.parts.map(({ name }) => name).filter((name) => !counted.has(partKey(name))),
+    })),
     problem: {
       candidates: offered.map(({ pattern, margin, body }) => ({
         pattern,
@@ -205,21 +212,24 @@ function answerOf(session: StudioSession, { problem, offered }: Asked, made: Mak
   const days = new Map(problem.wires.map((wire) => [wire.id, wire.days]));
   const { counts, minutes, margin, reached, bound, stoppedBy, offCuts } = made;
   return {
-    lines: offered.flatMap(({ pattern, name, body, price, margin: each, isReckoned }): MakeableLine[] => {
-      const count = counts.get(pattern) ?? 0;
-      if (count === 0) return [];
-      return [
-        {
-          pattern,
-          name,
-          count,
-          minutesEach: minutesOf(body).each,
-          price: sees ? price : null,
-          marginEach: sees ? (each as MinorUnits) : null,
-          isReckoned,
-        },
-      ];
-    }),
+    lines: offered.flatMap(
+      ({ pattern, name, body, price, margin: each, isReckoned, uncounted }): MakeableLine[] => {
+        const count = counts.get(pattern) ?? 0;
+        if (count === 0) return [];
+        return [
+          {
+            pattern,
+            name,
+            count,
+            minutesEach: minutesOf(body).each,
+            price: sees ? price : null,
+            marginEach: sees ? (each as MinorUnits) : null,
+            isReckoned,
+            uncounted,
+          },
+        ];
+      },
+    ),
     minutes,
     stoppedBy,
     freeMinutes: problem.minutes,

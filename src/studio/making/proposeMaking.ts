@@ -106,6 +106,38 @@ export function proposeFromTray(
   });
 }
 
+/** Pieces of a line of a batch that lie cut in the tray. */
+export interface ReadyInTray {
+  readonly number: number;
+  readonly batch: string;
+  readonly line: number;
+  readonly name: string;
+  readonly pieces: number;
+}
+
+/** What of the open batches lies cut in the tray and can be made, by the day it is due. */
+export function readyInTrays(session: StudioSession): Promise<ReadyInTray[]> {
+  return look(session, async (tx) => {
+    const batches = await tx.select<{ id: string; number: number; name: string }>(
+      `SELECT b.batch_id AS id, b.number, b.name FROM batches b WHERE b.studio_id = $1 AND b.state = 'open'
+          AND EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = $1 AND c.batch_id = b.batch_id AND c.kind = 'cut')
+        ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
+      [session.studioId],
+    );
+    const ids = batches.map(({ id }) => id);
+    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
+    return batches.flatMap(({ id, number, name }) => {
+      const { cut, made } = progress.get(id) ?? NOTHING_DONE;
+      return lines
+        .filter(({ batchId }) => batchId === id)
+        .flatMap((each): ReadyInTray[] => {
+          const pieces = piecesReady(each, cut, made.get(each.line) ?? new Set()).length;
+          return pieces > 0 ? [{ number, batch: name, line: each.line, name: each.body.name, pieces }] : [];
+        });
+    });
+  });
+}
+
 /** Stock that cuts of these specs may be taken from, in the order it is offered. */
 export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
   return tx.select<Choice>(

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
+import { readyInTrays, type ReadyInTray } from '@/studio/making/proposeMaking';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
@@ -26,10 +27,12 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
       </EmptyPlace>
     );
   }
+  const ready = await readyInTrays(session);
   const span = spanOf(patterns.map(({ body }) => body.cuts));
   return (
     <>
       <h1>Which of your {total} patterns is on the bench?</h1>
+      {ready.length > 0 && <Ready ready={ready} />}
       <ul className="leaf mt-4 divide-y divide-base-300">
         {patterns.map(({ number, name, body }) => (
           <li key={number}>
@@ -54,5 +57,31 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
         </Link>
       )}
     </>
+  );
+}
+
+/** What lies cut in the trays of the batches: it comes before anything new. */
+function Ready({ ready }: { ready: readonly ReadyInTray[] }) {
+  return (
+    <section className="leaf mt-4 p-4">
+      <h2>Cut and in the tray</h2>
+      <ul className="mt-2 divide-y divide-base-300" aria-label="Cut and in the tray">
+        {ready.map(({ number, batch, line, name, pieces }) => (
+          <li key={`${number}.${line}`}>
+            <Link
+              href={`/batches/${tag('batch', number)}/make/${line}`}
+              className="flex min-h-14 flex-wrap items-center gap-x-4 py-2 text-lg hover:bg-base-200"
+            >
+              <span className="[overflow-wrap:anywhere]">
+                <span className="font-semibold">{pieces} ×</span> {name}
+              </span>
+              <span className="muted ml-auto text-base">
+                for {batch} {tag('batch', number)}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

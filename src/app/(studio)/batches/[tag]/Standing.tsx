@@ -96,13 +96,19 @@ function WireRow({ wire }: { wire: WireStanding }) {
 }
 
 function PartRow({ part, articles }: { part: PartStanding; articles: readonly PickableArticle[] }) {
-  const { name, needed, free, short, article, buy } = part;
+  const { name, needed, free, short, article, stones, buy } = part;
+  const isCounted = article !== null || stones !== null;
   return (
     <tr>
       <th scope="row" className="min-w-52 align-top font-normal">
         <span className="font-semibold">{name}</span>
         {articles.length > 0 && <PartPicker name={name} current={article} articles={articles} />}
-        {article === null && (
+        {article === null && stones !== null && (
+          <span className="muted block text-sm">
+            Counted by the {stones} in the stone drawer; choose one for each piece to set it aside.
+          </span>
+        )}
+        {!isCounted && (
           <span className="muted block text-sm">
             {isStonePart(name)
               ? 'Not counted: choose a stone for its line, or say what it is in the drawers.'
@@ -111,7 +117,7 @@ function PartRow({ part, articles }: { part: PartStanding; articles: readonly Pi
         )}
       </th>
       <td className={rightly}>{needed}</td>
-      <td className={rightly}>{article === null ? '?' : free}</td>
+      <td className={rightly}>{isCounted ? free : '?'}</td>
       <td className={rightly}>{short > 0 ? <strong className="text-error">{short}</strong> : '—'}</td>
       <td className="align-top">{buy && <Buy buy={buy} each={buy.packOf} />}</td>
     </tr>

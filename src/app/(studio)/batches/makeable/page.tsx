@@ -166,6 +166,13 @@ const STOPPED: Readonly<Record<StoppedBy, string>> = {
   'nothing pays': 'No pattern leaves anything at its price.',
 };
 
+/** How sure it is that there is no better choice. */
+function proofOf(gap: number): string {
+  if (gap < 0.0005) return 'no other choice reaches more.';
+  if (gap < 0.5) return `no other choice reaches ${(gap * 100).toFixed(1)} % more.`;
+  return 'a better choice is not ruled out.';
+}
+
 function Answer({ answer, asked }: { answer: MakeableAnswer; asked: Asked }) {
   const { lines, freeMinutes, stoppedBy, gap, offCuts, looked } = answer;
   const pieces = lines.map(({ pattern, count }) => `${pattern}x${count}`).join('.');
@@ -178,10 +185,7 @@ function Answer({ answer, asked }: { answer: MakeableAnswer; asked: Asked }) {
             {STOPPED[stoppedBy]} {hours(freeMinutes)} are free until then beside the batches that are planned.
           </p>
           <p className="muted mt-1 text-sm">
-            Chosen from {looked} {looked === 1 ? 'pattern' : 'patterns'};{' '}
-            {gap < 0.0005
-              ? 'no other choice reaches more.'
-              : `no other choice reaches ${(gap * 100).toFixed(1)} % more.`}{' '}
+            Chosen from {looked} {looked === 1 ? 'pattern' : 'patterns'}; {proofOf(gap)}{' '}
             {offCuts.count > 0 &&
               `It cuts from ${offCuts.count} off-cut${offCuts.count === 1 ? '' : 's'}, the oldest ${offCuts.oldestDays} days old.`}
           </p>
@@ -196,7 +200,7 @@ function Answer({ answer, asked }: { answer: MakeableAnswer; asked: Asked }) {
         )}
       </div>
       <ul className="mt-3 divide-y divide-base-300" aria-label="What could be made">
-        {lines.map(({ pattern, name, count, minutesEach, price, marginEach, isReckoned }) => (
+        {lines.map(({ pattern, name, count, minutesEach, price, marginEach, isReckoned, uncounted }) => (
           <li
             key={pattern}
             className="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[minmax(0,4fr)_minmax(0,4fr)_minmax(0,5fr)]"
@@ -206,6 +210,9 @@ function Answer({ answer, asked }: { answer: MakeableAnswer; asked: Asked }) {
               <Link href={`/patterns/${tag('pattern', pattern)}`} className="link">
                 {name}
               </Link>
+              {uncounted.length > 0 && (
+                <span className="muted block text-sm">not counted: {uncounted.join(', ')}</span>
+              )}
             </span>
             <span className="flex items-center gap-2">
               <svg width="60%" height="12" aria-hidden="true" className="shrink-0">
