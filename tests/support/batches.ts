@@ -1,3 +1,8 @@
+import { swapThroughout, withTechnique } from '../../src/core/pattern/changes';
+import { EMPTY_COMPOSITION } from '../../src/core/pattern/composition';
+import { techniqueOf, type AnyTechnique } from '../../src/core/technique/registry';
+import { composePattern } from '../../src/studio/patterns/composePattern';
+import { listSpecs } from '../../src/studio/wire/specs';
 import type { BatchLineInput } from '../../src/studio/batches/planBatch.input';
 import { showBatch, type BatchView } from '../../src/studio/batches/batches';
 import { planCutting } from '../../src/studio/batches/planCutting';
@@ -52,4 +57,22 @@ export async function settled(session: StudioSession, number: number): Promise<B
 export async function planned(session: StudioSession, number: number): Promise<BatchView> {
   done(await planCutting(session, newKey(), number));
   return settled(session, number);
+}
+
+/** A pattern that is composed for a stone, in wires that the studio has. */
+export async function composedFrame(session: StudioSession): Promise<number> {
+  await receive(session, { metal: 'copper' });
+  await receive(session, { metal: 'copper', gaugeNumber: '28', temper: 'dead soft' });
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  const frame = withTechnique(EMPTY_COMPOSITION, techniqueOf('bundle-frame') as AnyTechnique, specs);
+  const { composition } = swapThroughout(frame, { metal: 'copper' }, specs);
+  return done(
+    await composePattern(session, newKey(), null, {
+      name: 'Weir drop',
+      kind: 'pendant',
+      notes: '',
+      composition,
+      parts: [],
+    }),
+  ).number;
 }

@@ -1,3 +1,4 @@
+import { tag } from '../../src/core/tag';
 import { cancelBatch, takeUpAgain } from '../../src/studio/batches/cancelBatch';
 import { listBatches } from '../../src/studio/batches/batches';
 import { cutAsPlanned, cutWire } from '../../src/studio/batches/cutWire';
@@ -86,7 +87,12 @@ async function actOn(
       const from = next.stock.id;
       if (act === 'mis-cut') {
         const then = which % 2 ? 'lost' : 'kept';
-        return logMiscut(who, newKey(), number, { from, length, reason: 'random', then });
+        return logMiscut(who, newKey(), number, {
+          from: tag('wire', next.stock.number),
+          length,
+          reason: 'random',
+          then,
+        });
       }
       const { line: of, piece, cutIndex, copy } = next.cut;
       return cutWire(who, newKey(), number, { line: of, piece, cutIndex, copy, from, length });

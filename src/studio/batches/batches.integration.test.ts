@@ -1,10 +1,14 @@
-import { withTechnique } from '@/core/pattern/changes';
-import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
-import { swapThroughout } from '@/core/pattern/changes';
-import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
-import { batch, line, planned, settled, studioWithPattern, view } from '../../../tests/support/batches';
+import {
+  batch,
+  composedFrame,
+  line,
+  planned,
+  settled,
+  studioWithPattern,
+  view,
+} from '../../../tests/support/batches';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -19,15 +23,12 @@ import {
 } from '../../../tests/support/studio';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveStone } from '../drawers/receive';
-import type { StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
-import { composePattern } from '../patterns/composePattern';
 import { readCsv } from '../lists/csv';
 import { batchPaper } from '../paper/batchPaper';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
-import { listSpecs } from '../wire/specs';
 import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
@@ -35,24 +36,6 @@ import { planBatch } from './planBatch';
 import { planCutting, stopPlanning } from './planCutting';
 
 afterAll(closeBooks);
-
-/** A pattern that is composed for a stone, in wires that the studio has. */
-async function composedFrame(session: StudioSession): Promise<number> {
-  await receive(session, { metal: 'copper' });
-  await receive(session, { metal: 'copper', gaugeNumber: '28', temper: 'dead soft' });
-  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  const frame = withTechnique(EMPTY_COMPOSITION, techniqueOf('bundle-frame') as AnyTechnique, specs);
-  const { composition } = swapThroughout(frame, { metal: 'copper' }, specs);
-  return done(
-    await composePattern(session, newKey(), null, {
-      name: 'Weir drop',
-      kind: 'pendant',
-      notes: '',
-      composition,
-      parts: [],
-    }),
-  ).number;
-}
 
 describe('a batch', () => {
   it('comes to what it needs, what is free and what is short, and is listed by the day it is due', async () => {

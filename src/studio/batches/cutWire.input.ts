@@ -14,7 +14,7 @@ export class CutWireInput {
 
 /** A length that was cut wrongly. */
 export class MiscutInput {
-  @IsUUID('all', { message: 'Choose which wire this was cut from.' }) from!: string;
+  @ReadsName('the tag of the wire that it was cut from', 20) from!: string;
   @ReadsLength() length!: string;
   @ReadsName('the reason, like cut too short or wrong wire cut', 200) reason!: string;
   /** Whether it is still wire for something else. */

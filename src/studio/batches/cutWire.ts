@@ -11,12 +11,12 @@ import { isScrap, usefulMinimumFor } from '@/core/cutting/settle';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
-import { massOfLength } from '@/core/wire/mass';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockStock, Posting } from '../ledger/posting';
+import { throwAway, TOO_SHORT } from '../scrap/throwAway';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById } from '../wire/specs';
 import { linesOf, type KeptLine } from './batches';
@@ -24,7 +24,7 @@ import { CutWireInput } from './cutWire.input';
 import { planAnew, planAside } from './planCutting';
 import { keepPlan, plansKept, type PlanOfSpec } from './plansKept';
 import { setAsideExactly, setAsideFor, setAsideOf } from './setAsides';
-import { lockOpenBatch, noteAct, type LockedBatch } from './tray';
+import { lockOpenBatch, noteActs, type LockedBatch } from './tray';
 
 /** What came of a cut. */
 export interface WiresCut {
@@ -187,9 +187,7 @@ async function cutThese(
     asides.set(stock.id, after.stock ? takenOf(after.stock) : 0);
     if (!after.fits) anew.add(specId);
     else if (!after.stock && kept === 0 && isScrap(um(free - length), minimum)) {
-      const why = 'too short to keep';
-      const rest = posting.take(stock.id, 'scrapped', free - length, { reason: why });
-      await posting.toJar(spec.metal, massOfLength(spec, um(free - length)), rest, why);
+      await throwAway(posting, { id: stock.id, spec }, 'scrapped', free - length, TOO_SHORT);
     }
   }
 
@@ -200,17 +198,19 @@ async function cutThese(
     batch.id,
     tray.map(({ id, wire }) => ({ id, quantity: wire.length })),
   );
-  for (const { wire, sourceId, id } of tray) {
-    const { specId, length, cut } = wire;
-    await noteAct(tx, batch.id, postKey, {
+  await noteActs(
+    tx,
+    batch.id,
+    postKey,
+    tray.map(({ wire: { specId, length, cut }, sourceId, id }) => ({
       specId,
       cut: { ...cut, planned: cut.length },
       sourceId,
       cutId: id,
       length,
       reason: '',
-    });
-  }
+    })),
+  );
   for (const specId of new Set(wires.map((wire) => wire.specId))) {
     const plan = plans.get(specId);
     if (plan && !anew.has(specId)) await keepPlan(tx, batch.id, { specId, plan });

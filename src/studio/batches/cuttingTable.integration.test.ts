@@ -1,19 +1,29 @@
 import type { CostLineId } from '@/core/costing/costSheet';
+import { tag } from '@/core/tag';
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
-import { batch, line, planned, settled, studioWithPattern, view } from '../../../tests/support/batches';
-import { BEADS } from '../../../tests/support/purchases';
+import {
+  batch,
+  composedFrame,
+  line,
+  planned,
+  settled,
+  studioWithPattern,
+  view,
+} from '../../../tests/support/batches';
+import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
   asOwner,
   closeBooks,
   done,
   newKey,
+  openStudio,
   problemOf,
   receive,
 } from '../../../tests/support/studio';
-import { receiveBeads } from '../drawers/receive';
-import { showDrawerPiece } from '../drawers/drawers';
+import { receiveBeads, receiveStone } from '../drawers/receive';
+import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
@@ -193,6 +203,7 @@ describe('the cutting table', () => {
     expect(await cutNext(session, number, '150 mm')).toEqual({ cut: 1, replanned: false });
     expect(await table(session, number)).toMatchObject({
       next: { stock: { length: mm(9850), left: mm(50) } },
+      acts: [{ length: mm(150) }],
     });
     expect(await cutNext(session, number, '151 mm')).toEqual({ cut: 1, replanned: true });
     expect((await settled(session, number)).planning).toBe('planned');
@@ -255,8 +266,7 @@ describe('the cutting table', () => {
 describe('a mis-cut', () => {
   it('that is lost falls into the jar with its reason; the rest is planned again from what is left', async () => {
     const { session, number, wire } = await plannedBatch(99);
-    const { next } = await table(session, number);
-    const from = next?.stock.id ?? '';
+    const from = 'W-0001';
     expect(done(await logMiscut(session, newKey(), number, miscut(from, { length: '120 mm' })))).toEqual({
       replanned: true,
     });
@@ -277,7 +287,7 @@ describe('a mis-cut', () => {
 
   it('that is still wire becomes an off-cut, and is the first that the new plan takes', async () => {
     const { session, number } = await plannedBatch(3);
-    const from = (await table(session, number)).next?.stock.id ?? '';
+    const from = 'W-0001';
     done(
       await logMiscut(
         session,
@@ -296,10 +306,10 @@ describe('a mis-cut', () => {
     [{ length: '49 mm', then: 'kept' }, 'then', /49 mm is shorter than what is kept, 50 mm/],
     [{ length: '11 m' }, 'length', /is more/],
     [{ reason: ' ' }, 'reason', /Give the reason/],
-    [{ from: newKey() }, 'from', /no longer on the rack/],
+    [{ from: 'spool' }, 'from', /“spool” is not a tag of wire; write it like W-0042/],
   ])('%j is refused beside its field', async (wrong, field, said) => {
     const { session, number } = await plannedBatch();
-    const from = (await table(session, number)).next?.stock.id ?? '';
+    const from = 'W-0001';
     const outcome = await logMiscut(session, newKey(), number, miscut(from, wrong));
     expect(problemOf(outcome).fields?.[field]).toMatch(said);
     expect((await view(session, number)).planning).toBe('planned');
@@ -329,7 +339,7 @@ describe('undoing', () => {
     expect(done(await cutAsPlanned(session, newKey(), number))).toEqual({ cut: 4, replanned: false });
     expect(done(await undoCut(session, newKey(), number))).toEqual({ cuts: 4, replanned: false });
     expect((await table(session, number)).rest).toEqual(before.rest);
-    const from = before.next?.stock.id ?? '';
+    const from = 'W-0001';
     done(await logMiscut(session, newKey(), number, miscut(from, { then: 'kept' })));
     await settled(session, number);
     expect(done(await undoCut(session, newKey(), number))).toEqual({ cuts: 0, replanned: true });
@@ -364,7 +374,7 @@ describe('undoing', () => {
 describe('a piece of a batch', () => {
   it('is made out of its tray, bears its share of the waste, and leaves the hours', async () => {
     const { session, number } = await plannedBatch(3);
-    const from = (await table(session, number)).next?.stock.id ?? '';
+    const from = 'W-0001';
     done(await logMiscut(session, newKey(), number, miscut(from, { length: '40 mm' })));
     await settled(session, number);
     expect(await proposeFromTray(session, number, 1)).toBeNull();
@@ -433,6 +443,43 @@ describe('a piece of a batch', () => {
     const [movement] = (await showLedger(session, { kind: 'used' })).lines;
     done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
     expect((await view(session, number)).picks).toMatchObject([{ quantity: 4 }]);
+  });
+});
+
+describe('a piece for a stone of the drawer', () => {
+  /** A batch of one piece for a stone, cut and made; and what its line sends. */
+  async function madeForStone() {
+    const session = await openStudio();
+    const pattern = await composedFrame(session);
+    const { number: stone } = done(await receiveStone(session, newKey(), STONE));
+    const own = line(pattern, 1, { stone: tag('stone', stone) });
+    const { number } = done(await planBatch(session, newKey(), null, batch([own, line(pattern, 1)])));
+    await planned(session, number);
+    done(await cutAsPlanned(session, newKey(), number));
+    const piece = done(await make(session, await fromTray(session, number))).number;
+    const drawer = async () => (await showDrawer(session, 'stone', { state: 'free' })).pieces.length;
+    return { session, number, stone, own, pattern, piece, drawer };
+  }
+
+  it('takes it out of the drawer at what was paid; its batch can be changed all the same', async () => {
+    const { session, number, own, pattern, piece, drawer } = await madeForStone();
+    expect(lineOf(await showPiece(session, piece), 'parts')).toBe(1_200_000);
+    expect(await drawer()).toBe(0);
+    const more = batch([own, line(pattern, 4)]);
+    done(await planBatch(session, newKey(), { number, version: 1 }, more));
+    expect((await planned(session, number)).lines.map(({ count }) => count)).toEqual([1, 4]);
+  });
+
+  it('sets it aside again when the making is taken back', async () => {
+    const { session, number, stone, drawer } = await madeForStone();
+    const [movement] = (await showLedger(session, { kind: 'used', ware: 'stone' })).lines;
+    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
+    expect((await showDrawerPiece(session, 'stone', stone))?.detail).toMatchObject({
+      setAsideFor: 'R-0001 Spring fair',
+    });
+    expect(await drawer()).toBe(0);
+    done(await cancelBatch(session, newKey(), number));
+    expect(await drawer()).toBe(1);
   });
 });
 

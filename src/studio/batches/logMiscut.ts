@@ -3,19 +3,19 @@ import { usefulMinimumFor } from '@/core/cutting/settle';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um } from '@/core/units/length';
-import { massOfLength } from '@/core/wire/mass';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
-import { lockStock, Posting } from '../ledger/posting';
+import { Posting } from '../ledger/posting';
+import { throwAway, TOO_SHORT } from '../scrap/throwAway';
 import { minimumsOf, settingsIn } from '../settings/settings';
-import { specsById } from '../wire/specs';
+import { lockTagged } from '../wire/taggedWire';
 import { linesOf } from './batches';
 import { thenPlanned } from './cutWire';
 import { MiscutInput } from './cutWire.input';
 import { planAnew } from './planCutting';
 import { releaseUncut, setAsideOf } from './setAsides';
-import { lockOpenBatch, noteAct, NOTHING_DONE, progressOf } from './tray';
+import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf } from './tray';
 
 /**
  * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes
@@ -32,9 +32,7 @@ export function logMiscut(
     const batch = await lockOpenBatch(tx, number);
     const settings = await settingsIn(tx);
     const say = (quantity: number) => formatLength(um(quantity), settings.lengthSystem);
-    const stock = (await lockStock(tx, [input.from])).get(input.from);
-    const spec = stock && (await specsById(tx, [stock.articleId])).get(stock.articleId);
-    if (!stock || !spec) throw invalid('from', 'This wire is no longer on the rack; choose another.');
+    const { wire: stock, spec } = await lockTagged(tx, 'from', input.from);
     const length = expectOk(parseLength(input.length));
     const others = (await setAsideOf(tx, [stock.id], batch.id)).get(stock.id) ?? 0;
     const free = Math.max(0, stock.quantity - others);
@@ -56,8 +54,7 @@ export function logMiscut(
       const part = { ware: 'wire', articleId, sortKey, lotId, placeId, form: 'off-cut' } as const;
       cutId = posting.open(part, 'split', length, share, { reason });
     } else {
-      const share = posting.take(stock.id, 'spoiled', length, { reason });
-      await posting.toJar(spec.metal, massOfLength(spec, length), share, reason);
+      await throwAway(posting, { id: stock.id, spec }, 'spoiled', length, reason);
     }
     // What was set aside of it is let go before it is taken, since the plan that wanted it is made anew.
     await releaseUncut(tx, batch.id, [spec.id]);
@@ -65,20 +62,12 @@ export function logMiscut(
     const open = cutsOfBatch(await linesOf(tx, [batch.id]), done).filter(({ specId }) => specId === spec.id);
     // A rest that is too short to keep is scrap, unless it does for one of the wires that are still to be cut.
     const rest = stock.quantity - length;
-    if (rest > 0 && rest < minimum && others === 0 && open.every((cut) => cut.length > rest)) {
-      const why = 'too short to keep';
-      const share = posting.take(stock.id, 'scrapped', rest, { reason: why });
-      await posting.toJar(spec.metal, massOfLength(spec, um(rest)), share, why);
-    }
+    if (rest > 0 && rest < minimum && others === 0 && open.every((cut) => cut.length > rest))
+      await throwAway(posting, { id: stock.id, spec }, 'scrapped', rest, TOO_SHORT);
     await posting.commit();
-    await noteAct(tx, batch.id, postKey, {
-      specId: spec.id,
-      cut: null,
-      sourceId: stock.id,
-      cutId,
-      length,
-      reason,
-    });
+    await noteActs(tx, batch.id, postKey, [
+      { specId: spec.id, cut: null, sourceId: stock.id, cutId, length, reason },
+    ]);
     const replanned = open.length > 0 && batch.planning !== 'none';
     if (replanned) await planAnew(tx, batch.id, postKey, [spec.id]);
     return { replanned };

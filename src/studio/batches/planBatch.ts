@@ -40,7 +40,9 @@ interface LineRow {
   readonly count: number;
   readonly wanted: BatchLineInput;
   readonly body: PatternBody;
+  /** The stone that is to be set aside for it; a stone that is in a piece already is not. */
   readonly stone: ChosenStone | undefined;
+  readonly stoneId: string | null;
 }
 
 /**
@@ -76,7 +78,7 @@ export function planBatch(
         [studioId, batchId, number, name, dueOn, input.notes, userId, now],
       );
     const lines = await readLines(tx, batchId, input.lines, begun);
-    for (const [index, { patternId, revision, count, wanted, body, stone }] of lines.entries()) {
+    for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
       await tx.run(
         `INSERT INTO batch_lines (studio_id, batch_id, line, pattern_id, revision, count, wanted, body, stone_id)
          VALUES ($1, $2, $3, $4, $5, $6, $7::jsonb, $8::jsonb, $9)`,
@@ -89,7 +91,7 @@ export function planBatch(
           count,
           JSON.stringify(wanted),
           JSON.stringify(body),
-          stone?.id ?? null,
+          stoneId,
         ],
       );
       if (stone) await setStoneAside(tx, { id: batchId, number, name }, stone);
@@ -116,6 +118,9 @@ async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string
 /** A line of which wires are cut already: what it makes stands. */
 interface LineBegun extends Pick<LineRow, 'patternId' | 'revision' | 'wanted' | 'body'> {
   readonly line: number;
+  readonly stoneId: string | null;
+  /** Whether a piece of it is made: its stone is in the piece. */
+  readonly isMade: boolean;
   readonly cuts: number;
   /** The pieces that wires are cut for: the first so many. */
   readonly pieces: number;
@@ -123,7 +128,8 @@ interface LineBegun extends Pick<LineRow, 'patternId' | 'revision' | 'wanted' | 
 
 const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> =>
   tx.select<LineBegun>(
-    `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, c.cuts, c.pieces
+    `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
+            EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.line = l.line) AS "isMade"
        FROM batch_lines l JOIN (SELECT line, count(*)::int AS cuts, max(piece) + 1 AS pieces FROM batch_cuts
                                  WHERE studio_id = $1 AND batch_id = $2 AND kind = 'cut' GROUP BY line) c USING (line)
       WHERE l.studio_id = $1 AND l.batch_id = $2 ORDER BY l.line`,
@@ -175,11 +181,11 @@ async function readLines(
   return lines.map((wanted, index) => {
     const pattern = patterns.find(({ number }) => number === numberOf(wanted.pattern));
     if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
-    const stone = stoneOf(wanted, index, stones, seen);
     const kept = begun.find(({ line }) => line === index + 1);
+    const stone = kept?.isMade ? undefined : stoneOf(wanted, index, stones, seen);
     if (kept) {
-      const { patternId, revision, body } = kept;
-      return { patternId, revision, count: numberOf(wanted.count), wanted, body, stone };
+      const { patternId, revision, body, stoneId } = kept;
+      return { patternId, revision, count: numberOf(wanted.count), wanted, body, stone, stoneId };
     }
     const [measures, bound] = [measuresOf(wanted, stone), boundTo(pattern.body)];
     for (const measure of ['stone', 'ring', 'bead'] as const)
@@ -200,7 +206,8 @@ async function readLines(
       );
     const { patternId, revision } = pattern;
     const own = stone ? withStoneChosen(body.value, stone.material) : body.value;
-    return { patternId, revision, count: numberOf(wanted.count), wanted, body: own, stone };
+    const count = numberOf(wanted.count);
+    return { patternId, revision, count, wanted, body: own, stone, stoneId: stone?.id ?? null };
   });
 }
 

@@ -83,38 +83,28 @@ export async function actsOfPost(tx: Tx, postKey: string): Promise<BatchAct[]> {
   return rows.map(actOf);
 }
 
-/** Writes down what was done at the table. */
-export async function noteAct(
+/** Writes down what was done at the table, in its order. */
+export async function noteActs(
   tx: Tx,
   batchId: string,
   postKey: string,
-  { specId, cut, sourceId, cutId, length, reason }: ActDone,
+  acts: readonly ActDone[],
 ): Promise<void> {
   const { studioId, userId, now } = tx.session;
+  const rows = acts.map(({ cut, ...act }, index) => ({
+    ...cut,
+    ...act,
+    at: index + 1,
+    kind: cut ? 'cut' : 'miscut',
+  }));
   await tx.run(
     `INSERT INTO batch_cuts (studio_id, batch_id, act, kind, spec_id, line, piece, cut_index, copy, name, planned_um, source_id, cut_id,
                              length_um, reason, post_key, user_id, done_at)
-     SELECT $1, $2, COALESCE(max(act), 0) + 1, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17
-       FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2`,
-    [
-      studioId,
-      batchId,
-      cut ? 'cut' : 'miscut',
-      specId,
-      cut?.line ?? null,
-      cut?.piece ?? null,
-      cut?.cutIndex ?? null,
-      cut?.copy ?? null,
-      cut?.name ?? '',
-      cut?.planned ?? null,
-      sourceId,
-      cutId,
-      length,
-      reason,
-      postKey,
-      userId,
-      now,
-    ],
+     SELECT $1, $2, (SELECT COALESCE(max(act), 0) FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2) + r.at, r.kind, r."specId", r.line,
+            r.piece, r."cutIndex", r.copy, COALESCE(r.name, ''), r.planned, r."sourceId", r."cutId", r.length, r.reason, $3, $4, $5
+       FROM jsonb_to_recordset($6::jsonb) AS r(at int, kind text, "specId" uuid, line int, piece int, "cutIndex" int, copy int, name text,
+              planned bigint, "sourceId" uuid, "cutId" uuid, length bigint, reason text)`,
+    [studioId, batchId, postKey, userId, now, JSON.stringify(rows)],
   );
 }
 

@@ -1,4 +1,5 @@
 import { addDays, formatISO } from 'date-fns';
+import { tag } from '@/core/tag';
 import { showCuttingTable } from '../batches/cuttingTable';
 import { cutWire } from '../batches/cutWire';
 import { logMiscut } from '../batches/logMiscut';
@@ -86,7 +87,7 @@ async function cutHalf(session: StudioSession, number: number, name: string): Pr
     if (done === MISCUT_AFTER && !acts.some(({ kind }) => kind === 'miscut')) {
       const wrong = keyOf(`mis-cut of ${name}`);
       const length = `${Math.floor(next.cut.length / 2000)} mm`;
-      const miscut = { from: next.stock.id, length, reason: 'cut too short', then: 'lost' };
+      const miscut = { from: tag('wire', next.stock.number), length, reason: 'cut too short', then: 'lost' };
       taken(await logMiscut(session, wrong, number, miscut));
       await workOutCutting(session, number, wrong);
       continue;

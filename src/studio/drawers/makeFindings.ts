@@ -2,19 +2,18 @@ import { expectOk } from '@/core/result';
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import { parseCount } from '@/core/stock/amount';
 import { type FindingKind } from '@/core/stock/finding';
-import { numberOnTag, tag } from '@/core/tag';
-import { um } from '@/core/units/length';
+import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
-import { massOfLength } from '@/core/wire/mass';
 import { describeMetal } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
+import { throwAway, TOO_SHORT } from '../scrap/throwAway';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
-import { lockOne, quantityWithin } from '../stock/takeOut';
-import { specsById } from '../wire/specs';
+import { quantityWithin } from '../stock/takeOut';
+import { lockTagged } from '../wire/taggedWire';
 import { ensureFinding } from './receive';
 import { MakeFindingsInput } from './makeFindings.input';
 
@@ -27,14 +26,9 @@ export function makeFindings(
   const prepare = () => readInput(MakeFindingsInput, plain);
   return post(session, 'makeFindings', postKey, prepare, async (tx, input) => {
     const settings = await settingsIn(tx);
-    const number = numberOnTag('wire', input.from);
-    if (number === undefined)
-      throw invalid('from', `“${input.from}” is not a tag of wire; write it like ${tag('wire', 42)}.`);
     const count = expectOk(parseCount(input.count));
     if (count === 0) throw invalid('count', 'At least one was made.');
-    const wire = await lockOne(tx, 'wire', number);
-    const spec = (await specsById(tx, [wire.articleId])).get(wire.articleId);
-    if (!spec) throw new Error(`the spec of ${tag('wire', number)} vanished`);
+    const { wire, spec } = await lockTagged(tx, 'from', input.from);
     const length = quantityWithin('length', input.length, wire, { ware: 'wire' }, settings.lengthSystem);
     const made = await ensureFinding(tx, {
       finding: input.finding as FindingKind,
@@ -48,8 +42,7 @@ export function makeFindings(
     const minimum = usefulMinimumFor(spec, minimumsOf(settings));
     if (left.quantity > 0 && left.quantity < minimum) {
       // The tail nobody keeps is at the expense of what was made.
-      const tail = posting.take(wire.id, 'scrapped', left.quantity, { reason: 'too short to keep' });
-      await posting.toJar(spec.metal, massOfLength(spec, um(left.quantity)), tail, 'too short to keep');
+      const tail = await throwAway(posting, { id: wire.id, spec }, 'scrapped', left.quantity, TOO_SHORT);
       share = cost(share + tail);
     }
     const placeId = await ensurePlace(tx, input.place);
@@ -58,7 +51,7 @@ export function makeFindings(
       'made',
       count,
       share,
-      { reason: `of ${input.length.trim()} of ${tag('wire', number)}` },
+      { reason: `of ${input.length.trim()} of ${tag('wire', wire.number)}` },
     );
     return { number: (await posting.commit()).get(id) ?? 0 };
   });

@@ -2,14 +2,13 @@ import { expectOk } from '@/core/result';
 import { formatAmountOf, parseAmountOf, type Measure, type SupplyUnit } from '@/core/stock/amount';
 import { WARE_WORDS, type Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
-import { um, type LengthSystem } from '@/core/units/length';
-import { massOfLength } from '@/core/wire/mass';
-import { cost } from '@/core/units/money';
+import type { LengthSystem } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockNumbered, Posting, type HeldStock } from '../ledger/posting';
+import { throwAway } from '../scrap/throwAway';
 import { settingsIn } from '../settings/settings';
 import { specsById } from '../wire/specs';
 import { TakeOutInput } from './takeOut.input';
@@ -75,12 +74,11 @@ export function takeOut(
     const kind = input.kind === 'spoiled' ? 'spoiled' : 'used';
     const reason = input.reason.trim();
     const posting = new Posting(tx, postKey).hold(stock);
-    const share = posting.take(stock.id, kind, quantity, { reason });
     if (ware === 'wire' && kind === 'spoiled') {
       const spec = (await specsById(tx, [stock.articleId])).get(stock.articleId);
       if (!spec) throw new Error(`the ${WARE_WORDS[ware].one} of ${tag(ware, number)} vanished`);
-      await posting.toJar(spec.metal, massOfLength(spec, um(quantity)), cost(share), reason);
-    }
+      await throwAway(posting, { id: stock.id, spec }, kind, quantity, reason);
+    } else posting.take(stock.id, kind, quantity, { reason });
     await posting.commit();
     return null;
   });

@@ -60,7 +60,7 @@ export default async function BatchPage({ params }: { params: Params }) {
       {open && (
         <div className="mt-4 flex flex-wrap items-center gap-x-6 gap-y-3">
           {cuts.done > 0 && <CutSoFar batch={batch} />}
-          {cuts.done < cuts.all && (
+          {(cuts.done < cuts.all || planning === 'stale' || planning === 'failed') && (
             <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
           )}
         </div>

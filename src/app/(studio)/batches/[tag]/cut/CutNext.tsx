@@ -77,6 +77,8 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
   useKeys([
     { keys: 'c', does: 'It is cut, checked twice', run: () => !shut && void submit() },
     { keys: 's', does: 'Scan the stock piece', run: scan.focus },
+    // What a scanner types begins with the letter of the tag: the rest of it goes into the box.
+    { keys: 'W', does: 'A scanned tag', run: scan.begin },
   ]);
   const span = roundSpan(um(Math.max(cut.length, 50_000)));
   return (
@@ -172,6 +174,12 @@ function useScan(wanted: number, onSure: () => void) {
     wrong,
     isSure,
     focus: () => ref.current?.focus(),
+    begin: () => {
+      ref.current?.focus();
+      setText('W');
+      setWrong('');
+      setSure(false);
+    },
     type: (typed: string) => {
       setText(typed);
       setWrong('');

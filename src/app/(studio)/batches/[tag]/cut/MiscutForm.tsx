@@ -2,8 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { tag } from '@/core/tag';
-import type { WireForm } from '@/core/stock/ware';
 import { MiscutInput } from '@/studio/batches/cutWire.input';
 import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, TextField } from '@/ui/form/fields';
@@ -18,23 +16,8 @@ const BECOMES = [
   { value: 'kept', text: 'It is still wire: an off-cut' },
 ];
 
-interface StockChoice {
-  readonly id: string;
-  readonly number: number;
-  readonly form: WireForm;
-  readonly size: string;
-}
-
 /** Logs a length that was cut wrongly; the rest of its wire is planned again at once. */
-export function MiscutForm({
-  number,
-  stock,
-  from,
-}: {
-  number: number;
-  stock: readonly StockChoice[];
-  from: string;
-}) {
+export function MiscutForm({ number, from }: { number: number; from: string }) {
   const router = useRouter();
   const toast = useToast();
   const send = useCallback(
@@ -58,15 +41,7 @@ export function MiscutForm({
   return (
     <FormBox onSubmit={submit} className="space-y-3" label="A mis-cut">
       <div className="grid gap-3 sm:grid-cols-2">
-        <ChoiceField
-          control={control}
-          name="from"
-          label="It was cut from"
-          choices={stock.map(({ id, number: on, form: kind, size }) => ({
-            value: id,
-            text: `${tag('wire', on)} · ${kind} · ${size}`,
-          }))}
-        />
+        <TextField control={control} name="from" label="It was cut from" placeholder="W-0042" />
         <LengthField control={control} name="length" label="How long it is" />
         <TextField control={control} name="reason" label="Why" list={SPOILAGE_REASONS_ID} />
         <ChoiceField control={control} name="then" label="What becomes of it" choices={BECOMES} />

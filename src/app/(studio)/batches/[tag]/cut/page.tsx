@@ -43,7 +43,7 @@ export default async function CutPage({ params, searchParams }: Props) {
         </Link>{' '}
         {name}
       </p>
-      {state === 'open' && table.done < table.all && (next ? isAdrift(planning) : true) && (
+      {state === 'open' && (isAdrift(planning) || (table.done < table.all && !next)) && (
         <div className="mt-4">
           <Planning key={planning} number={number} standing={{ planning, said, stalled }} />
         </div>
@@ -106,17 +106,7 @@ export default async function CutPage({ params, searchParams }: Props) {
           {state === 'open' && next && (
             <div className="mt-3 border-t border-base-300">
               <Fold title="A mis-cut">
-                <MiscutForm
-                  key={next.stock.id}
-                  number={number}
-                  stock={rest.map(({ spec, stock }) => ({
-                    id: stock.id,
-                    number: stock.number,
-                    form: stock.form,
-                    size: spec.label.number,
-                  }))}
-                  from={next.stock.id}
-                />
+                <MiscutForm key={next.stock.id} number={number} from={tag('wire', next.stock.number)} />
               </Fold>
               <Fold title="It was all cut by the sheet">
                 <AllAsPlanned number={number} cuts={open} />
@@ -161,7 +151,7 @@ function StillToCut({ table: { number, rest, next } }: { table: CuttingTable }) 
     <section className="leaf p-4">
       <h2>Still to cut</h2>
       <ol className="mt-2 divide-y divide-base-300" aria-label="Still to cut">
-        {rest.map(({ spec, stock }) => (
+        {rest.slice(0, SHOWN).map(({ spec, stock }) => (
           <li key={stock.id} className="py-2">
             <p className="flex flex-wrap items-center gap-x-3">
               <span className="font-semibold">{tag('wire', stock.number)}</span>
@@ -178,6 +168,7 @@ function StillToCut({ table: { number, rest, next } }: { table: CuttingTable }) 
                   <Link
                     key={cutKey(cut)}
                     href={`/batches/${tag('batch', number)}/cut?wire=${cutKey(cut)}`}
+                    prefetch={false}
                     className={`btn btn-sm min-h-11 ${isNext ? 'btn-active' : ''}`}
                     title={cut.name}
                     aria-current={isNext || undefined}
@@ -190,6 +181,12 @@ function StillToCut({ table: { number, rest, next } }: { table: CuttingTable }) 
           </li>
         ))}
       </ol>
+      {rest.length > SHOWN && (
+        <p className="muted mt-2">and {rest.length - SHOWN} stock pieces more; they come after these.</p>
+      )}
     </section>
   );
 }
+
+/** Stock pieces that are listed: further on there is nothing to choose yet. */
+const SHOWN = 15;
