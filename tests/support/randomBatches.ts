@@ -81,14 +81,17 @@ async function actOn(
     case 'make':
       return make(who, number, part);
     default: {
-      const next = (await showCuttingTable(who, number))?.next;
+      const table = await showCuttingTable(who, number);
+      const next = table?.next;
       if (!next) return undefined;
       const length = `${Math.max(1, Math.floor((next.cut.length * (850 + (which % 400))) / 1000))} µm`;
       const from = next.stock.id;
       if (act === 'mis-cut') {
         const then = which % 2 ? 'lost' : 'kept';
+        // Now and then a wire that lies in the tray already.
+        const wire = (which % 3 === 0 ? table.acts[0]?.became : null) ?? next.stock.number;
         return logMiscut(who, newKey(), number, {
-          from: tag('wire', next.stock.number),
+          from: tag('wire', wire),
           length,
           reason: 'random',
           then,

@@ -12,12 +12,12 @@ import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { invalid, refused, type Outcome, type Refused } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
-import { lockStock, Posting } from '../ledger/posting';
+import { lockStock, Posting, type HeldStock } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../scrap/throwAway';
-import { minimumsOf, settingsIn } from '../settings/settings';
+import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById } from '../wire/specs';
 import { linesOf, type KeptLine } from './batches';
 import { CutWireInput } from './cutWire.input';
@@ -136,10 +136,10 @@ async function cutThese(
   postKey: string,
   batch: LockedBatch,
   lines: readonly KeptLine[],
-  kept: readonly PlanOfSpec[],
+  planned: readonly PlanOfSpec[],
   wires: readonly WireCut[],
 ): Promise<WiresCut> {
-  const plans = new Map<string, CuttingPlanKept>(kept.map(({ specId, plan }) => [specId, plan]));
+  const plans = new Map<string, CuttingPlanKept>(planned.map(({ specId, plan }) => [specId, plan]));
   const settings = await settingsIn(tx);
   const specs = await specsById(tx, [...plans.keys()]);
   const sources = [...plans.values()].flatMap(({ pieces }) => pieces);
@@ -160,25 +160,11 @@ async function cutThese(
     // What was turned into another wire since the plan was made is not cut for it.
     if (!plan || !spec || stock?.articleId !== specId)
       throw refused('The wire that it is planned from is no longer on the rack; plan the cuts again.');
-    const kept = others.get(stock.id) ?? 0;
-    const free = posting.balance(stock.id).quantity - kept;
-    if (length > free)
-      throw invalid(
-        'length',
-        `${tag('wire', stock.number)} has ${formatLength(um(Math.max(0, free)), settings.lengthSystem)} free; ${formatLength(length, settings.lengthSystem)} is more.`,
-      );
-    const reason = `cut for ${tag('batch', batch.number)}`;
-    const share = posting.take(stock.id, 'split', length, { reason });
-    const { articleId, sortKey, lotId } = stock;
+    const forOthers = others.get(stock.id) ?? 0;
+    const free = posting.balance(stock.id).quantity - forOthers;
+    if (length > free) throw tooLong(stock.number, length, free, settings);
     const name = lines.find(({ line }) => line === cut.line)?.body.name ?? '';
-    const note = `${cut.name} for ${name}, piece ${cut.piece + 1}`;
-    const id = posting.open(
-      { ware: 'wire', articleId, sortKey, lotId, form: 'off-cut', note },
-      'split',
-      length,
-      share,
-      { reason },
-    );
+    const id = intoTray(posting, stock, wire, { number: batch.number, name });
     tray.push({ wire, sourceId: stock.id, id });
 
     const minimum = usefulMinimumFor(spec, minimumsOf(settings));
@@ -186,7 +172,7 @@ async function cutThese(
     plans.set(specId, after.plan);
     asides.set(stock.id, after.stock ? takenOf(after.stock) : 0);
     if (!after.fits) anew.add(specId);
-    else if (!after.stock && kept === 0 && isScrap(um(free - length), minimum)) {
+    else if (!after.stock && forOthers === 0 && isScrap(um(free - length), minimum)) {
       await throwAway(posting, { id: stock.id, spec }, 'scrapped', free - length, TOO_SHORT);
     }
   }
@@ -217,6 +203,25 @@ async function cutThese(
   }
   if (anew.size > 0) await planAnew(tx, batch.id, postKey, [...anew]);
   return { cut: tray.length, replanned: anew.size > 0 };
+}
+
+const tooLong = (number: number, length: Micrometres, free: number, { lengthSystem }: Settings): Refused => {
+  const say = (of: number) => formatLength(um(Math.max(0, of)), lengthSystem);
+  return invalid('length', `${tag('wire', number)} has ${say(free)} free; ${say(length)} is more.`);
+};
+
+/** Makes a wire a length of its own, with its share of the cost. @returns its id */
+function intoTray(
+  posting: Posting,
+  { id, articleId, sortKey, lotId }: HeldStock,
+  { cut, length }: WireCut,
+  { number, name }: { readonly number: number; readonly name: string },
+): string {
+  const reason = `cut for ${tag('batch', number)}`;
+  const note = `${cut.name} for ${name}, piece ${cut.piece + 1}`;
+  const share = posting.take(id, 'split', length, { reason });
+  const wire = { ware: 'wire', articleId, sortKey, lotId, form: 'off-cut', note } as const;
+  return posting.open(wire, 'split', length, share, { reason });
 }
 
 const sourceOf = (stock: readonly PlannedStock[], cut: CutOfBatch): PlannedStock | undefined =>

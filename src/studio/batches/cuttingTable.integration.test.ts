@@ -302,6 +302,19 @@ describe('a mis-cut', () => {
     });
   });
 
+  it('of a wire that lay in the tray already has it cut again', async () => {
+    const { session, number } = await plannedBatch(1);
+    await cutNext(session, number);
+    const marred = miscut('W-0002', { length: '100 mm', reason: 'marred by pliers' });
+    expect(done(await logMiscut(session, newKey(), number, marred))).toEqual({ replanned: true });
+    await settled(session, number);
+    expect(await table(session, number)).toMatchObject({ done: 0, next: { stock: { number: 1 } } });
+    // Undone, it lies there again.
+    done(await undoCut(session, newKey(), number));
+    await settled(session, number);
+    expect((await showStockPiece(session, 2))?.length).toBe(mm(100));
+  });
+
   it.each([
     [{ length: '49 mm', then: 'kept' }, 'then', /49 mm is shorter than what is kept, 50 mm/],
     [{ length: '11 m' }, 'length', /is more/],

@@ -1,8 +1,9 @@
-import { cutsOfBatch } from '@/core/batch/batch';
+import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um } from '@/core/units/length';
+import type { Tx } from '@/data/inStudio';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
@@ -15,7 +16,7 @@ import { thenPlanned } from './cutWire';
 import { MiscutInput } from './cutWire.input';
 import { planAnew } from './planCutting';
 import { releaseUncut, setAsideOf } from './setAsides';
-import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf } from './tray';
+import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf, setTrayAside } from './tray';
 
 /**
  * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes
@@ -58,19 +59,26 @@ export function logMiscut(
     }
     // What was set aside of it is let go before it is taken, since the plan that wanted it is made anew.
     await releaseUncut(tx, batch.id, [spec.id]);
-    const done = ((await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE).cut;
-    const open = cutsOfBatch(await linesOf(tx, [batch.id]), done).filter(({ specId }) => specId === spec.id);
+    const toCut = await openCuts(tx, batch.id, spec.id);
     // A rest that is too short to keep is scrap, unless it does for one of the wires that are still to be cut.
     const rest = stock.quantity - length;
-    if (rest > 0 && rest < minimum && others === 0 && open.every((cut) => cut.length > rest))
+    if (rest > 0 && rest < minimum && others === 0 && toCut.every((cut) => cut.length > rest))
       await throwAway(posting, { id: stock.id, spec }, 'scrapped', rest, TOO_SHORT);
     await posting.commit();
     await noteActs(tx, batch.id, postKey, [
       { specId: spec.id, cut: null, sourceId: stock.id, cutId, length, reason },
     ]);
-    const replanned = open.length > 0 && batch.planning !== 'none';
+    // It may have been a wire of the tray, which is to be cut again then.
+    await setTrayAside(tx, batch.id);
+    const replanned = batch.planning !== 'none' && (await openCuts(tx, batch.id, spec.id)).length > 0;
     if (replanned) await planAnew(tx, batch.id, postKey, [spec.id]);
     return { replanned };
   });
   return thenPlanned(session, postKey, number, logging);
+}
+
+/** The wires of a spec that are not cut yet. */
+async function openCuts(tx: Tx, batchId: string, specId: string): Promise<BatchCut[]> {
+  const { cut } = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
+  return cutsOfBatch(await linesOf(tx, [batchId]), cut).filter((each) => each.specId === specId);
 }

@@ -41,7 +41,13 @@ export function MiscutForm({ number, from }: { number: number; from: string }) {
   return (
     <FormBox onSubmit={submit} className="space-y-3" label="A mis-cut">
       <div className="grid gap-3 sm:grid-cols-2">
-        <TextField control={control} name="from" label="It was cut from" placeholder="W-0042" />
+        <TextField
+          control={control}
+          name="from"
+          label="It was cut from"
+          placeholder="W-0042"
+          hint="Its own tag, when it lay in the tray already"
+        />
         <LengthField control={control} name="length" label="How long it is" />
         <TextField control={control} name="reason" label="Why" list={SPOILAGE_REASONS_ID} />
         <ChoiceField control={control} name="then" label="What becomes of it" choices={BECOMES} />
