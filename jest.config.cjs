@@ -35,5 +35,6 @@ module.exports = {
       globalTeardown: '<rootDir>/tests/support/database.teardown.ts',
     },
   ],
+  testSequencer: require.resolve('./tests/support/longestFirst.mjs'),
   testTimeout: 60000,
 };

@@ -43,12 +43,11 @@ const KINDS = [
   'reverse',
   'reverse',
   'refine',
-  'batch',
 ] as const;
 
 /** One thing that somebody does. */
 export interface Operation {
-  readonly kind: (typeof KINDS)[number];
+  readonly kind: (typeof KINDS)[number] | 'batch';
   /** Which of what there is, and how much of it, as parts of a thousand. */
   readonly which: number;
   readonly part: number;

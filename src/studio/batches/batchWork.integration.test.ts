@@ -9,7 +9,7 @@ const asker = openAsker();
 
 const OPERATIONS = 120;
 const AT_ONCE = 3;
-const RUNS = 6;
+const RUNS = 4;
 
 const work = operationOf([
   ...Array.from({ length: 12 }, () => 'batch' as const),
