@@ -102,7 +102,11 @@ function PartRow({ part, articles }: { part: PartStanding; articles: readonly Pi
     <tr>
       <th scope="row" className="min-w-52 align-top font-normal">
         <span className="font-semibold">{name}</span>
-        {articles.length > 0 && <PartPicker name={name} current={article} articles={articles} />}
+        {articles.length > 0 && (
+          <div className="no-print">
+            <PartPicker name={name} current={article} articles={articles} />
+          </div>
+        )}
         {article === null && stones !== null && (
           <span className="muted block text-sm">
             Counted by the {stones} in the stone drawer; choose one for each piece to set it aside.

@@ -99,7 +99,9 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
             {cut.name}, for “{piece}”, piece {index + 1}
           </p>
           <MarkList marks={marks} on={cut.name} />
-          <LengthField control={form.control} name="length" label="Really cut" />
+          <div className="no-print">
+            <LengthField control={form.control} name="length" label="Really cut" />
+          </div>
         </div>
         <div className="space-y-3">
           <div className="at-a-glance font-display font-bold tabular-nums">{tag('wire', stock.number)}</div>
@@ -120,26 +122,28 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
             )}
           </p>
           <WireChip spec={spec} />
-          <Field
-            label={`Scan or type ${tag('wire', stock.number)} to be sure (s)`}
-            error={scan.wrong}
-            hint={scan.isSure ? 'That is the one.' : undefined}
-          >
-            {(ties) => (
-              <TextInput
-                {...ties}
-                ref={scan.ref}
-                value={scan.text}
-                onChange={(event) => scan.type(event.target.value)}
-                onKeyDown={(event) => {
-                  if (event.key !== 'Enter') return;
-                  event.preventDefault();
-                  scan.read();
-                }}
-                onBlur={scan.read}
-              />
-            )}
-          </Field>
+          <div className="no-print">
+            <Field
+              label={`Scan or type ${tag('wire', stock.number)} to be sure (s)`}
+              error={scan.wrong}
+              hint={scan.isSure ? 'That is the one.' : undefined}
+            >
+              {(ties) => (
+                <TextInput
+                  {...ties}
+                  ref={scan.ref}
+                  value={scan.text}
+                  onChange={(event) => scan.type(event.target.value)}
+                  onKeyDown={(event) => {
+                    if (event.key !== 'Enter') return;
+                    event.preventDefault();
+                    scan.read();
+                  }}
+                  onBlur={scan.read}
+                />
+              )}
+            </Field>
+          </div>
         </div>
       </div>
       {problem && (
@@ -147,7 +151,7 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
           {problem.message}
         </p>
       )}
-      <div className="mt-4 flex flex-wrap items-center gap-4">
+      <div className="no-print mt-4 flex flex-wrap items-center gap-4">
         <button ref={button} type="submit" className="btn btn-primary btn-xl" disabled={shut}>
           {sending ? 'Posting …' : 'Cut, checked twice'} <kbd className="kbd kbd-sm text-base-content">c</kbd>
         </button>

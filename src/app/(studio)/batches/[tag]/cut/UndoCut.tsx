@@ -30,7 +30,7 @@ export function UndoCut({ number }: { number: number }) {
   useKeys([{ keys: 'z', does: 'Undo the last cut', run: () => !busy && void undo() }]);
   return (
     <>
-      <button type="button" className="btn" disabled={busy} onClick={() => void undo()}>
+      <button type="button" className="btn no-print" disabled={busy} onClick={() => void undo()}>
         <Undo2 size={18} aria-hidden="true" /> Undo the last <kbd className="kbd kbd-sm">z</kbd>
       </button>
       {problem && (

@@ -104,7 +104,7 @@ export default async function CutPage({ params, searchParams }: Props) {
             ))}
           </ol>
           {state === 'open' && next && (
-            <div className="mt-3 border-t border-base-300">
+            <div className="no-print mt-3 border-t border-base-300">
               <Fold title="A mis-cut">
                 <MiscutForm key={next.stock.id} number={number} from={tag('wire', next.stock.number)} />
               </Fold>
