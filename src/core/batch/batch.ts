@@ -60,7 +60,7 @@ export const partKey = (name: string): string => name.trim().toLowerCase().repla
 /** Everything that is picked from the drawers for a batch, by name. */
 export function partsOfBatch(lines: readonly BatchLine[]): BatchPart[] {
   const parts = new Map<string, BatchPart>();
-  for (const { count, body } of lines)
+  for (const { count, body } of lines.filter((line) => line.count > 0))
     for (const part of body.parts) {
       const key = partKey(part.name);
       const known = parts.get(key);

@@ -209,9 +209,21 @@ describe('what could be made', () => {
       }),
     );
     expect([...answer.counts]).toEqual([[1, 1]]);
-    expect(answer.offCuts).toEqual(['old']);
+    expect(answer).toMatchObject({ offCuts: ['old'], stoppedBy: 'hours' });
     expect(answer.reached).toBeCloseTo(0.09 * 400, 9);
     expect(answer.bound).toBeGreaterThanOrEqual(answer.reached);
+  });
+
+  it('says when no pattern uses up more of the off-cuts', () => {
+    const answer = solve(
+      studio({
+        candidates: [candidate(1, 1, { cuts: [['copper', 90]] })],
+        wires: [wire('old', 95, { isOffCut: true, days: 400 }), wire('spool', 5_000)],
+        aim: 'off-cuts',
+      }),
+    );
+    expect([...answer.counts]).toEqual([[1, 1]]);
+    expect(answer.stoppedBy).toBe('off-cuts');
   });
 
   it('makes nothing at a loss, and nothing of nothing', () => {

@@ -8,7 +8,7 @@ import type { AgedLength, Candidate, MakeableProblem } from './makeableProblem';
 import { makeableProgramme } from './makeableProgramme';
 
 /** What keeps more from being made. */
-export type StoppedBy = 'hours' | 'stock' | 'most of each' | 'nothing pays';
+export type StoppedBy = 'hours' | 'stock' | 'off-cuts' | 'most of each' | 'nothing pays';
 
 /** What could be made. */
 export interface Makeable {
@@ -227,7 +227,12 @@ function whatStops(problem: Sorted, counts: Counts): StoppedBy {
   const open = counts.map((count, index) => wanted[index] === true && count < mostOfEach);
   if (!open.some(Boolean)) return 'most of each';
   const unhurried = { ...problem, minutes: Infinity };
-  return counts.some((_, index) => open[index] && canMake(unhurried, oneMore(counts, index), index))
-    ? 'hours'
-    : 'stock';
+  const isShort = counts.some((_, index) => {
+    const more = oneMore(counts, index);
+    return (
+      open[index] && canMake(unhurried, more, index) && reachedBy(problem, more) > reachedBy(problem, counts)
+    );
+  });
+  if (isShort) return 'hours';
+  return aim === 'off-cuts' ? 'off-cuts' : 'stock';
 }

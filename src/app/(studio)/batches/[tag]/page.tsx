@@ -80,7 +80,9 @@ export default async function BatchPage({ params }: { params: Params }) {
       )}
       <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         <Pieces batch={batch} />
-        <Standing batch={batch} articles={open ? articles : []} />
+        {batch.wires.length + batch.parts.length > 0 && (
+          <Standing batch={batch} articles={open ? articles : []} />
+        )}
       </div>
       {batch.steps.length > 0 && <Work batch={batch} />}
       {notes && (

@@ -162,6 +162,7 @@ const Wrong = ({ said }: { said: string | undefined }) =>
 const STOPPED: Readonly<Record<StoppedBy, string>> = {
   hours: 'There is wire for more, but no hours.',
   stock: 'There are hours for more, but nothing free to make it of.',
+  'off-cuts': 'Nothing more of what could be made would use up old off-cuts.',
   'most of each': 'There is stock and time for more, but not more than that of each.',
   'nothing pays': 'No pattern leaves anything at its price.',
 };

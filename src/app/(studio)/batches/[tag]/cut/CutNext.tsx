@@ -52,7 +52,8 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
   );
   const onDone = useCallback(
     ({ replanned }: { replanned: boolean }) => {
-      toast(replanned ? 'Cut. The rest of this wire is planned again.' : 'Cut: it lies in the tray.');
+      // An ordinary cut is told by the heading, which goes on to the next.
+      if (replanned) toast('Cut. The rest of this wire is planned again.');
       goOn();
     },
     [toast, goOn],

@@ -36,7 +36,9 @@ export default async function CutPage({ params, searchParams }: Props) {
   return (
     <>
       <WatchTable number={number} mark={mark} />
-      <h1 className="[overflow-wrap:anywhere]">{headline(table)}</h1>
+      <h1 className="[overflow-wrap:anywhere]" aria-live="polite">
+        {headline(table)}
+      </h1>
       <p className="muted mt-1 [overflow-wrap:anywhere]">
         <Link href={`/batches/${label}`} className="link">
           {label}
