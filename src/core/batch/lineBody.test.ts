@@ -52,11 +52,11 @@ describe('a pattern for which a stone of the drawer is chosen', () => {
   });
 
   it('knows what is called like a stone', () => {
-    expect(['Prehnite cabs', 'top-drilled briolette', 'sea pebble'].map(isStonePart)).toEqual([
+    expect(['Prehnite cabs', 'top-drilled briolette', 'unakite crescent'].map(isStonePart)).toEqual([
       true,
       true,
       true,
     ]);
-    expect(['ear wire', 'pointed cap', 'head pin'].map(isStonePart)).toEqual([false, false, false]);
+    expect(['ear wire', 'pointed cap', 'teardrop bead'].map(isStonePart)).toEqual([false, false, false]);
   });
 });

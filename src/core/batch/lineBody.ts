@@ -57,11 +57,13 @@ export function bodyFor(
   return ok({ ...body, composition, cuts: cutsOf(resolved, system), steps: stepsOf(resolved) });
 }
 
-/** What parts are called that are stones. */
-const STONE_WORDS = /\b(cab|cabochon|stone|briolette|point|pebble|tumbled)s?\b/i;
+/** What parts are called that are stones: by how they are worked, or by outlines that little else has. */
+const STONE_WORDS = /\b(cab|cabochon|stone|briolette|point|pebble|tumbled|teardrop|marquise|crescent)s?\b/i;
+/** What else may be called so. */
+const OTHER_WORDS = /\b(bead|ring|pin|wire|clasp|chain|cap|spacer)s?\b/i;
 
 /** Whether a part of a pattern is called like a stone. */
-export const isStonePart = (name: string): boolean => STONE_WORDS.test(name);
+export const isStonePart = (name: string): boolean => STONE_WORDS.test(name) && !OTHER_WORDS.test(name);
 
 /**
  * What a pattern says once one stone of the drawer is chosen for it: the part that stands for a stone is that one, and is neither picked
