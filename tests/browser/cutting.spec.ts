@@ -98,10 +98,12 @@ test('what could be made until a day becomes a batch', async ({ owner: page }) =
   await page.goto(`${DEMO_URL}/batches`);
   await page.getByRole('link', { name: 'What could I make?' }).click();
   await expect(heading(page, /^\d+ pieces until .*left for the hours$/)).toBeVisible();
+  const until = await page.getByLabel('Until').inputValue();
   await page.getByLabel('Until').fill('2020-01-01');
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByText('Give a day from today to a year from now').first()).toBeVisible();
-  await page.goBack();
+  // What was typed is still there; only the day is mended.
+  await page.getByLabel('Until').fill(until);
   await page.getByLabel('Choose').selectOption('pieces');
   await page.getByLabel('Most of each').fill('2');
   await page.getByRole('button', { name: 'Work it out' }).click();
