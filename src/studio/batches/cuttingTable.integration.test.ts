@@ -1,117 +1,28 @@
-import type { CostLineId } from '@/core/costing/costSheet';
-import { tag } from '@/core/tag';
 import { mm } from '@/core/units/length';
-import { checkBooks } from '@/data/checkBooks';
+import { batch, line, planned, settled, studioWithPattern, view } from '../../../tests/support/batches';
 import {
-  batch,
-  composedFrame,
-  line,
-  planned,
-  settled,
-  studioWithPattern,
-  view,
-} from '../../../tests/support/batches';
-import { BEADS, STONE } from '../../../tests/support/purchases';
-import {
-  addTestHelper,
-  asOwner,
-  closeBooks,
-  done,
-  newKey,
-  openStudio,
-  problemOf,
-  receive,
-} from '../../../tests/support/studio';
-import { receiveBeads, receiveStone } from '../drawers/receive';
-import { showDrawer, showDrawerPiece } from '../drawers/drawers';
+  asShown,
+  cutNext,
+  differencesIn,
+  miscut,
+  plannedBatch,
+  table,
+} from '../../../tests/support/cuttingTable';
+import { addTestHelper, closeBooks, done, newKey, problemOf, receive } from '../../../tests/support/studio';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
-import { makePiece } from '../making/makePiece';
-import { proposeFromTray, proposeMaking, readyInTrays, type MakingProposal } from '../making/proposeMaking';
-import { showPiece, type PieceView } from '../shelf/shelf';
+import { proposeMaking } from '../making/proposeMaking';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
-import { listBatches } from './batches';
-import { showSchedule } from './benchHours';
-import { cancelBatch, takeUpAgain } from './cancelBatch';
+import { cancelBatch } from './cancelBatch';
 import { cutAsPlanned, cutWire } from './cutWire';
-import { showCuttingTable, watchTable, type CuttingTable } from './cuttingTable';
+import { showCuttingTable, watchTable } from './cuttingTable';
 import { logMiscut } from './logMiscut';
-import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
 import { undoCut } from './undoCut';
 
 afterAll(closeBooks);
-
-/** A batch of so many pieces of one cut of 100 mm, planned on a spool of 10 m; its number. */
-async function plannedBatch(count = 3) {
-  const studio = await studioWithPattern();
-  const { session, pattern } = studio;
-  const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, count)])));
-  await planned(session, number);
-  return { ...studio, number };
-}
-
-async function table(session: StudioSession, number: number): Promise<CuttingTable> {
-  const shown = await showCuttingTable(session, number);
-  if (!shown) throw new Error('the batch is there');
-  return shown;
-}
-
-/** What the table’s form sends for its next wire. */
-function asShown({ next }: CuttingTable, length = '100 mm') {
-  if (!next) throw new Error('there is something to cut');
-  const { line: of, piece, cutIndex, copy } = next.cut;
-  return { line: of, piece, cutIndex, copy, from: next.stock.id, length };
-}
-
-const cutNext = async (session: StudioSession, number: number, length?: string) =>
-  done(await cutWire(session, newKey(), number, asShown(await table(session, number), length)));
-
-const miscut = (from: string, more: object = {}) => ({
-  from,
-  length: '90 mm',
-  reason: 'cut too short',
-  then: 'lost',
-  ...more,
-});
-
-const differencesIn = async ({ studioId }: StudioSession) =>
-  (await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '')).differences.filter(
-    ({ studio }) => studio === studioId,
-  );
-
-/** Makes a piece as the bench proposes it. */
-const make = (session: StudioSession, { pattern, batch: of, cuts }: MakingProposal) =>
-  makePiece(
-    session,
-    newKey(),
-    { number: pattern.number, revision: pattern.revision, ...(of ? { batch: of } : {}) },
-    {
-      cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
-        cutIndex,
-        copy,
-        from: from ?? '',
-        cut: `${length / 1000} mm`,
-        back: '0 mm',
-      })),
-      spoiled: [],
-      minutes: '20',
-      setUpMinutes: '10',
-      sharedBy: '3',
-    },
-  );
-
-async function fromTray(session: StudioSession, number: number): Promise<MakingProposal> {
-  const proposal = await proposeFromTray(session, number, 1);
-  if (!proposal) throw new Error('a piece is ready');
-  return proposal;
-}
-
-/** What a line of a piece’s cost sheet comes to. */
-const lineOf = (piece: PieceView | null, line: CostLineId): number =>
-  piece?.money?.sheet.lines.find(({ id }) => id === line)?.actual ?? 0;
 
 describe('the cutting table', () => {
   it('names one wire after the other, and lays each into the tray with its share of the cost', async () => {
@@ -381,172 +292,5 @@ describe('undoing', () => {
     expect(await view(session, number)).toMatchObject({ planning: 'stale', cuts: { done: 0 } });
     await planned(session, number);
     expect((await table(session, number)).rest.flatMap(({ stock }) => stock.cuts)).toHaveLength(3);
-  });
-});
-
-describe('a piece of a batch', () => {
-  it('is made out of its tray, bears its share of the waste, and leaves the hours', async () => {
-    const { session, number } = await plannedBatch(3);
-    const from = 'W-0001';
-    done(await logMiscut(session, newKey(), number, miscut(from, { length: '40 mm' })));
-    await settled(session, number);
-    expect(await proposeFromTray(session, number, 1)).toBeNull();
-    done(await cutAsPlanned(session, newKey(), number));
-    const made: number[] = [];
-    for (const left of [2, 1, 0]) {
-      const proposal = await fromTray(session, number);
-      expect(proposal.batch).toMatchObject({ number, line: 1, count: 3 });
-      made.push(done(await make(session, proposal)).number);
-      const [listed] = await listBatches(session);
-      expect(listed).toMatchObject({ made: 3 - left, minutes: left === 0 ? 0 : 10 + 20 * left });
-    }
-    const pieces = await Promise.all(made.map((each) => showPiece(session, each)));
-    expect(pieces.map((piece) => piece?.batchNumber)).toEqual([number, number, number]);
-    // 40 mm at 5 dollars a metre are 20 cents, borne by three pieces.
-    const spoilage = pieces.map((piece) => lineOf(piece, 'spoilage'));
-    expect(spoilage.reduce((sum, each) => sum + each, 0)).toBe(20_000);
-    expect(Math.max(...spoilage) - Math.min(...spoilage)).toBeLessThanOrEqual(1);
-    expect(await view(session, number)).toMatchObject({ state: 'made', cuts: { done: 3, all: 3 } });
-    expect((await showSchedule(session)).batches).toEqual([]);
-  });
-
-  it('is made once, and not before all its wires are cut', async () => {
-    const { session, number, pattern } = await plannedBatch(2);
-    await cutNext(session, number);
-    expect(await readyInTrays(session)).toMatchObject([{ number, batch: 'Spring fair', line: 1, pieces: 1 }]);
-    const proposal = await fromTray(session, number);
-    const [one, two] = await Promise.all([make(session, proposal), make(session, proposal)]);
-    expect([one.ok, two.ok].sort()).toEqual([false, true]);
-    expect(problemOf(one.ok ? two : one).message).toMatch(/made already: it is F-0001/);
-    expect(await readyInTrays(session)).toEqual([]);
-    const ahead = { ...proposal, batch: { number, line: 1, piece: 1, name: '', count: 2 } };
-    expect(problemOf(await make(session, ahead)).message).toMatch(/Not all wires of this piece are cut/);
-    expect(problemOf(await undoCut(session, newKey(), number)).message).toMatch(
-      /F-0001 is made of the last wire/,
-    );
-    expect(pattern).toBe(proposal.pattern.number);
-  });
-
-  it('lies in its tray again when its making is taken back', async () => {
-    const { session, number } = await plannedBatch(1);
-    await cutNext(session, number);
-    done(await make(session, await fromTray(session, number)));
-    expect((await view(session, number)).state).toBe('made');
-    const [movement] = (await showLedger(session, { kind: 'cut' })).lines;
-    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
-    expect(await view(session, number)).toMatchObject({ state: 'open', cuts: { done: 1, all: 1 } });
-    expect(await differencesIn(session)).toEqual([]);
-    done(await make(session, await fromTray(session, number)));
-    expect((await view(session, number)).state).toBe('made');
-  });
-
-  it('takes its beads from what is set aside, at what was paid for them', async () => {
-    const { session, pattern } = await studioWithPattern();
-    const { number: beads } = done(await receiveBeads(session, newKey(), BEADS));
-    const [article] = await pickableArticles(session);
-    done(await namePart(session, newKey(), 'bead', article?.id ?? ''));
-    const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 2)])));
-    await planned(session, number);
-    done(await cutAsPlanned(session, newKey(), number));
-    const piece = done(await make(session, await fromTray(session, number))).number;
-    // Two of forty that cost 12 dollars.
-    expect(lineOf(await showPiece(session, piece), 'parts')).toBe(60_000);
-    expect((await showDrawerPiece(session, 'bead', beads))?.quantity).toBe(38);
-    expect((await view(session, number)).picks).toMatchObject([{ quantity: 2 }]);
-    const [movement] = (await showLedger(session, { kind: 'used' })).lines;
-    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
-    expect((await view(session, number)).picks).toMatchObject([{ quantity: 4 }]);
-  });
-});
-
-describe('a piece for a stone of the drawer', () => {
-  /** A batch of one piece for a stone, cut and made; and what its line sends. */
-  async function madeForStone() {
-    const session = await openStudio();
-    const pattern = await composedFrame(session);
-    const { number: stone } = done(await receiveStone(session, newKey(), STONE));
-    const own = line(pattern, 1, { stone: tag('stone', stone) });
-    const { number } = done(await planBatch(session, newKey(), null, batch([own, line(pattern, 1)])));
-    await planned(session, number);
-    done(await cutAsPlanned(session, newKey(), number));
-    const piece = done(await make(session, await fromTray(session, number))).number;
-    const drawer = async () => (await showDrawer(session, 'stone', { state: 'free' })).pieces.length;
-    return { session, number, stone, own, pattern, piece, drawer };
-  }
-
-  it('takes it out of the drawer at what was paid; its batch can be changed all the same', async () => {
-    const { session, number, own, pattern, piece, drawer } = await madeForStone();
-    expect(lineOf(await showPiece(session, piece), 'parts')).toBe(1_200_000);
-    expect(await drawer()).toBe(0);
-    const more = batch([own, line(pattern, 4)]);
-    done(await planBatch(session, newKey(), { number, version: 1 }, more));
-    expect((await planned(session, number)).lines.map(({ count }) => count)).toEqual([1, 4]);
-  });
-
-  it('sets it aside again when the making is taken back', async () => {
-    const { session, number, stone, drawer } = await madeForStone();
-    const [movement] = (await showLedger(session, { kind: 'used', ware: 'stone' })).lines;
-    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
-    expect((await showDrawerPiece(session, 'stone', stone))?.detail).toMatchObject({
-      setAsideFor: 'R-0001 Spring fair',
-    });
-    expect(await drawer()).toBe(0);
-    done(await cancelBatch(session, newKey(), number));
-    expect(await drawer()).toBe(1);
-  });
-});
-
-describe('a batch that is begun', () => {
-  it('can grow, but not be made of something else or of less than is cut', async () => {
-    const { session, number, pattern } = await plannedBatch(3);
-    await cutNext(session, number);
-    await cutNext(session, number);
-    const change = (lines: Parameters<typeof batch>[0]) =>
-      planBatch(session, newKey(), { number, version: 1 }, batch(lines));
-    expect(problemOf(await change([line(pattern, 1)])).fields?.['lines.0.count']).toMatch(
-      /2 wires are cut for line 1, “Loop .*”, up to piece 2; 1 is fewer/,
-    );
-    expect(
-      problemOf(await change([line(pattern, 3, { metal: 'copper' })])).fields?.['lines.0.pattern'],
-    ).toMatch(/only how many can be changed/);
-    done(await change([line(pattern, 5)]));
-    const after = await planned(session, number);
-    expect(after).toMatchObject({ cuts: { done: 2, all: 5 } });
-    expect(after.plans[0]?.plan.pieces[0]?.cuts).toHaveLength(3);
-  });
-
-  it('that is cancelled leaves off-cuts; taken up again, it has them in its tray', async () => {
-    const { session, number, pattern } = await plannedBatch(3);
-    await cutNext(session, number);
-    done(await cancelBatch(session, newKey(), number));
-    expect((await proposeMaking(session, pattern))?.choices).toMatchObject([
-      { form: 'off-cut', length: mm(100) },
-      { form: 'spool' },
-    ]);
-    done(await takeUpAgain(session, newKey(), number));
-    expect(await planned(session, number)).toMatchObject({ state: 'open', cuts: { done: 1, all: 3 } });
-    expect(problemOf(await takeUpAgain(session, newKey(), number)).message).toMatch(/not cancelled/);
-  });
-
-  it('is compared by check-books with what lies in its tray', async () => {
-    const { session, number } = await plannedBatch();
-    await cutNext(session, number);
-    const { studioId } = session;
-    const tray = (await table(session, number)).acts[0]?.became ?? 0;
-    const aside = `(SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $1 AND number = ${tray} AND ware = 'wire')`;
-    await asOwner(`UPDATE set_asides SET quantity = 1 WHERE studio_id = $1 AND stock_piece_id = ${aside}`, [
-      studioId,
-    ]);
-    expect(await differencesIn(session)).toMatchObject([{ what: 'W-0002 in the tray' }]);
-    await asOwner(
-      `UPDATE set_asides SET quantity = 100000 WHERE studio_id = $1 AND stock_piece_id = ${aside}`,
-      [studioId],
-    );
-    await asOwner('UPDATE batch_cuts SET piece = 2 WHERE studio_id = $1', [studioId]);
-    expect(await differencesIn(session)).toMatchObject([
-      { what: 'cuts of batch R-0001', rebuilt: 'cut already' },
-    ]);
-    await asOwner('UPDATE batch_cuts SET piece = 0 WHERE studio_id = $1', [studioId]);
-    expect(await differencesIn(session)).toEqual([]);
   });
 });
