@@ -18,6 +18,12 @@ module.exports = {
       { path: '^src/(app|ui|studio|devices)' },
     ),
     forbid(
+      'steps-are-frozen',
+      'A step of the schema that has shipped holds its values itself: what the core says may change.',
+      { path: '^src/data/migrations/' },
+      { pathNot: '^src/data/migrations/' },
+    ),
+    forbid(
       'studio-does-not-draw',
       'Use cases know neither screens nor the framework.',
       { path: '^src/studio' },

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { appUrlFor, deriveSecret } from '../../src/data/migrate';
+import { SERVES } from './lock';
 import { Refusal } from './say';
 
 export interface AppOptions {
@@ -9,6 +10,8 @@ export interface AppOptions {
   readonly mode: 'demo' | 'start' | 'test';
   /** Address of the metal price feed, when there is one. */
   readonly metalFeed?: string;
+  /** Data folder that it serves, by which it is found when its supervisor was killed. */
+  readonly folder?: string;
   /** Where the application's log goes. */
   readonly output?: 'inherit' | 'ignore' | number;
 }
@@ -25,11 +28,13 @@ export function appEnvironment({
   ownerUrl,
   mode,
   metalFeed,
-}: Pick<AppOptions, 'ownerUrl' | 'mode' | 'metalFeed'>): NodeJS.ProcessEnv {
+  folder,
+}: Pick<AppOptions, 'ownerUrl' | 'mode' | 'metalFeed' | 'folder'>): NodeJS.ProcessEnv {
   return {
     ...process.env,
     DATABASE_URL: undefined,
     NODE_ENV: 'production',
+    [SERVES]: folder,
     PEWTERER_MODE: mode,
     PEWTERER_METAL_FEED: process.env['METAL_FEED'] || metalFeed,
     PEWTERER_DATABASE_URL: appUrlFor(ownerUrl),

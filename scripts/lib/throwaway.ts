@@ -4,7 +4,7 @@ import path from 'node:path';
 import { migrate } from '../../src/data/migrate';
 import { startMetalFeed, type StandIn } from '../../src/devices/metalFeed/standIn';
 import { startApp, type App } from './app';
-import { destroyCluster, startCluster, type Cluster } from './cluster';
+import { destroyCluster, startCluster, type Cluster } from './cluster/cluster';
 import { freePort } from './ports';
 import { seedDemo } from './seedDemo';
 

@@ -15,17 +15,13 @@ pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
 /** Connections one copy of the application keeps; a studio has few people and short transactions. */
 const POOL_SIZE = 10;
 
-/** Opens a pool of connections as the role given in the address. */
+/** Opens a pool of connections as the role given in the address; time limits stand at the role. */
 export function openDatabase(url: string): Sequelize {
   return new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
     pool: { max: POOL_SIZE, idle: 30_000, acquire: 20_000 },
-    dialectOptions: {
-      application_name: 'pewterer',
-      statement_timeout: 30_000,
-      idle_in_transaction_session_timeout: 30_000,
-    },
+    dialectOptions: { application_name: 'pewterer' },
     define: { timestamps: false, underscored: true },
   });
 }

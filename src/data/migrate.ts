@@ -1,6 +1,6 @@
 import { createHmac } from 'node:crypto';
 import { Sequelize, QueryTypes } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug, type UmzugStorage } from 'umzug';
 import { MIGRATIONS } from './migrations';
 
 const quoteIdentifier = (name: string): string => `"${name.replaceAll('"', '""')}"`;
@@ -28,44 +28,108 @@ export function appUrlFor(ownerUrl: string): string {
 const appRoleFor = (ownerUrl: string): string =>
   `${decodeURIComponent(new URL(ownerUrl).pathname.slice(1))}_app`;
 
+/** Whether the application gets in as its role: then there is nothing to write, not even on a full disk. */
+async function doesAppGetIn(ownerUrl: string): Promise<boolean> {
+  const app = new Sequelize(appUrlFor(ownerUrl), { dialect: 'postgres', logging: false, pool: { max: 1 } });
+  try {
+    await app.authenticate();
+    return true;
+  } catch {
+    return false;
+  } finally {
+    await app.close();
+  }
+}
+
 /** Makes the app's role if it is not there, without any right but to connect, and sets its password. */
 async function ensureAppRole(owner: Sequelize, ownerUrl: string): Promise<string> {
   const name = appRoleFor(ownerUrl);
   const role = quoteIdentifier(name);
-  const [found] = await owner.query<{ rolsuper: boolean; rolbypassrls: boolean }>(
-    'SELECT rolsuper, rolbypassrls FROM pg_roles WHERE rolname = $1',
+  const [found] = await owner.query<{ rolsuper: boolean; rolbypassrls: boolean; rolconfig: string[] | null }>(
+    'SELECT rolsuper, rolbypassrls, rolconfig FROM pg_roles WHERE rolname = $1',
     { bind: [name], type: QueryTypes.SELECT },
   );
-  const attributes = `LOGIN NOINHERIT PASSWORD ${quoteLiteral(deriveSecret(ownerUrl, 'app role'))}`;
-  if (!found)
-    await owner.query(`CREATE ROLE ${role} NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION ${attributes}`);
-  else if (found.rolsuper || found.rolbypassrls)
+  if (found?.rolsuper || found?.rolbypassrls)
     throw new Error(`The role ${name} may bypass row security; take that right from it.`);
-  else await owner.query(`ALTER ROLE ${role} ${attributes}`);
+  const isSet = ROLE_SETTINGS.every(([setting, value]) => found?.rolconfig?.includes(`${setting}=${value}`));
+  if (isSet && (await doesAppGetIn(ownerUrl))) return role;
+  const attributes = `LOGIN NOINHERIT PASSWORD ${quoteLiteral(deriveSecret(ownerUrl, 'app role'))}`;
+  await owner.query(
+    found
+      ? `ALTER ROLE ${role} ${attributes}`
+      : `CREATE ROLE ${role} NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION ${attributes}`,
+  );
+  for (const [setting, value] of ROLE_SETTINGS)
+    await owner.query(`ALTER ROLE ${role} SET ${setting} = ${quoteLiteral(value)}`);
   return role;
 }
 
+/** Limits of the application's role; they stand at the role, so that a pooler in between needs to pass no option. */
+const ROLE_SETTINGS: readonly (readonly [string, string])[] = [
+  ['jit', 'off'],
+  ['statement_timeout', '30s'],
+  ['idle_in_transaction_session_timeout', '30s'],
+];
+
+/** The database was written by a newer version of Pewterer than this one. */
+export class NewerDatabase extends Error {}
+
+/** Which steps have run; kept since the first step. */
+const NOTES = 'schema_steps';
+
+/** The steps a database has had. @throws NewerDatabase when it has had one that this version does not know */
+async function stepsDone(owner: Sequelize): Promise<string[]> {
+  const rows = await owner.query<{ name: string }>(`SELECT name FROM ${NOTES}`, { type: QueryTypes.SELECT });
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  const unknown = rows.map(({ name }) => name).filter((name) => !known.has(name));
+  if (unknown.length > 0)
+    throw new NewerDatabase(
+      `The database was opened by a newer version of Pewterer (${unknown.join(', ')}); this version would not understand it. ` +
+        'Use the newer version again. Nothing was changed.',
+    );
+  return rows.map(({ name }) => name);
+}
+
+/** A step writes its own note, in its own transaction; all that is left to do is to answer which have run. */
+const notedWithTheStep = (done: readonly string[]): UmzugStorage => ({
+  executed: () => Promise.resolve([...done]),
+  logMigration: () => Promise.resolve(),
+  unlogMigration: () => Promise.reject(new Error('The schema only goes forward.')),
+});
+
 /**
- * Brings the schema of a database up to date. Forward only; safe to repeat; several at once wait for one another.
+ * Brings the schema of a database up to date. Forward only; safe to repeat, and after a kill at any moment; several at once
+ * wait for one another. A step and the note that it has run are one transaction.
  * @param ownerUrl address of the role that owns the tables and may create roles
+ * @param onStatement is told before each statement, for tests that stop there
  * @returns the names of the steps that ran
+ * @throws NewerDatabase when the database has had steps that this version does not know
  */
-export async function migrate(ownerUrl: string): Promise<string[]> {
+export async function migrate(
+  ownerUrl: string,
+  onStatement: (statement: string) => void = () => undefined,
+): Promise<string[]> {
   const owner = new Sequelize(ownerUrl, { dialect: 'postgres', logging: false, pool: { max: 2 } });
   try {
     const lock = await owner.transaction();
     try {
       await owner.query('SELECT pg_advisory_xact_lock(764512)', { transaction: lock });
+      await owner.query(`CREATE TABLE IF NOT EXISTS ${NOTES} (name varchar(255) PRIMARY KEY)`);
+      const done = await stepsDone(owner);
       const appRole = await ensureAppRole(owner, ownerUrl);
       const umzug = new Umzug({
         migrations: MIGRATIONS.map(({ name, statements }) => ({
           name,
           up: () =>
             owner.transaction(async (transaction) => {
-              for (const statement of statements({ appRole })) await owner.query(statement, { transaction });
+              for (const statement of statements({ appRole })) {
+                onStatement(statement);
+                await owner.query(statement, { transaction });
+              }
+              await owner.query(`INSERT INTO ${NOTES} (name) VALUES ($1)`, { bind: [name], transaction });
             }),
         })),
-        storage: new SequelizeStorage({ sequelize: owner, tableName: 'schema_steps' }),
+        storage: notedWithTheStep(done),
         logger: undefined,
       });
       return (await umzug.up()).map(({ name }) => name);

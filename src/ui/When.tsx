@@ -9,3 +9,12 @@ export function Day({ at }: { at: Date | string }) {
     </time>
   );
 }
+
+/** A moment: its day and its time. */
+export function Moment({ at }: { at: Date }) {
+  return (
+    <time dateTime={at.toISOString()} className="whitespace-nowrap">
+      {format(at, 'd MMM yyyy, HH:mm')}
+    </time>
+  );
+}

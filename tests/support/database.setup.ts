@@ -1,7 +1,7 @@
 import { mkdtempSync, chmodSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { startCluster } from '../../scripts/lib/cluster';
+import { startCluster } from '../../scripts/lib/cluster/cluster';
 import { appUrlFor, migrate } from '../../src/data/migrate';
 
 /** One throwaway PostgreSQL for all integration tests, migrated from empty. */

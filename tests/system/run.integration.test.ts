@@ -3,8 +3,10 @@ import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { destroyCluster } from '../../scripts/lib/cluster';
+import { clusterOf, destroyCluster } from '../../scripts/lib/cluster/cluster';
+import { SERVES } from '../../scripts/lib/lock';
 import { freePort } from '../../scripts/lib/ports';
+import { processesWith } from '../../scripts/lib/processes';
 
 /** ./run as a person uses it, on a data folder that its unprivileged database user may not enter. */
 
@@ -61,10 +63,9 @@ const answering = async (running: Running) => {
   if (running.child.exitCode !== null) throw new Error(running.output());
 };
 
-const clusterOf = () =>
-  (JSON.parse(fs.readFileSync(path.join(folder, 'secrets.json'), 'utf8')) as { cluster: string }).cluster;
 const postmaster = () =>
-  Number(fs.readFileSync(path.join(clusterOf(), 'postmaster.pid'), 'utf8').split('\n')[0]);
+  Number(fs.readFileSync(path.join(clusterOf(folder) ?? '', 'postmaster.pid'), 'utf8').split('\n')[0]);
+const application = () => processesWith(SERVES, folder)[0]?.pid ?? 0;
 const alive = (pid: number) =>
   fs.existsSync(`/proc/${pid}`) && !fs.readFileSync(`/proc/${pid}/stat`, 'utf8').includes(') Z ');
 
@@ -109,32 +110,41 @@ it('starts, heals a killed database, recovers from kill -9, keeps its data, and 
   await until(async () => (await health()) === 200);
 
   // The supervisor is killed: the next start ends the orphan and goes on with the same data.
-  const cluster = clusterOf();
+  const cluster = clusterOf(folder);
   first.child.kill('SIGKILL');
   await first.ended;
   const next = run('start');
   await answering(next);
-  expect(clusterOf()).toBe(cluster);
+  expect(clusterOf(folder)).toBe(cluster);
   const database = postmaster();
 
   // Supervisor and database are both killed.
   next.child.kill('SIGKILL');
   process.kill(database, 'SIGKILL');
   await next.ended;
+  // The lock file is left cut short, and the note of how to open the database is lost: it starts all the same.
+  fs.truncateSync(path.join(folder, 'running.json'), 20);
+  fs.rmSync(path.join(folder, 'secrets.json'));
   const last = run('start');
   await answering(last);
+  expect(clusterOf(folder)).toBe(cluster);
   expect(await health()).toBe(200);
 
+  // The application is killed, then stops answering: it is started again each time, and the database runs on.
+  for (const signal of ['SIGKILL', 'SIGSTOP'] as const) {
+    const [before, database] = [application(), postmaster()];
+    process.kill(before, signal);
+    await until(async () => application() !== before && (await health()) === 200, 150_000);
+    expect(postmaster()).toBe(database);
+  }
+
   // Ctrl-C stops the application and the database.
-  const [pid, app] = [
-    postmaster(),
-    (JSON.parse(fs.readFileSync(path.join(folder, 'running.json'), 'utf8')) as { app: number }).app,
-  ];
+  const [pid, app] = [postmaster(), application()];
   last.child.kill('SIGINT');
   expect(await last.ended).toBe(0);
   expect(alive(pid)).toBe(false);
   expect(alive(app)).toBe(false);
-}, 240_000);
+}, 400_000);
 
 it('describes every command in a line', () => {
   const { stdout, status } = spawnSync('./run', ['help'], { encoding: 'utf8' });

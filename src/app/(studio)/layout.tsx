@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { CurrencyProvider } from '@/ui/money';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
+import { doubtClock } from '@/studio/books/clock';
+import { ClockBanner } from './ClockBanner';
 import { pageMember } from '../lib/member';
 import { readPreferences } from '../lib/preferences';
 import { signOutAction } from '../sign-in/actions';
@@ -10,6 +12,7 @@ import { StudioShell } from './StudioShell';
 export default async function StudioLayout({ children }: { children: ReactNode }) {
   const { session, name, studioName, currency, lengthSystem } = await pageMember();
   const preferences = await readPreferences();
+  const doubt = await doubtClock(session);
   return (
     <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
       <CurrencyProvider code={currency}>
@@ -21,6 +24,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
             theme={preferences.theme}
             signOut={signOutAction}
           >
+            {doubt && <ClockBanner {...doubt} />}
             {children}
           </StudioShell>
         </ToastProvider>

@@ -1,14 +1,33 @@
-import { METALS } from '../../core/wire/metal';
-import { SQUARE_CORNER_RADIUS } from '../../core/wire/profile';
 import { guardByStudio } from './0001-studio';
 import type { Migration } from './migration';
 
-const byMetal = (value: (metal: (typeof METALS)[number], index: number) => string): string =>
+interface Metal {
+  readonly id: string;
+  readonly name: string;
+  /** Density in g/cm³. */
+  readonly density: number;
+}
+
+/** The metals as they were when this step shipped. */
+const METALS: readonly Metal[] = [
+  { id: 'copper', name: 'copper', density: 8.89 },
+  { id: 'brass', name: 'brass', density: 8.53 },
+  { id: 'bronze', name: 'bronze', density: 8.78 },
+  { id: 'fine-silver', name: 'fine silver', density: 10.49 },
+  { id: 'sterling', name: 'sterling', density: 10.36 },
+  { id: 'gold-filled', name: 'gold-filled', density: 8.680767733395623 },
+  { id: 'steel', name: 'stainless steel', density: 7.93 },
+  { id: 'aluminium', name: 'aluminium', density: 2.7 },
+  { id: 'niobium', name: 'niobium', density: 8.57 },
+  { id: 'titanium', name: 'titanium', density: 4.51 },
+];
+
+const byMetal = (value: (metal: Metal, index: number) => string): string =>
   `CASE s.metal ${METALS.map((metal, index) => `WHEN '${metal.id}' THEN ${value(metal, index)}`).join(' ')} END`;
 
 /** Micrograms in a micrometre of a spec's wire, for the wire there was before twisted stock. */
 const MASS_PER_LENGTH = `(s.width_um / 1000.0) * (s.height_um / 1000.0) * ${byMetal(({ density }) => String(density))} *
-  CASE s.profile WHEN 'flat' THEN 1 WHEN 'square' THEN ${1 - (4 - Math.PI) * SQUARE_CORNER_RADIUS ** 2} ELSE ${Math.PI / 4} END`;
+  CASE s.profile WHEN 'flat' THEN 1 WHEN 'square' THEN 0.9899875367114713 ELSE 0.7853981633974483 END`;
 
 /**
  * The whole stockroom on one footing: an article is what something is (a wire, a kind of bead, a stone, a finding, a

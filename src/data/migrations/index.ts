@@ -7,6 +7,7 @@ import { counting } from './0005-counting';
 import { tokens } from './0006-tokens';
 import { batches } from './0007-batches';
 import { cutting } from './0008-cutting';
+import { checks } from './0009-checks';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -18,4 +19,5 @@ export const MIGRATIONS: readonly Migration[] = [
   tokens,
   batches,
   cutting,
+  checks,
 ];

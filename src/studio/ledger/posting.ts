@@ -10,6 +10,7 @@ import { Movement, StockPiece } from '@/data/models/stock';
 import { passNumber, takeNumbers } from '../kernel/numbers';
 import { letGoOfTooMuch } from '../batches/setAsides';
 import { ensureArticle } from '../stock/articles';
+import { reopenMonths } from './closings';
 
 /** A stock piece as it is locked for a posting. */
 export interface HeldStock {
@@ -225,9 +226,10 @@ export class Posting {
       if (quantity < 0 || carried < 0 || (quantity === 0 && carried !== 0))
         throw new Error(`stock piece ${id} would hold ${quantity} at ${carried}`);
     }
+    const { session } = this.#tx;
     const numbers = await this.#addOpened();
     await this.#setBalances();
-    const { session } = this.#tx;
+    await reopenMonths(this.#tx, session.now);
     await this.#tx.add(
       Movement,
       this.#entries.map(({ id, cost: costUnits, ...entry }) => ({

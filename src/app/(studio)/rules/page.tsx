@@ -1,9 +1,11 @@
 import Link from 'next/link';
+import { lastBookCheck } from '@/studio/books/lastCheck';
 import { listPeople } from '@/studio/people/helpers';
 import { listSpecs } from '@/studio/wire/specs';
 import { isCurrencyOpen } from '@/studio/settings/changeCurrency';
 import { readSettings } from '@/studio/settings/settings';
 import { Money } from '@/ui/money';
+import { Moment } from '@/ui/When';
 import { pageOwner } from '../../lib/member';
 import { CurrencyForm } from './CurrencyForm';
 import { HelperForm } from './HelperForm';
@@ -16,6 +18,7 @@ export default async function RulesPage() {
   const { session } = await pageOwner();
   const settings = await readSettings(session);
   const people = await listPeople(session);
+  const check = await lastBookCheck(session);
   return (
     <>
       <h1>
@@ -40,6 +43,28 @@ export default async function RulesPage() {
             </p>
           )}
         </div>
+      </section>
+      <section className="leaf mt-6 p-4">
+        <h2>The books</h2>
+        <p className="mt-2">
+          {check ? (
+            <>
+              Checked <Moment at={check.checkedAt} />: {check.movements.toLocaleString('en-US')} movements
+              rebuilt,{' '}
+              {check.differences === 0 ? (
+                'every length and every cost agrees.'
+              ) : (
+                <strong>
+                  {check.differences} {check.differences === 1 ? 'balance differs' : 'balances differ'}. The
+                  first: {check.firstDifference}. Type ./run check-books to list them all.
+                </strong>
+              )}
+            </>
+          ) : (
+            'Not checked yet. '
+          )}{' '}
+          <span className="muted">Once a day every balance is rebuilt from its movements and compared.</span>
+        </p>
       </section>
       <section className="leaf mt-6 p-4">
         <h2>Programs</h2>
