@@ -3,7 +3,17 @@ import type { StockLength } from '../cutting/propose';
 import type { PatternBody } from '../pattern/pattern';
 import { mm } from '../units/length';
 import { cost } from '../units/money';
-import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch, stepsOfBatch, type BatchLine } from './batch';
+import {
+  countWires,
+  cutCounter,
+  cutKey,
+  cutsOfBatch,
+  minutesOfBatch,
+  partKey,
+  partsOfBatch,
+  stepsOfBatch,
+  type BatchLine,
+} from './batch';
 import { enoughFor, mostPieces, type FreeStock } from './enough';
 
 type Body = BatchLine['body'];
@@ -157,6 +167,29 @@ describe('enough', () => {
           expect(count(complete)).toBeLessThanOrEqual(5);
         },
       ),
+    );
+  });
+
+  it('counts wires as naming each does, whatever is cut already', () => {
+    const counts = fc.array(fc.integer({ min: 0, max: 6 }), { minLength: 2, maxLength: 2 });
+    fc.assert(
+      fc.property(counts, counts, fc.array(fc.boolean(), { maxLength: 40 }), (most, now, cut) => {
+        const linesOf = (of: readonly number[]) => LINES.map((line, at) => ({ ...line, count: of[at] ?? 0 }));
+        const done = new Set(
+          cutsOfBatch(linesOf(most))
+            .filter((_, at) => cut[at])
+            .map(cutKey),
+        );
+        const perLength = (cuts: readonly { specId: string; length: number; count?: number }[]) => {
+          const tally: Record<string, number> = {};
+          for (const { specId, length, count = 1 } of cuts)
+            tally[`${specId} ${length}`] = (tally[`${specId} ${length}`] ?? 0) + count;
+          return tally;
+        };
+        const lines = linesOf(now);
+        expect(perLength(cutCounter(done)(lines))).toEqual(perLength(cutsOfBatch(lines, done)));
+        expect(countWires(lines)).toBe(cutsOfBatch(lines).length);
+      }),
     );
   });
 

@@ -1,4 +1,5 @@
 import { wantedCuts, type PatternBody, type WantedCut } from '../pattern/pattern';
+import type { Micrometres } from '../units/length';
 
 /** Pieces of one kind in a batch: a pattern as it comes to for their stone, size and metal. */
 export interface BatchLine {
@@ -30,6 +31,43 @@ export const cutsOfBatch = (lines: readonly BatchLine[], done: ReadonlySet<strin
       .filter((cut) => !done.has(cutKey(cut)));
   });
 
+/** So many wires of one spec and length. */
+export interface CutCount {
+  readonly specId: string;
+  readonly length: Micrometres;
+  readonly count: number;
+}
+
+/** How many wires a batch asks for, without naming each: a batch of thousands of pieces is as quickly counted as one of ten. */
+export const countWires = (lines: readonly BatchLine[]): number =>
+  lines.reduce((sum, { count, body }) => sum + count * wantedCuts(body).length, 0);
+
+/**
+ * Counts the wires that a batch asks for by spec and length.
+ * @param done keys of wires that are cut already, which are left out
+ * @returns counts of the wires of lines of the same numbers, of any count up to that of the lines given
+ */
+export function cutCounter(
+  done: ReadonlySet<string> = new Set(),
+): (lines: readonly BatchLine[]) => CutCount[] {
+  const donePieces = new Map<string, number[]>();
+  for (const key of done) {
+    const [line = '', piece = '', cutIndex = '', copy = ''] = key.split('.');
+    const wire = `${line}.${cutIndex}.${copy}`;
+    const known = donePieces.get(wire);
+    if (known) known.push(Number(piece));
+    else donePieces.set(wire, [Number(piece)]);
+  }
+  return (lines) =>
+    lines.flatMap(({ line, count, body }) =>
+      wantedCuts(body).flatMap(({ specId, length, cutIndex, copy }): CutCount[] => {
+        const cut = donePieces.get(`${line}.${cutIndex}.${copy}`) ?? [];
+        const open = count - cut.filter((piece) => piece < count).length;
+        return open > 0 ? [{ specId, length, count: open }] : [];
+      }),
+    );
+}
+
 /** The pieces of one line of a batch that can be made now: all their wires are cut, and they are not made yet. First is 0. */
 export function piecesReady(
   { line, count, body }: BatchLine,
@@ -37,6 +75,7 @@ export function piecesReady(
   made: ReadonlySet<number>,
 ): number[] {
   const wanted = wantedCuts(body);
+  if (cut.size === 0 && wanted.length > 0) return [];
   return Array.from({ length: count }, (_, piece) => piece).filter(
     (piece) => !made.has(piece) && wanted.every((each) => cut.has(cutKey({ ...each, line, piece }))),
   );

@@ -1,6 +1,6 @@
-import { proposeCuts, type StockLength } from '../cutting/propose';
+import { proposeCounts, type StockLength } from '../cutting/propose';
 import { um, type Micrometres } from '../units/length';
-import { cutsOfBatch, linesToMake, partKey, partsOfBatch, type BatchLine } from './batch';
+import { cutCounter, linesToMake, partKey, partsOfBatch, type BatchLine, type CutCount } from './batch';
 
 /** Free stock: wire by the piece, parts by count under the key of their name; a part that nobody counts holds nothing up. */
 export interface FreeStock {
@@ -47,9 +47,9 @@ export interface Enough {
   readonly bottleneck: WireNeed | PartNeed | undefined;
 }
 
-/** Whether the wires of some pieces that are not cut yet can all be cut, by eye. */
-const canCut = (lines: readonly BatchLine[], { wires, cut }: Pick<FreeStock, 'wires' | 'cut'>): boolean =>
-  proposeCuts(cutsOfBatch(lines, cut), wires).shortages.length === 0;
+/** Whether wires can all be cut, by eye. */
+const canCut = (cuts: readonly CutCount[], wires: readonly StockLength[]): boolean =>
+  proposeCounts(cuts, wires).shortages.length === 0;
 
 const canPick = (lines: readonly BatchLine[], { parts, made }: Pick<FreeStock, 'parts' | 'made'>): boolean =>
   partsOfBatch(linesToMake(lines, made)).every(
@@ -94,24 +94,25 @@ const onlyPart = (lines: readonly BatchLine[], key: string): BatchLine[] =>
 
 /** How a batch stands against what is free: of each wire and part needed, free and short, and how many pieces can be made now. */
 export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough {
-  const cuts = cutsOfBatch(lines, free.cut);
-  const { shortages } = proposeCuts(cuts, free.wires);
+  const count = cutCounter(free.cut);
+  const cuts = count(lines);
+  const { shortages } = proposeCounts(cuts, free.wires);
   const wires = [...new Set(cuts.map(({ specId }) => specId))].map((specId): WireNeed => {
-    const own = cuts.filter((cut) => cut.specId === specId).map(({ length }) => length as number);
-    const there = free.wires.filter((wire) => wire.specId === specId).map(({ length }) => length as number);
-    const total = (lengths: readonly number[]) => um(lengths.reduce((all, length) => all + length, 0));
+    const own = cuts.filter((cut) => cut.specId === specId);
+    const wiresOfIt = free.wires.filter((wire) => wire.specId === specId);
+    const there = wiresOfIt.map(({ length }) => length as number);
     const longest = (lengths: readonly number[]) => um(lengths.reduce((a, b) => Math.max(a, b), 0));
     const shortage = shortages.find((each) => each.specId === specId);
     return {
       specId,
-      cuts: own.length,
-      needed: total(own),
-      longestCut: longest(own),
-      free: total(there),
+      cuts: own.reduce((all, cut) => all + cut.count, 0),
+      needed: um(own.reduce((all, cut) => all + cut.count * cut.length, 0)),
+      longestCut: longest(own.map(({ length }) => length)),
+      free: um(there.reduce((all, length) => all + length, 0)),
       longestFree: longest(there),
       short: shortage?.missing ?? um(0),
       shortCuts: shortage?.cuts ?? 0,
-      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(part, free))),
+      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(count(part), wiresOfIt))),
     };
   });
   const parts = partsOfBatch(linesToMake(lines, free.made)).map(({ name, count }): PartNeed => {
@@ -128,7 +129,7 @@ export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough 
   return {
     wires,
     parts,
-    complete: mostPieces(lines, (part) => canPick(part, free) && canCut(part, free)),
+    complete: mostPieces(lines, (part) => canPick(part, free) && canCut(count(part), free.wires)),
     bottleneck: missing.reduce<WireNeed | PartNeed | undefined>(
       (least, each) => (least === undefined || each.pieces < least.pieces ? each : least),
       undefined,

@@ -1,21 +1,22 @@
 import type { Micrometres } from '../units/length';
 import { planOf, type CuttingPlan, type CuttingProblem } from './problem';
-import { proposeCuts } from './propose';
+import { proposeCounts } from './propose';
 
-/** The plan of a careful maker by eye, see {@link proposeCuts}: what any better plan is measured against. */
+/** The plan of a careful maker by eye, see {@link proposeCounts}: what any better plan is measured against. */
 export function bestFit(problem: CuttingProblem): CuttingPlan {
-  const demands = problem.cuts.flatMap(({ length, count }) =>
-    Array.from({ length: count }, () => ({ specId: '', length })),
+  const { from } = proposeCounts(
+    problem.cuts.map((cut) => ({ ...cut, specId: '' })),
+    problem.stock.map((piece) => ({ ...piece, specId: '' })),
   );
-  const stock = problem.stock.map((piece) => ({ ...piece, specId: '' }));
-  const { from } = proposeCuts(demands, stock);
   const cut = new Map<string, Micrometres[]>();
-  demands.forEach(({ length }, index) => {
-    const id = from[index];
-    if (id === null || id === undefined) return;
-    const cuts = cut.get(id);
-    if (cuts) cuts.push(length);
-    else cut.set(id, [length]);
+  from.forEach((taken, index) => {
+    const { length } = problem.cuts[index] ?? {};
+    if (length === undefined) return;
+    for (const { id, count } of taken) {
+      const own = cut.get(id) ?? [];
+      cut.set(id, own);
+      for (let each = 0; each < count; each += 1) own.push(length);
+    }
   });
   return planOf(problem, cut);
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mm, um } from '../units/length';
 import { cost } from '../units/money';
-import { proposeCuts, type StockLength } from './propose';
+import { proposeCuts, type Demand, type StockLength } from './propose';
 import { isScrap, settleCut, usefulMinimumFor } from './settle';
 
 const piece = (id: string, length: number, isOffCut = true, specId = 's'): StockLength => ({
@@ -139,5 +139,44 @@ describe('settling a cut', () => {
     expect(isScrap(mm(29), mm(30))).toBe(true);
     expect(isScrap(mm(30), mm(30))).toBe(false);
     expect(isScrap(um(0), mm(30))).toBe(false);
+  });
+});
+
+describe('best fit by lots', () => {
+  /** One wire after the other, each from the piece that leaves least, off-cuts first: as it is done by hand. */
+  function oneByOne(demands: readonly Demand[], stock: readonly StockLength[]): (string | null)[] {
+    const left = new Map(stock.map(({ id, length }) => [id, length as number]));
+    const from: (string | null)[] = demands.map(() => null);
+    const order = demands.map((_, index) => index);
+    order.sort((a, b) => (demands[b]?.length ?? 0) - (demands[a]?.length ?? 0) || a - b);
+    for (const index of order) {
+      const { specId, length } = demands[index] as Demand;
+      const fitting = stock.filter((piece) => piece.specId === specId && (left.get(piece.id) ?? 0) >= length);
+      const offCuts = fitting.filter(({ isOffCut }) => isOffCut);
+      const choice = (offCuts.length > 0 ? offCuts : fitting).reduce<StockLength | undefined>(
+        (best, piece) => (best && (left.get(best.id) ?? 0) <= (left.get(piece.id) ?? 0) ? best : piece),
+        undefined,
+      );
+      if (!choice) continue;
+      from[index] = choice.id;
+      left.set(choice.id, (left.get(choice.id) ?? 0) - length);
+    }
+    return from;
+  }
+
+  it('takes each wire from the piece that one by one would', () => {
+    const specs = fc.constantFrom('20', '26');
+    const few = fc.integer({ min: 1, max: 12 }).map((part) => um(part * 10_000));
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ specId: specs, length: few }), { maxLength: 25 }),
+        fc.array(fc.record({ specId: specs, length: few, isOffCut: fc.boolean() }), { maxLength: 12 }),
+        (demands, lengths) => {
+          const stock = lengths.map((piece, index): StockLength => ({ ...piece, id: `p${index}` }));
+          expect(proposeCuts(demands, stock).from).toEqual(oneByOne(demands, stock));
+        },
+      ),
+      { numRuns: 500 },
+    );
   });
 });

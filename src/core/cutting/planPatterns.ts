@@ -56,11 +56,19 @@ export function timesIn(sorted: Sorted, plan: CuttingPlan, patterns: readonly Pa
   return patterns.map((pattern) => times.get(keyOf(pattern)) ?? 0);
 }
 
-/** Each type alone, as often as it fits. */
-export const eachTypeAlone = (sorted: Sorted): Pattern[] =>
-  sorted.classes.flatMap((each, from) =>
-    sorted.types.flatMap(({ length, count }, type) => {
-      const times = Math.min(count, Math.floor(each.length / length));
-      return times > 0 ? (patternOf(sorted, from, [[type, times]]) ?? []) : [];
-    }),
-  );
+/** Patterns of one type that a search begins with, about: more would only be carried along. */
+const TO_BEGIN = 20_000;
+
+/** Each type alone, as often as it fits, on the pieces that it fits best. */
+export function eachTypeAlone(sorted: Sorted): Pattern[] {
+  const { types, classes } = sorted;
+  const each = Math.max(1, Math.ceil(TO_BEGIN / types.length));
+  return types.flatMap(({ length, count }, type) => {
+    const first = classes.findIndex((stock) => stock.length >= length);
+    if (first < 0) return [];
+    return classes.slice(first, first + each).flatMap((stock, index) => {
+      const times = Math.min(count, Math.floor(stock.length / length));
+      return patternOf(sorted, first + index, [[type, times]]) ?? [];
+    });
+  });
+}

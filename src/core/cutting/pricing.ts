@@ -1,18 +1,17 @@
-import { fillKnapsack, type Filled } from './knapsack';
+import { fillGrid, gridOf, type Filling } from './grid';
 import { patternOf, type CutType, type Pattern, type Sorted, type StockClass } from './patterns';
 import type { Open } from './master';
 import { worthOf } from './problem';
-
-/** Units of room that a knapsack has at most: beyond, lengths are taken on a coarser grid. */
-const MOST_UNITS = 12_000;
-
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
 /** What one more of each cut is worth, and what one more piece of each class, by the linear programme. */
 export interface Duals {
   readonly ofType: (type: number) => number;
   readonly ofClass: (from: number) => number;
 }
+
+/** What a plan costs more for one more of a pattern, under what its cuts and its piece are worth. */
+export const reducedCost = ({ counts, cost, from }: Pattern, duals: Duals): number =>
+  cost - counts.reduce((sum, [type, count]) => sum + duals.ofType(type) * count, 0) - duals.ofClass(from);
 
 /** What pricing found. */
 export interface Priced {
@@ -40,28 +39,25 @@ export function pricingOf(sorted: Sorted, { counts: open, pieces }: Open): Prici
   const { problem, types, classes } = sorted;
   const longest = Math.max(...classes.map(({ length }, from) => ((pieces[from] ?? 0) > 0 ? length : 0)));
   const countOf = (type: number) => open[type] ?? 0;
-  const common = types.reduce((sum, { length }) => gcd(sum, length), 0);
-  const exact = longest / common <= MOST_UNITS;
-  const unit = exact ? common : longest / MOST_UNITS;
+  const grid = gridOf(types, longest);
+  const { exact } = grid;
   const { usefulMinimum, worth } = problem;
 
   /** The three knapsacks: what is left stays an off-cut, stays on its spool, or is scrap. */
   const fillAll = (duals: Duals, round: (value: number) => number) => {
-    const fill = (worthLeft: number): Filled =>
-      fillKnapsack(
-        types.map(({ length }, type) => ({
-          size: Math.max(1, round(length / unit)),
-          most: countOf(type),
-          profit: duals.ofType(type) - worthLeft * length,
-        })),
-        Math.floor(longest / unit),
-      );
+    const fill = (worthLeft: number): Filling =>
+      fillGrid(grid, longest, {
+        types,
+        countOf,
+        profitOf: (type) => duals.ofType(type) - worthLeft * (types[type]?.length ?? 0),
+        round,
+      });
     return { offCut: fill(worth.offCut), spool: fill(1), scrap: fill(worth.scrap) };
   };
   const roomsOf = ({ length, isOffCut }: StockClass) => ({
     kept: isOffCut ? ('offCut' as const) : ('spool' as const),
-    keeping: Math.floor((length - usefulMinimum) / unit),
-    all: Math.floor(length / unit),
+    keeping: length - usefulMinimum,
+    all: length,
     // What the piece is worth beyond so much a micrometre of it, when it all ends as scrap.
     scrapBase: worthOf(length, isOffCut, problem) - worth.scrap * length,
   });
@@ -78,22 +74,18 @@ export function pricingOf(sorted: Sorted, { counts: open, pieces }: Open): Prici
     leastOf: (duals) => leastBy(fillAll(duals, Math.floor), duals),
     price: (duals, each) => {
       const filled = fillAll(duals, Math.ceil);
-      const reduced = ({ counts, cost, from }: Pattern): number =>
-        cost -
-        counts.reduce((sum, [type, count]) => sum + duals.ofType(type) * count, 0) -
-        duals.ofClass(from);
       const patterns = classes.flatMap((stockClass, from) => {
         if ((pieces[from] ?? 0) === 0) return [];
         const { kept, keeping, all } = roomsOf(stockClass);
         const choices = [
-          ...(keeping > 0 ? [filled[kept].choice(keeping)] : []),
-          filled.scrap.choice(all),
-          ...withEachType(types, countOf, filled.scrap, all, unit, each - 2),
+          ...(keeping > 0 ? filled[kept].choices(keeping) : []),
+          ...filled.scrap.choices(all),
+          ...withEachType(types, countOf, filled.scrap, all, each - 2),
         ];
         const priced = choices.flatMap((counts) => {
           const pattern = patternOf(sorted, from, counts);
           if (!pattern || counts.length === 0) return [];
-          const cost = reduced(pattern);
+          const cost = reducedCost(pattern, duals);
           return cost < -BETTER ? [{ pattern, cost }] : [];
         });
         return priced
@@ -113,16 +105,15 @@ const BETTER = 1e-3;
 function withEachType(
   types: readonly CutType[],
   countOf: (type: number) => number,
-  filled: Filled,
+  filled: Filling,
   room: number,
-  unit: number,
   most: number,
 ): [number, number][][] {
   if (most <= 0) return [];
   return types.flatMap(({ length }, type): [number, number][][] => {
-    const left = room - Math.ceil(length / unit);
+    const left = room - length;
     if (left < 0) return [];
-    const counts = new Map(filled.choice(left));
+    const counts = new Map(filled.choices(left)[0]);
     const taken = counts.get(type) ?? 0;
     if (taken >= countOf(type)) return [];
     counts.set(type, taken + 1);

@@ -3,6 +3,8 @@ import { mixedProblem } from '../../../tests/support/cuttingProblems';
 import { Chance } from '../../studio/demo/random';
 import { loadSolver, type Solver } from '../programme/programme';
 import { mm, um, type Micrometres } from '../units/length';
+import { materialBound } from './materialBound';
+import { cutTypes } from './patterns';
 import { USUAL_WORTH, type CuttingPlan, type CuttingProblem, type PieceToCut } from './problem';
 import { solveCutting, type CuttingAnswer } from './solve';
 
@@ -264,6 +266,34 @@ describe('at the edges', () => {
     expect(faultsOf(problem, answer.plan)).toEqual([]);
     expect(answer.bound).toBeLessThanOrEqual(answer.objective);
   });
+});
+
+it('has a bound however short the time, and one that scrap worth its melt does not lift too high', () => {
+  const few = fc.array(
+    fc.integer({ min: 20, max: 120 }).map((length) => mm(length)),
+    { minLength: 1, maxLength: 4 },
+  );
+  fc.assert(
+    fc.property(
+      few,
+      stockOf(fc.boolean(), lengthsUm(250), 4),
+      fc.integer({ min: 0, max: 95 }),
+      (cuts, stock, melt) => {
+        const problem: CuttingProblem = {
+          cuts: cuts.map((length) => ({ length, count: 1 })),
+          stock,
+          usefulMinimum: mm(50),
+          worth: { ...USUAL_WORTH, scrap: melt / 100 },
+        };
+        const best = solve(problem);
+        if (!best.optimal) return;
+        expect(materialBound(problem, cutTypes(problem))).toBeLessThanOrEqual(best.objective + 1e-6);
+      },
+    ),
+    { numRuns: 150 },
+  );
+  const { gap } = solve(mixedProblem(3, { cuts: 300, lengths: 300, offCuts: 200, spools: 3 }), 0);
+  expect(gap).toBeLessThan(0.1);
 });
 
 describe('preferences', () => {

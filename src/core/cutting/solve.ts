@@ -2,11 +2,13 @@ import type { Solver } from '../programme/programme';
 import type { Micrometres } from '../units/length';
 import { fewerSpools } from './fewerSpools';
 import { bestFit } from './bestFit';
+import { materialBound } from './materialBound';
 import { masterOf, UM, type Open } from './master';
 import { nearlyAsGood, withoutRest } from './nearPatterns';
-import { cutTypes, searchPatterns, stockClasses, type Pattern, type Sorted } from './patterns';
+import { cutTypes, keyOf, searchPatterns, stockClasses, type Pattern, type Sorted } from './patterns';
 import { cutBy, eachTypeAlone, patternsOf, timesIn } from './planPatterns';
 import { objectiveOf, planOf, wasteOf, type CuttingPlan, type CuttingProblem } from './problem';
+import { reducedCost, type Duals } from './pricing';
 import { fits, Pool, relax, type Relaxed } from './relax';
 
 /** How a plan was come by. */
@@ -60,6 +62,7 @@ export function solveCutting(problem: CuttingProblem, solver: Solver, options: S
   const eye = bestFit(problem);
   const search = new Search(problem, eye, options);
   const sorted = sort(problem);
+  if (sorted.types.length > 0) search.proveAtLeast(materialBound(problem, sorted.types));
   if (sorted.types.length > 0 && search.left() > 0 && !tellWhole(search, solver, sorted))
     searchByColumns(search, solver, sorted);
   return search.answer();
@@ -176,7 +179,7 @@ function mend(
   const found = solver.integer(master.rows, [...master.fixed, ...patterns.map(master.variableOf)], {
     limitMs,
     gap: SAME,
-    shouldStop: search.shouldStop,
+    shouldStop: () => search.left() <= 0,
     start: [...master.valuesOf(search.plan), ...timesIn(sorted, search.plan, patterns)],
   });
   if (!found) return undefined;
@@ -212,8 +215,31 @@ function searchByColumns(search: Search, solver: Solver, sorted: Sorted): void {
   const { patterns, areAll } = nearlyAsGood(sorted, root.duals, search.open, limits);
   pool.add([...patterns, ...withoutRest(sorted, limits)]);
   const before = search.objective;
-  const bound = mend(search, solver, sorted, pool.all, search.left(), 'column generation');
-  if (areAll && bound !== undefined) search.proveAtLeast(Math.min(bound, before));
+  const told = bestOf(sorted, pool.all, patternsOf(sorted, search.plan), root.duals);
+  const bound = mend(search, solver, sorted, told, search.left(), 'column generation');
+  if (areAll && told.length === pool.all.length && bound !== undefined)
+    search.proveAtLeast(Math.min(bound, before));
+}
+
+/** Rows times columns of an integer programme that the solver readies within a second: it looks at no clock while it does. */
+const MOST_CELLS = 3_000_000;
+
+/** The patterns that are told to the solver: all while they are few enough, else those of the plan and the most promising. */
+function bestOf(
+  { types, classes }: Sorted,
+  patterns: readonly Pattern[],
+  ofPlan: readonly Pattern[],
+  duals: Duals,
+): readonly Pattern[] {
+  const most = Math.max(500, Math.floor(MOST_CELLS / (types.length + classes.length)));
+  if (patterns.length <= most) return patterns;
+  const kept = new Set(ofPlan.map(keyOf));
+  const promise = (pattern: Pattern) => (kept.has(keyOf(pattern)) ? -Infinity : reducedCost(pattern, duals));
+  return patterns
+    .map((pattern) => ({ pattern, promise: promise(pattern) }))
+    .sort((a, b) => a.promise - b.promise)
+    .slice(0, Math.max(most, kept.size))
+    .map(({ pattern }) => pattern);
 }
 
 /**

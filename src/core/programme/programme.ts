@@ -143,11 +143,7 @@ const integerBy =
     try {
       model.options.set({ time_limit: Math.max(0.01, limitMs / 1000), mip_rel_gap: gap, mip_abs_gap: 1e-6 });
       if (start) model.setSolution({ colValue: start });
-      model.run({
-        [highs.constants.callbackType.mipInterrupt]: (event) => {
-          if (shouldStop?.()) event.interrupt();
-        },
-      });
+      model.run(interruptions(highs, shouldStop));
       if (Number(model.info.get('primal_solution_status')) !== FEASIBLE) return undefined;
       return {
         objective: model.getObjectiveValue(),
@@ -158,6 +154,15 @@ const integerBy =
       model.dispose();
     }
   };
+
+/** The moments at which the solver asks whether to go on: between nodes, and within each linear programme. */
+function interruptions(highs: Highs, shouldStop: (() => boolean) | undefined) {
+  const ask = (event: { readonly interrupt: () => void }): undefined => {
+    if (shouldStop?.()) event.interrupt();
+  };
+  const { mipInterrupt, simplexInterrupt, ipmInterrupt } = highs.constants.callbackType;
+  return { [mipInterrupt]: ask, [simplexInterrupt]: ask, [ipmInterrupt]: ask };
+}
 
 /** HiGHS’s word for a solution that keeps every bound. */
 const FEASIBLE = 2;

@@ -1,5 +1,5 @@
 import {
-  cutsOfBatch,
+  countWires,
   linesToMake,
   minutesOfBatch,
   piecesReady,
@@ -249,7 +249,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       bottleneck: enough.bottleneck,
       minutes: minutesOfBatch(toMake),
       steps: stepsOfBatch(toMake),
-      cuts: { done: progress.cut.size, all: cutsOfBatch(lines).length },
+      cuts: { done: progress.cut.size, all: countWires(lines) },
       made,
       ready: new Map(
         lines.map((each) => [

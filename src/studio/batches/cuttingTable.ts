@@ -1,4 +1,4 @@
-import { cutKey, cutsOfBatch, type CutOfBatch } from '@/core/batch/batch';
+import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
 import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
 import type { PatternCut } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
@@ -115,7 +115,7 @@ export function showCuttingTable(
       said,
       stalled,
       done: cut.size,
-      all: cutsOfBatch(lines).length,
+      all: countWires(lines),
       mark: marked?.mark ?? '',
       next: next && {
         ...next,
