@@ -1,17 +1,21 @@
 import tseslint from 'typescript-eslint';
 import reactHooks from 'eslint-plugin-react-hooks';
+import regexp from 'eslint-plugin-regexp';
 
 export default tseslint.config(
   { ignores: ['node_modules/', '.next/', '.data/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.ts', '**/*.tsx'],
-    plugins: { 'react-hooks': reactHooks },
+    plugins: { 'react-hooks': reactHooks, regexp },
     rules: {
       ...reactHooks.configs['recommended-latest']?.rules,
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      // What is typed may be long: no expression takes more than its length.
+      'regexp/no-super-linear-backtracking': 'error',
+      'regexp/no-super-linear-move': 'error',
       'no-console': 'error',
       eqeqeq: 'error',
     },

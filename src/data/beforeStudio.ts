@@ -53,21 +53,22 @@ export interface ThrottleKey {
 
 const keysOf = (keys: readonly ThrottleKey[]) => keys.map(({ key }) => key);
 
-/** Seconds until signing in may be tried again; doubles with each failure, a quarter of an hour at most. */
-export async function signInWait(keys: readonly ThrottleKey[]): Promise<number> {
-  const [row] = await ask<{ wait: number }>('SELECT sign_in_wait($1, $2) AS wait', [
+/**
+ * Begins a try to sign in: it counts as failed until it ends well, however many are under way at once.
+ * @returns seconds until it may be tried again, and then it was not counted; 0 when it may be tried now. The wait doubles with
+ * each failure, a quarter of an hour at most.
+ */
+export async function beginSignIn(keys: readonly ThrottleKey[]): Promise<number> {
+  const [row] = await ask<{ wait: number }>('SELECT begin_sign_in($1, $2) AS wait', [
     keysOf(keys),
     keys.map(({ free }) => free),
   ]);
   return row?.wait ?? 0;
 }
 
-export async function noteSignInFailure(keys: readonly ThrottleKey[]): Promise<void> {
-  await ask('SELECT note_sign_in_failure($1)', [keysOf(keys)]);
-}
-
-export async function forgetSignInFailures(keys: readonly ThrottleKey[]): Promise<void> {
-  await ask('SELECT forget_sign_in_failures($1)', [keysOf(keys)]);
+/** Forgets the failures of an account whose password was right, and takes back that this try was counted for the others. */
+export async function endSignIn(account: ThrottleKey, others: readonly ThrottleKey[]): Promise<void> {
+  await ask('SELECT end_sign_in($1, $2)', [account.key, keysOf(others)]);
 }
 
 /** Whether the database answers. */

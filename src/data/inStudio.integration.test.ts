@@ -152,6 +152,30 @@ describe('the door to the database', () => {
   });
 });
 
+it('a studio whose work waits for a lock makes no other studio wait', async () => {
+  const [busy, other] = [await openStudio(), await openStudio()];
+  const touch = (who: StudioSession) =>
+    inStudio(who, (tx) =>
+      tx.run('UPDATE studios SET version = version + 1 WHERE studio_id = $1', [who.studioId]),
+    );
+  const holder = new pg.Client(process.env['PEWTERER_OWNER_URL']);
+  await holder.connect();
+  await holder.query('BEGIN');
+  await holder.query('UPDATE studios SET version = version + 1 WHERE studio_id = $1', [busy.studioId]);
+  // Those of the busy studio wait for the row, lose the race to it, and stand in line; the others go on meanwhile.
+  const waiting = Array.from({ length: 4 }, () => touch(busy));
+  let done = 0;
+  for (; done < 20; done += 1) await touch(other);
+  await holder.query('COMMIT');
+  await holder.end();
+  const held = [...waiting, ...Array.from({ length: 4 }, () => touch(busy))];
+  for (; done < 40; done += 1) await touch(other);
+  await Promise.all(held);
+  const versionOf = async (who: StudioSession) =>
+    (await inStudio(who, (tx) => tx.first<{ version: number }>('SELECT version FROM studios')))?.version;
+  expect([await versionOf(busy), await versionOf(other)]).toEqual([1 + 1 + 8, 1 + 40]);
+});
+
 it('has nothing left to do on a database that is up to date', async () => {
   expect(MIGRATIONS.map(({ name }) => name)).toEqual([...MIGRATIONS.map(({ name }) => name)].sort());
   expect(await migrate(process.env['PEWTERER_OWNER_URL'] ?? '')).toEqual([]);

@@ -51,10 +51,10 @@ const PATIENCE_MS = 15_000;
 /**
  * The one door to the database. Opens a serialisable transaction, sets the studio for row-level security, runs the work
  * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
- * Who lost a race waits in line with the others of this process and runs again alone, and while anybody waits newcomers stand
- * behind: under contention the line is far cheaper than one lost race after another, which a long transaction would lose for
- * ever. It is one line for all studios, since the database tells races by the page and so finds them between studios too;
- * between copies of the application the database alone decides.
+ * Who lost a race waits in line with the others of this studio in this process and runs again alone, and while anybody waits
+ * newcomers of the studio stand behind: under contention the line is far cheaper than one lost race after another, which a long
+ * transaction would lose for ever. No studio waits for another; between copies of the application, and for the rare race that the
+ * database sees between studios because it tells races by the page, the database alone decides.
  * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
  * unanswered commit posts nothing twice.
  */
@@ -65,12 +65,13 @@ export async function inStudio<T>(
 ): Promise<T> {
   const attempt = () => once(session, work, readOnly);
   if (readOnly || atTheFront.getStore()) return persist(attempt);
-  if (lastInLine) return inLine(() => persist(attempt));
+  const { studioId } = session;
+  if (lastInLine.has(studioId)) return inLine(studioId, () => persist(attempt));
   try {
     return await attempt();
   } catch (fault) {
     if (!isPassing(fault)) throw fault;
-    return inLine(() => persist(attempt));
+    return inLine(studioId, () => persist(attempt));
   }
 }
 
@@ -87,22 +88,22 @@ async function persist<T>(attempt: () => Promise<T>): Promise<T> {
   }
 }
 
-/** The last of those who lost a race and wait to run again; nothing when nobody waits. */
-let lastInLine: Promise<void> | undefined;
+/** Of each studio, the last of those who lost a race and wait to run again; absent when nobody waits. */
+const lastInLine = new Map<string, Promise<void>>();
 
 /** Whether this work is the one at the front: what it does inside must not wait for itself. */
 const atTheFront = new AsyncLocalStorage<boolean>();
 
-async function inLine<T>(work: () => Promise<T>): Promise<T> {
-  const before = lastInLine;
+async function inLine<T>(studioId: string, work: () => Promise<T>): Promise<T> {
+  const before = lastInLine.get(studioId);
   let leave: () => void = () => undefined;
   const mine = new Promise<void>((resolve) => (leave = resolve));
-  lastInLine = mine;
+  lastInLine.set(studioId, mine);
   try {
     await before;
     return await atTheFront.run(true, work);
   } finally {
-    if (lastInLine === mine) lastInLine = undefined;
+    if (lastInLine.get(studioId) === mine) lastInLine.delete(studioId);
     leave();
   }
 }

@@ -101,6 +101,44 @@ it('serves one studio from two copies that share nothing but the database', asyn
   }
 });
 
+describe('what strangers send', () => {
+  const send = (path: string, body: string | ReadableStream, headers: Record<string, string> = {}) =>
+    fetch(app.url + path, {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/json', ...headers },
+      redirect: 'manual',
+      ...(typeof body === 'string' ? {} : { duplex: 'half' }),
+    } as RequestInit);
+  const brackets = '['.repeat(11_000_000);
+
+  it('is refused by its length before anything reads it: brackets, form fields, a body that says no length', async () => {
+    const action = { 'next-action': 'a'.repeat(42) };
+    expect((await send('/sign-in', brackets, action)).status).toBe(413);
+    const form = new FormData();
+    for (let field = 0; field < 50_000; field += 1) form.append(`${field}`, '');
+    expect((await fetch(`${app.url}/sign-in`, { method: 'POST', body: form })).status).toBe(413);
+    const endless = new ReadableStream({ pull: (into) => into.enqueue(new TextEncoder().encode('[[[[')) });
+    expect((await send('/sign-in', endless, action)).status).toBe(411);
+    expect(
+      (await send('/rack', brackets, { ...action, cookie: 'pewterer-session=Fe26.2*1*made*up' })).status,
+    ).toBe(413);
+  });
+
+  it('is read no further than it may be long when it comes with a token', async () => {
+    expect((await send('/api/v1/calculate/wire', brackets)).status).toBe(401);
+    expect((await send('/api/v1/calculate/wire', brackets, { authorization: 'Bearer made-up' })).status).toBe(
+      401,
+    );
+  });
+
+  it('the forms that strangers may send still come in', async () => {
+    const page = await (await fetch(`${app.url}/sign-in`)).text();
+    expect(page).toMatch(/Sign in/);
+    expect((await send('/sign-in', '[]', { 'next-action': 'a'.repeat(42) })).status).not.toBe(413);
+  });
+});
+
 it('shows an error page with an id that the log knows, and gives nothing else away', async () => {
   const owner = new pg.Client(studio.ownerUrl);
   await owner.connect();

@@ -5,7 +5,7 @@ import type { Outcome, Problem } from '@/studio/kernel/outcome';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { sessionOfToken } from '@/studio/tokens/tokens';
 
-/** Longest request that is read, characters: a traced outline is some ten thousand. */
+/** Longest request that is read, bytes: a traced outline is some ten thousand. */
 const MOST = 200_000;
 
 const STATUS: Readonly<Record<Problem['kind'], number>> = {
@@ -33,10 +33,24 @@ async function bearer(request: NextRequest): Promise<StudioSession | NextRespons
   return answer;
 }
 
+/** What was sent; undefined, with nothing more read, as soon as it is longer than so many bytes. */
+async function readUpTo(request: NextRequest, most: number): Promise<Uint8Array | undefined> {
+  if (Number(request.headers.get('content-length') ?? 0) > most) return undefined;
+  const chunks: Uint8Array[] = [];
+  let length = 0;
+  for await (const chunk of request.body ?? []) {
+    length += chunk.byteLength;
+    if (length > most) return undefined;
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks);
+}
+
 /** What a program sent, or the answer that refuses it. */
 async function bodyOf(request: NextRequest): Promise<{ readonly plain: unknown } | NextResponse> {
-  const text = await request.text();
-  if (text.length > MOST) return say(413, `${text.length} characters were sent; ${MOST} are read.`);
+  const bytes = await readUpTo(request, MOST);
+  if (!bytes) return say(413, `More than ${MOST} bytes were sent; so many are read at most.`);
+  const text = new TextDecoder().decode(bytes);
   try {
     return { plain: JSON.parse(text) as unknown };
   } catch {

@@ -1,18 +1,7 @@
 import { getIronSession, type IronSession } from 'iron-session';
 import { cookies, headers } from 'next/headers';
 import type { SignedIn } from '@/studio/people/signIn';
-
-/** A fortnight: long enough for a bench tablet, short enough for one that is lost. */
-const LIFETIME_SECONDS = 14 * 24 * 3600;
-
-type Cookie = Partial<SignedIn>;
-
-/** What only this installation knows. */
-export function installationSecret(): string {
-  const secret = process.env['PEWTERER_SESSION_SECRET'];
-  if (!secret) throw new Error('PEWTERER_SESSION_SECRET is not set; start Pewterer with ./run');
-  return secret;
-}
+import { COOKIE_NAME, installationSecret, LIFETIME_SECONDS, type Cookie } from './seal';
 
 /** The signed and sealed session cookie: httpOnly, same-site, secure behind https. */
 export async function sessionCookie(): Promise<IronSession<Cookie>> {
@@ -20,7 +9,7 @@ export async function sessionCookie(): Promise<IronSession<Cookie>> {
   const secure = (await headers()).get('x-forwarded-proto') === 'https';
   return getIronSession<Cookie>(await cookies(), {
     password,
-    cookieName: 'pewterer-session',
+    cookieName: COOKIE_NAME,
     ttl: LIFETIME_SECONDS,
     cookieOptions: { httpOnly: true, sameSite: 'lax', secure, path: '/' },
   });

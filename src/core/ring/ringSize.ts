@@ -42,7 +42,7 @@ function numberIn(text: string): number | undefined {
 
 /** "N", "N½", "n 1/2": a letter, with a half. @returns letters and halves above A */
 function lettersIn(text: string): number | undefined {
-  const match = /^\s*([A-Za-z])\s*(½|1\/2|\.5)?\s*$/.exec(text);
+  const match = /^([A-Za-z])\s*(½|1\/2|\.5)?$/.exec(text.trim());
   const letter = match?.[1]?.toUpperCase();
   return letter ? LETTERS.indexOf(letter) + (match?.[2] ? 0.5 : 0) : undefined;
 }

@@ -121,8 +121,8 @@ export function textsOf(parameters: Parameters, values: Values, system: LengthSy
 
 /** A length, or the inside of a ring told as a size: “US 7”. */
 export function readInside(text: string, system: LengthSystem): Result<Micrometres> {
-  const ring = /^\s*(US|UK|ISO)\s*(.+)$/i.exec(text);
-  return ring ? readRing(ring[1] ?? '', ring[2] ?? '') : parseLength(text, system);
+  const ring = /^(US|UK|ISO)(.+)$/i.exec(text.trim());
+  return ring ? readRing(ring[1] ?? '', ring[2]?.trim() ?? '') : parseLength(text, system);
 }
 
 /** A length from a field, mm; a bare number is in the system shown. */

@@ -108,6 +108,7 @@ function add(a: Ratio, b: Ratio): Ratio {
 
 /** A decimal with at most `places` figures after the point and no trailing noughts ("0.8", "26"). */
 export function trimmedDecimal(value: number, places: number): string {
-  const fixed = value.toFixed(places);
-  return fixed.includes('.') ? fixed.replace(/\.?0+$/, '') : fixed;
+  const [whole = '', fraction = ''] = value.toFixed(places).split('.');
+  const last = [...fraction].findLastIndex((digit) => digit !== '0');
+  return last < 0 ? whole : `${whole}.${fraction.slice(0, last + 1)}`;
 }

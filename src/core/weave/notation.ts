@@ -109,7 +109,7 @@ class Reader {
 
   #count(): number {
     const at = this.#at;
-    const digits = this.#match(/^\s*[×x]?\s*\d+/);
+    const digits = this.#match(/^\s*(?:[×x]\s*)?\d+/);
     if (digits === undefined) return 1;
     const count = Number(digits.replace(/\D/g, ''));
     if (count < 1 || count > MOST_WRAPS)

@@ -44,7 +44,7 @@ export function gaugeSize({ system, number }: GaugeLabel): Result<Micrometres> {
   const text = number.trim().slice(0, 20);
   if (system === 'mm') {
     const value = Number(text.replace(',', '.'));
-    const size = /^\d*[.,]?\d+$/.test(text) ? Math.round(value * 1000) : 0;
+    const size = DECIMAL.test(text) ? Math.round(value * 1000) : 0;
     if (size < MIN_SIZE || size > MAX_SIZE) {
       return refuse(
         `“${text}” mm is not a wire size; give ${MIN_SIZE / 1000} to ${MAX_SIZE / 1000} mm, like 0.8.`,
@@ -120,17 +120,41 @@ export function identifyGauge(measured: Micrometres): Identification {
   return { candidates, ambiguous };
 }
 
+/** A whole number, or a decimal with a point or a comma. */
+const DECIMAL = /^(?:\d+(?:[.,]\d+)?|[.,]\d+)$/;
+
+/** How units are written after a size; a bare number has none. */
+const UNITS: Readonly<Record<string, GaugeSystem | 'in'>> = {
+  ga: 'AWG',
+  g: 'AWG',
+  gauge: 'AWG',
+  awg: 'AWG',
+  'b&s': 'AWG',
+  swg: 'SWG',
+  mm: 'mm',
+  in: 'in',
+  inch: 'in',
+  '"': 'in',
+  '″': 'in',
+};
+
 /**
- * Reads a size as lists have it: "20ga", "20 AWG", "18 SWG", "0.8 mm", a bare whole number as AWG (that is what "gauge" means
- * unless another system is named) and a bare decimal as millimetres.
+ * Reads a size as makers write it: “20ga”, “20 gauge”, “#20”, “20AWG”, “18 SWG”, “0.8mm”, “0,8”, “.032"”. A bare whole number is AWG
+ * (that is what “gauge” means unless another system is named), a bare decimal is millimetres, and inches become the millimetres
+ * they are.
+ * @example parseGauge('#20') // { ok: true, value: { system: 'AWG', number: '20' } }
  */
 export function parseGauge(text: string): Result<GaugeLabel> {
-  const match = /^\s*(\d*[.,]?\d+)\s*(ga|gauge|awg|b&s|swg|mm)?\.?\s*$/i.exec(text);
-  if (!match?.[1])
-    return refuse(`“${text.slice(0, 40)}” is not a size; write it like 20 ga, 18 SWG or 0.8 mm.`);
-  const number = match[1].replace(',', '.');
-  const unit = match[2]?.toLowerCase() ?? (number.includes('.') ? 'mm' : 'ga');
-  const label: GaugeLabel = { system: unit === 'swg' ? 'SWG' : unit === 'mm' ? 'mm' : 'AWG', number };
+  const typed = text.trim().toLowerCase();
+  const [, number = '', unit = ''] = /^(?:#|no\.?)?\s*([\d.,]+)\s*([a-z&"″]*)\.?$/.exec(typed) ?? [];
+  const system = unit === '' ? (/[.,]/.test(number) ? 'mm' : 'AWG') : UNITS[unit];
+  if (system === undefined || !DECIMAL.test(number))
+    return refuse(`“${text.slice(0, 40)}” is not a size; write it like 20 ga, 18 SWG, 0.8 mm or .032".`);
+  const plain = number.replace(',', '.').replace(/^\./, '0.');
+  const label: GaugeLabel =
+    system === 'in'
+      ? { system: 'mm', number: trimmedDecimal((Number(plain) * UM_PER_INCH) / 1000, 4) }
+      : { system, number: plain };
   const size = gaugeSize(label);
   return size.ok ? ok(label) : size;
 }

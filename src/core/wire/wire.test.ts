@@ -237,17 +237,42 @@ describe('specs', () => {
 });
 
 it.each([
+  // Every way of writing one size that the trade has (common practice).
   ['20ga', 'AWG', '20'],
-  ['20 AWG', 'AWG', '20'],
-  ['20', 'AWG', '20'],
-  ['18 swg', 'SWG', '18'],
-  ['0.8 mm', 'mm', '0.8'],
-  ['0,8mm', 'mm', '0.8'],
-  ['.315', 'mm', '.315'],
-] as const)('reads %p in a list as %s %s', (text, system, number) => {
+  ['20 ga.', 'AWG', '20'],
+  ['#20', 'AWG', '20'],
+  ['No. 20', 'AWG', '20'],
+  ['20 gauge', 'AWG', '20'],
+  ['20AWG', 'AWG', '20'],
+  ['20 B&S', 'AWG', '20'],
+  ['18 SWG', 'SWG', '18'],
+  ['0.8mm', 'mm', '0.8'],
+  ['0,8', 'mm', '0.8'],
+  ['.8 mm', 'mm', '0.8'],
+  ['.315', 'mm', '0.315'],
+  // 0.032 in × 25.4 = 0.8128 mm, by the definition of the inch.
+  ['.032"', 'mm', '0.8128'],
+  ['0.032 in', 'mm', '0.8128'],
+])('reads “%s” as %s %s', (text, system, number) => {
   expect(expectOk(parseGauge(text))).toEqual({ system, number });
 });
 
-it.each(['', 'thin', '99 ga', '20 yards', '-20'])('refuses %p as a size', (text) => {
-  expect(parseGauge(text).ok).toBe(false);
+it.each([
+  'thin',
+  '99 ga',
+  '20 yards',
+  '-20',
+  '20 20',
+  '0.8.1',
+  '1,000,5',
+  '20 miles',
+  '#',
+  '',
+  '8 8 mm',
+  `${' '.repeat(100_000)}x`,
+])('refuses “%s” with what is allowed', (text) => {
+  const read = parseGauge(text);
+  expect(read.ok ? '' : read.error).toMatch(
+    /is not a size; write it like 20 ga, 18 SWG, 0.8 mm or .032"|There is no AWG number “99”; it runs from/,
+  );
 });

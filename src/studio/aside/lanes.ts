@@ -8,3 +8,18 @@ export const LANES = {
 
 export type JobName = keyof typeof LANES;
 export type Lane = (typeof LANES)[JobName];
+
+/** What a lane takes on. */
+export interface LaneRules {
+  /** A job that is not done after this much time is ended with its thread, ms. */
+  readonly hardLimitMs: number;
+  /** Jobs that may wait of one studio, and of all. */
+  readonly mostOfOne: number;
+  readonly mostOfAll: number;
+}
+
+export const RULES: Readonly<Record<Lane, LaneRules>> = {
+  books: { hardLimitMs: 15 * 60_000, mostOfOne: 8, mostOfAll: 200 },
+  // Plans are told to be done within 30 s at most, and their solver looks at the clock now and then only.
+  plans: { hardLimitMs: 60_000, mostOfOne: 24, mostOfAll: 200 },
+};

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
+import { countWires } from '@/core/batch/batch';
 import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
@@ -78,6 +79,7 @@ export function planBatch(
         [studioId, batchId, number, name, dueOn, input.notes, userId, now],
       );
     const lines = await readLines(tx, batchId, input.lines, begun);
+    refuseTooMany(lines);
     for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
       await tx.run(
         `INSERT INTO batch_lines (studio_id, batch_id, line, pattern_id, revision, count, wanted, body, stone_id)
@@ -98,6 +100,18 @@ export function planBatch(
     }
     return { number };
   });
+}
+
+/** Wires that one batch may hold: what is planned, cut and shown of it stays quick. */
+const MOST_WIRES = 5_000;
+
+/** @throws Refused when the lines hold more wires than one batch may */
+function refuseTooMany(lines: readonly LineRow[]): void {
+  const wires = countWires(lines.map((each, line) => ({ ...each, line })));
+  if (wires > MOST_WIRES)
+    throw refused(
+      `These lines are ${wires.toLocaleString('en-US')} wires; a batch holds ${MOST_WIRES.toLocaleString('en-US')} at most. Plan them as several batches.`,
+    );
 }
 
 /** Locks a batch that is to be changed. @returns its id @throws Refused when it is gone, cancelled, or somebody changed it meanwhile */

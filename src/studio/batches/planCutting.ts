@@ -10,7 +10,7 @@ import { describeSpec } from '@/core/wire/spec';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { aside } from '../aside/aside';
 import { log } from '../kernel/log';
-import type { Outcome } from '../kernel/outcome';
+import { Refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 import { lockStock } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
@@ -45,8 +45,9 @@ export async function planCutting(
 /** Works out, beside everything else, the cuts of a batch whose planning has begun under a key. */
 export function planAside(session: StudioSession, number: number, key: string): void {
   workOutCutting(session, number, key).catch(async (fault: unknown) => {
-    log.error({ err: fault, batch: number }, 'planning the cuts broke');
-    await note(session, key, BROKEN, 'failed').catch(() => undefined);
+    const isRefused = fault instanceof Refused;
+    if (!isRefused) log.error({ err: fault, batch: number }, 'planning the cuts broke');
+    await note(session, key, isRefused ? fault.message : BROKEN, 'failed').catch(() => undefined);
   });
 }
 
@@ -148,7 +149,7 @@ export async function workOutCutting(session: StudioSession, number: number, key
     const said = `${index + 1} of ${problems.length}: ${cuts.length} cuts of ${describeSpec(spec)}`;
     if (!(await note(session, key, said))) return;
     const answer = await watched(session, key, said, (signal) =>
-      aside('planCuts', { problem, limitMs: LIMIT_MS }, signal),
+      aside('planCuts', { problem, limitMs: LIMIT_MS }, { studioId: session.studioId, signal }),
     );
     plans.set(spec.id, kept(answer, cuts, stock));
   }

@@ -69,7 +69,7 @@ export function whatCouldIMake(session: StudioSession, plain: unknown): Promise<
     if (ahead < 0 || ahead > HORIZON)
       throw invalid('until', 'Give a day from today to a year from now, like 2026-12-05.');
     const asked = await look(session, (tx) => problemOf(tx, input, aim));
-    const made = await aside('chooseWhatToMake', { problem: asked.problem, limitMs: LIMIT_MS });
+    const made = await aside('chooseWhatToMake', { problem: asked.problem, limitMs: LIMIT_MS }, session);
     return answerOf(session, asked, made);
   });
 }

@@ -1,4 +1,5 @@
 import type { ClassConstructor } from 'class-transformer';
+import type { AskedBy } from '../aside/aside';
 import type { Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt } from '../kernel/useCase';
@@ -20,19 +21,19 @@ export interface Endpoint {
   readonly Input: ClassConstructor<object>;
   /** A request as one would write it; the page of the interface shows it with its answer. */
   readonly example: object;
-  readonly answer: (plain: unknown) => Promise<Outcome<object>>;
+  readonly answer: (plain: unknown, asked: AskedBy) => Promise<Outcome<object>>;
 }
 
 const endpoint = <T extends object>(
   summary: string,
   Input: ClassConstructor<T>,
   example: object,
-  calculate: (input: T) => object | Promise<object>,
+  calculate: (input: T, asked: AskedBy) => object | Promise<object>,
 ): Endpoint => ({
   summary,
   Input,
   example,
-  answer: (plain) => attempt(async () => calculate(await readInput(Input, plain))),
+  answer: (plain, asked) => attempt(async () => calculate(await readInput(Input, plain), asked)),
 });
 
 /** The calculations by the last part of their address under /api/v1/calculate/. */

@@ -1,17 +1,20 @@
 import type { CuttingProblem, Leftover } from '@/core/cutting/problem';
 import { USUAL_WORTH } from '@/core/cutting/problem';
 import { mm } from '@/core/units/length';
-import { aside } from '../aside/aside';
+import { aside, type AskedBy } from '../aside/aside';
 import type { CuttingInput } from '../calculate/calculate.input';
-import { Refused } from '../kernel/outcome';
+import { invalid, Refused } from '../kernel/outcome';
 
 /** How long a plan may take when nothing is said. */
 const USUAL_LIMIT_MS = 5_000;
 
+/** Cuts of one plan, all lengths together. */
+const MOST_CUTS = 20_000;
+
 const LEFT: Readonly<Record<Leftover, string>> = { spool: 'spool', 'off-cut': 'offcut', scrap: 'scrap' };
 
 /** Plans the cuts of one spec for a program; lengths in mm, the objective in mm of wire on a spool. */
-export async function calculateCutting(input: CuttingInput) {
+export async function calculateCutting(input: CuttingInput, asked: AskedBy) {
   const { stock, cuts, usefulMinimumMm, timeLimitMs = USUAL_LIMIT_MS } = input;
   const seen = new Set<string>();
   stock.forEach(({ id }, index) => {
@@ -27,10 +30,14 @@ export async function calculateCutting(input: CuttingInput) {
     usefulMinimum: mm(usefulMinimumMm),
     worth: USUAL_WORTH,
   };
-  const { plan, waste, objective, bound, gap, optimal, method, byEye } = await aside('planCuts', {
-    problem,
-    limitMs: timeLimitMs,
-  });
+  const wanted = cuts.reduce((sum, { count }) => sum + count, 0);
+  if (wanted > MOST_CUTS)
+    throw invalid('cuts', `${wanted} cuts are asked for; a plan takes ${MOST_CUTS} at most.`);
+  const { plan, waste, objective, bound, gap, optimal, method, byEye } = await aside(
+    'planCuts',
+    { problem, limitMs: timeLimitMs },
+    asked,
+  );
   return {
     plan: plan.pieces.map((piece) => ({
       stockId: piece.id,

@@ -40,12 +40,13 @@ export function parseShades(text: string): Result<{ name: string; count: number 
   if (text.trim() === '') return ok([]);
   const groups: { name: string; count: number }[] = [];
   for (const part of text.split(',')) {
-    const match = /^\s*(\S.*?)\s+(\d{1,6})\s*$/.exec(part);
-    if (!match?.[1])
+    const words = part.trim().split(/\s+/);
+    const count = words.pop() ?? '';
+    if (words.length === 0 || !/^\d{1,6}$/.test(count))
       return refuse(
         `“${part.trim().slice(0, 40)}” is no shade or size with a count; write it like pale 12, middle 14, or 3 mm 8, 4 mm 12.`,
       );
-    groups.push({ name: match[1].slice(0, 40), count: Number(match[2]) });
+    groups.push({ name: words.join(' ').slice(0, 40), count: Number(count) });
   }
   if (groups.length > 12) return refuse(`There are ${groups.length} groups; 12 are allowed.`);
   return ok(groups);

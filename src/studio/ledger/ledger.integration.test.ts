@@ -1,4 +1,6 @@
 import { checkBooks } from '@/data/checkBooks';
+import { dropClosings } from '@/data/dropClosings';
+import { recordBookCheck } from '@/data/recordBookCheck';
 import { BEADS } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -6,11 +8,13 @@ import {
   closeBooks,
   done,
   newKey,
+  openAsOwner,
   openStudio,
   problemOf,
   receive,
   SPOOL,
 } from '../../../tests/support/studio';
+import { lastBookCheck } from '../books/lastCheck';
 import { receiveBeads } from '../drawers/receive';
 import { type StudioSession } from '../kernel/useCase';
 import { sendForRefining, showJar, showJars } from '../scrap/jars';
@@ -149,6 +153,70 @@ describe('the ledger', () => {
     const helper = await addTestHelper(session);
     await expect(stockValueOn(helper)).rejects.toThrow(/Only the studio’s owner/);
   });
+});
+
+it('a clock that stood in the future, or stands in the past, leaves no closing that is wrong', async () => {
+  const session = await openStudio();
+  const at = (day: string): StudioSession => ({ ...session, now: new Date(`${day}T12:00:00Z`) });
+  const valueOn = async (day: string, now: string) => (await stockValueOn(at(now), day)).total;
+  const use = async (day: string) => done(await takeOut(at(day), newKey(), 'wire', 1, take('1 m')));
+  const closed = async () => {
+    const owner = openAsOwner();
+    const rows = await owner.ask<{ month: string }>(
+      'SELECT DISTINCT month::text FROM closings WHERE studio_id = $1 ORDER BY 1',
+      [session.studioId],
+    );
+    await owner.close();
+    return rows.map(({ month }) => month);
+  };
+  const wrong = async () =>
+    (await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '')).differences.filter(
+      ({ studio }) => studio === session.studioId,
+    );
+  await receive(at('2026-01-10'), { price: '50.00 USD' });
+  const whole = await valueOn('2026-01-31', '2026-03-20');
+  expect(await closed()).toEqual(['2026-01-01', '2026-02-01']);
+
+  // The clock jumps to 2031: months that have not been are closed. Set right again, what is posted opens them.
+  await valueOn('2031-01-01', '2031-05-04');
+  expect((await closed()).at(-1)).toBe('2031-04-01');
+  await use('2026-04-02');
+  expect((await closed()).at(-1)).toBe('2026-03-01');
+  const after = await valueOn('2026-04-30', '2026-06-20');
+  expect(after).toBeLessThan(whole);
+  expect(await valueOn('2026-03-31', '2026-06-20')).toBe(whole);
+  expect(await wrong()).toEqual([]);
+
+  // It jumps back to 2025: what is posted there is worth less on every day since.
+  await use('2025-11-05');
+  expect(await closed()).toEqual([]);
+  expect(await valueOn('2026-03-31', '2026-06-20')).toBe(after);
+  expect((await closed()).at(0)).toBe('2025-11-01');
+  expect(await wrong()).toEqual([]);
+
+  // And the whole cache may be dropped.
+  expect(await dropClosings(process.env['PEWTERER_OWNER_URL'] ?? '')).toBeGreaterThan(0);
+  expect(await closed()).toEqual([]);
+  expect(await valueOn('2026-03-31', '2026-06-20')).toBe(after);
+});
+
+it('the daily check is kept for the house rules: when, how much, and the first difference', async () => {
+  const owner = process.env['PEWTERER_OWNER_URL'] ?? '';
+  const session = await openStudio();
+  await receive(session);
+  expect(await lastBookCheck(session)).toBeUndefined();
+  expect(await recordBookCheck(owner, 0)).toBeDefined();
+  expect(await lastBookCheck(session)).toMatchObject({ movements: 1, differences: 0, firstDifference: '' });
+  // Fresh enough: nothing is done.
+  expect(await recordBookCheck(owner, 20)).toBeUndefined();
+  await asOwner('UPDATE stock_pieces SET quantity = quantity + 1 WHERE studio_id = $1', [session.studioId]);
+  await recordBookCheck(owner, 0);
+  await asOwner('UPDATE stock_pieces SET quantity = quantity - 1 WHERE studio_id = $1', [session.studioId]);
+  expect(await lastBookCheck(session)).toMatchObject({
+    differences: 2,
+    firstDifference: expect.stringContaining('W-0001: '),
+  });
+  expect(() => lastBookCheck({ ...session, role: 'helper' })).toThrow(/Only the studio’s owner/);
 });
 
 it('check-books finds a jar, a shade and a closing that were tampered with', async () => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { inStudio } from '@/data/inStudio';
 import { aside } from '../aside/aside';
 import { log } from '../kernel/log';
-import { refused, type Outcome } from '../kernel/outcome';
+import { Refused, refused, type Outcome } from '../kernel/outcome';
 import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { readCsv } from './csv';
 import { BROKEN, guessMapping, importOf, note, type ImportView, type Mapping } from './importFile';
@@ -133,8 +133,11 @@ export function postImport(
 
 /** Checks or posts a file in a thread of its own; when the thread itself breaks, the file says so. */
 function begin(job: 'checkImport' | 'postImport', session: StudioSession, id: string): void {
-  aside(job, { session, id }).catch(async (fault: unknown) => {
-    log.error({ err: fault, job }, 'a thread broke');
-    await note(session, id, { state: 'failed', message: BROKEN }).catch(() => undefined);
+  aside(job, { session, id }, session).catch(async (fault: unknown) => {
+    const isRefused = fault instanceof Refused;
+    if (!isRefused) log.error({ err: fault, job }, 'a thread broke');
+    await note(session, id, { state: 'failed', message: isRefused ? fault.message : BROKEN }).catch(
+      () => undefined,
+    );
   });
 }

@@ -69,6 +69,34 @@ describe('signing in', () => {
     expect(problemOf(await signIn({ login, password: PASSWORD }, address)).message).toMatch(/Too many/);
     done(await signIn({ login, password: PASSWORD }, freshAddress()));
   });
+
+  it('counts guesses before it works them out: many at once are no more than one after the other', async () => {
+    const { login } = await studioWithPassword();
+    const guesses = await Promise.all(
+      Array.from({ length: 40 }, (_, n) => signIn({ login, password: `guess ${n}` }, freshAddress())),
+    );
+    const messages = guesses.map((guess) => problemOf(guess).message);
+    // A refused form says so beside its fields; the others were told to wait before anything was worked out.
+    expect(messages.filter((message) => /Too many wrong passwords/.test(message))).toHaveLength(35);
+  });
+
+  it('works out a few passwords at once, lets a few wait, and refuses the rest in a sentence', async () => {
+    const outcomes = await Promise.allSettled(Array.from({ length: 60 }, () => hashPassword(PASSWORD)));
+    const refused = outcomes.flatMap((outcome) => (outcome.status === 'rejected' ? [outcome.reason] : []));
+    expect(outcomes.length - refused.length).toBe(22);
+    expect(refused.every((fault: Error) => /Too many people are signing in/.test(fault.message))).toBe(true);
+    expect(await hashPassword(PASSWORD)).toMatch(/^\$argon2id/);
+  });
+
+  it('a right password takes back only its own try from what is counted against its address', async () => {
+    const { login } = await studioWithPassword();
+    const address = freshAddress();
+    const guess = () => signIn({ login: `guessed-${newKey()}`, password: 'guess' }, address);
+    for (let n = 0; n < 19; n += 1) await guess();
+    done(await signIn({ login, password: PASSWORD }, address));
+    await guess();
+    expect(problemOf(await signIn({ login, password: PASSWORD }, address)).message).toMatch(/Too many/);
+  });
 });
 
 describe('sessions', () => {

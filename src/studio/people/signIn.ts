@@ -1,11 +1,5 @@
 import { createHash } from 'node:crypto';
-import {
-  findSignIn,
-  forgetSignInFailures,
-  noteSignInFailure,
-  signInWait,
-  type ThrottleKey,
-} from '@/data/beforeStudio';
+import { beginSignIn, endSignIn, findSignIn, type ThrottleKey } from '@/data/beforeStudio';
 import { Studio, User } from '@/data/models/studio';
 import type { LengthSystem } from '@/core/units/length';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
@@ -39,27 +33,23 @@ const keep = (kind: string, text: string) => `${kind}:${createHash('sha256').upd
 
 /**
  * Checks a name and password. Failures are counted per account and per address in the database, so that any copy of the
- * application knows them; after the free ones each doubles the wait.
+ * application knows them, and before the costly hash is worked out; after the free ones each doubles the wait.
  */
 export function signIn(plain: unknown, address: string): Promise<Outcome<SignedIn>> {
   return attempt(async () => {
     const input = await readInput(SignInInput, plain);
     const login = input.login.trim().toLowerCase();
-    const keys: ThrottleKey[] = [
-      { key: keep('account', login), free: FREE_PER_ACCOUNT },
-      { key: keep('address', address), free: FREE_PER_ADDRESS },
-    ];
-    const wait = await signInWait(keys);
+    const account: ThrottleKey = { key: keep('account', login), free: FREE_PER_ACCOUNT };
+    const from: ThrottleKey = { key: keep('address', address), free: FREE_PER_ADDRESS };
+    const wait = await beginSignIn([account, from]);
     if (wait > 0)
       throw refused(
         `Too many wrong passwords. Try again in ${wait < 90 ? `${wait} seconds` : `${Math.ceil(wait / 60)} minutes`}.`,
       );
     const found = await findSignIn(login);
-    if (!(await isPassword(found?.passwordHash, input.password)) || !found) {
-      await noteSignInFailure(keys);
+    if (!(await isPassword(found?.passwordHash, input.password)) || !found)
       throw invalid('password', 'That name and password do not go together.');
-    }
-    await forgetSignInFailures(keys.slice(0, 1));
+    await endSignIn(account, [from]);
     const { studioId, userId } = found;
     const user = await look({ studioId, userId, role: 'helper', now: new Date() }, (tx) =>
       User.findOne({ where: { studioId, userId }, ...tx.within }),

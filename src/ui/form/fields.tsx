@@ -240,8 +240,13 @@ export function MoneyField<Values extends FieldValues>({
   const code = currency ?? own;
   const dialect: Dialect = {
     complete: (typed) =>
-      typed.trim() === '' ? '' : `${typed.trim().replace(new RegExp(`\\s*${code}$`), '')} ${code}`,
-    display: (value) => value.replace(/\s*[A-Z]{3}$/, ''),
+      typed.trim() === ''
+        ? ''
+        : `${typed
+            .trim()
+            .replace(new RegExp(`${code}$`), '')
+            .trimEnd()} ${code}`,
+    display: (value) => value.replace(/[A-Z]{3}$/, '').trimEnd(),
     understood: (value) => {
       const read = value === '' ? undefined : parseMoney(value, code);
       return read?.ok ? formatMoney(read.value, code) : undefined;

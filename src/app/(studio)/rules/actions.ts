@@ -8,7 +8,7 @@ import { changeSettings } from '@/studio/settings/settings';
 import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import { makeToken, revokeToken } from '@/studio/tokens/tokens';
 import type { MakeTokenInput } from '@/studio/tokens/tokens.input';
-import { installationSecret } from '../../lib/session';
+import { installationSecret } from '../../lib/seal';
 import { asMember } from '../../lib/member';
 
 export async function changeSettingsAction(postKey: string, input: ChangeSettingsInput) {

@@ -28,5 +28,9 @@ export default async function LabelsPage({ searchParams }: { searchParams: Searc
   );
 }
 
-const sameTag = (tag: string, typed: string): boolean =>
-  tag.replace(/-0*/, '-') === typed.toUpperCase().replace(/-?0*(\d+)$/, '-$1');
+/** Whether a tag is the one that was typed, however many noughts were. */
+function sameTag(tag: string, typed: string): boolean {
+  const match = /^([A-Z])-?(\d{1,9})$/.exec(typed.trim().toUpperCase());
+  const [letter, number] = tag.split('-');
+  return match !== null && match[1] === letter && Number(match[2]) === Number(number);
+}

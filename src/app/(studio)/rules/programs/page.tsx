@@ -19,7 +19,7 @@ export default async function ProgramsPage() {
       address: `/api/v1/calculate/${name}`,
       summary,
       example,
-      answer: await answer(example),
+      answer: await answer(example, session),
     })),
   );
   const technique = await answerTechnique('bundle-frame', TECHNIQUE_EXAMPLE);

@@ -9,9 +9,9 @@ export async function POST(
 ): Promise<NextResponse> {
   const { what } = await params;
   const endpoint = Object.hasOwn(ENDPOINTS, what) ? ENDPOINTS[what] : undefined;
-  return answerPosted(request, async (plain) =>
+  return answerPosted(request, async (plain, { studioId }) =>
     endpoint
-      ? endpoint.answer(plain)
+      ? endpoint.answer(plain, { studioId, signal: request.signal })
       : notThere(
           `There is no calculation “${what.slice(0, 60)}”; there are ${Object.keys(ENDPOINTS).join(', ')} and technique/….`,
         ),
