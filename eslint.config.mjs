@@ -20,6 +20,16 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
+  {
+    files: ['src/**'],
+    ignores: ['src/ui/Link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Use @/ui/Link: it fetches nothing before it is followed.' },
+      ],
+    },
+  },
   // The commands a person runs talk to that person through the console.
   { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
 );

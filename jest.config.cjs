@@ -35,6 +35,8 @@ module.exports = {
       globalTeardown: '<rootDir>/tests/support/database.teardown.ts',
     },
   ],
+  // One for each core; what takes long begins first.
+  maxWorkers: 2,
   testSequencer: require.resolve('./tests/support/longestFirst.mjs'),
   testTimeout: 60000,
 };

@@ -1,8 +1,9 @@
-import { chromium } from '@playwright/test';
+import { chromium, type CDPSession, type Locator, type Page } from '@playwright/test';
 import playwright from '../../playwright.config';
 import { receive } from '../../tests/support/studio';
 import type { StudioSession } from '../../src/data/inStudio';
 import { tell } from './figures';
+import { Refusal } from './say';
 
 /** Twelve techniques of all sorts: what a large pattern holds. */
 const TECHNIQUES = [
@@ -21,8 +22,80 @@ const TECHNIQUES = [
 ];
 
 const KEYS = 40;
+/** Scripting that a keystroke may cost: one frame. */
+const FRAME_MS = 16;
+const DIGIT = 7;
+/** What is worked out after a pause may take no longer than a hand notices. */
+const FOLLOWING_MS = 150;
+/** By then everything that follows from a key is drawn. */
+const SETTLED_MS = 1500;
 
-/** Scripting that a keystroke costs in a pattern of twelve techniques, by the browser’s own count, as a part of one frame of 16 ms. */
+/** A field that is typed in: a digit goes in behind what stands before the caret and out again, and both are allowed. */
+interface Typing {
+  readonly name: string;
+  readonly page: Page;
+  readonly field: Locator;
+  /** What is typed first; the caret is put behind it, before its unit. */
+  readonly start: string;
+  readonly unit: string;
+  /** What on the page tells that the work followed the key. */
+  readonly follows?: Locator;
+}
+
+/** Scripting of a keystroke by the browser’s own count. Every key is looked for in its field, and what follows from it on the page. */
+async function measureTyping(
+  inspector: CDPSession,
+  { name, page, field, start, unit, follows }: Typing,
+): Promise<void> {
+  const scripting = async () => {
+    const { metrics } = await inspector.send('Performance.getMetrics');
+    return (metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0) * 1000;
+  };
+  const [before, changed] = [`${start}${unit}`, `${start}${DIGIT}${unit}`];
+  await field.fill(before);
+  await field.evaluate((input: HTMLInputElement, at) => input.setSelectionRange(at, at), start.length);
+  const shown = () => follows?.evaluate((each) => each.innerHTML);
+  const frames = () =>
+    page.evaluate(
+      () => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))),
+    );
+  const spentOn = async (work: () => Promise<unknown>) => {
+    const start = await scripting();
+    await work();
+    return (await scripting()) - start;
+  };
+  const press = async (key: number) => {
+    const spent = await spentOn(async () => {
+      await page.keyboard.press(key % 2 === 0 ? `Digit${DIGIT}` : 'Backspace');
+      await frames();
+    });
+    const value = await field.inputValue();
+    if (value !== (key % 2 === 0 ? changed : before)) throw new Refusal(`${name}: a key made “${value}”`);
+    return spent;
+  };
+  for (let key = 0; key < KEYS; key += 1) await press(key);
+  let spent = 0;
+  for (let key = 0; key < KEYS; key += 1) spent += await press(key);
+  tell({ name: `scripting of a keystroke, ${name}`, value: spent / KEYS, limit: FRAME_MS, unit: ' ms' });
+  if (!follows) return;
+  // One key more, and then nothing: what comes of it is worked out and drawn.
+  await page.waitForTimeout(SETTLED_MS);
+  const drawn = await shown();
+  const following = await spentOn(async () => {
+    await press(0);
+    await page.waitForTimeout(SETTLED_MS);
+  });
+  if ((await shown()) === drawn) throw new Refusal(`${name}: nothing on the page followed the key`);
+  if ((await field.getAttribute('aria-invalid')) === 'true') throw new Refusal(`${name}: it is refused`);
+  tell({
+    name: `and what follows when the typing pauses, ${name}`,
+    value: following,
+    limit: FOLLOWING_MS,
+    unit: ' ms',
+  });
+}
+
+/** What typing costs in a pattern of twelve techniques, and in the quick answer. */
 export async function measureRedraw(url: string, session: StudioSession, cookie: string): Promise<void> {
   for (const gaugeNumber of ['16', '18', '20', '26', '28'])
     await receive(session, { gaugeNumber, metal: 'copper', temper: 'dead soft' });
@@ -39,28 +112,50 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
     }
     const inspector = await context.newCDPSession(page);
     await inspector.send('Performance.enable');
-    const scripting = async () => {
-      const { metrics } = await inspector.send('Performance.getMetrics');
-      return (metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0) * 1000;
-    };
-    const field = page.getByRole('textbox', { name: 'Wraps between beads' });
-    await page.getByText('Its measures and wires').nth(1).click();
-    await field.focus();
-    const type = async () => {
-      for (let key = 0; key < KEYS; key += 1) {
-        await page.keyboard.press(key % 2 === 0 ? 'Digit1' : 'Backspace');
-        await page.evaluate(() => new Promise(requestAnimationFrame));
-      }
-    };
-    await type();
-    const before = await scripting();
-    await type();
-    tell({
-      name: 'scripting of a keystroke in a pattern of twelve techniques',
-      value: ((await scripting()) - before) / KEYS,
-      limit: 16,
-      unit: ' ms',
+    const drawings = page.getByRole('img', { name: /drawn to scale/ });
+    const folds = page.getByText('Its measures and wires');
+    await folds.nth(TECHNIQUES.indexOf('bead-halo')).click();
+    await folds.nth(TECHNIQUES.indexOf('cradle')).click();
+    const whole = 'in a pattern of twelve techniques';
+    await measureTyping(inspector, {
+      name: `a measure of one technique ${whole}`,
+      page,
+      field: page.getByRole('textbox', { name: 'Each scroll wire along the cradle' }),
+      start: '32.5',
+      unit: ' mm',
+      follows: drawings.nth(TECHNIQUES.indexOf('cradle')),
     });
+    await measureTyping(inspector, {
+      name: `the name ${whole}`,
+      page,
+      field: page.getByLabel('Name of the pattern'),
+      start: 'Weir ',
+      unit: '',
+    });
+    await measureTyping(inspector, {
+      name: `the length of the stone that they share ${whole}`,
+      page,
+      field: page.getByRole('textbox', { name: /^Stone: Length/ }).first(),
+      start: '24.5',
+      unit: ' mm',
+      follows: drawings.first(),
+    });
+    for (const [technique, label] of [
+      ['bundle-frame', /^Stone: Length/],
+      ['curved-weave', 'Inner radius'],
+      ['tree', 'Trunk'],
+    ] as const) {
+      const field = page.getByRole('textbox', { name: label }).first();
+      await page.goto(`${url}/how-much?of=${technique}`);
+      await measureTyping(inspector, {
+        name: `how much wire for a ${technique.replace('-', ' ')}`,
+        page,
+        field,
+        start: '24.5',
+        unit: ' mm',
+        follows: drawings.first(),
+      });
+    }
   } finally {
     await browser.close();
   }

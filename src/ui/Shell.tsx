@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link, PlaceLink } from './Link';
 import { usePathname } from 'next/navigation';
 import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Boxes, Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
@@ -161,7 +161,7 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
           <ul className="flex gap-8">
             {places.map((place) => (
               <li key={place.key}>
-                <Link
+                <PlaceLink
                   href={place.href}
                   aria-current={isHere(place) ? 'page' : undefined}
                   className={`flex items-baseline gap-1.5 border-b-4 pt-2 pb-1 font-display ${isHere(place) ? 'border-primary font-semibold' : 'border-transparent hover:border-base-300'}`}
@@ -170,7 +170,7 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
                   <span className="muted text-xs" aria-hidden="true">
                     {place.key}
                   </span>
-                </Link>
+                </PlaceLink>
               </li>
             ))}
           </ul>
@@ -187,14 +187,14 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
         <ul className="flex">
           {places.map((place) => (
             <li key={place.key} className="min-w-0 flex-1">
-              <Link
+              <PlaceLink
                 href={place.href}
                 aria-current={isHere(place) ? 'page' : undefined}
                 className={`flex h-14 flex-col items-center justify-center text-xs ${isHere(place) ? 'border-t-4 border-primary font-semibold' : ''}`}
               >
                 <place.icon size={20} aria-hidden="true" />
                 <span className="max-w-full truncate px-0.5">{place.short ?? place.name}</span>
-              </Link>
+              </PlaceLink>
             </li>
           ))}
         </ul>

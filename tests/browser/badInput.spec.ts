@@ -42,12 +42,12 @@ test.describe('bad input keeps what was typed and posts nothing', () => {
     await page.getByLabel('Net length of each').fill('4 in');
     await page.getByLabel('Step 1').fill('bend');
     await page.getByLabel('Minutes').fill('5');
-    await page.getByRole('button', { name: 'Hang it in the room' }).click();
+    await page.getByRole('button', { name: 'Save pattern' }).click();
     await expect(page.getByText('This is 5,000 characters long; 120 are allowed.')).toBeVisible();
     await expect(name).toHaveValue('x'.repeat(5000));
     const markup = `<img src=x onerror=alert(1)> ${Date.now()}`;
     await name.fill(markup);
-    await page.getByRole('button', { name: 'Hang it in the room' }).click();
+    await page.getByRole('button', { name: 'Save pattern' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(markup);
     await expect(page.locator('img')).toHaveCount(0);
   });

@@ -82,13 +82,13 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   const steps = page.getByRole('list', { name: 'Order of work' });
   await page.getByRole('button', { name: 'Move thread what the bail shall hold down' }).click();
   await expect(steps.getByRole('alert')).toContainText('comes after “fold the bail and bind it”');
-  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Or override it by name');
   await page
     .getByRole('button', { name: /I know; keep “thread what the bail shall hold” after “fold the bail/ })
     .click();
   await expect(steps.getByRole('alert')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
   await expect(page.getByText(/· revision 1 ·/)).toBeVisible();
 
@@ -98,7 +98,7 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await page.getByLabel('Becomes').selectOption('sterling');
   await expect(page.getByText(/Wire in the piece: .* g becomes .* g/)).toBeVisible();
   await page.getByRole('button', { name: 'Swap them' }).click();
-  await page.getByRole('button', { name: 'Keep the new revision' }).click();
+  await page.getByRole('button', { name: 'Save the new revision' }).click();
   await expect(page.getByText(/· revision 2 ·/)).toBeVisible();
   await expect(page.getByText('sterling').first()).toBeVisible();
 });

@@ -75,7 +75,7 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await page.getByLabel('Minutes').fill('15');
     const soFar = page.getByRole('complementary', { name: 'The pattern so far' });
     await expect(soFar).toContainText('16 in');
-    await page.getByRole('button', { name: 'Hang it in the room' }).click();
+    await page.getByRole('button', { name: 'Save pattern' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(
       'Wire for about 37 more of “Plain loop”',
     );

@@ -148,7 +148,7 @@ test('two browsers want the last wire: one gets it, the other is told', async ({
   await page.getByLabel('Net length of each').fill('5 in');
   await page.getByLabel('Step 1').fill('bend');
   await page.getByLabel('Minutes').fill('5');
-  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('button', { name: 'Save pattern' }).click();
   await page.getByRole('link', { name: 'Make one' }).click();
   await expect(page.getByRole('button', { name: 'It is made' })).toBeVisible();
 
@@ -177,7 +177,7 @@ test('not enough wire: the bench says how much of what', async ({ owner: page })
   await page.getByLabel('Net length of each').fill('90 ft');
   await page.getByLabel('Step 1').fill('bend');
   await page.getByLabel('Minutes').fill('5');
-  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Not enough wire');
   await page.getByRole('link', { name: 'Make one' }).click();
   await expect(page.getByRole('alert').first()).toContainText('90 ft short of 14 ga round copper, dead soft');

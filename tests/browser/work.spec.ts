@@ -8,7 +8,7 @@ test('a pattern is changed; pieces already made keep their revision', async ({ o
   await page.getByRole('button', { name: 'Another step' }).click();
   await page.getByLabel('Step 4').fill('hang on the cord');
   await page.getByLabel('Minutes').last().fill('2.5');
-  await page.getByRole('button', { name: 'Write the new revision' }).click();
+  await page.getByRole('button', { name: 'Save the new revision' }).click();
   await expect(page.getByText('revision 2', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('4 7/8 in net')).toBeVisible();
   await expect(page.getByText('hang on the cord')).toBeVisible();

@@ -142,25 +142,52 @@ function boundTexts(
   return filled;
 }
 
-/** What uses came to last: while one types in one of them, the others are not worked out again. */
-const workedOut = new WeakMap<
+/** What a use came to, whatever it is called. */
+type Outcome = Omit<ResolvedUse, 'use'>;
+
+interface WorkedOut {
+  readonly wires: TechniqueUse['wires'];
+  readonly specs: Specs;
+  /** With what it is bound to and cut from. */
+  readonly texts: Texts;
+  readonly outcome: Outcome;
+}
+
+/** What uses came to last, by their texts: while one types elsewhere, or in a measure that a use is not bound to, it stays. */
+const workedOut = new WeakMap<Texts, WorkedOut>();
+/** The same object for the same use that comes to the same, so that nothing that shows it need look again. */
+const resolvedUses = new WeakMap<
   TechniqueUse,
-  { readonly measures: Texts; readonly specs: Specs; readonly resolved: ResolvedUse | undefined }
+  { readonly outcome: Outcome; readonly resolved: ResolvedUse }
 >();
 
+const sameTexts = (a: Texts, b: Texts): boolean => {
+  const keys = Object.keys(a);
+  return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key]);
+};
+
 function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
-  const before = workedOut.get(use);
-  if (before?.measures === measures && before.specs === specs) return before.resolved;
-  const resolved = workOut(use, measures, specs);
-  workedOut.set(use, { measures, specs, resolved });
+  const technique = techniqueOf(use.technique);
+  if (!technique) return undefined;
+  const texts = boundTexts(use, technique, measures, specs);
+  const before = workedOut.get(use.texts);
+  const stands =
+    before?.outcome.technique === technique &&
+    before.wires === use.wires &&
+    before.specs === specs &&
+    sameTexts(before.texts, texts);
+  const outcome = stands ? before.outcome : workOut(use, technique, texts, specs);
+  if (!stands) workedOut.set(use.texts, { wires: use.wires, specs, texts, outcome });
+  const known = resolvedUses.get(use);
+  if (known?.outcome === outcome) return known.resolved;
+  const resolved = { ...outcome, use };
+  resolvedUses.set(use, { outcome, resolved });
   return resolved;
 }
 
-function workOut(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
-  const technique = techniqueOf(use.technique);
-  if (!technique) return undefined;
-  const base = { use, technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
-  const read = readTexts(technique.parameters, boundTexts(use, technique, measures, specs), 'mm');
+function workOut(use: TechniqueUse, technique: AnyTechnique, texts: Texts, specs: Specs): Outcome {
+  const base = { technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
+  const read = readTexts(technique.parameters, texts, 'mm');
   if (!read.ok) return { ...base, wrong: read.error };
   const planned = technique.plan(read.value as never);
   if (!planned.ok) return { ...base, values: read.value, refusal: planned.error };
@@ -198,6 +225,29 @@ export const boundMeasures = ({ uses }: Composition): readonly Measure[] =>
     ),
   );
 
+const keyed = (use: TechniqueUse, id: string) => `${use.id}.${id}`;
+
+/** The steps of plans, the same objects while nothing of them changes. */
+const stepsKnown = new WeakMap<
+  Plan,
+  { readonly use: TechniqueUse; readonly copies: number; readonly steps: readonly ResolvedStep[] }
+>();
+
+function stepsOf(use: TechniqueUse, plan: Plan, copies: number): readonly ResolvedStep[] {
+  const known = stepsKnown.get(plan);
+  if (known?.use === use && known.copies === copies) return known.steps;
+  const steps = plan.steps.map(({ id, name, minutes, cautions = [] }): ResolvedStep => ({
+    stops: stopsAt(id, plan.steps, plan.order),
+    id: keyed(use, id),
+    name,
+    minutes: minutes * copies,
+    cautions,
+    use,
+  }));
+  stepsKnown.set(plan, { use, copies, steps });
+  return steps;
+}
+
 /**
  * Works a composition out: for its own measures, or for others that are put in their place.
  * @param specs of the studio; a wire without one keeps the size that was typed
@@ -219,18 +269,8 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
       specId: specs[use.wires[cut.wire] ?? ''] ? use.wires[cut.wire] : undefined,
     })),
   );
-  const keyed = (use: TechniqueUse, id: string) => `${use.id}.${id}`;
   const steps = inOrder(
-    planned.flatMap(({ use, plan }) =>
-      plan.steps.map(({ id, name, minutes, cautions = [] }): ResolvedStep => ({
-        stops: stopsAt(id, plan.steps, plan.order),
-        id: keyed(use, id),
-        name,
-        minutes: minutes * copies,
-        cautions,
-        use,
-      })),
-    ),
+    planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)),
     composition.order,
   );
   const rules = planned.flatMap(({ use, plan }) =>

@@ -8,6 +8,7 @@ import { tokens } from './0006-tokens';
 import { batches } from './0007-batches';
 import { cutting } from './0008-cutting';
 import { checks } from './0009-checks';
+import { names } from './0010-names';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -20,4 +21,5 @@ export const MIGRATIONS: readonly Migration[] = [
   batches,
   cutting,
   checks,
+  names,
 ];

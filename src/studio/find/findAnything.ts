@@ -35,7 +35,7 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
     );
     const named = (kind: 'pattern' | 'piece' | 'batch') =>
       tx.select<{ number: number; name: string }>(
-        `SELECT number, name FROM ${TABLES[kind]} WHERE studio_id = $1 AND (number = $2 OR lower(name) LIKE ALL ($3))
+        `SELECT number, name FROM ${TABLES[kind]} WHERE studio_id = $1 AND (number = $2 OR name_lower LIKE ALL ($3))
           ORDER BY (number = $2) DESC, number DESC LIMIT ${MOST}`,
         [studioId, tagged?.kind === kind ? tagged.number : -1, words],
       );

@@ -145,7 +145,7 @@ export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
        SELECT p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length
          FROM stock_pieces p
-        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > ${SET_ASIDE_FOR_OTHERS}
+        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > 0 AND p.quantity > ${SET_ASIDE_FOR_OTHERS}
         ORDER BY p.is_off_cut DESC, p.quantity LIMIT ${OFFERED}) AS c`,
     [tx.session.studioId, [...new Set(specIds)], null],
   );

@@ -108,26 +108,39 @@ describe('fitting', () => {
       'stone.edge': '2 mm',
       'stone.depth': '5 mm',
     });
-    const [small] = await fitPatterns(session, 'stone', stone('18 mm', '13 mm'));
-    const [large] = await fitPatterns(session, 'stone', stone('60 mm', '40 mm'));
+    const {
+      fitted: [small],
+    } = await fitPatterns(session, 'stone', stone('18 mm', '13 mm'));
+    const {
+      fitted: [large],
+    } = await fitPatterns(session, 'stone', stone('60 mm', '40 mm'));
     expect(small).toMatchObject({ number, refusal: '', shortages: [] });
     expect(large?.wires[0]?.length).toBeGreaterThan(small?.wires[0]?.length ?? Infinity);
     // Ten metres of each wire are on the rack, and no more than that.
-    const [huge] = await fitPatterns(session, 'stone', {
+    const {
+      fitted: [huge],
+    } = await fitPatterns(session, 'stone', {
       ...stone('190 mm', '180 mm'),
       'stone.edge': '2 mm',
     });
     expect(huge?.shortages).toEqual([]);
-    const [impossible] = await fitPatterns(session, 'stone', stone('10 mm', '12 mm'));
+    const {
+      fitted: [impossible],
+    } = await fitPatterns(session, 'stone', stone('10 mm', '12 mm'));
     expect(impossible?.refusal).toMatch(/A teardrop is longer than wide/);
-    expect(await fitPatterns(session, 'ring', { ring: 'US 7' })).toEqual([]);
-    expect(await fitPatterns(await openStudio(), 'stone', stone('18 mm', '13 mm'))).toEqual([]);
+    expect(await fitPatterns(session, 'ring', { ring: 'US 7' })).toEqual({ fitted: [], next: null });
+    expect(await fitPatterns(await openStudio(), 'stone', stone('18 mm', '13 mm'))).toEqual({
+      fitted: [],
+      next: null,
+    });
   });
 
   it('says how much is short of what', async () => {
     const { session, composition } = await studioWithFrame();
     done(await composePattern(session, newKey(), null, form({ ...composition, copies: 20 })));
-    const [fitted] = await fitPatterns(session, 'stone', composition.measures);
+    const {
+      fitted: [fitted],
+    } = await fitPatterns(session, 'stone', composition.measures);
     expect(fitted?.shortages).toHaveLength(2);
     expect(fitted?.shortages.every(({ missing }) => missing > 0)).toBe(true);
   });

@@ -27,7 +27,9 @@ export interface Fitted {
 }
 
 /** Composed patterns that are tried at once; the newest first. */
-const MOST = 300;
+const AT_ONCE = 40;
+/** Working a pattern out takes milliseconds: after so many, whoever else waits for an answer comes first. */
+const BREATH_MS = 8;
 
 interface Row {
   readonly number: number;
@@ -36,19 +38,25 @@ interface Row {
   readonly body: PatternBody;
 }
 
-/**
- * Tries every composed pattern that is bound to a measure on the one that is given: which suit it, how much wire each takes, and
- * whether the rack has it. Those that can be made come first, and of them those with the least to be said against.
- */
-export function fitPatterns(session: StudioSession, measure: Measure, texts: Texts): Promise<Fitted[]> {
+/** Some patterns that were tried, and which come next. */
+export interface FittedPage {
+  readonly fitted: readonly Fitted[];
+  /** The number that the next page begins under; null when these were the last. */
+  readonly next: number | null;
+}
+
+/** What is read before anything is worked out: no transaction stays open meanwhile. */
+async function readPatterns(session: StudioSession, under: number | undefined) {
   return look(session, async (tx) => {
-    const rows = await tx.select<Row>(
+    const found = await tx.select<Row>(
       `SELECT p.number, p.name, p.kind, r.body
          FROM patterns p JOIN pattern_revisions r
            ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND r.body ? 'composition' ORDER BY p.number DESC LIMIT ${MOST}`,
-      [session.studioId],
+        WHERE p.studio_id = $1 AND ($2::int IS NULL OR p.number < $2) AND r.body ? 'composition'
+        ORDER BY p.number DESC LIMIT ${AT_ONCE + 1}`,
+      [session.studioId, under ?? null],
     );
+    const rows = found.slice(0, AT_ONCE);
     const ids = rows.flatMap(({ body }) =>
       (body.composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
     );
@@ -58,38 +66,75 @@ export function fitPatterns(session: StudioSession, measure: Measure, texts: Tex
       isOffCut: each.form === 'off-cut',
     }));
     const { lengthSystem } = await settingsIn(tx);
-    const fitted = rows.flatMap((row): Fitted[] => {
-      const { composition } = row.body;
-      if (!composition) return [];
-      const resolved = resolve(composition, specs, { ...composition.measures, ...texts });
-      if (!resolved.measures.includes(measure)) return [];
-      const refusal =
-        Object.values(resolved.measuresWrong)[0] ??
-        resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean) ??
-        '';
-      const cuts = cutsOf(resolved, lengthSystem);
-      const { shortages } = proposeCuts(wantedCuts({ cuts }), stock);
-      return [
-        {
-          ...row,
-          refusal,
-          specs: Object.fromEntries(
-            composition.uses
-              .flatMap(({ wires }) => Object.values(wires))
-              .flatMap((id) => (specs[id] ? [[id, specs[id]]] : [])),
-          ),
-          wires: [...wireBySpec({ cuts })].flatMap(([specId, length]) => {
-            const spec = specs[specId];
-            return spec ? [{ spec, length }] : [];
-          }),
-          shortages: shortages.map((shortage) => ({ ...shortage, spec: specs[shortage.specId] })),
-          judgements: resolved.uses.flatMap(({ judgements }) => judgements),
-          minutes: resolved.minutes,
-        },
-      ];
-    });
-    const rank = ({ refusal, shortages, judgements }: Fitted) =>
-      (refusal ? 1e6 : 0) + (shortages.length > 0 ? 1e3 : 0) + judgements.length;
-    return fitted.sort((a, b) => rank(a) - rank(b) || a.number - b.number);
+    return {
+      rows,
+      specs,
+      stock,
+      lengthSystem,
+      next: found.length > AT_ONCE ? (rows.at(-1)?.number ?? null) : null,
+    };
   });
+}
+
+type Read = Awaited<ReturnType<typeof readPatterns>>;
+
+/**
+ * Tries composed patterns that are bound to a measure on the one that is given: which suit it, how much wire each takes, and
+ * whether the rack has it. Those that can be made come first, and of them those with the least to be said against.
+ * @param under only patterns of smaller numbers, for the pages after the first
+ */
+export async function fitPatterns(
+  session: StudioSession,
+  measure: Measure,
+  texts: Texts,
+  under?: number,
+): Promise<FittedPage> {
+  const read = await readPatterns(session, under);
+  const fitted: Fitted[] = [];
+  let since = performance.now();
+  for (const row of read.rows) {
+    const one = tryOn(row, measure, texts, read);
+    if (one) fitted.push(one);
+    if (performance.now() - since < BREATH_MS) continue;
+    await new Promise((resolve) => setImmediate(resolve));
+    since = performance.now();
+  }
+  const rank = ({ refusal, shortages, judgements }: Fitted) =>
+    (refusal ? 1e6 : 0) + (shortages.length > 0 ? 1e3 : 0) + judgements.length;
+  return { fitted: fitted.sort((a, b) => rank(a) - rank(b) || a.number - b.number), next: read.next };
+}
+
+/** A pattern on the measure; undefined when it is not bound to it. */
+function tryOn(
+  row: Row,
+  measure: Measure,
+  texts: Texts,
+  { specs, stock, lengthSystem }: Read,
+): Fitted | undefined {
+  const { composition } = row.body;
+  if (!composition) return undefined;
+  const resolved = resolve(composition, specs, { ...composition.measures, ...texts });
+  if (!resolved.measures.includes(measure)) return undefined;
+  const refusal =
+    Object.values(resolved.measuresWrong)[0] ??
+    resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean) ??
+    '';
+  const cuts = cutsOf(resolved, lengthSystem);
+  const { shortages } = proposeCuts(wantedCuts({ cuts }), stock);
+  return {
+    ...row,
+    refusal,
+    specs: Object.fromEntries(
+      composition.uses
+        .flatMap(({ wires }) => Object.values(wires))
+        .flatMap((id) => (specs[id] ? [[id, specs[id]]] : [])),
+    ),
+    wires: [...wireBySpec({ cuts })].flatMap(([specId, length]) => {
+      const spec = specs[specId];
+      return spec ? [{ spec, length }] : [];
+    }),
+    shortages: shortages.map((shortage) => ({ ...shortage, spec: specs[shortage.specId] })),
+    judgements: resolved.uses.flatMap(({ judgements }) => judgements),
+    minutes: resolved.minutes,
+  };
 }

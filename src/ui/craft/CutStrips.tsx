@@ -1,9 +1,10 @@
 'use client';
 
+import { memo } from 'react';
 import { roundSpan } from '@/core/ruler';
 import type { PlannedCut } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
-import { mm, um } from '@/core/units/length';
+import { mm, um, type Micrometres } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import type { WireSpec } from '@/core/wire/spec';
 import { Reckoned } from '../lengths';
@@ -30,43 +31,51 @@ export function CutStrips({ strips }: { strips: readonly Strip[] }) {
     <div>
       <Ruler span={span} label="Ruler for the cuts" />
       <ul className="mt-1 space-y-4">
-        {strips.map(({ key, title, cut, spec, unchosen, note }) => (
-          <li key={key}>
-            <p className="flex flex-wrap items-center gap-x-3">
-              <span className="font-display text-lg font-semibold">
-                {cut.count > 1 && `${cut.count} × `}
-                <Reckoned of={cutLengthOf(cut)} cut />
-              </span>
-              <span className="font-semibold">{title}</span>
-              {note && <span className="muted text-sm">{note}</span>}
-              <span className="ml-auto">
-                {unchosen ? (
-                  <span className="muted text-sm">
-                    {formatGauge(spec.label)} {spec.profile}, its wire is not chosen
-                  </span>
-                ) : (
-                  <WireChip spec={spec} />
-                )}
-              </span>
-            </p>
-            <WireBar
-              spec={spec}
-              length={cutLengthOf(cut)}
-              span={span}
-              marks={cut.marks.map(({ at, what }) => ({ at: mm(at), name: what }))}
-            />
-            <p className="text-sm">
-              {cut.terms.map(({ name, length, kind }, index) => (
-                <span key={name} className={kind === 'net' ? '' : 'muted'}>
-                  {index > 0 && ' + '}
-                  <Reckoned of={mm(length)} /> {name}
-                </span>
-              ))}
-            </p>
-            <MarkList marks={cut.marks.map(({ at, what }) => ({ at: mm(at), what }))} on={title} />
-          </li>
+        {strips.map((strip) => (
+          <CutStrip key={strip.key} strip={strip} span={span} />
         ))}
       </ul>
     </div>
   );
 }
+
+/** One cut against the ruler; drawn anew only when it, or the ruler, changes. */
+const CutStrip = memo(function CutStrip({ strip, span }: { strip: Strip; span: Micrometres }) {
+  const { title, cut, spec, unchosen, note } = strip;
+  return (
+    <li>
+      <p className="flex flex-wrap items-center gap-x-3">
+        <span className="font-display text-lg font-semibold">
+          {cut.count > 1 && `${cut.count} × `}
+          <Reckoned of={cutLengthOf(cut)} cut />
+        </span>
+        <span className="font-semibold">{title}</span>
+        {note && <span className="muted text-sm">{note}</span>}
+        <span className="ml-auto">
+          {unchosen ? (
+            <span className="muted text-sm">
+              {formatGauge(spec.label)} {spec.profile}, its wire is not chosen
+            </span>
+          ) : (
+            <WireChip spec={spec} />
+          )}
+        </span>
+      </p>
+      <WireBar
+        spec={spec}
+        length={cutLengthOf(cut)}
+        span={span}
+        marks={cut.marks.map(({ at, what }) => ({ at: mm(at), name: what }))}
+      />
+      <p className="text-sm">
+        {cut.terms.map(({ name, length, kind }, index) => (
+          <span key={name} className={kind === 'net' ? '' : 'muted'}>
+            {index > 0 && ' + '}
+            <Reckoned of={mm(length)} /> {name}
+          </span>
+        ))}
+      </p>
+      <MarkList marks={cut.marks.map(({ at, what }) => ({ at: mm(at), what }))} on={title} />
+    </li>
+  );
+});

@@ -46,7 +46,7 @@ export async function writeBar(page: Page, name: string, wire: RegExp): Promise<
   await page.getByLabel('Net length of each').fill('150 mm');
   await page.getByLabel('Step 1').fill('hammer it');
   await page.getByLabel('Minutes').fill('6');
-  await page.getByRole('button', { name: 'Hang it in the room' }).click();
+  await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
 }
 

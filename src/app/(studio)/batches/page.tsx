@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { listBatches, type BatchSummary } from '@/studio/batches/batches';
 import { EmptyPlace } from '@/ui/EmptyPlace';

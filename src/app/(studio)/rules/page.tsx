@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { lastBookCheck } from '@/studio/books/lastCheck';
 import { listPeople } from '@/studio/people/helpers';
 import { listSpecs } from '@/studio/wire/specs';

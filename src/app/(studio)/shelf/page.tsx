@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { COST_UNITS_PER_MINOR } from '@/core/units/money';
 import { showShelf } from '@/studio/shelf/shelf';

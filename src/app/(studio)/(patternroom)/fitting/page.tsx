@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
 import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
@@ -16,7 +16,7 @@ import { WireChip } from '@/ui/WireChip';
 
 export const metadata = { title: 'Fitting' };
 
-const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring', 'bead'] as const;
+const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring', 'bead', 'under'] as const;
 type Asked = Partial<Record<(typeof FIELDS)[number], string>>;
 
 const MEASURED = [
@@ -38,8 +38,11 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
   const chosen = stones.find(({ number }) => number === numberOnTag('stone', asked.stone ?? ''));
   const tried = triedOn(asked, chosen);
   const wrong = tried ? wrongIn(tried) : {};
-  const fitted =
-    tried && Object.keys(wrong).length === 0 ? await fitPatterns(session, tried.measure, tried.texts) : [];
+  const under = /^\d{1,8}$/.test(asked.under ?? '') ? Number(asked.under) : undefined;
+  const { fitted, next } =
+    tried && Object.keys(wrong).length === 0
+      ? await fitPatterns(session, tried.measure, tried.texts, under)
+      : { fitted: [], next: null };
   const suited = fitted.filter(({ refusal }) => refusal === '');
   const ready = suited.filter(({ shortages }) => shortages.length === 0);
   return (
@@ -137,6 +140,16 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
           <Tried key={each.number} fitted={each} texts={tried?.texts ?? {}} />
         ))}
       </ul>
+      {next !== null && (
+        <p className="no-print mt-4">
+          <Link
+            className="btn"
+            href={`/fitting?${new URLSearchParams({ ...asked, under: String(next) }).toString()}`}
+          >
+            Try the patterns before these
+          </Link>
+        </p>
+      )}
     </>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { ringParameter } from '@/core/technique/reach';
@@ -19,6 +19,7 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
+import { useSettled } from '@/ui/useSettled';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
@@ -48,44 +49,72 @@ function answerOf(
   return { answer: { technique, values: read.value, plan: planned.value }, wrong: {}, refusal: '' };
 }
 
+/** What is asked. */
+interface Question {
+  readonly technique: AnyTechnique;
+  readonly texts: Texts;
+  readonly metal: MetalId;
+}
+
+/** The address follows a moment after the last key: it makes the router look at the whole page again. */
+const ADDRESS_MS = 300;
+
+function useAddress({ technique, texts, metal }: Question, initial: Question): void {
+  const isAsked = technique !== initial.technique || texts !== initial.texts || metal !== initial.metal;
+  useEffect(() => {
+    if (!isAsked) return;
+    const write = () => {
+      const address = new URLSearchParams({ of: technique.id, ...texts, metal });
+      window.history.replaceState(null, '', `?${address.toString()}`);
+    };
+    const timer = setTimeout(write, ADDRESS_MS);
+    window.addEventListener('pagehide', write);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', write);
+    };
+  }, [isAsked, technique, texts, metal]);
+}
+
 /** The lengths that a technique takes, while one types: nothing is saved, and the address keeps it all. */
 export function QuickAnswer({ initialId, initialTexts }: { initialId: string; initialTexts: Texts }) {
   const { system } = useLengths();
-  const [technique, setTechnique] = useState(() => techniqueOf(initialId) as AnyTechnique);
-  const [texts, setTexts] = useState(() => startTexts(technique, system, initialTexts));
-  const [metal, setMetal] = useState<MetalId>(() =>
-    METALS.some(({ id }) => id === initialTexts['metal']) ? (initialTexts['metal'] as MetalId) : 'copper',
-  );
-  const now = answerOf(technique, texts, system);
+  const [initial] = useState((): Question => {
+    const technique = techniqueOf(initialId) as AnyTechnique;
+    const told = METALS.find(({ id }) => id === initialTexts['metal']);
+    return { technique, texts: startTexts(technique, system, initialTexts), metal: told?.id ?? 'copper' };
+  });
+  const [question, setQuestion] = useState(initial);
+  useAddress(question, initial);
+  const { technique, texts, metal } = question;
+  // What is typed is shown at once, what comes of it when the typing pauses.
+  const typed = useSettled(question);
+  const settled = typed.technique === technique && typed.metal === metal ? typed : question;
+  const now = useMemo(() => answerOf(settled.technique, settled.texts, system), [settled, system]);
   const [kept, setKept] = useState(now.answer);
-  if (
-    now.answer &&
-    kept &&
-    (kept.technique !== technique || JSON.stringify(kept.values) !== JSON.stringify(now.answer.values))
-  )
-    setKept(now.answer);
-  const shown = now.answer ?? (kept?.technique === technique ? kept : undefined);
+  if (now.answer && kept !== now.answer) setKept(now.answer);
+  const shown = now.answer ?? (kept?.technique === settled.technique ? kept : undefined);
 
-  const remember = (id: string, next: Texts, of: MetalId) => {
-    const address = new URLSearchParams({ of: id, ...next, metal: of });
-    window.history.replaceState(null, '', `?${address.toString()}`);
-  };
-  const fill = (more: Texts) => {
-    const next = { ...texts, ...more };
-    setTexts(next);
-    remember(technique.id, next, metal);
-  };
-  const pick = (id: string) => {
-    const picked = techniqueOf(id);
-    if (!picked) return;
-    const next = startTexts(picked, system);
-    setTechnique(picked);
-    setTexts(next);
-    remember(id, next, metal);
-  };
-  const known = knownWires(technique.parameters, texts, metal);
-  const judgements = shown ? judgePlan(technique, shown.values, shown.plan, known) : [];
+  const fill = (more: Texts) => setQuestion((before) => ({ ...before, texts: { ...before.texts, ...more } }));
+  const pick = useCallback(
+    (id: string) => {
+      const picked = techniqueOf(id);
+      if (picked)
+        setQuestion((before) => ({ ...before, technique: picked, texts: startTexts(picked, system) }));
+    },
+    [system],
+  );
+  const known = useMemo(
+    () => knownWires(settled.technique.parameters, settled.texts, settled.metal),
+    [settled],
+  );
+  const judgements = useMemo(
+    () => (shown ? judgePlan(shown.technique, shown.values, shown.plan, known) : []),
+    [shown, known],
+  );
   const keys = Object.keys(technique.parameters);
+  /** While a technique was just picked, what is shown is another's. */
+  const own = shown?.technique === technique ? shown : undefined;
 
   return (
     <>
@@ -96,17 +125,17 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
           <ParameterFields
             parameters={technique.parameters}
             texts={texts}
-            wrong={now.wrong}
+            wrong={settled.technique === technique ? now.wrong : {}}
             judgements={judgements}
             onChange={(field, text) => fill({ [field]: text })}
             onFill={fill}
           />
-          {technique.parameters['stone']?.kind === 'stone' && shown && (
-            <StoneHanging stone={shown.values['stone'] as StoneSize} />
+          {technique.parameters['stone']?.kind === 'stone' && own && (
+            <StoneHanging stone={own.values['stone'] as StoneSize} />
           )}
-          {ringParameter(technique) !== undefined && shown && (
+          {ringParameter(technique) !== undefined && own && (
             <div className="mt-3">
-              <RingReach technique={technique} values={shown.values} />
+              <RingReach technique={technique} values={own.values} />
             </div>
           )}
           <label className="mt-3 block text-sm font-semibold">
@@ -114,11 +143,9 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
             <select
               className="select w-full text-base font-normal"
               value={metal}
-              onChange={(event) => {
-                const of = event.target.value as MetalId;
-                setMetal(of);
-                remember(technique.id, texts, of);
-              }}
+              onChange={({ target: { value } }) =>
+                setQuestion((before) => ({ ...before, metal: value as MetalId }))
+              }
             >
               {METALS.map(({ id, name }) => (
                 <option key={id} value={id}>
@@ -139,7 +166,7 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
               {now.refusal}
             </p>
           )}
-          {shown && <Shown answer={shown} metal={metal} known={known} />}
+          {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
@@ -159,7 +186,7 @@ function headline({ plan, values }: Answer, system: LengthSystem): string {
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : (all[0] ?? '');
 }
 
-function Shown({
+const Shown = memo(function Shown({
   answer: { technique, values, plan },
   metal,
   known,
@@ -168,7 +195,7 @@ function Shown({
   metal: MetalId;
   known: Readonly<Record<string, KnownWire>>;
 }) {
-  const metalOf = () => metal;
+  const metalOf = useCallback(() => metal, [metal]);
   const grams = massOfPlan(plan, values, metalOf);
   return (
     <>
@@ -227,4 +254,4 @@ function Shown({
       </section>
     </>
   );
-}
+});

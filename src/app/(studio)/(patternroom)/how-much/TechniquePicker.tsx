@@ -1,11 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import type { AnyTechnique } from '@/core/technique/registry';
 
 /** Every technique by its group: type a part of its name, arrows move, Enter picks. */
-export function TechniquePicker({
+export const TechniquePicker = memo(function TechniquePicker({
   techniques,
   chosen,
   onPick,
@@ -68,4 +68,4 @@ export function TechniquePicker({
       </div>
     </nav>
   );
-}
+});

@@ -87,7 +87,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
         <FormEnd
           problem={problem}
           sending={sending}
-          action={base ? 'Write the new revision' : 'Hang it in the room'}
+          action={base ? 'Save the new revision' : 'Save pattern'}
           busy="Writing …"
         />
       </div>

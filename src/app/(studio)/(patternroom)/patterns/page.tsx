@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { ImportPattern } from './ImportPattern';

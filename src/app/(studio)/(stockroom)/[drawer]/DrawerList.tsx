@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef } from 'react';
 import type { DrawerSlug } from '@/app/lib/drawers';
 import { formatDiameter } from '@/core/units/length';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';

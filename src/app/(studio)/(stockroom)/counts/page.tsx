@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { tag } from '@/core/tag';
 import { listCounts } from '@/studio/counting/counting';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
 import { MOVEMENT_WORDS } from '@/app/lib/words';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { MOVEMENT_WORDS } from '@/app/lib/words';
 import type { Measure } from '@/core/stock/amount';
 import { tag } from '@/core/tag';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { Measure } from '@/core/stock/amount';
 import { setAsidesOf } from '@/studio/batches/setAsidesOf';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef } from 'react';
 import { metalOf, type MetalId } from '@/core/wire/metal';
 import type { RackFilterChoices, RackQuery } from '@/studio/wire/rack';

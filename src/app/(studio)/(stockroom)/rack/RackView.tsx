@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef } from 'react';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { showRack, type RackQuery } from '@/studio/wire/rack';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Length } from '@/ui/lengths';

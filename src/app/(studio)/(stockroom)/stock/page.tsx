@@ -1,5 +1,5 @@
 import { TAG_PATHS } from '@/core/tag';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { WARE_WORDS, WARES } from '@/core/stock/ware';
 import { sumCosts } from '@/core/units/money';

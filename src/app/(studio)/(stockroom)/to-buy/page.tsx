@@ -1,5 +1,5 @@
 import { TAG_PATHS } from '@/core/tag';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { sumCosts } from '@/core/units/money';
 import { listToBuy, type ShoppingLine } from '@/studio/toBuy/toBuy';

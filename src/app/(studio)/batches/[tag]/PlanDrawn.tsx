@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { um, type Micrometres } from '@/core/units/length';

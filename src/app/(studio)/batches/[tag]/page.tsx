@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
 import { showBatch, type BatchView, type PickedPart } from '@/studio/batches/batches';

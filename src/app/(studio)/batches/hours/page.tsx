@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
 import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/batches/benchHours';

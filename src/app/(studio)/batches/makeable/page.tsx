@@ -1,5 +1,5 @@
 import { addDays, formatISO } from 'date-fns';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Suspense } from 'react';
 import { type StoppedBy } from '@/core/batch/makeable';
 import { AIMS, type Aim } from '@/core/batch/makeableProblem';

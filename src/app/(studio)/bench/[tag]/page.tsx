@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
 import { proposeMaking } from '@/studio/making/proposeMaking';

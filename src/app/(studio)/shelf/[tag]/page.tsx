@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
 import { showPiece } from '@/studio/shelf/shelf';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { minutesOf, partsCost, wireBySpec } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { resolve } from '@/core/pattern/composition';

@@ -12,6 +12,7 @@ import {
   type TechniqueUse,
 } from '@/core/pattern/composition';
 import type { StoneSize } from '@/core/technique/parameter';
+import type { Texts } from '@/core/technique/readTexts';
 import { techniqueOf } from '@/core/technique/registry';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
@@ -21,10 +22,11 @@ import { CutStrips } from '@/ui/craft/CutStrips';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
-import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
+import { useSame } from '@/ui/useSame';
+import { useSettled } from '@/ui/useSettled';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
@@ -58,7 +60,12 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
   const keeping = useKeeping(base, draft);
   const { composition } = now;
   const byId: Specs = useMemo(() => Object.fromEntries(specs.map((spec) => [spec.id, spec])), [specs]);
-  const resolved = resolve(composition, byId);
+  // What is typed is shown at once, what comes of it when the typing pauses; what is added, moved or taken away is no typing.
+  const typed = useSettled(composition);
+  const settled = isSameWork(typed, composition) ? typed : composition;
+  const resolved = useMemo(() => resolve(settled, byId), [settled, byId]);
+  const steps = useSame(resolved.steps);
+  const faults = useSame(resolved.faults);
   useKeys(
     useMemo(
       () => [
@@ -70,13 +77,51 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
   );
 
   const compose = useCallback(
-    (next: Composition, label = '') => change({ ...now, composition: next }, label),
-    [change, now],
+    (next: (before: Composition) => Composition, label = '') =>
+      change((before) => ({ ...before, composition: next(before.composition) }), label),
+    [change],
   );
-  const metalOf = useCallback(
-    (use: TechniqueUse) => (wire: string) => byId[use.wires[wire] ?? '']?.metal ?? UNCHOSEN,
-    [byId],
+  const setMeasures = useCallback(
+    (texts: Texts, label = '') =>
+      compose((before) => ({ ...before, measures: { ...before.measures, ...texts } }), label),
+    [compose],
   );
+  const changeUse = useCallback(
+    (id: string, next: Partial<TechniqueUse>, label: string) =>
+      compose((before) => withUse(before, id, next), label),
+    [compose],
+  );
+  const removeUse = useCallback((id: string) => compose((before) => withoutUse(before, id)), [compose]);
+  const addTechnique = useCallback(
+    (id: string) => {
+      const technique = techniqueOf(id);
+      if (technique) compose((before) => withTechnique(before, technique, byId));
+    },
+    [byId, compose],
+  );
+  const changeParts = useCallback(
+    (next: (parts: PatternDraft['parts']) => PatternDraft['parts'], label?: string) =>
+      change((before) => ({ ...before, parts: next(before.parts) }), label),
+    [change],
+  );
+  const swap = useCallback((next: Composition) => compose(() => next), [compose]);
+  const move = useCallback(
+    (step: string, to: number) =>
+      compose((before) =>
+        withStepAt(
+          before,
+          resolve(before, byId).steps.map(({ id }) => id),
+          step,
+          to,
+        ),
+      ),
+    [byId, compose],
+  );
+  const override = useCallback(
+    (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
+    [compose],
+  );
+  const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
   return (
@@ -100,7 +145,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
             disabled={keeping.busy}
             onClick={keeping.keep}
           >
-            {keeping.busy ? 'Keeping …' : base ? 'Keep the new revision' : 'Hang it in the room'}
+            {keeping.busy ? 'Saving …' : base ? 'Save the new revision' : 'Save pattern'}
           </button>
         </div>
       </div>
@@ -126,12 +171,7 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
           <section className="leaf p-4" aria-label="What it is made for">
             <h2 className="mb-2">What it is made for</h2>
             {resolved.measures.includes('stone') && stones.length > 0 && (
-              <StoneFromStock
-                stones={stones}
-                onChoose={(measures) =>
-                  compose({ ...composition, measures: { ...composition.measures, ...measures } })
-                }
-              />
+              <StoneFromStock stones={stones} onChoose={setMeasures} />
             )}
             <div className="mt-3">
               <ParameterFields
@@ -139,15 +179,8 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
                 texts={composition.measures}
                 wrong={resolved.measuresWrong}
                 judgements={[]}
-                onChange={(field, text) =>
-                  compose(
-                    { ...composition, measures: { ...composition.measures, [field]: text } },
-                    `measure.${field}`,
-                  )
-                }
-                onFill={(texts) =>
-                  compose({ ...composition, measures: { ...composition.measures, ...texts } })
-                }
+                onChange={(field, text) => setMeasures({ [field]: text }, `measure.${field}`)}
+                onFill={setMeasures}
               />
             </div>
             {resolved.measured['stone'] !== undefined && (
@@ -156,21 +189,24 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
           </section>
         )}
         <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
-          <AddTechnique
-            onAdd={(id) => add(composition, id, byId, compose)}
-            first={composition.uses.length === 0}
-          />
+          <AddTechnique onAdd={addTechnique} first={composition.uses.length === 0} />
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
-            {resolved.uses.map((each) => (
-              <UseCard
-                key={each.use.id}
-                resolved={each}
-                specs={specs}
-                metalOf={metalOf}
-                onChange={(id, next, label) => compose(withUse(composition, id, next), label)}
-                onRemove={(id) => compose(withoutUse(composition, id))}
-              />
-            ))}
+            {resolved.uses.map((each) => {
+              const use = used.get(each.use.id);
+              return (
+                use && (
+                  <UseCard
+                    key={use.id}
+                    use={use}
+                    resolved={each}
+                    specs={specs}
+                    byId={byId}
+                    onChange={changeUse}
+                    onRemove={removeUse}
+                  />
+                )
+              );
+            })}
           </div>
           {resolved.cuts.length > 0 && (
             <section className="leaf p-4" aria-label="Cuts">
@@ -185,39 +221,18 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
           )}
         </div>
         <section className="leaf p-4" aria-label="Wires and parts">
-          <SwapWires
-            composition={composition}
-            resolved={resolved}
-            specs={specs}
-            byId={byId}
-            onSwap={(next) => compose(next)}
-          />
-          <PartsList
-            parts={now.parts}
-            wanted={resolved.parts}
-            onChange={(parts, label) => change({ ...now, parts }, label)}
-          />
+          <SwapWires composition={settled} resolved={resolved} specs={specs} byId={byId} onSwap={swap} />
+          <PartsList parts={now.parts} wanted={resolved.parts} onChange={changeParts} />
         </section>
         {resolved.steps.length > 0 && (
           <section className="leaf p-4" aria-label="Steps">
             <h2>Order of work</h2>
             <StepOrder
-              steps={resolved.steps}
-              faults={resolved.faults}
+              steps={steps}
+              faults={faults}
               severalTechniques={resolved.uses.length > 1}
-              onMove={(step, to) =>
-                compose(
-                  withStepAt(
-                    composition,
-                    resolved.steps.map(({ id }) => id),
-                    step,
-                    to,
-                  ),
-                )
-              }
-              onOverride={(fault) =>
-                compose({ ...composition, overridden: [...composition.overridden, fault] })
-              }
+              onMove={move}
+              onOverride={override}
             />
           </section>
         )}
@@ -226,7 +241,13 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
   );
 }
 
-function add(composition: Composition, id: string, specs: Specs, compose: (next: Composition) => void): void {
-  const technique = techniqueOf(id);
-  if (technique) compose(withTechnique(composition, technique, specs));
-}
+/** Whether two compositions differ by no more than what is typed into fields. */
+const isSameWork = (a: Composition, b: Composition): boolean =>
+  a.order === b.order &&
+  a.overridden === b.overridden &&
+  a.copies === b.copies &&
+  a.uses.length === b.uses.length &&
+  a.uses.every(({ id, wires, own }, index) => {
+    const other = b.uses[index];
+    return other?.id === id && other.wires === wires && other.own === own;
+  });

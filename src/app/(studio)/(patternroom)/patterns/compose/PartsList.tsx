@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { TextInput } from '@/ui/form/Field';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { Fold } from '@/ui/Fold';
@@ -10,7 +11,7 @@ interface PartsListProps {
   readonly parts: readonly PartDraft[];
   /** Beads and stones that the techniques want. */
   readonly wanted: readonly { readonly name: string; readonly count: number }[];
-  readonly onChange: (parts: readonly PartDraft[], label?: string) => void;
+  readonly onChange: (change: (parts: readonly PartDraft[]) => readonly PartDraft[], label?: string) => void;
 }
 
 const FIELDS = [
@@ -20,7 +21,7 @@ const FIELDS = [
 ] as const;
 
 /** Beads, stones and findings by count and cost; what the techniques want can be taken over. */
-export function PartsList({ parts, wanted, onChange }: PartsListProps) {
+export const PartsList = memo(function PartsList({ parts, wanted, onChange }: PartsListProps) {
   const currency = useCurrency();
   const missing = wanted.filter(({ name }) => !parts.some((part) => part.name === name));
   return (
@@ -32,9 +33,9 @@ export function PartsList({ parts, wanted, onChange }: PartsListProps) {
             type="button"
             className="link"
             onClick={() =>
-              onChange([
-                ...parts,
-                ...missing.map(({ name, count }) => ({ name, count: String(count), unitCost: '0' })),
+              onChange((before) => [
+                ...before,
+                ...missing.map(({ name, count }) => ({ name, count: String(count), unitCost: '' })),
               ])
             }
           >
@@ -52,11 +53,10 @@ export function PartsList({ parts, wanted, onChange }: PartsListProps) {
                 {field === 'unitCost' && `, ${currency}`}
                 <TextInput
                   value={part[field]}
-                  onChange={(event) =>
+                  onChange={({ target: { value } }) =>
                     onChange(
-                      parts.map((each, at) =>
-                        at === index ? { ...each, [field]: event.target.value } : each,
-                      ),
+                      (before) =>
+                        before.map((each, at) => (at === index ? { ...each, [field]: value } : each)),
                       `part.${index}.${field}`,
                     )
                   }
@@ -66,13 +66,13 @@ export function PartsList({ parts, wanted, onChange }: PartsListProps) {
           </div>
           <RemoveButton
             what={part.name || 'the part'}
-            onClick={() => onChange(parts.filter((_, at) => at !== index))}
+            onClick={() => onChange((before) => before.filter((_, at) => at !== index))}
           />
         </fieldset>
       ))}
-      <AddButton onClick={() => onChange([...parts, { name: '', count: '1', unitCost: '' }])}>
+      <AddButton onClick={() => onChange((before) => [...before, { name: '', count: '1', unitCost: '' }])}>
         Add a bead or finding
       </AddButton>
     </Fold>
   );
-}
+});

@@ -15,7 +15,7 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
           <TextInput
             {...ties}
             value={now.name}
-            onChange={(event) => change({ ...now, name: event.target.value }, 'name')}
+            onChange={({ target: { value } }) => change((draft) => ({ ...draft, name: value }), 'name')}
           />
         )}
       </Field>
@@ -26,7 +26,7 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
               {...ties}
               className="select w-full text-base"
               value={now.kind}
-              onChange={(event) => change({ ...now, kind: event.target.value })}
+              onChange={({ target: { value } }) => change((draft) => ({ ...draft, kind: value }))}
             >
               {PATTERN_KINDS.map((kind) => (
                 <option key={kind}>{kind}</option>
@@ -34,14 +34,17 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
             </select>
           )}
         </Field>
-        <Field label="Alike in it" hint="2 for a pair">
+        <Field label="Pieces alike" hint="2 for a pair">
           {(ties) => (
             <select
               {...ties}
               className="select w-full text-base"
               value={composition.copies}
-              onChange={(event) =>
-                change({ ...now, composition: { ...composition, copies: Number(event.target.value) } })
+              onChange={({ target: { value } }) =>
+                change((draft) => ({
+                  ...draft,
+                  composition: { ...draft.composition, copies: Number(value) },
+                }))
               }
             >
               {[1, 2, 3, 4, 5, 6, 8, 10, 12].map((count) => (
@@ -58,7 +61,7 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
             rows={2}
             className="textarea w-full text-base"
             value={now.notes}
-            onChange={(event) => change({ ...now, notes: event.target.value }, 'notes')}
+            onChange={({ target: { value } }) => change((draft) => ({ ...draft, notes: value }), 'notes')}
           />
         )}
       </Field>

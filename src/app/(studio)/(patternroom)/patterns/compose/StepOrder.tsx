@@ -16,6 +16,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
+import { memo } from 'react';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import type { OrderFault } from '@/core/judgement/order';
 import type { ResolvedStep } from '@/core/pattern/composition';
@@ -30,7 +31,13 @@ interface StepOrderProps {
 }
 
 /** The steps in the order of the work: dragged, or moved with the arrows; what comes too late says so. */
-export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride }: StepOrderProps) {
+export const StepOrder = memo(function StepOrder({
+  steps,
+  faults,
+  severalTechniques,
+  onMove,
+  onOverride,
+}: StepOrderProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -80,7 +87,7 @@ export function StepOrder({ steps, faults, severalTechniques, onMove, onOverride
       </SortableContext>
     </DndContext>
   );
-}
+});
 
 function Step({
   step: { id, name, minutes, cautions, stops, use },

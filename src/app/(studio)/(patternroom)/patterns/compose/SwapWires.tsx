@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { swapThroughout, type Swap, type Swapped } from '@/core/pattern/changes';
 import { resolve, type Composition, type Resolved, type Specs } from '@/core/pattern/composition';
 import { METALS, TEMPERS, type MetalId, type Temper } from '@/core/wire/metal';
@@ -21,7 +21,13 @@ const wireOf = ({ cuts }: Resolved): number =>
   cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0) / 1000;
 
 /** Swaps metal, temper or gauge throughout, and says what changes before it does. */
-export function SwapWires({ composition, resolved, specs, byId, onSwap }: SwapWiresProps) {
+export const SwapWires = memo(function SwapWires({
+  composition,
+  resolved,
+  specs,
+  byId,
+  onSwap,
+}: SwapWiresProps) {
   const [metal, setMetal] = useState('');
   const [temper, setTemper] = useState('');
   const [only, setOnly] = useState('');
@@ -70,7 +76,7 @@ export function SwapWires({ composition, resolved, specs, byId, onSwap }: SwapWi
       </button>
     </Fold>
   );
-}
+});
 
 function Choice({
   label,

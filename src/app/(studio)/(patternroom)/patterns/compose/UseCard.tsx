@@ -1,29 +1,51 @@
 'use client';
 
-import { useId } from 'react';
-import { MEASURES, measureOf, type ResolvedUse, type TechniqueUse } from '@/core/pattern/composition';
+import { memo, useCallback, useId, useState } from 'react';
+import {
+  MEASURES,
+  measureOf,
+  type ResolvedUse,
+  type Specs,
+  type TechniqueUse,
+} from '@/core/pattern/composition';
 import type { Parameter } from '@/core/technique/parameter';
-import type { MetalId } from '@/core/wire/metal';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
 import { WireChoice } from './WireChoice';
 
 interface UseCardProps {
+  /** As it is typed. */
+  readonly use: TechniqueUse;
+  /** As it was worked out last: a moment behind what is typed. */
   readonly resolved: ResolvedUse;
   readonly specs: readonly KnownSpec[];
-  readonly metalOf: (use: TechniqueUse) => (wire: string) => MetalId;
+  readonly byId: Specs;
   readonly onChange: (id: string, change: Partial<TechniqueUse>, tag: string) => void;
   readonly onRemove: (id: string) => void;
 }
 
 /** A technique of the pattern: drawn, with its parameters and what the trade says of them. */
-export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCardProps) {
-  const { use, technique, values, plan, wrong, refusal, judgements } = resolved;
+export const UseCard = memo(function UseCard({
+  use,
+  resolved,
+  specs,
+  byId,
+  onChange,
+  onRemove,
+}: UseCardProps) {
+  const { technique, values, plan, wrong, refusal, judgements } = resolved;
+  const { wires } = use;
+  const metalOf = useCallback((wire: string) => byId[wires[wire] ?? '']?.metal ?? UNCHOSEN, [byId, wires]);
+  // Once something in it is wrong it stays open: a fold that shut as the last digit made it right took the field away.
+  const isWrong = Object.keys(wrong).length > 0;
+  const [open, setOpen] = useState(isWrong);
+  if (isWrong && !open) setOpen(true);
   const heading = useId();
   const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
   const before = (key: string, parameter: Parameter) => {
@@ -71,7 +93,7 @@ export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCar
       {plan && values && (
         <PlanDrawing
           drawing={drawingOf(plan, values)}
-          metalOf={metalOf(use)}
+          metalOf={metalOf}
           label={`${use.name}, drawn to scale`}
           className="mt-2 h-40 w-full"
         />
@@ -82,7 +104,11 @@ export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCar
         </p>
       )}
       <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />
-      <details className="mt-2" open={Object.keys(wrong).length > 0 || undefined}>
+      <details
+        className="mt-2"
+        open={open}
+        onToggle={({ currentTarget }) => setOpen(currentTarget.open || isWrong)}
+      >
         <summary className="min-h-11 cursor-pointer content-center font-semibold">
           Its measures and wires{judgements.length > 0 && ` · ${judgements.length} to consider`}
         </summary>
@@ -111,7 +137,7 @@ export function UseCard({ resolved, specs, metalOf, onChange, onRemove }: UseCar
       </details>
     </section>
   );
-}
+});
 
 /** Wires with one chosen, or given up. */
 function chosen(wires: TechniqueUse['wires'], key: string, specId: string): TechniqueUse['wires'] {

@@ -15,8 +15,11 @@ export interface Draft<T> {
   readonly now: T;
   /** Whether this is work of an earlier visit. */
   readonly restored: boolean;
-  /** @param tag changes of one tag that follow each other are taken back together */
-  readonly change: (next: T, tag?: string) => void;
+  /**
+   * Always the same function, so that what it is handed to need not be drawn anew.
+   * @param tag changes of one tag that follow each other are taken back together
+   */
+  readonly change: (next: (now: T) => T, tag?: string) => void;
   readonly undo: (() => void) | undefined;
   readonly redo: (() => void) | undefined;
   /** Forgets what is kept on this device. */
@@ -62,11 +65,11 @@ export function useDraft<T>(key: string, given: T, isDraft: (value: unknown) => 
   }, [isTouched, key, now]);
 
   const change = useCallback(
-    (next: T, tag = '') =>
+    (next: (now: T) => T, tag = '') =>
       setHistory((history) => ({
         past:
           tag !== '' && tag === history.tag ? history.past : [...history.past, history.now].slice(-MOST_BACK),
-        now: next,
+        now: next(history.now),
         future: [],
         tag,
       })),

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { listPlacesAndSpools } from '@/app/lib/hints';
 import { pageMember } from '@/app/lib/member';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useState } from 'react';
 import type { ImportView, Mapping } from '@/studio/lists/importFile';
 import { Fold } from '@/ui/Fold';

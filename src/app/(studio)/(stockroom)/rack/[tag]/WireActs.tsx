@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { isTwisted } from '@/core/wire/profile';
 import type { WireSpec } from '@/core/wire/spec';

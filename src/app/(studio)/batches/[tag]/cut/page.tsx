@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
@@ -170,7 +170,6 @@ function StillToCut({ table: { number, rest, next } }: { table: CuttingTable }) 
                   <Link
                     key={cutKey(cut)}
                     href={`/batches/${tag('batch', number)}/cut?wire=${cutKey(cut)}`}
-                    prefetch={false}
                     className={`btn btn-sm min-h-11 ${isNext ? 'btn-active' : ''}`}
                     title={cut.name}
                     aria-current={isNext || undefined}

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { tag } from '@/core/tag';
 import { proposeFromTray } from '@/studio/making/proposeMaking';
