@@ -18,6 +18,13 @@ const spiralTo = (angle: number, pitch: number): number =>
 export const flatSpiral = (from: number, to: number, pitch: number): number =>
   spiralTo((2 * Math.PI * to) / pitch, pitch) - spiralTo((2 * Math.PI * from) / pitch, pitch);
 
+/**
+ * The radius at which the centre line of a spiral ends that a calliper reads a width over: opposite its end the wire lies half a
+ * pitch further in, so the width is R + (R − p/2) + D.
+ */
+export const spiralEnd = (across: number, wire: number, pitch: number): number =>
+  (across - wire) / 2 + pitch / 4;
+
 /** How much longer a strand is than the twist it lies in: √[1 + (πdT)²] for T turns per mm of two wires of a diameter. */
 export const twistTakeUp = (wire: number, turnsPerMm: number): number =>
   Math.hypot(1, Math.PI * wire * turnsPerMm);

@@ -1,6 +1,6 @@
 import type { Path } from '../geometry/path';
 import { ok, refuse, type Result } from '../result';
-import { mirrored, repeatsFor, weaveNeed, weavePaths, wireFor } from '../weave/consume';
+import { mirrored, repeatsFor, repeatsWithin, weaveNeed, weavePaths, wireFor } from '../weave/consume';
 import { printWeave, wiresOf, type Weave } from '../weave/notation';
 import type { WireSize } from './parameter';
 import { straight } from './shapes';
@@ -15,6 +15,8 @@ export interface Strip {
   readonly covered: number;
   /** How far each repeat moves on. */
   readonly advance: number;
+  /** Turns of the weaving wire, all together; a figure-eight is two. */
+  readonly wraps: number;
   readonly wires: number;
   /** From one frame wire’s centre to the next one’s. */
   readonly step: number;
@@ -25,8 +27,30 @@ export interface Strip {
   readonly weaving: readonly Path[];
 }
 
-/** Weaves over frame wires until a length is covered. @returns a sentence when the weave never gets there */
-export function stripOf(woven: Weave, base: WireSize, weaving: WireSize, long: number): Result<Strip> {
+/** Minutes that one turn of a weave takes, however its repeat is written. */
+const MINUTES_A_WRAP = 0.14;
+
+/** Minutes to weave a strip: by its turns. */
+export const minutesToWeave = ({ wraps }: Pick<Strip, 'wraps'>): number => wraps * MINUTES_A_WRAP;
+
+const wrapsIn = (groups: Weave['repeat']): number =>
+  groups.reduce(
+    (sum, group) =>
+      sum + (group.kind === 'pass' ? 0 : group.kind === 'eight' ? 2 * group.wraps : group.wraps),
+    0,
+  );
+
+/**
+ * Weaves over frame wires until a length is covered, or as far as whole repeats go within it.
+ * @returns a sentence when the weave never gets there
+ */
+export function stripOf(
+  woven: Weave,
+  base: WireSize,
+  weaving: WireSize,
+  long: number,
+  fit: 'covering' | 'within' = 'covering',
+): Result<Strip> {
   const wires = {
     base: base.width,
     profile: base.profile === 'square' ? ('square' as const) : ('round' as const),
@@ -35,7 +59,7 @@ export function stripOf(woven: Weave, base: WireSize, weaving: WireSize, long: n
   const need = weaveNeed(woven, wires);
   if (need.advance <= 0)
     return refuse('This weave does not move on along the frame; give it a wrap, like A3 AB2.');
-  const repeats = repeatsFor(need, long);
+  const repeats = fit === 'covering' ? repeatsFor(need, long) : repeatsWithin(need, long);
   if (repeats > MOST_REPEATS) return refuse(`That is ${repeats} repeats; ${MOST_REPEATS} are allowed.`);
   const covered = repeats * need.advance + need.closeAdvance;
   const step = base.width + need.gap;
@@ -44,6 +68,7 @@ export function stripOf(woven: Weave, base: WireSize, weaving: WireSize, long: n
     repeats,
     covered,
     advance: need.advance,
+    wraps: repeats * wrapsIn(woven.repeat) + wrapsIn(woven.close),
     wires: count,
     step,
     across: (count - 1) * step + base.width,
@@ -70,12 +95,14 @@ export const bent = (paths: readonly Path[], radius: number, along: number, star
  * @param tails at each end of a frame wire and of the weaving wire, mm
  * @param middle what the middle of the strip becomes
  * @param ends what a frame wire becomes beyond the weave, at each end
+ * @param run what the frame wire runs under and beside the weave
  */
 export function cutsOfStrip(
   { covered, wires, term, frames, weaving }: Strip,
   tails: { readonly frame: number; readonly weaving: number },
   middle = 'middle',
   ends: { readonly name: string; readonly length: number } = { name: '', length: 0 },
+  run: { readonly name: string; readonly length: number } = { name: 'under the weave', length: covered },
 ): readonly [frame: PlannedCut, weaving: PlannedCut] {
   const begin = tails.frame + ends.length;
   return [
@@ -84,15 +111,15 @@ export function cutsOfStrip(
       wire: 'base',
       count: wires,
       terms: [
-        net('under the weave', covered),
+        net(run.name, run.length),
         ...(ends.length > 0 ? [net(ends.name, 2 * ends.length)] : []),
         allowance('tails', 2 * tails.frame),
       ],
       marks: [
         { at: begin, what: 'the weave begins' },
-        { at: begin + covered / 2, what: middle },
+        { at: begin + run.length / 2, what: middle },
         { at: begin + covered, what: 'the weave ends' },
-      ],
+      ].sort((a, b) => a.at - b.at),
       drawn: frames.slice(0, 1),
       places: frames.slice(1),
     },

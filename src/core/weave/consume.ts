@@ -50,10 +50,14 @@ const rowOf = (wires: WeaveWires, gap: number, count: number): FrameRow => ({
   gap,
 });
 
+/** Whether frame wires stand no further apart than the weaving wire is thick. */
+const isOneWireGap = (weaving: number, gap: number): boolean => gap <= weaving * (1 + 1e-9);
+
 function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: number; advance: number } {
   const { base, weaving, strands = 1 } = wires;
   const pitch = weaving * strands;
-  if (group.kind === 'pass') return { wire: base + gap, advance: 0 };
+  // Between wires that stand one thickness apart the turns themselves lead through.
+  if (group.kind === 'pass') return { wire: isOneWireGap(weaving, gap) ? 0 : base + gap, advance: 0 };
   if (group.kind === 'eight') {
     const advance = EIGHT_ADVANCE * pitch;
     return {
@@ -87,6 +91,10 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
 /** Repeats that cover a length of frame: the first whole number that reaches it. */
 export const repeatsFor = ({ advance, closeAdvance }: WeaveNeed, length: number): number =>
   Math.max(0, Math.ceil((length - closeAdvance) / advance - 1e-9));
+
+/** Whole repeats, with what closes them, that go into a length of frame. */
+export const repeatsWithin = ({ advance, closeAdvance }: WeaveNeed, length: number): number =>
+  Math.max(0, Math.floor((length - closeAdvance) / advance + 1e-9));
 
 /** Repeats that a length of weaving wire, without its tails, is enough for. */
 export const repeatsFrom = ({ wire, closeWire }: WeaveNeed, length: number): number =>
@@ -125,6 +133,7 @@ export function weavePaths(weave: Weave, wires: WeaveWires, repeats: number): Pa
   let x = 0;
   const lay = (group: WeaveGroup) => {
     if (group.kind === 'pass') {
+      if (isOneWireGap(weaving, gap)) return;
       paths.push([
         { x, y: 0, z: (base + weaving) / 2 },
         { x, y: step, z: (base + weaving) / 2 },

@@ -166,7 +166,9 @@ describe('what a weave takes', () => {
         const need = weaveNeed(weave, with_);
         const drawn = weavePaths(weave, with_, 2).reduce((sum, path) => sum + lengthOfPath(path), 0);
         const computed = wireFor(need, 2);
-        expect(Math.abs(drawn / computed - 1)).toBeLessThan(0.01);
+        // Nothing but passing between wires that stand one thickness apart takes nothing.
+        if (computed === 0) expect(drawn).toBe(0);
+        else expect(Math.abs(drawn / computed - 1)).toBeLessThan(0.01);
       }),
       { numRuns: 40 },
     );

@@ -1,17 +1,18 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
+import { boundBeads as boundOn } from '../boundBead';
 import { beadLength, count, drilled, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, setAt, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
 
 /** Beads all round a framed stone, each bound to the frame with wraps between. */
 export const beadHalo = technique({
   id: 'bead-halo',
   title: 'Halo of beads round a stone',
   group: 'beads',
-  source: 'n = ⌊P/(b + w·d)⌋ beads on a closed frame of length P; n·w wraps and n·b through the beads',
+  source:
+    'n = ⌊P/(b + w·d)⌋ beads where their holes lie, P round; n·w wraps, n·b through the beads and the rise to each hole, 2(√(h² − r²) − r·acos(r/h))',
   parameters: {
     stone: stone('Stone', { outline: 'oval', length: 18, width: 13, depth: 6, edge: 2 }),
     frame: wire('Frame wire', roundWire(1.024), 'frame'),
@@ -26,19 +27,19 @@ export const beadHalo = technique({
     if (!outline.ok) return outline;
     const line = parallelOf(outline.value, frame.width / 2);
     const round = perimeterOf(line);
-    const bound = winding(frameRow(frame, 1), thin, wraps);
-    const beads = Math.floor(round / (bead + bound.along) + 1e-9);
-    if (beads < 3)
-      return refuse(
-        `The frame is ${said(round)} round; a halo is three beads at least, which take ${said(3 * (bead + bound.along))}.`,
-      );
-    const step = round / beads;
-    const spare = round - beads * (bead + bound.along);
+    const bound = boundOn(frame, thin, wraps, bead);
     // The beads lie outside the frame, their holes along it.
     const outside = parallelOf(outline.value, frame.width + bead / 2);
     const far = perimeterOf(outside);
+    const beads = Math.floor(Math.min(far / (bead + bound.along), round / bound.along) + 1e-9);
+    if (beads < 3)
+      return refuse(
+        `Where beads would lie it is ${said(far)} round; a halo is three beads at least, which take ${said(3 * (bead + bound.along))}.`,
+      );
+    const step = round / beads;
+    const spare = far - beads * (bead + bound.along);
     const laid = Array.from({ length: beads }, (_, index) => [
-      setAt(moved(bound.path, -bound.along / 2, 0), placeAt(line, step * index)),
+      setAt(moved(bound.path(true, true), -bound.along / 2, 0), placeAt(line, step * index)),
       setAt(straight(-bead / 2, 0, bead / 2, 0), placeAt(outside, (far * (index + 0.5)) / beads)),
     ]).flat();
     return ok({
@@ -48,8 +49,9 @@ export const beadHalo = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${beads * wraps} wraps`, beads * bound.length),
+            net(`${beads * wraps} wraps`, beads * bound.wraps),
             net(`through ${beads} beads`, beads * bead),
+            net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],
           marks: [{ at: tail, what: 'begin to wrap, at the top' }],

@@ -2,7 +2,7 @@ import { ring } from '../formulas';
 import { count, length, wire } from '../parameter';
 import { bow, moved, stoodUp, turned } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
+import { bendOf, frameRow, winding } from '../winding';
 import { insideWanted, ringStart } from '../ringStart';
 
 /** Wires side by side, bound flat with bands of half-round wire and bent to a ring. */
@@ -11,7 +11,7 @@ export const boundBandRing = technique({
   title: 'Multi-wire bound band',
   group: 'rings',
   source:
-    'π(a + D) for every wire; bands are wraps with the centroid of their half disc, 0.424 h, off the wires',
+    'π(a + 2h + D) for every wire, over bindings of height h; bands are wraps with the centroid of their half disc, 0.424 h, off the wires',
   parameters: {
     wire: wire('Band wires', { profile: 'square', width: 0.812, height: 0.812 }, 'band'),
     wires: count('Wires side by side', 5, 1, 12),
@@ -25,9 +25,11 @@ export const boundBandRing = technique({
   plan: ({ wire: band, wires, inside, binding, bands, turns, tail, bindingTail }) => {
     const D = band.width;
     const start = ringStart('bound-band-ring', inside, wires * D);
-    const round = ring(start.begun.diameter, D);
+    // The bindings lie between the finger and the wires.
+    const lined = start.begun.diameter + 2 * bendOf(binding).height;
+    const round = ring(lined, D);
     const bound = winding(frameRow(band, wires), binding, turns);
-    const radius = (start.begun.diameter + D) / 2;
+    const radius = (lined + D) / 2;
     const wireAt = (index: number) =>
       bow(0, 0, radius, -Math.PI / 2, 2 * Math.PI, (index - (wires - 1) / 2) * D);
     const upright = stoodUp(moved(bound.path, -bound.along / 2, 0));

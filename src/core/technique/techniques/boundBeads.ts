@@ -1,16 +1,17 @@
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
+import { boundBeads as boundOn } from '../boundBead';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
 
 /** Small beads bound along a frame wire, with wraps between them. */
 export const boundBeads = technique({
   id: 'bound-beads',
   title: 'Beads bound along a frame',
   group: 'beads',
-  source: 'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b + slack: handbook of the trade',
+  source:
+    'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b and the rise to each hole, 2(√(h² − r²) − r·acos(r/h)): handbook of the trade',
   parameters: {
     base: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
@@ -18,36 +19,23 @@ export const boundBeads = technique({
     bead: beadLength('Bead, along its hole', 2, 0.5, 40),
     drilled: drilled(0.8),
     wraps: count('Wraps between beads', 3, 1, 30),
-    slack: length(
-      'Slack over each bead',
-      0.5,
-      0,
-      10,
-      'The wire bows out of one hole and into the frame again',
-    ),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ base, wire: thin, along, bead, wraps, slack, tail }) => {
-    const bound = winding(frameRow(base, 1), thin, wraps);
+  plan: ({ base, wire: thin, along, bead, wraps, tail }) => {
+    const bound = boundOn(base, thin, wraps, bead);
     const step = bead + bound.along;
     const beads = Math.floor((along - bound.along) / step + 1e-9);
     if (beads < 1)
       return refuse(
         `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + bound.along)} hold one.`,
       );
-    const side = (base.width + bead) / 2;
-    // Over a bead the wire rises and falls by what slack there is: a path of two straight lines, b + slack long.
-    const rise = Math.sqrt((bead + slack) ** 2 - bead ** 2) / 2;
+    const side = bound.height;
     const drawn: Path[] = [];
     for (let index = 0; index <= beads; index += 1) {
       const x = index * step;
-      drawn.push(moved(bound.path, x, 0));
+      drawn.push(moved(bound.path(index > 0, index < beads), x, 0));
       const from = x + bound.along;
-      if (index < beads)
-        drawn.push([
-          ...straight(from, -side, from + bead / 2, -side - rise),
-          ...straight(from + bead / 2, -side - rise, from + bead, -side).slice(1),
-        ]);
+      if (index < beads) drawn.push(straight(from, -side, from + bead, -side));
     }
     return {
       cuts: [
@@ -56,9 +44,9 @@ export const boundBeads = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * bound.length),
+            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * bound.wraps),
             net(`through ${beads} beads`, beads * bead),
-            net('slack over the beads', beads * slack),
+            net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],
           marks: [{ at: tail, what: 'begin to wrap' }],

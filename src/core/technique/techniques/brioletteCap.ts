@@ -23,7 +23,7 @@ export const brioletteCap = technique({
   id: 'briolette-cap',
   title: 'Briolette under a cone cap',
   group: 'beads',
-  source: 'as on a wrapped loop; the cap is a conical helix, integrated',
+  source: 'as on a wrapped loop; the cap is a conical helix, integrated, its turns touching along the slant',
   parameters: {
     ...drop,
     tail: length('Handling tail at each end', 25, 0, 100),
@@ -34,8 +34,10 @@ export const brioletteCap = technique({
     const D = told.wire.width;
     if (cap < 3 * D)
       return refuse(`A cap of ${said(D)} wire is at least ${said(3 * D)} wide; ${said(cap)} is less.`);
-    const turns = down / D;
-    const coiled = cone(D, (cap - D) / 2, turns, down, -told.above);
+    // Turn lies on turn along the slant, not down the axis.
+    const [from, to] = [D, (cap - D) / 2];
+    const turns = Math.hypot(down, to - from) / D;
+    const coiled = cone(from, to, turns, down, -told.above);
     return {
       cuts: [
         hangingCut(told, {

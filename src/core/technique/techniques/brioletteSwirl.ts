@@ -1,5 +1,5 @@
 import { refuse } from '../../result';
-import { flatSpiral } from '../formulas';
+import { flatSpiral, spiralEnd } from '../formulas';
 import { drop, hangingCut, order, steps } from '../hangingDrop';
 import { length, roundWire, wire } from '../parameter';
 import { moved, spiral } from '../shapes';
@@ -19,7 +19,7 @@ export const brioletteSwirl = technique({
   },
   plan: ({ swirl, open, ...told }) => {
     const D = told.wire.width;
-    const [from, to] = [D, (swirl - D) / 2];
+    const [from, to] = [D, spiralEnd(swirl, D, D + open)];
     if (to <= from)
       return refuse(`A swirl of ${said(D)} wire is more than ${said(3 * D)} across; ${said(swirl)} is not.`);
     const rolled = flatSpiral(from, to, D + open);

@@ -3,6 +3,7 @@ import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { helix } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A bead of wire alone: coiled on a mandrel, back over itself in layers that grow shorter. */
 export const coilBead = technique({
@@ -18,19 +19,20 @@ export const coilBead = technique({
     shorter: length('Each layer begins so far in, at both ends', 2, 0, 30),
     tail: length('Held at each end', 15, 0, 100),
   },
-  plan: ({ wire: { width: d }, hole, length: long, layers, shorter, tail }) => {
+  plan: ({ wire, hole, length: long, layers, shorter, tail }) => {
+    const { thick: d, height, pitch } = bendOf(wire);
     const top = long - 2 * shorter * (layers - 1);
-    if (top < d)
+    if (top < pitch)
       return refuse(
-        `The last layer would be ${said(Math.max(0, top))} long; ${said(d)}, one turn, is the least.`,
+        `The last layer would be ${said(Math.max(0, top))} long; ${said(pitch)}, one turn, is the least.`,
       );
     const all = Array.from({ length: layers }, (_, layer) => {
-      const turns = (long - 2 * shorter * layer) / d;
-      const core = hole + 2 * d * layer;
+      const turns = (long - 2 * shorter * layer) / pitch;
+      const core = hole + 2 * height * layer;
       return {
         turns,
-        length: coil(core, d, turns),
-        path: helix(-(turns * d) / 2, 0, (core + d) / 2, turns, d),
+        length: coil(core, d, turns, pitch),
+        path: helix(-(turns * pitch) / 2, 0, (core + d) / 2, turns, pitch),
       };
     });
     return {
@@ -57,7 +59,7 @@ export const coilBead = technique({
         },
         { id: 'tuck', name: 'trim and tuck the ends inside', minutes: 1.5, cautions: ['cut ends'] },
       ],
-      notes: [`It is ${said(hole + 2 * d * layers)} thick in the middle.`],
+      notes: [`It is ${said(hole + 2 * height * layers)} thick in the middle.`],
     };
   },
 });

@@ -9,7 +9,8 @@ export const coilOfCoil = technique({
   id: 'coil-of-coil',
   title: 'Coil of a coil',
   group: 'coils and spirals',
-  source: 'the inner coil’s outer diameter d₁ + 2d₂ is its wrapping diameter and pitch; multiply through',
+  source:
+    'helices unrolled: the wire inside runs round at π(D + d₁ + 2d₂); the coil touches itself inside the bend, at π(D + d₂), and fans out outside',
   parameters: {
     core: wire('Core', roundWire(0.812)),
     inner: wire('Wire inside the coil', roundWire(0.644), 'coiling'),
@@ -22,8 +23,10 @@ export const coilOfCoil = technique({
     const thick = d1 + 2 * d2;
     const turns = long / thick;
     const axis = coilLength(D, thick, turns, thick);
-    if (axis > 5000) return refuse(`That is ${said(axis)} of coil; wind it in parts of 5 m at most.`);
-    const small = axis / d2;
+    // Bent round the core, turn lies on turn at the inside of the bend, so many as go there; outside they fan out.
+    const close = coilLength(D, d2, turns, thick);
+    if (axis > 5000) return refuse(`That is ${said(axis)} of wire inside; wind it in parts of 5 m at most.`);
+    const small = close / d2;
     const path = helix(-long / 2, 0, (D + thick) / 2, turns, thick);
     return {
       cuts: [
@@ -45,7 +48,7 @@ export const coilOfCoil = technique({
           ],
           marks: [{ at: tail, what: 'begin to coil' }],
           // Drawn before it is wound round the core: a straight coil beneath the finished one.
-          drawn: [helix(-axis / 2, D / 2 + 3 * thick, (d1 + d2) / 2, small, d2)],
+          drawn: [helix(-close / 2, D / 2 + 3 * thick, (d1 + d2) / 2, small, d2)],
         },
       ],
       steps: [
@@ -54,7 +57,7 @@ export const coilOfCoil = technique({
       ],
       solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
       notes: [
-        `The inner coil is ${(axis / long).toFixed(1)} times the finished length when it is wound close; the rule of thumb of 3 times gives an open winding of ${said(3 * long)}.`,
+        `Wind ${said(close)} of close coil, ${(close / long).toFixed(1)} times the finished length (the rule of thumb says 3 times); the wire inside it is ${(axis / long).toFixed(1)} times.`,
       ],
     };
   },

@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
-import { flatSpiral } from '../formulas';
+import { flatSpiral, spiralEnd } from '../formulas';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, partRound, setAt, spiral, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
@@ -33,7 +33,7 @@ export const cradle = technique({
     const round = perimeterOf(line);
     if (along > round)
       return refuse(`The cradle is ${said(round)} round; ${said(along)} of scroll wire do not lie along it.`);
-    const [from, to] = [d, (scroll - d) / 2];
+    const [from, to] = [d, spiralEnd(scroll, d, d)];
     if (to <= from)
       return refuse(
         `A scroll of ${said(d)} wire is more than ${said(3 * d)} across; ${said(scroll)} is not.`,

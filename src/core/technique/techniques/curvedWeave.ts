@@ -1,10 +1,10 @@
-import { ok } from '../../result';
+import { ok, refuse } from '../../result';
 import { extraWraps } from '../../weave/consume';
 import { oneWrap, sectionRound } from '../../wrap/wrap';
 import { turnsRound } from '../../geometry/path';
 import { length, roundWire, weave, wire } from '../parameter';
 import { allowance, net, said, technique } from '../technique';
-import { bent, halvesSaid, inSteps, stripOf, THREE_AND_TWO } from '../woven';
+import { bent, halvesSaid, inSteps, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
 import { frameRow } from '../winding';
 
 /** A weave bent round a curve: its outer wires are longer, and the outermost gets a wrap more now and then. */
@@ -30,9 +30,15 @@ export const curvedWeave = technique({
     const innermost = inner + base.width / 2;
     const outermost = innermost + (wires - 1) * step;
     const angle = covered / inner;
+    if (angle > 2 * Math.PI + 1e-9)
+      return refuse(
+        `${said(covered)} along an inner radius of ${said(inner)} goes ${Math.round((angle * 180) / Math.PI)}° round; 360°, ${said(2 * Math.PI * inner)}, is the most.`,
+      );
+    // A figure-eight covers its outer wire as far as two turns do.
     const onA =
       woven.repeat.reduce(
-        (sum, each) => (each.kind === 'wrap' && each.first === 0 ? sum + each.wraps : sum),
+        (sum, each) =>
+          each.kind === 'pass' || each.first > 0 ? sum : sum + (each.kind === 'eight' ? 2 : 1) * each.wraps,
         0,
       ) * repeats;
     // One wire alone has no outer side.
@@ -87,7 +93,7 @@ export const curvedWeave = technique({
         {
           id: 'weave',
           name: 'weave, bending as it grows',
-          minutes: 3 + repeats * 0.7,
+          minutes: 3 + minutesToWeave(strip.value) + extra.length * 0.2,
           cautions: ['gripping'],
         },
         { id: 'tuck', name: 'trim and tuck the weaving wire', minutes: 1, cautions: ['cut ends'] },

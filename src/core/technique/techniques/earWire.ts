@@ -2,6 +2,7 @@ import { ring } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A French hook: a loop in front, over the ear, and a leg behind. */
 export const earWire = technique({
@@ -17,7 +18,8 @@ export const earWire = technique({
     back: length('Leg behind', 18, 5, 60),
     trim: length('Trim and rounding at each end', 1, 0, 10),
   },
-  plan: ({ wire: { width: D }, loop, front, hook, back, trim }) => {
+  plan: ({ wire, loop, front, hook, back, trim }) => {
+    const { thick: D } = bendOf(wire);
     const round = ring(loop, D);
     const over = (Math.PI * (hook + D)) / 2;
     const radius = (hook + D) / 2;

@@ -2,6 +2,7 @@ import { ring } from '../formulas';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A pin with a loop at its foot. */
 export const eyePin = technique({
@@ -17,7 +18,8 @@ export const eyePin = technique({
     eye: length('Eye at the foot, inside', 2.5, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),
   },
-  plan: ({ wire: { width: D }, bead, loop, eye, trim }) => {
+  plan: ({ wire, bead, loop, eye, trim }) => {
+    const { thick: D } = bendOf(wire);
     const [foot, top] = [ring(eye, D), ring(loop, D)];
     return {
       cuts: [

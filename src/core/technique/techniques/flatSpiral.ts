@@ -1,8 +1,9 @@
 import { refuse } from '../../result';
-import { flatSpiral as spiralLength } from '../formulas';
+import { flatSpiral as spiralLength, spiralEnd } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
 import { spiral } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A spiral rolled flat, from a small beginning. */
 export const flatSpiral = technique({
@@ -17,9 +18,11 @@ export const flatSpiral = technique({
     gap: length('Gap between turns', 0, 0, 10),
     tail: length('Tail', 20, 0, 200),
   },
-  plan: ({ wire: { width: D }, across, start, gap, tail }) => {
+  plan: ({ wire, across, start, gap, tail }) => {
+    // Rolled flat, half-round and flat wire stand on edge: their height is what lies turn beside turn.
+    const { thick: D } = bendOf(wire);
     const pitch = D + gap;
-    const [from, to] = [(start + D) / 2, (across - D) / 2];
+    const [from, to] = [(start + D) / 2, spiralEnd(across, D, pitch)];
     if (to <= from)
       return refuse(
         `A spiral of ${said(D)} wire round a hole of ${said(start)} is more than ${said(start + 2 * D)} across; ${said(across)} is not.`,

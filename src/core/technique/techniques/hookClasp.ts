@@ -2,6 +2,7 @@ import { ring } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A hook with an eye to hang it by and a lip to guide the chain in, and the ring it closes on. */
 export const hookClasp = technique({
@@ -18,7 +19,8 @@ export const hookClasp = technique({
     ring: length('Ring it closes on, inside', 6, 2, 40),
     trim: length('Trim at each end', 1, 0, 10),
   },
-  plan: ({ wire: { width: D }, eye, hook, leg, lip, ring: closes, trim }) => {
+  plan: ({ wire, eye, hook, leg, lip, ring: closes, trim }) => {
+    const { thick: D } = bendOf(wire);
     const [eyeRadius, hookRadius, lipRadius] = [eye, hook, lip].map((inside) => (inside + D) / 2) as [
       number,
       number,

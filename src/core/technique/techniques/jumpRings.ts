@@ -2,6 +2,7 @@ import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { helix } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** Rings cut from a coil wound on a mandrel. */
 export const jumpRings = technique({
@@ -22,28 +23,31 @@ export const jumpRings = technique({
     ),
     bend: length('First bend and last turn', 8, 0, 60),
   },
-  plan: ({ wire: { width: D }, inside, rings, cutter, bend }) => ({
-    cuts: [
-      {
-        name: 'coil',
-        wire: 'wire',
-        count: 1,
-        terms: [
-          net(`${rings} turns`, coil(inside, D, rings)),
-          allowance('lost to the cutter', rings * cutter),
-          allowance('first bend and last turn', bend),
-        ],
-        marks: [{ at: bend / 2, what: 'begin to wind' }],
-        drawn: [helix(0, 0, (inside + D) / 2, rings, D)],
-      },
-    ],
-    steps: [
-      { id: 'wind', name: 'wind the coil on its mandrel', minutes: 1 + rings * 0.05 },
-      { id: 'cut', name: 'cut the rings', minutes: rings * 0.25, cautions: ['cut ends'] },
-    ],
-    notes: [
-      `Their aspect ratio is ${(inside / D).toFixed(1)}.`,
-      `On a mandrel of ${said(inside)} they spring open to ${said(inside * 1.01)} to ${said(inside * 1.03)} inside.`,
-    ],
-  }),
+  plan: ({ wire, inside, rings, cutter, bend }) => {
+    const { thick: D, height, pitch } = bendOf(wire);
+    return {
+      cuts: [
+        {
+          name: 'coil',
+          wire: 'wire',
+          count: 1,
+          terms: [
+            net(`${rings} turns`, coil(inside, D, rings, pitch)),
+            allowance('lost to the cutter', rings * cutter),
+            allowance('first bend and last turn', bend),
+          ],
+          marks: [{ at: bend / 2, what: 'begin to wind' }],
+          drawn: [helix(0, 0, (inside + D) / 2, rings, pitch)],
+        },
+      ],
+      steps: [
+        { id: 'wind', name: 'wind the coil on its mandrel', minutes: 1 + rings * 0.05 },
+        { id: 'cut', name: 'cut the rings', minutes: rings * 0.25, cautions: ['cut ends'] },
+      ],
+      notes: [
+        `Their aspect ratio is ${(inside / height).toFixed(1)}.`,
+        `On a mandrel of ${said(inside)} they spring open to ${said(inside * 1.01)} to ${said(inside * 1.03)} inside.`,
+      ],
+    };
+  },
 });

@@ -2,6 +2,7 @@ import { ring } from '../formulas';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
 import { allowance, net, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** A bead between two plain loops. */
 export const plainLoopLink = technique({
@@ -16,7 +17,8 @@ export const plainLoopLink = technique({
     loop: length('Loop, inside', 3, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),
   },
-  plan: ({ wire: { width: D }, bead, loop, trim }) => {
+  plan: ({ wire, bead, loop, trim }) => {
+    const { thick: D } = bendOf(wire);
     const each = ring(loop, D);
     const radius = (loop + D) / 2;
     return {

@@ -1,5 +1,5 @@
 import { refuse } from '../../result';
-import { flatSpiral, ring } from '../formulas';
+import { flatSpiral, ring, spiralEnd } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
 import { bow, moved, spiral, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
@@ -21,7 +21,7 @@ export const spiralCage = technique({
   },
   plan: ({ wire: { width: D }, across, start, gap, join, loop, trim }) => {
     const pitch = D + gap;
-    const [from, to] = [(start + D) / 2, (across - D) / 2];
+    const [from, to] = [(start + D) / 2, spiralEnd(across, D, pitch)];
     if (to <= from)
       return refuse(
         `Spirals of ${said(D)} wire round a hole of ${said(start)} are more than ${said(start + 2 * D)} across.`,

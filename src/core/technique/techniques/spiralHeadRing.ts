@@ -1,5 +1,5 @@
 import { refuse } from '../../result';
-import { flatSpiral, ring } from '../formulas';
+import { flatSpiral, ring, spiralEnd } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, moved, spiral } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
@@ -22,7 +22,7 @@ export const spiralHeadRing = technique({
   },
   plan: ({ wire: { width: D }, inside, wires, across, hole, tail }) => {
     const start = ringStart('spiral-head-ring', inside, wires * D);
-    const [from, to] = [(hole + D) / 2, (across - D) / 2];
+    const [from, to] = [(hole + D) / 2, spiralEnd(across, D, D)];
     if (to <= from)
       return refuse(
         `Spirals of ${said(D)} wire are more than ${said(hole + 2 * D)} across; ${said(across)} is not.`,

@@ -1,7 +1,7 @@
 import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { said, technique } from '../technique';
-import { cutsOfStrip, halvesSaid, stripOf, THREE_AND_TWO } from '../woven';
+import { cutsOfStrip, halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
 
 /** A weave over frame wires that lie side by side. */
 export const straightWeave = technique({
@@ -25,7 +25,7 @@ export const straightWeave = technique({
       cuts: cutsOfStrip(strip.value, { frame: tail, weaving: weavingTail }),
       steps: [
         { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
-        { id: 'weave', name: 'weave', minutes: 3 + repeats * 0.6, cautions: ['gripping'] },
+        { id: 'weave', name: 'weave', minutes: 3 + minutesToWeave(strip.value), cautions: ['gripping'] },
         { id: 'tuck', name: 'trim and tuck the weaving wire', minutes: 1, cautions: ['cut ends'] },
       ],
       notes: [

@@ -1,14 +1,14 @@
 import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { said, technique } from '../technique';
-import { cutsOfStrip, stripOf } from '../woven';
+import { cutsOfStrip, minutesToWeave, stripOf } from '../woven';
 
 /** A strip of weave folded over a mandrel to be a bail. */
 export const wovenBail = technique({
   id: 'woven-bail',
   title: 'Woven bail',
   group: 'findings',
-  source: 'a strip as long as its way over the mandrel, π(a + D)/2 and two legs, woven by its notation',
+  source: 'a strip as long as its way over the mandrel, π(a + 2d + D)/2 and two legs, woven by its notation',
   parameters: {
     weave: weave('Weave', {
       repeat: [
@@ -25,14 +25,20 @@ export const wovenBail = technique({
     weavingTail: length('Tail at each end of the weaving wire', 50, 0, 200),
   },
   plan: ({ weave: woven, base, weaving, inside, leg, tail, weavingTail }) => {
-    const strip = (Math.PI * (inside + base.width)) / 2 + 2 * leg;
+    // The weaving wire lies between the mandrel and the frame wires.
+    const strip = (Math.PI * (inside + 2 * weaving.width + base.width)) / 2 + 2 * leg;
     const made = stripOf(woven, base, weaving, strip);
     if (!made.ok) return made;
     const { covered, repeats } = made.value;
     return ok({
       cuts: cutsOfStrip(made.value, { frame: tail, weaving: weavingTail }, 'middle: the top of the bail'),
       steps: [
-        { id: 'weave', name: 'weave the strip', minutes: 2 + repeats * 0.6, cautions: ['gripping'] },
+        {
+          id: 'weave',
+          name: 'weave the strip',
+          minutes: 2 + minutesToWeave(made.value),
+          cautions: ['gripping'],
+        },
         { id: 'fold', name: 'fold it over a mandrel', minutes: 1 },
         { id: 'hang', name: 'thread what the bail shall hold', minutes: 0.5 },
         { id: 'bind', name: 'bind the neck and tuck the ends', minutes: 4, cautions: ['cut ends'] },

@@ -2,7 +2,7 @@ import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { straight } from '../shapes';
 import { said, technique } from '../technique';
-import { bent, cutsOfStrip, inSteps, stripOf } from '../woven';
+import { bent, cutsOfStrip, inSteps, minutesToWeave, stripOf } from '../woven';
 import { ring } from '../formulas';
 import { insideWanted, ringStart } from '../ringStart';
 
@@ -11,7 +11,8 @@ export const wovenBandRing = technique({
   id: 'woven-band-ring',
   title: 'Woven band ring with prongs',
   group: 'rings',
-  source: 'a woven strip of π(a + D) at the starting size, prongs as long as the stone wants: plane geometry',
+  source:
+    'frame wires of π(a + 2d + D) at the starting size, woven as far as whole repeats go, prongs as long as the stone wants: plane geometry',
   parameters: {
     weave: weave('Weave', {
       repeat: [
@@ -33,17 +34,21 @@ export const wovenBandRing = technique({
     const flat = stripOf(woven, base, weaving, 1);
     if (!flat.ok) return flat;
     const start = ringStart('woven-band-ring', inside, flat.value.across);
-    const round = ring(start.begun.diameter, base.width);
-    const strip = stripOf(woven, base, weaving, round);
+    // The weaving wire lies between the finger and the frame wires.
+    const lined = start.begun.diameter + 2 * weaving.width;
+    const round = ring(lined, base.width);
+    const strip = stripOf(woven, base, weaving, round, 'within');
     if (!strip.ok) return strip;
-    const radius = (start.begun.diameter + base.width) / 2;
+    const { wires, frames, covered } = strip.value;
+    const bare = round - covered;
+    const radius = (lined + base.width) / 2;
     const [frame, thread] = cutsOfStrip(
       strip.value,
       { frame: tail, weaving: weavingTail },
       'middle: the back of the hand',
       { name: 'prongs', length: prong },
+      { name: 'round the finger', length: round },
     );
-    const { wires, frames } = strip.value;
     // The strip lies flat on the finger: its width runs along the eye’s axis.
     const laid = (paths: typeof frames) =>
       bent(
@@ -52,7 +57,11 @@ export const wovenBandRing = technique({
         radius,
         -Math.PI / 2,
       );
-    const bands = laid(frames.map((path) => inSteps(path)));
+    const bands = laid(
+      frames.map((_, index) =>
+        inSteps(straight(0, index * strip.value.step, round, index * strip.value.step)),
+      ),
+    );
     const prongs = [
       straight(-base.width, -radius, -base.width, -radius - prong),
       straight(base.width, -radius, base.width, -radius - prong),
@@ -71,7 +80,7 @@ export const wovenBandRing = technique({
         {
           id: 'weave',
           name: 'weave the band flat',
-          minutes: 3 + strip.value.repeats * 0.6,
+          minutes: 3 + minutesToWeave(strip.value),
           cautions: ['gripping'],
         },
         {
@@ -95,7 +104,13 @@ export const wovenBandRing = technique({
         { first: 'stone', then: 'prongs', why: 'the stone does not pass turned prongs' },
       ],
       parts: [{ name: 'small stone', count: 1 }],
-      notes: [start.note, `The band is ${said(strip.value.across)} wide.`],
+      notes: [
+        start.note,
+        `The band is ${said(strip.value.across)} wide.`,
+        bare > 0.05
+          ? `${strip.value.repeats} whole repeats leave ${said(bare)} bare: begin another with ${Math.max(1, Math.round(bare / weaving.width))} of its turns, or leave it under the stone.`
+          : 'Whole repeats go round without a rest.',
+      ],
     });
   },
 });

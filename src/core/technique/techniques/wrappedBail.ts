@@ -2,7 +2,7 @@ import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { helix, moved, stoodUp, turned } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
+import { bendOf, frameRow, winding } from '../winding';
 
 /** Turns of one wire on a mandrel as a bail, and wraps of its end round the neck. */
 export const wrappedBail = technique({
@@ -20,8 +20,8 @@ export const wrappedBail = technique({
     tail: length('Handling tail at each end', 15, 0, 100),
   },
   plan: ({ wire: bail, inside, turns, neck, wires, wraps, tail }) => {
-    const D = bail.width;
-    const top = coil(inside, D, turns);
+    const { thick: D, pitch } = bendOf(bail);
+    const top = coil(inside, D, turns, pitch);
     const bound = winding(frameRow(neck, wires), bail, wraps);
     return {
       cuts: [
@@ -39,7 +39,7 @@ export const wrappedBail = technique({
             { at: tail + top, what: 'begin to wrap the neck' },
           ],
           drawn: [
-            helix((-turns * D) / 2, -(inside + D) / 2, (inside + D) / 2, turns, D),
+            helix((-turns * pitch) / 2, -(inside + D) / 2, (inside + D) / 2, turns, pitch),
             moved(turned(stoodUp(bound.path), Math.PI / 2), 0, D),
           ],
         },
@@ -52,7 +52,7 @@ export const wrappedBail = technique({
       order: [
         { first: 'hang', then: 'wrap', why: 'a closed ring does not pass a bail that is wrapped shut' },
       ],
-      notes: [`It is ${said(turns * D)} wide and lets ${said(inside)} through.`],
+      notes: [`It is ${said(turns * pitch)} wide and lets ${said(inside)} through.`],
     };
   },
 });

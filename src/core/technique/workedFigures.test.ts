@@ -1,0 +1,185 @@
+import { lengthOfPath, type Path } from '../geometry/path';
+import { expectOk } from '../result';
+import { parseWeave } from '../weave/notation';
+import { initialValues, roundWire } from './parameter';
+import { techniqueOf } from './registry';
+import { ringStart } from './ringStart';
+import { minutesOfPlan, netOf, type Plan } from './technique';
+
+/** Figures worked out by hand or numerically, apart from the code, two-sided: a wrong construction does not pass. */
+
+type Values = Record<string, unknown>;
+const planned = (id: string, values: Values) => {
+  const technique = techniqueOf(id);
+  if (!technique) throw new Error(`${id} is no technique`);
+  return technique.plan({ ...initialValues(technique.parameters), ...values } as never);
+};
+const planOf = (id: string, values: Values = {}): Plan => expectOk(planned(id, values));
+const cutNamed = ({ cuts }: Plan, name: string) => {
+  const cut = cuts.find((each) => each.name === name);
+  if (!cut) throw new Error(`no ${name}`);
+  return cut;
+};
+const term = (plan: Plan, cut: string, name: RegExp): number =>
+  cutNamed(plan, cut)
+    .terms.filter((each) => name.test(each.name))
+    .reduce((sum, { length }) => sum + length, 0);
+const half = (width: number) => ({ profile: 'half-round' as const, width, height: width / 2 });
+const square = (side: number) => ({ profile: 'square' as const, width: side, height: side });
+
+/** What a calliper reads over a path that lies in the plane: the widest between two parallel jaws, less nothing, with the wire. */
+function calliper(path: Path, wire: number): number {
+  let widest = 0;
+  for (let angle = 0; angle < 180; angle += 1) {
+    const [c, s] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];
+    const along = path.map(({ x, y }) => x * c + y * s);
+    widest = Math.max(widest, Math.max(...along) - Math.min(...along));
+  }
+  return widest + wire;
+}
+
+describe('bands and bails that wire is wound round', () => {
+  it('a woven ring: its frame wires stand a weaving wire off the finger, and whole repeats leave a rest', () => {
+    const plan = planOf('woven-band-ring', { inside: 17, base: roundWire(0.8), weaving: roundWire(0.3) });
+    // Three wires of 0.8 with 0.3 between: a band of 3 mm.
+    const begun = ringStart('woven-band-ring', 17, 3).begun.diameter;
+    // π(a + 2d + D) with a the inside that is begun at: the frame’s centre line lies d + D/2 off the finger.
+    expect(term(plan, 'frame wire', /round the finger/)).toBeCloseTo(Math.PI * (begun + 2 * 0.3 + 0.8), 6);
+    const round = term(plan, 'frame wire', /round the finger/);
+    // A AB BC C: four turns of 0.3 mm a repeat.
+    const repeats = Math.floor(round / 1.2);
+    expect(cutNamed(plan, 'weaving wire').terms[0]?.name).toBe(`${repeats} repeats of A AB BC C`);
+    const bare = Number(/whole repeats leave ([\d.]+) mm bare/.exec(plan.notes.join(' '))?.[1]);
+    expect(repeats * 1.2 + bare).toBeCloseTo(round, 2);
+    expect(bare).toBeLessThan(1.2);
+  });
+
+  it('a bound band: its wires stand a binding’s height off the finger', () => {
+    const values = { inside: 17, wire: square(0.8), wires: 4 };
+    const [thin, thick] = [0.6, 1.2].map((width) =>
+      term(planOf('bound-band-ring', { ...values, binding: half(width) }), 'band wire', /round/),
+    );
+    // A binding of 0.6 mm half-round is 0.3 high, one of 1.2 is 0.6: the difference goes round twice over, 2π · 0.3.
+    expect((thick ?? 0) - (thin ?? 0)).toBeCloseTo(2 * Math.PI * 0.3, 6);
+  });
+
+  it('a woven bail goes over its mandrel on its weaving wire', () => {
+    const plan = planOf('woven-bail', { inside: 5, leg: 6, base: roundWire(0.8), weaving: roundWire(0.3) });
+    // π(5 + 0.6 + 0.8)/2 + 12 = 22.05 mm.
+    expect(plan.notes[0]).toMatch(/of the 22\.1 mm over the mandrel/);
+  });
+});
+
+describe('wire that is not round', () => {
+  it.each([
+    // A band 0.5 high bent flat round 4 mm has its centre line 0.25 off: π · 4.5 a turn, 2 on.
+    ['flat', { profile: 'flat', width: 2, height: 0.5 }, Math.hypot(Math.PI * 4.5, 2)],
+    // The centroid of a half disc is 4r/3π = 0.424 of its height off the flat: π(4 + 2 · 0.424) a turn, 2 on.
+    ['half-round', half(2), Math.hypot(Math.PI * (4 + 2 * (4 / (3 * Math.PI))), 2)],
+    ['square', square(1), Math.hypot(Math.PI * 5, 1)],
+  ])(
+    'jump rings of %s wire: bent over its height, wound beside one another with its width',
+    (_, wire, each) => {
+      const plan = planOf('jump-rings', { wire, inside: 4, rings: 10, bend: 0 });
+      expect(netOf(cutNamed(plan, 'coil'))).toBeCloseTo(10 * each, 6);
+    },
+  );
+
+  it('a coil on square wire goes round the square: 4s + πd with sharp corners', () => {
+    const plan = planOf('coil', { core: square(1), wire: roundWire(0.4), length: 20, open: 0 });
+    expect(netOf(cutNamed(plan, 'coiled wire'))).toBeCloseTo(50 * Math.hypot(4 + Math.PI * 0.4, 0.4), 6);
+  });
+});
+
+describe('small things', () => {
+  it('the tip of a head pin is two thicknesses: twice the fold and half a turn', () => {
+    const plan = planOf('head-pin', { wire: roundWire(0.8), fold: 3, bead: 8, loop: 3, trim: 1 });
+    // 2 · 3 + π · 0.8/2 = 7.257; the bend for the loop is 8 mm of bead further on.
+    expect(term(plan, 'pin wire', /tip/)).toBeCloseTo(7.2566, 3);
+    expect(cutNamed(plan, 'pin wire').marks.map(({ at }) => Number(at.toFixed(2)))).toEqual([3.63, 15.26]);
+    const [tip] = cutNamed(plan, 'pin wire').drawn;
+    expect(Math.max(...(tip ?? []).map(({ y }) => y))).toBe(3);
+  });
+
+  it.each([
+    ['flat-spiral', { wire: roundWire(1), across: 12, start: 1, gap: 0.3 }, 'spiral wire', 1, 12],
+    ['flat-spiral', { wire: roundWire(0.8), across: 25, start: 3, gap: 0 }, 'spiral wire', 0.8, 25],
+    ['spiral-cage', { wire: roundWire(1), across: 16, gap: 0.4 }, 'cage wire', 1, 16],
+    ['briolette-swirl', { swirl: 7 }, 'hanging wire', 0.644, 7],
+  ])('%s: a calliper over it reads what was asked', (id, values, cut, wire, across) => {
+    const plan = planOf(id, { ...values, wire: roundWire(wire) });
+    const widths = cutNamed(plan, cut)
+      .drawn.filter((path) => path.length > 60)
+      .map((path) => calliper(path, wire));
+    expect(Math.min(...widths.map((width) => Math.abs(width / across - 1)))).toBeLessThan(0.01);
+  });
+
+  it('the turns of a cap touch along its slant', () => {
+    const plan = planOf('briolette-cap', { wire: roundWire(0.4), cap: 5, down: 4 });
+    // From a radius of 0.4 to one of 2.3 in 4 mm: a slant of √(4² + 1.9²) = 4.428 mm, 11.07 turns of 0.4.
+    expect(
+      cutNamed(plan, 'hanging wire')
+        .terms.map(({ name }) => name)
+        .join(),
+    ).toMatch(/11\.1 turns of the cap/);
+    // A cone frustum’s strip: its lateral area π(r₁ + r₂)·slant is covered by wire 0.4 wide.
+    const area = Math.PI * (0.4 + 2.3) * Math.hypot(4, 1.9);
+    expect(term(plan, 'hanging wire', /turns of the cap/)).toBeCloseTo(area / 0.4, 0);
+  });
+
+  it('a bead bound on a frame takes the rise to its hole and down again', () => {
+    const [D, d, bead] = [1, 0.3, 3];
+    const plan = planOf('bound-beads', { base: roundWire(D), wire: roundWire(d), bead, wraps: 3, along: 40 });
+    const beads = plan.parts[0]?.count ?? 0;
+    // Numerically: from the hole’s axis straight to where the line touches the circle the wraps run on, against the arc it spares.
+    const [r, h] = [(D + d) / 2, (D + bead) / 2];
+    let shortest = Infinity;
+    for (let angle = 0; angle < Math.PI / 2; angle += 1e-5) {
+      const [x, y] = [r * Math.sin(angle), r * Math.cos(angle)];
+      // A line that would run through the circle is none that a wire can take.
+      if (x * -x + y * (h - y) < 0) break;
+      shortest = Math.min(shortest, Math.hypot(x, h - y) - r * angle);
+    }
+    expect(term(plan, 'binding wire', /holes/) / beads).toBeCloseTo(2 * shortest, 3);
+  });
+
+  it('a halo has as many beads as go round where they lie, outside the frame', () => {
+    const stone = { outline: 'round', length: 20, width: 20, depth: 6, edge: 2 };
+    const plan = planOf('bead-halo', { stone, frame: roundWire(1), wire: roundWire(0.3), bead: 3, wraps: 2 });
+    // Holes on a circle of 20 + 2 · 1 + 3 = 25 mm: 78.54 / 3.6 = 21.8, where the frame alone, 65.97 round, would say 18.
+    expect(plan.parts[0]?.count).toBe(21);
+  });
+});
+
+describe('weaves', () => {
+  const weaveOf = (text: string, values: Values = {}) =>
+    planOf('straight-weave', { weave: expectOk(parseWeave(text)), length: 40, ...values });
+
+  it('minutes follow the work, however the repeat is written', () => {
+    const [once, twice] = [weaveOf('A3 AB2'), weaveOf('A3 AB2 A3 AB2')].map(
+      (plan) => minutesOfPlan(plan) / netOf(cutNamed(plan, 'weaving wire')),
+    );
+    expect((once ?? 0) / (twice ?? 1)).toBeCloseTo(1, 1);
+    const three = minutesOfPlan(weaveOf('A3 AB2', { length: 200 }));
+    const apart = minutesOfPlan(weaveOf('A3 AB1 AB1', { length: 200 }));
+    expect(three).toBeCloseTo(apart, 6);
+  });
+
+  it('to pass between wires that stand one wire apart costs nothing beyond the turns', () => {
+    const [plain, passing] = [weaveOf('A3 AB2'), weaveOf('A3 / AB2 /')].map((plan) =>
+      netOf(cutNamed(plan, 'weaving wire')),
+    );
+    expect(passing).toBeCloseTo(plain ?? 0, 9);
+    for (const path of cutNamed(weaveOf('A3 / AB2 /'), 'weaving wire').drawn)
+      expect(lengthOfPath(path)).toBeGreaterThan(0);
+  });
+
+  it('figure-eights want more on the outside of a curve too, and nothing goes more than once round', () => {
+    const curved = { inner: 10, length: 40, base: roundWire(0.8), weaving: roundWire(0.3) };
+    const eights = planOf('curved-weave', { ...curved, weave: expectOk(parseWeave('A~B')) });
+    // Two wires 0.3 apart: the outer line is (10.4 + 1.1)/10.4 as long; 66 eights of 0.6 mm are 132 turns on A, 14 more.
+    expect(cutNamed(eights, 'weaving wire').terms[1]?.name).toBe('14 wraps more on A');
+    const round = planned('curved-weave', { ...curved, inner: 6 });
+    expect(round.ok ? '' : round.error).toMatch(/goes 38\d° round; 360°, 37\.7 mm, is the most/);
+  });
+});
