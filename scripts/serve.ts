@@ -7,7 +7,7 @@ import { startCluster, type Cluster } from './lib/cluster/cluster';
 import { dataFolder } from './lib/dataFolder';
 import { keepChecking } from './lib/dailyCheck';
 import { leaveLock, takeLock } from './lib/lock';
-import { isPortTaken } from './lib/ports';
+import { staysTaken } from './lib/ports';
 import { Refusal, runCommand, say } from './lib/say';
 import { seedDemo } from './lib/seedDemo';
 import { supervise, type Supervised } from './lib/supervise';
@@ -70,7 +70,7 @@ async function main(): Promise<void> {
   const folder = dataFolder(mode === 'demo' ? 'demo' : 'studio');
   fs.mkdirSync(folder, { recursive: true, mode: 0o755 });
   await takeLock(folder);
-  if (await isPortTaken(port, host)) {
+  if (await staysTaken(port, host)) {
     leaveLock(folder);
     throw new Refusal(
       `Port ${port} is taken by another program. Choose another one: PORT=${port + 10} ./run ${mode}`,

@@ -22,3 +22,16 @@ export function freePort(): Promise<number> {
     });
   });
 }
+
+/** A process that was just ended may hold its port for a moment. */
+const MOMENT_MS = 5000;
+
+/** Whether something listens on the port, and goes on listening. */
+export async function staysTaken(port: number, host: string): Promise<boolean> {
+  const giveUp = Date.now() + MOMENT_MS;
+  while (await isPortTaken(port, host)) {
+    if (Date.now() > giveUp) return true;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return false;
+}

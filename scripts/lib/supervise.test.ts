@@ -99,3 +99,17 @@ it('starts nothing after it was stopped', async () => {
   await new Promise((resolve) => setTimeout(resolve, 100));
   expect(starts).toHaveLength(1);
 });
+
+it('ends what it was about to start when it is stopped', async () => {
+  let stopped: Promise<void> | undefined;
+  const { nth } = await keep(async (port) => {
+    const app = await startServer(port);
+    // Stopped after it answers, but before anybody was told.
+    stopped = supervised?.stop();
+    return app;
+  });
+  (await nth(1)).process.kill('SIGKILL');
+  const second = await nth(2);
+  await stopped;
+  expect(second.process.signalCode).toBe('SIGKILL');
+});

@@ -46,6 +46,8 @@ export function supervise(
   let startedAt = 0;
   let misses = 0;
   let timer: NodeJS.Timeout | undefined;
+  /** A start that is under way; what comes of it after the end is stopped at once. */
+  let starting: Promise<void> = Promise.resolve();
 
   const hold = (next: App) => {
     app = next;
@@ -69,11 +71,8 @@ export function supervise(
     const wait = backOff;
     backOff = Math.min(patience.longestBackOff, 2 * backOff);
     timer = setTimeout(() => {
-      start().then(
-        (next) => {
-          if (stopping) return void next.stop();
-          hold(next);
-        },
+      starting = start().then(
+        (next) => (stopping ? next.stop() : hold(next)),
         (fault: unknown) => {
           if (stopping) return;
           say(fault instanceof Error ? fault.message : String(fault));
@@ -112,6 +111,7 @@ export function supervise(
       stopping = true;
       clearInterval(watching);
       clearTimeout(timer);
+      await starting;
       await app?.stop();
     },
   };

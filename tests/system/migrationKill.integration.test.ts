@@ -23,11 +23,10 @@ async function asOwner<Row extends object>(url: string, sql: string): Promise<Ro
 
 const urlOf = (database: string): string => Object.assign(new URL(owner), { pathname: `/${database}` }).href;
 
-const mayMakeDatabases = (may: 'CREATEDB' | 'NOCREATEDB') =>
-  asOwner(Object.assign(new URL(owner), { username: 'keeper' }).href, `ALTER ROLE pewterer_owner ${may}`);
-
-beforeAll(() => mayMakeDatabases('CREATEDB'));
-afterAll(() => mayMakeDatabases('NOCREATEDB'));
+/** The cluster's superuser, who has the owner's password: makes databases and takes them away. */
+const keeper = Object.assign(new URL(owner), { username: 'keeper' }).href;
+const make = (database: string) => asOwner(keeper, `CREATE DATABASE ${database} OWNER pewterer_owner`);
+const drop = (database: string) => asOwner(keeper, `DROP DATABASE ${database} WITH (FORCE)`);
 
 /** Everything that the schema consists of: columns, constraints, indexes, policies, functions, rights, steps. */
 const schemaOf = (url: string) =>
@@ -67,7 +66,7 @@ function killAt(url: string, statement: number, delay: number): Promise<void> {
 }
 
 it(`comes to the same schema after each of ${KILLS} kills`, async () => {
-  await asOwner(owner, 'CREATE DATABASE whole');
+  await make('whole');
   await migrate(urlOf('whole'));
   const wanted = await schemaOf(urlOf('whole'));
   expect(wanted.length).toBeGreaterThan(400);
@@ -75,11 +74,11 @@ it(`comes to the same schema after each of ${KILLS} kills`, async () => {
   const kill = async (round: number) => {
     const database = `killed_${round}`;
     const url = urlOf(database);
-    await asOwner(owner, `CREATE DATABASE ${database}`);
+    await make(database);
     await killAt(url, 1 + Math.floor((round * STATEMENTS) / KILLS), round % 5);
     await migrate(url);
     expect(await schemaOf(url)).toEqual(wanted);
-    await asOwner(owner, `DROP DATABASE ${database} WITH (FORCE)`);
+    await drop(database);
   };
   for (let round = 0; round < KILLS; round += TOGETHER)
     await Promise.all(Array.from({ length: TOGETHER }, (_, index) => kill(round + index)));
@@ -92,5 +91,5 @@ it('leaves a database of a newer version alone, and says so', async () => {
   await expect(migrate(url)).rejects.toThrow(NewerDatabase);
   await expect(migrate(url)).rejects.toThrow(/newer version of Pewterer \(9999-tomorrow\)/);
   expect(await schemaOf(url)).toEqual(before);
-  await asOwner(owner, 'DROP DATABASE whole WITH (FORCE)');
+  await drop('whole');
 });
