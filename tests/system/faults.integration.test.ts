@@ -1,7 +1,8 @@
-import { readFileSync, openSync, closeSync, mkdtempSync, rmSync } from 'node:fs';
+import { readdirSync, readFileSync, openSync, closeSync, mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
+import { ANSWERED, PAGES } from '../browser/support/routes';
 import { startApp, type App } from '../../scripts/lib/app';
 import { freePort } from '../../scripts/lib/ports';
 import { sessionCookieFor } from '../../scripts/lib/sessionCookie';
@@ -169,6 +170,60 @@ it('shows an error page with an id that the log knows, and gives nothing else aw
   expect(page).toContain(entry?.errorId ?? 'no id in the log');
   expect((await get('/rack')).status).toBe(200);
 });
+
+describe('addresses', () => {
+  /** Every part of a query that some page reads. */
+  const KEYS = [
+    ...new Set(
+      sourcesOfPages().flatMap((source) =>
+        [...source.matchAll(/'([a-zA-Z]+)'/g)].map(([, key]) => key ?? ''),
+      ),
+    ),
+  ];
+  const ODD = [
+    '',
+    'x',
+    '-1',
+    '0',
+    '99999999999999999999',
+    '1e999',
+    "' OR 1=1 --",
+    '%',
+    '2026-02-31',
+    '🪡',
+    '\u0000',
+    '../..',
+    'S-0001',
+    'a'.repeat(300),
+  ];
+
+  it.each([...PAGES, ...ANSWERED].map(({ address }) => address.split('?')[0] ?? ''))(
+    '%s answers whatever its query is',
+    async (address) => {
+      const queries = [
+        ...ODD.map((value) => new URLSearchParams(KEYS.map((key) => [key, value]))),
+        new URLSearchParams(
+          KEYS.flatMap((key) => [
+            [key, 'x'],
+            [key, '1'],
+          ]),
+        ),
+      ];
+      for (const query of queries) {
+        const { status } = await get(`${address}?${query.toString()}`);
+        if (status >= 500)
+          throw new Error(`${address} answers ${status} to ${query.toString().slice(0, 400)}`);
+      }
+    },
+  );
+});
+
+/** The pages and routes, as they are written. */
+function sourcesOfPages(folder = 'src/app'): string[] {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile() && /^(page|route)\.tsx?$/.test(entry.name))
+    .map((entry) => readFileSync(path.join(entry.parentPath, entry.name), 'utf8'));
+}
 
 it('tells when the database is gone, and heals by itself when it is back', async () => {
   for (let round = 0; round < 3; round += 1) {

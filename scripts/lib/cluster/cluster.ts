@@ -5,7 +5,7 @@ import pg from 'pg';
 import { freePort } from '../ports';
 import { Refusal, say } from '../say';
 import { asWritten, noteOwner, placeOf } from './place';
-import { running, startServer, stopServer } from './postmaster';
+import { running, startServer, stopServer, whenFree } from './postmaster';
 import { giveAway, must, takeOver, versionOf } from './programs';
 import { newPassword, putAside, readSecrets, writeSecrets, type Secrets } from './secrets';
 
@@ -56,14 +56,15 @@ function initialise(cluster: string, password: string): void {
 }
 
 /** Gives an existing cluster a new password, as the unprivileged user may who owns its files; its server is stopped for it. */
-function setPassword(cluster: string, password: string): void {
+async function setPassword(cluster: string, password: string): Promise<void> {
   stopServer(cluster);
   const roles = [SUPERUSER, OWNER].map(
     (role) =>
       `DO $$ BEGIN IF EXISTS (SELECT FROM pg_roles WHERE rolname = '${role}') THEN ALTER ROLE ${role} PASSWORD '${password}'; END IF; END $$;\n`,
   );
   const options = ['--single', '-D', cluster, '-c', 'log_min_error_statement=panic', 'postgres'];
-  must('postgres', options, { doing: 'Setting a new password', cluster, input: roles.join('') });
+  const doing = 'Setting a new password';
+  await whenFree(cluster, () => must('postgres', options, { doing, cluster, input: roles.join('') }));
 }
 
 async function ensureDatabase(port: number, password: string): Promise<void> {
@@ -102,7 +103,7 @@ function refuseWhereSomethingIs(cluster: string, known: Secrets | undefined): vo
 }
 
 /** The secrets of a data folder and its cluster, both made where they are missing. A cluster that is there is never removed. */
-function open(folder: string): { readonly cluster: string; readonly secrets: Secrets } {
+async function open(folder: string): Promise<{ readonly cluster: string; readonly secrets: Secrets }> {
   const known = readSecrets(folder);
   const cluster = placeOf(folder, known?.cluster);
   const isNew = versionOf(cluster) === undefined;
@@ -117,7 +118,7 @@ function open(folder: string): { readonly cluster: string; readonly secrets: Sec
   else takeOver(cluster);
   if (!known && !isNew) {
     say('The notes on how to open the database were missing or damaged; it is given a new password.');
-    setPassword(cluster, secrets.password);
+    await setPassword(cluster, secrets.password);
   }
   noteOwner(cluster, folder);
   if (!known) putAside(folder);
@@ -135,7 +136,7 @@ function open(folder: string): { readonly cluster: string; readonly secrets: Sec
  */
 export async function startCluster(folder: string, { durable = true } = {}): Promise<Cluster> {
   fs.mkdirSync(folder, { recursive: true, mode: 0o755 });
-  const { cluster, secrets } = open(folder);
+  const { cluster, secrets } = await open(folder);
   let now = running(cluster);
   if (!now) {
     await startServer(cluster, { port: await freePort(), durable });

@@ -63,19 +63,27 @@ export interface StartOptions {
 
 /** Starts the server on a cluster and waits until it answers. */
 export async function startServer(cluster: string, { port, durable }: StartOptions): Promise<void> {
-  dropForeignLock(cluster);
   const settings = [...SETTINGS, `port=${port}`, ...(durable ? [] : THROWAWAY)];
   const log = path.join(cluster, 'server.log');
   fs.rmSync(log, { force: true });
   const options = settings.map((each) => `-c ${each}`).join(' ');
   const args = ['start', '-w', '-t', '60', '-D', cluster, '-l', log, '-o', options];
-  // After a kill -9 the last workers of the old server may hold its memory for a moment longer.
+  await whenFree(cluster, () => must('pg_ctl', args, { doing: 'Starting the database', cluster }));
+}
+
+const ATTEMPTS = 5;
+
+/**
+ * Does something that needs a cluster for itself. After a kill -9 the last workers of the old server may hold it for a moment
+ * longer, and its lock file names a process that is about to end.
+ */
+export async function whenFree(cluster: string, work: () => void): Promise<void> {
   for (let attempt = 1; ; attempt += 1) {
+    dropForeignLock(cluster);
     try {
-      must('pg_ctl', args, { doing: 'Starting the database', cluster });
-      return;
+      return work();
     } catch (fault) {
-      if (attempt === 5) throw explain(fault, cluster);
+      if (attempt === ATTEMPTS) throw explain(fault, cluster);
       await new Promise((resolve) => setTimeout(resolve, 1000));
     }
   }

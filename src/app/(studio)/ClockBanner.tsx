@@ -1,4 +1,4 @@
-import type { ClockDoubt } from '@/core/schedule/clock';
+import type { ClockDoubt } from '@/core/calendar/clock';
 import { Moment } from '@/ui/When';
 
 /** Says that the computer's clock is far from the last posting, since everything that is posted carries its time. */

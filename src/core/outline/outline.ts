@@ -55,17 +55,17 @@ export const pointsOf = ({ curves }: Outline, each = 64): Vec[] =>
 /**
  * The line that runs round an outline at a distance, as the centre of a wire does that lies against the stone. Corners that
  * stick out are rounded by that distance, corners that go in are cut where the two sides meet.
- * @throws RangeError when a hollow is narrower than the distance
+ * @throws FoldedLine when a hollow is narrower than the distance
  */
 export function parallelOf({ curves }: Outline, by: number): Outline {
   if (by === 0) return { curves };
-  const beside = curves.map((curve) => curve.offset(by));
+  const beside = curves.map((curve) => offsetOf(curve, by));
   const all: Curve[] = [];
   let trimmed = beside;
   for (const [index, curve] of curves.entries()) {
     const next = (index + 1) % curves.length;
     const [end, start] = [curve.slope(1), curves[next]?.slope(0) ?? curve.slope(0)];
-    if (turnBetween(unit(end), unit(start)) < -SMOOTH) trimmed = meet(trimmed, index, next);
+    if (turnBetween(unit(end), unit(start)) < -SMOOTH) trimmed = meet(trimmed, index, next, by);
   }
   for (const [index, curve] of curves.entries()) {
     const next = curves[(index + 1) % curves.length] ?? curve;
@@ -81,19 +81,38 @@ export function parallelOf({ curves }: Outline, by: number): Outline {
   return { curves: all };
 }
 
+/** An outline whose hollow is too narrow for what should lie in it. */
+export class FoldedLine extends RangeError {
+  constructor(by: number) {
+    super(
+      `This outline has a hollow that is too narrow for a line ${Number(by.toFixed(2))} mm off it; take thinner wire or another outline.`,
+    );
+  }
+}
+
+function offsetOf(curve: Curve, by: number): Curve {
+  try {
+    return curve.offset(by);
+  } catch (fault) {
+    if (fault instanceof RangeError) throw new FoldedLine(by);
+    throw fault;
+  }
+}
+
 /** Shortens two neighbouring curves to where they cross, found by halving. */
-function meet(curves: readonly Curve[], first: number, second: number): Curve[] {
+function meet(curves: readonly Curve[], first: number, second: number, by: number): Curve[] {
   const [a, b] = [curves[first], curves[second]];
   if (!a || !b) return [...curves];
   const crossing = crossingOf(a, b);
+  if (!crossing) throw new FoldedLine(by);
   return curves.map((curve, index) => {
     if (index === first) return part(curve, 0, crossing.onFirst);
     return index === second ? part(curve, crossing.onSecond, 1) : curve;
   });
 }
 
-/** Where the end of one curve crosses the start of the next: the last such place on the first. */
-function crossingOf(a: Curve, b: Curve): { onFirst: number; onSecond: number } {
+/** Where the end of one curve crosses the start of the next: the last such place on the first; undefined when they do not. */
+function crossingOf(a: Curve, b: Curve): { onFirst: number; onSecond: number } | undefined {
   const steps = 256;
   for (let i = steps - 1; i >= 0; i -= 1) {
     const [p, q] = [a.at(i / steps), a.at((i + 1) / steps)];
@@ -103,7 +122,7 @@ function crossingOf(a: Curve, b: Curve): { onFirst: number; onSecond: number } {
       if (found) return refine(a, b, (i + found.first) / steps, (j + found.second) / steps);
     }
   }
-  throw new RangeError('a hollow of this outline is narrower than the wire that should lie in it');
+  return undefined;
 }
 
 /** Where two short lines cross, as parts of each. */

@@ -1,6 +1,6 @@
 import type { Path } from '../geometry/path';
-import type { Outline } from '../outline/outline';
-import { ok, type Result } from '../result';
+import { FoldedLine, type Outline } from '../outline/outline';
+import { ok, refuse, type Result } from '../result';
 import type { Caution } from './cautions';
 import { initialValues, type Parameters, type ValuesOf } from './parameter';
 
@@ -115,12 +115,22 @@ export const technique = <const P extends Parameters>(told: {
 }): Technique<P> => ({
   ...told,
   plan: (values) => {
-    const planned = told.plan(values);
+    const planned = orFolded(() => told.plan(values));
     if ('ok' in planned && !planned.ok) return planned;
     const filled = 'ok' in planned ? planned.value : planned;
     return ok({ order: [], solids: [], holds: [], parts: [], notes: [], ...filled });
   },
 });
+
+/** What comes of a plan; a sentence when a wire does not fit into a hollow of an outline. */
+function orFolded<T>(plan: () => T): T | Result<never> {
+  try {
+    return plan();
+  } catch (fault) {
+    if (fault instanceof FoldedLine) return refuse(fault.message);
+    throw fault;
+  }
+}
 
 /** A plan that leaves out what there is none of. */
 type PartialPlan = Pick<Plan, 'cuts' | 'steps'> & Partial<Plan>;

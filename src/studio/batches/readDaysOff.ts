@@ -1,3 +1,4 @@
+import { isDay } from '@/core/calendar/day';
 import { ok, refuse, type Result } from '@/core/result';
 import type { Day } from '@/core/schedule/schedule';
 
@@ -8,10 +9,7 @@ const MOST = 400;
 export function readDaysOff(text: string): Result<Day[]> {
   const days = text.split(/[\s,;]+/).filter(Boolean);
   if (days.length > MOST) return refuse(`These are ${days.length} days; ${MOST} are allowed.`);
-  const wrong = days.find((day) => {
-    const read = /^\d{4}-\d{2}-\d{2}$/.test(day) ? new Date(`${day}T00:00:00Z`) : undefined;
-    return read === undefined || Number.isNaN(read.valueOf()) || !read.toISOString().startsWith(day);
-  });
+  const wrong = days.find((day) => !isDay(day));
   if (wrong !== undefined)
     return refuse(`“${wrong.slice(0, 40)}” is not a day; write each like 2026-12-24, on a line of its own.`);
   return ok([...new Set(days)].sort());

@@ -1,4 +1,4 @@
-import { clockDoubt, type ClockDoubt } from '@/core/schedule/clock';
+import { clockDoubt, type ClockDoubt } from '@/core/calendar/clock';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** What makes one doubt the clock of the computer: it is far from the last posting. */

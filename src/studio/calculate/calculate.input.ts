@@ -8,7 +8,6 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Matches,
@@ -40,6 +39,9 @@ const all =
   (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
   (target, key) =>
     decorators.forEach((each) => each(target, key));
+
+/** May be left out; null is no way to leave something out. */
+const MayBeLeftOut = () => ValidateIf((_, value) => value !== undefined);
 
 const OneOf = (choices: readonly string[]) =>
   IsIn([...choices], { message: saying(`one of ${choices.join(', ')} is allowed`) });
@@ -93,7 +95,7 @@ export class CalculateWireInput {
   @OneOf(METAL_IDS) metal!: MetalId;
   @Nested(() => GaugeInput, 'an object of system and value is allowed') gauge!: GaugeInput;
   /** Of flat and half-round wire; half of the width of half-round when it is not told. */
-  @IsOptional() @Between(0.02, 12, 'mm') heightMm?: number;
+  @MayBeLeftOut() @Between(0.02, 12, 'mm') heightMm?: number;
 }
 
 export class IdentifyInput {
@@ -111,13 +113,13 @@ export class OutlineInput {
   @OneOf(OUTLINES) outline!: OutlineKind;
   @Between(1, 200, 'mm') lengthMm!: number;
   /** The same as the length when it is not told. */
-  @IsOptional() @Between(1, 200, 'mm') widthMm?: number;
+  @MayBeLeftOut() @Between(1, 200, 'mm') widthMm?: number;
   /** Radius of the corners of a square or rectangle. */
-  @IsOptional() @Between(0, 100, 'mm') cornerMm?: number;
+  @MayBeLeftOut() @Between(0, 100, 'mm') cornerMm?: number;
   /** Length of a strip of paper laid round a freeform stone. */
-  @IsOptional() @Between(1, 800, 'mm') stripMm?: number;
+  @MayBeLeftOut() @Between(1, 800, 'mm') stripMm?: number;
   /** Points traced round a freeform stone, 3 to 500. */
-  @IsOptional()
+  @MayBeLeftOut()
   @ValidateBy(
     {
       name: 'points',
@@ -130,7 +132,7 @@ export class OutlineInput {
   )
   pointsMm?: { x: number; y: number }[];
   /** Distance of a parallel curve whose length is wanted too. */
-  @IsOptional() @Between(0, 20, 'mm') offsetMm?: number;
+  @MayBeLeftOut() @Between(0, 20, 'mm') offsetMm?: number;
 }
 
 export class RingSizeInput {
@@ -159,7 +161,7 @@ export class CalculateWeaveInput {
   @Type(() => WeaveGroupInput)
   groups?: WeaveGroupInput[];
   /** In place of groups: "A3 AB2". */
-  @IsOptional()
+  @MayBeLeftOut()
   @IsString({ message: saying('a weave is allowed, like “A3 AB2”') })
   @MaxLength(400, { message: 'A weave is 400 characters long at most.' })
   notation?: string;
@@ -167,9 +169,9 @@ export class CalculateWeaveInput {
   @Between(0.05, 12, 'mm') weavingDiameterMm!: number;
   @Between(0.1, 10_000, 'mm') lengthMm!: number;
   /** Between neighbouring frame wires; what the weave needs to pass between them when it is not told. */
-  @IsOptional() @Between(0, 20, 'mm') gapMm?: number;
+  @MayBeLeftOut() @Between(0, 20, 'mm') gapMm?: number;
   /** Tail at each end; 60 mm when it is not told. */
-  @IsOptional() @Between(0, 1000, 'mm') tailMm?: number;
+  @MayBeLeftOut() @Between(0, 1000, 'mm') tailMm?: number;
 }
 
 export const STOCK_KINDS = ['spool', 'offcut'] as const;
@@ -192,5 +194,5 @@ export class CuttingInput {
   /** Shorter than this, what is left of a stock piece is scrap. */
   @Between(0, 10_000, 'mm') usefulMinimumMm!: number;
   /** Milliseconds after which the best plan so far is given; 5000 when it is not told. */
-  @IsOptional() @Between(0, 30_000, 'ms') timeLimitMs?: number;
+  @MayBeLeftOut() @Between(0, 30_000, 'ms') timeLimitMs?: number;
 }

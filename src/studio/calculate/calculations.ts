@@ -1,4 +1,11 @@
-import { areaOf, centroidOf, parallelOf, perimeterOf } from '@/core/outline/outline';
+import {
+  areaOf,
+  centroidOf,
+  FoldedLine,
+  parallelOf,
+  perimeterOf,
+  type Outline,
+} from '@/core/outline/outline';
 import { outlineOf } from '@/core/outline/outlineOf';
 import { readRingSize } from '@/core/ring/ringSize';
 import type { Result } from '@/core/result';
@@ -25,6 +32,16 @@ const exact = (value: number): number => Number(value.toFixed(6));
 function orInvalid<T>(result: Result<T>, field: string): T {
   if (!result.ok) throw invalid(field, result.error);
   return result.value;
+}
+
+/** The line beside an outline. @throws Refused beside the distance where a hollow is too narrow for it */
+function besideOf(outline: Outline, by: number): Outline {
+  try {
+    return parallelOf(outline, by);
+  } catch (fault) {
+    if (fault instanceof FoldedLine) throw invalid('offsetMm', fault.message);
+    throw fault;
+  }
 }
 
 /** What a wire of a gauge is: its size, and how its length and mass go together. */
@@ -82,7 +99,7 @@ export function calculateOutline(input: OutlineInput) {
     perimeterMm: exact(perimeterOf(drawn)),
     areaMm2: exact(areaOf(drawn)),
     centroidMm: { x: exact(centroid.x), y: exact(centroid.y) },
-    ...(offsetMm === undefined ? {} : { parallelMm: exact(perimeterOf(parallelOf(drawn, offsetMm))) }),
+    ...(offsetMm === undefined ? {} : { parallelMm: exact(perimeterOf(besideOf(drawn, offsetMm))) }),
   };
 }
 

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { ValidateBy, type ValidationArguments, type ValidationOptions } from 'class-validator';
+import { parseDay } from '@/core/calendar/day';
 import { refuse, ok, type Result } from '@/core/result';
 import { parseLength } from '@/core/units/length';
 import { parseMass } from '@/core/units/mass';
@@ -133,9 +134,8 @@ export const ReadsOneOf = (choices: readonly string[], what: string) =>
 /** A calendar day as a date field gives it, 2000 to tomorrow (somewhere it is tomorrow already). */
 export const ReadsPastDay = () =>
   readsWith('readsPastDay', (text) => {
-    const day = /^\d{4}-\d{2}-\d{2}$/.test(text) ? new Date(`${text}T00:00:00Z`) : undefined;
-    const real = day !== undefined && !Number.isNaN(day.valueOf()) && day.toISOString().startsWith(text);
-    if (!real) return refuse(`“${text.slice(0, 40)}” is not a day; write it like 2026-05-21.`);
+    const day = parseDay(text);
+    if (!day) return refuse(`“${text.slice(0, 40)}” is not a day; write it like 2026-05-21.`);
     if (text < '2000-01-01') return refuse('This day is before 2000.');
     return day.valueOf() <= Date.now() + 86_400_000 ? ok(day) : refuse('This day is still to come.');
   });
@@ -144,9 +144,8 @@ export const ReadsPastDay = () =>
 export const ReadsDayOrNone = () =>
   readsWith('readsDayOrNone', (text) => {
     if (text === '') return ok(null);
-    const day = /^\d{4}-\d{2}-\d{2}$/.test(text) ? new Date(`${text}T00:00:00Z`) : undefined;
-    const real = day !== undefined && !Number.isNaN(day.valueOf()) && day.toISOString().startsWith(text);
-    return real && text >= '2000-01-01' && text < '2100-01-01'
+    const day = parseDay(text);
+    return day && text >= '2000-01-01' && text < '2100-01-01'
       ? ok(day)
       : refuse(`“${text.slice(0, 40)}” is not a day from 2000 to 2099; write it like 2026-05-21.`);
   });

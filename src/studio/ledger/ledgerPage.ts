@@ -1,3 +1,4 @@
+import { isDay } from '@/core/calendar/day';
 import { MOVEMENT_KIND_LIST, type MovementKind } from '@/core/stock/movement';
 import type { SupplyUnit } from '@/core/stock/amount';
 import { WARES, type Ware } from '@/core/stock/ware';
@@ -48,7 +49,6 @@ export interface LedgerPage {
 
 const PAGE = 60;
 const UUID = /^[0-9a-f-]{36}$/i;
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 const COLUMNS = `m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, a.ware, p.number, a.name AS article, s.unit, m.quantity,
   m.cost_units AS cost, m.reason, f.number AS "pieceNumber", f.name AS "pieceName", m.reverses, r.movement_id AS "reversedBy",
@@ -85,6 +85,10 @@ export function showLedger(session: StudioSession, query: LedgerQuery): Promise<
   });
 }
 
+/** A moment as the link to the next page holds it. */
+const isMoment = (text: string): boolean =>
+  isDay(text.slice(0, 10)) && !Number.isNaN(new Date(text).valueOf()) && /^[\d:.TZ+ -]+$/.test(text);
+
 /** SQL over movements m for what is asked; nothing typed becomes SQL. */
 function conditions(query: LedgerQuery, bind: unknown[]): string {
   const parts: string[] = [];
@@ -95,8 +99,8 @@ function conditions(query: LedgerQuery, bind: unknown[]): string {
   if (MOVEMENT_KIND_LIST.some((each) => each === kind)) add((slot) => `m.kind = ${slot}`, kind);
   if (UUID.test(person)) add((slot) => `m.user_id = ${slot}`, person);
   if (UUID.test(posting)) add((slot) => `m.post_key = ${slot}`, posting);
-  if (DAY.test(from)) add((slot) => `m.happened_at >= ${slot}::date`, from);
-  if (DAY.test(to)) add((slot) => `m.happened_at < ${slot}::date + 1`, to);
+  if (isDay(from)) add((slot) => `m.happened_at >= ${slot}::date`, from);
+  if (isDay(to)) add((slot) => `m.happened_at < ${slot}::date + 1`, to);
   if (WARES.some((each) => each === ware)) {
     add(
       (slot) => `m.article_id IN (SELECT article_id FROM articles WHERE studio_id = $1 AND ware = ${slot})`,
@@ -105,7 +109,7 @@ function conditions(query: LedgerQuery, bind: unknown[]): string {
   }
   if (item !== '') itemCondition(item, add);
   const [at, id] = before.split('~');
-  if (at && id && /^\d+$/.test(id) && !Number.isNaN(Date.parse(at)))
+  if (at && id && /^\d{1,15}$/.test(id) && isMoment(at))
     parts.push(
       ` AND (m.happened_at, m.movement_id) < ($${bind.push(at)}::timestamptz, $${bind.push(id)}::bigint)`,
     );

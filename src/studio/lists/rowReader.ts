@@ -1,3 +1,4 @@
+import { isDay } from '@/core/calendar/day';
 import { type Result } from '@/core/result';
 import { parseAmountOf, parseCount, type Measure } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
@@ -99,13 +100,7 @@ export class RowReader {
   day(key: string): string | null {
     const text = this.raw(key);
     if (text === '') return null;
-    const day = new Date(`${text}T00:00:00Z`);
-    if (
-      /^\d{4}-\d{2}-\d{2}$/.test(text) &&
-      !Number.isNaN(day.valueOf()) &&
-      day.toISOString().startsWith(text)
-    )
-      return text;
+    if (isDay(text)) return text;
     this.#wrong(key, `“${text.slice(0, 40)}” is not a day; write it like 2026-05-21.`);
     return null;
   }

@@ -6,15 +6,15 @@ import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { pageMember } from '../../lib/member';
+import { searchedNumber, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Bench' };
 
-export default async function BenchPage({ searchParams }: { searchParams: Promise<{ after?: string }> }) {
+export default async function BenchPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const after = Number((await searchParams).after ?? 0);
   const { patterns, total, specs, next } = await listPatterns(
     session,
-    Number.isSafeInteger(after) && after > 0 ? after : 0,
+    await searchedNumber(searchParams, 'after'),
   );
   if (total === 0) {
     return (

@@ -7,13 +7,14 @@ import { Cost, Money } from '@/ui/money';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
+import { searchedNumber, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Shelf' };
 
-export default async function ShelfPage({ searchParams }: { searchParams: Promise<{ before?: string }> }) {
+export default async function ShelfPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const before = Number((await searchParams).before);
-  const page = await showShelf(session, Number.isSafeInteger(before) && before > 0 ? before : undefined);
+  const before = await searchedNumber(searchParams, 'before');
+  const page = await showShelf(session, before);
   const { pieces, total, unpriced, priceTotal, next } = page;
   const dearest = Math.max(
     1,
@@ -71,7 +72,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
         ))}
       </ul>
       <nav aria-label="More of the shelf" className="no-print mt-4 flex gap-3">
-        {before > 0 && (
+        {before !== undefined && (
           <Link href="/shelf" className="btn">
             Back to the newest
           </Link>

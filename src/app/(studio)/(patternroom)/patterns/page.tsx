@@ -9,15 +9,15 @@ import { PatternDrawing } from '@/ui/PatternDrawing';
 import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
+import { searchedNumber, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Pattern room' };
 
-export default async function PatternsPage({ searchParams }: { searchParams: Promise<{ after?: string }> }) {
+export default async function PatternsPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const after = Number((await searchParams).after ?? 0);
   const { patterns, total, specs, next } = await listPatterns(
     session,
-    Number.isSafeInteger(after) && after > 0 ? after : 0,
+    await searchedNumber(searchParams, 'after'),
   );
   const isOwner = session.role === 'owner';
   const span = spanOf(patterns.map(({ body }) => body.cuts));

@@ -2,6 +2,7 @@ import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
 import { MOVEMENT_WORDS } from '@/app/lib/words';
+import { isDay } from '@/core/calendar/day';
 import { MOVEMENT_KIND_LIST } from '@/core/stock/movement';
 import { WARE_WORDS, WARES } from '@/core/stock/ware';
 import { tag, TAG_PATHS } from '@/core/tag';
@@ -155,14 +156,14 @@ function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
 }
 
 async function Value({ session, day }: { session: StudioSession; day: string | undefined }) {
-  const past = day !== undefined && /^\d{4}-\d{2}-\d{2}$/.test(day) ? day : undefined;
+  const past = day !== undefined && isDay(day) ? day : undefined;
   const value = await stockValueOn(session, past);
   return (
     <section className="leaf mt-4 p-4" aria-label="What the stock carries">
       <h2>
         {past ? (
           <>
-            At the end of <Day at={value.day} /> the stock carried
+            At the end of <Day at={value.day} /> the stock cost
           </>
         ) : (
           'The stock carries'

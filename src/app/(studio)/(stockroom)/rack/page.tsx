@@ -4,26 +4,17 @@ import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { pageMember } from '@/app/lib/member';
+import { searched, type Search } from '@/app/lib/search';
 import { RackFilters } from './RackFilters';
 import { RackView } from './RackView';
 
 export const metadata = { title: 'Wire rack' };
 
-type Search = Promise<Record<string, string | string[] | undefined>>;
+const FIELDS = ['words', 'metal', 'profile', 'gauge', 'temper', 'after'] as const;
 
 export default async function RackPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const search = await searchParams;
-  const one = (name: string) =>
-    typeof search[name] === 'string' && search[name] !== '' ? { [name]: search[name] } : {};
-  const query: RackQuery = {
-    ...one('words'),
-    ...one('metal'),
-    ...one('profile'),
-    ...one('gauge'),
-    ...one('temper'),
-    ...one('after'),
-  };
+  const query: RackQuery = await searched(searchParams, FIELDS);
   const page = await showRack(session, query);
   const { after, ...filter } = query;
   const filtered = Object.keys(filter).length > 0;

@@ -9,6 +9,7 @@ import { Length, Reckoned } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
 import { pageMember } from '../../../../lib/member';
+import { searched, type Search } from '@/app/lib/search';
 import { orNotFound, tagParam } from '../../../../lib/tagParam';
 import { Planning } from '../Planning';
 import { AllAsPlanned } from './AllAsPlanned';
@@ -19,7 +20,7 @@ import { WatchTable } from './WatchTable';
 
 interface Props {
   params: Promise<{ tag: string }>;
-  searchParams: Promise<{ wire?: string }>;
+  searchParams: Search;
 }
 
 export async function generateMetadata({ params }: Props) {
@@ -29,7 +30,9 @@ export async function generateMetadata({ params }: Props) {
 export default async function CutPage({ params, searchParams }: Props) {
   const { session } = await pageMember();
   const number = await tagParam('batch', params);
-  const table = orNotFound(await showCuttingTable(session, number, chosenWire((await searchParams).wire)));
+  const table = orNotFound(
+    await showCuttingTable(session, number, chosenWire((await searched(searchParams, ['wire'])).wire)),
+  );
   const { name, state, planning, said, stalled, next, rest, acts, mark } = table;
   const label = tag('batch', number);
   const open = rest.reduce((sum, { stock }) => sum + stock.cuts.length, 0);
