@@ -111,7 +111,9 @@ async function workAndCheck(operations: readonly Operation[]): Promise<number> {
   const owner = await openStudio();
   const helper = await addTestHelper(owner);
   await receive(owner, { length: '3 m', price: '12.34 USD' });
-  const bench = new Bench(asker(), owner, helper, await simplePattern(owner, { count: '2' }));
+  // Its parts are the head pins that come in: pieces take them out of the drawer while there are any.
+  const pattern = await simplePattern(owner, { count: '2', part: 'brass head pin' });
+  const bench = new Bench(asker(), owner, helper, pattern);
   const [first] = await asked<{ key: string }>(
     'SELECT post_key AS key FROM movements WHERE studio_id = $1',
     owner.studioId,
@@ -137,6 +139,11 @@ it('received = in stock + used + scrapped + spoiled + corrections, in length, co
   await Promise.all(
     Array.from({ length: LANES }, () => fc.assert(property, { numRuns: RUNS, endOnFailure: true })),
   );
+  const [parts] = await asked<{ taken: number }>(
+    `SELECT count(*)::int AS taken FROM movements m JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+      WHERE m.kind = 'used' AND m.piece_id IS NOT NULL AND a.name = 'brass head pin'`,
+  );
+  expect(parts?.taken).toBeGreaterThan(LANES * RUNS);
   // Most of the ten thousand are taken; the rest is refused, as it should be.
   expect(taken).toBeGreaterThan(0.4 * LANES * RUNS * OPERATIONS);
 }, 2_400_000);

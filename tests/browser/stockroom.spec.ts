@@ -312,11 +312,11 @@ test('the ledger is filtered, and the stock’s value on a past day is told', as
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(page.getByRole('row', { name: /sent for refining/ }).first()).toBeVisible();
   await expect(page.getByRole('row', { name: /received/ })).toHaveCount(0);
-  const value = page.getByRole('region', { name: 'What the stock carries' });
+  const value = page.getByRole('region', { name: 'What the stock cost' });
   await value.getByLabel('On another day').fill('2025-06-01');
   await value.getByRole('button', { name: 'Look back' }).click();
   await expect(
-    page.getByRole('heading', { name: /At the end of 1 Jun 2025 the stock carried \$[\d,]+\.\d\d/ }),
+    page.getByRole('heading', { name: /At the end of 1 Jun 2025 the stock cost \$[\d,]+\.\d\d/ }),
   ).toBeVisible();
 });
 

@@ -9,6 +9,7 @@ import { batches } from './0007-batches';
 import { cutting } from './0008-cutting';
 import { checks } from './0009-checks';
 import { names } from './0010-names';
+import { parts } from './0011-parts';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -22,4 +23,5 @@ export const MIGRATIONS: readonly Migration[] = [
   cutting,
   checks,
   names,
+  parts,
 ];

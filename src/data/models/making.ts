@@ -53,6 +53,8 @@ export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes
   declare spoilageCost: CostUnits;
   declare spoilageReplacement: CostUnits;
   declare partsCost: CostUnits;
+  /** Of it, what was paid for beads, stones and findings that left the drawers. */
+  declare partsTaken: CreationOptional<CostUnits>;
   declare minutes: number;
   declare setUpMinutes: number;
   declare sharedBy: number;
@@ -114,6 +116,7 @@ export function initMakingModels(sequelize: Sequelize): void {
       spoilageCost: whole(),
       spoilageReplacement: whole(),
       partsCost: whole(),
+      partsTaken: { ...whole(), defaultValue: 0 },
       minutes: fraction(),
       setUpMinutes: fraction(),
       sharedBy: number(),

@@ -1,14 +1,6 @@
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
-import {
-  batch,
-  composedFrame,
-  line,
-  planned,
-  settled,
-  studioWithPattern,
-  view,
-} from '../../../tests/support/batches';
+import { batch, composedFrame, line, planned, studioWithPattern, view } from '../../../tests/support/batches';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -33,7 +25,7 @@ import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
-import { planCutting, stopPlanning } from './planCutting';
+import { beginPlanning, stopPlanning, workOutCutting } from './planCutting';
 
 afterAll(closeBooks);
 
@@ -256,13 +248,16 @@ describe('the cuts of a batch', () => {
   it('are not kept when they were called off, nor when the batch was changed meanwhile', async () => {
     const { session, wire, pattern } = await studioWithPattern();
     const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 40)])));
-    done(await planCutting(session, newKey(), number));
+    // Both come while the plan is being worked out: it is worked out to its end all the same, under the key it was begun with.
+    const [first, second] = [newKey(), newKey()];
+    done(await beginPlanning(session, first, number));
     done(await stopPlanning(session, newKey(), number));
-    await new Promise((resolve) => setImmediate(resolve));
-    expect(await settled(session, number)).toMatchObject({ planning: 'none', plans: [] });
-    done(await planCutting(session, newKey(), number));
+    await workOutCutting(session, number, first);
+    expect(await view(session, number)).toMatchObject({ planning: 'none', plans: [] });
+    done(await beginPlanning(session, second, number));
     done(await planBatch(session, newKey(), { number, version: 1 }, batch([line(pattern, 10)])));
-    await settled(session, number);
+    await workOutCutting(session, number, second);
+    expect(await view(session, number)).toMatchObject({ planning: 'none', plans: [] });
     const shown = await planned(session, number);
     expect(shown.plans[0]?.plan.pieces[0]?.cuts).toHaveLength(10);
     expect((await showStockPiece(session, wire))?.length).toBe(mm(10_000));

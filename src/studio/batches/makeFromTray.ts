@@ -1,4 +1,4 @@
-import { linesToMake, partKey, piecesReady } from '@/core/batch/batch';
+import { linesToMake, piecesReady } from '@/core/batch/batch';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money';
@@ -6,8 +6,7 @@ import type { Tx } from '@/data/inStudio';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from './batches';
-import { freeParts } from './freeStock';
-import { releaseAll } from './setAsides';
+import { lessAside, releaseAll } from './setAsides';
 import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf } from './tray';
 
 /** Which piece of a batch is made. */
@@ -121,66 +120,27 @@ export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise
 }
 
 /**
- * Takes the beads, findings and the stone of a piece from what is set aside for its batch.
- * @returns what they cost: what was paid for those that were taken, what the pattern says for the rest
+ * Takes the stone that was chosen for a piece from what is set aside for its batch.
+ * @returns what was paid for it; nothing when none was chosen
  */
-export async function usePicks(tx: Tx, posting: Posting, tray: Tray): Promise<CostUnits> {
-  const { batchId, body, stoneId, number } = tray;
+export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<CostUnits> {
+  const { batchId, stoneId, number } = tray;
   const { studioId } = tx.session;
-  const drawers = await freeParts(
-    tx,
-    body.parts.map(({ name }) => name),
-    batchId,
+  if (stoneId === null) return cost(0);
+  const aside = await tx.first<{ articleId: string }>(
+    `SELECT p.article_id AS "articleId" FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+      WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.stock_piece_id = $3`,
+    [studioId, batchId, stoneId],
   );
-  const reason = `for ${tag('batch', number)}`;
-  const costs: CostUnits[] = [];
-  const take = async (id: string, quantity: number) => {
-    posting.hold(...(await lockStock(tx, [id])).values());
-    costs.push(posting.take(id, 'used', quantity, { reason }));
-    await lessAside(tx, batchId, id, quantity);
-  };
-  if (stoneId !== null) {
-    const aside = await tx.first<{ articleId: string }>(
-      `SELECT p.article_id AS "articleId" FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-        WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.stock_piece_id = $3`,
-      [studioId, batchId, stoneId],
-    );
-    if (!aside)
-      throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
-    await take(stoneId, 1);
-    await tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
-      studioId,
-      aside.articleId,
-    ]);
-  }
-  for (const { name, count, unitCost } of body.parts) {
-    const articleId = drawers.find(({ key }) => key === partKey(name))?.articleId;
-    const packs = await tx.select<{ id: string; quantity: number }>(
-      `SELECT s.stock_piece_id AS id, s.quantity FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-        WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.article_id = $3 ORDER BY p.number`,
-      [studioId, batchId, articleId ?? null],
-    );
-    let open = count;
-    for (const { id, quantity } of packs) {
-      const taken = Math.min(open, quantity);
-      if (taken > 0) await take(id, taken);
-      open -= taken;
-    }
-    costs.push(cost(open * unitCost));
-  }
-  return sumCosts(costs);
-}
-
-async function lessAside(tx: Tx, batchId: string, id: string, quantity: number): Promise<void> {
-  const bind = [tx.session.studioId, batchId, id, quantity];
-  await tx.run(
-    'DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3 AND quantity <= $4',
-    bind,
-  );
-  await tx.run(
-    'UPDATE set_asides SET quantity = quantity - $4 WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
-    bind,
-  );
+  if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
+  posting.hold(...(await lockStock(tx, [stoneId])).values());
+  const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
+  await lessAside(tx, batchId, stoneId, 1);
+  await tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
+    studioId,
+    aside.articleId,
+  ]);
+  return paid;
 }
 
 /** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */

@@ -120,3 +120,16 @@ export async function setAsideOf(
   );
   return new Map(rows.map(({ id, quantity }) => [id, quantity]));
 }
+
+/** Takes so much of a stock piece off what is set aside of it for a batch: it is used. */
+export async function lessAside(tx: Tx, batchId: string, id: string, quantity: number): Promise<void> {
+  const bind = [tx.session.studioId, batchId, id, quantity];
+  await tx.run(
+    'DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3 AND quantity <= $4',
+    bind,
+  );
+  await tx.run(
+    'UPDATE set_asides SET quantity = quantity - $4 WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
+    bind,
+  );
+}

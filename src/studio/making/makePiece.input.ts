@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsInt, IsUUID, Max, Min, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsInt, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { ReadsLength, ReadsName, ReadsNumber, ReadsWhole } from '../kernel/rules';
 
 /** One wire of the pattern as it was really cut. */
@@ -19,6 +19,16 @@ export class SpoiledInput {
   @ReadsName('the reason, like cut too short or snapped', 200) reason!: string;
 }
 
+/** Beads, findings or a stone of one part of the pattern, and what they were taken from. */
+export class DonePartInput {
+  @IsInt() @Min(0) @Max(199) part!: number;
+  /** A stock piece of the drawers; empty for what did not come from them. */
+  @ValidateIf(({ from }: DonePartInput) => from !== '')
+  @IsUUID('all', { message: 'Choose which lot or stone this was taken from.' })
+  from!: string;
+  @ReadsWhole(1, 100_000) count!: string;
+}
+
 /** What the maker did. */
 export class MakePieceInput {
   @IsArray()
@@ -32,6 +42,14 @@ export class MakePieceInput {
   @ValidateNested({ each: true })
   @Type(() => SpoiledInput)
   spoiled!: SpoiledInput[];
+
+  /** Left out, parts are taken as they are proposed. */
+  @ValidateIf(({ parts }: MakePieceInput) => parts !== undefined)
+  @IsArray()
+  @ArrayMaxSize(400, { message: 'Give at most 400 lots of parts.' })
+  @ValidateNested({ each: true })
+  @Type(() => DonePartInput)
+  parts?: DonePartInput[];
 
   @ReadsNumber(0, 10_000) minutes!: string;
   @ReadsNumber(0, 10_000) setUpMinutes!: string;

@@ -9,7 +9,7 @@ import {
   type SpoiledLength,
 } from '@/core/cutting/making';
 import { usefulMinimumFor } from '@/core/cutting/settle';
-import { partsCost, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
+import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
@@ -24,7 +24,7 @@ import {
   bearWaste,
   closeTray,
   openTray,
-  usePicks,
+  useStone,
   type PieceOfBatch,
   type WasteShare,
 } from '../batches/makeFromTray';
@@ -38,6 +38,7 @@ import { costAt, replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { MakePieceInput } from './makePiece.input';
+import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
 
 /** The finished piece's number. */
@@ -101,7 +102,12 @@ export function makePiece(
     const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
     const supplies = await useSupplies(tx, posting);
     const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
-    const parts = tray ? await usePicks(tx, posting, tray) : partsCost(body);
+    const stone = tray ? await useStone(tx, posting, tray) : cost(0);
+    const parts = await takeParts(tx, posting, body.parts, input.parts, {
+      batchId: tray?.batchId ?? null,
+      reason: tray ? `for ${tag('batch', tray.number)}` : `in ${tag('piece', number)}`,
+    });
+    const partsTaken = sumCosts([stone, parts.taken]);
     await tx.add(Piece, [
       {
         pieceId,
@@ -114,7 +120,8 @@ export function makePiece(
         madeAt: session.now,
         ...withWaste(outlay, waste),
         ...supplies,
-        partsCost: parts,
+        partsCost: sumCosts([partsTaken, parts.said]),
+        partsTaken,
         minutes: numberOf(input.minutes),
         setUpMinutes: numberOf(input.setUpMinutes),
         sharedBy: numberOf(input.sharedBy),

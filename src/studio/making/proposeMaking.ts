@@ -9,6 +9,7 @@ import type { PieceOfBatch } from '../batches/makeFromTray';
 import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
+import { proposeParts, type PartProposal } from './proposeParts';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { bodyShownTo, showPattern, type PatternView } from '../patterns/patterns';
 
@@ -29,6 +30,8 @@ export interface MakingProposal {
   readonly cuts: readonly (WantedCut & { readonly from: string | null })[];
   /** What each spec may be cut from: off-cuts first, short to long, then what is wound. */
   readonly choices: readonly Choice[];
+  /** Of beads, stones and findings: what each may be taken from, and is proposed to be. */
+  readonly parts: readonly PartProposal[];
   readonly shortages: readonly (Shortage & { readonly spec: KnownSpec | undefined })[];
   readonly minutes: { readonly each: number; readonly setUp: number };
 }
@@ -44,18 +47,20 @@ export async function proposeMaking(
   const pattern = await showPattern(session, patternNumber);
   if (!pattern) return null;
   const wanted = wantedCuts(pattern.body);
-  const choices = await look(session, (tx) =>
-    choicesFor(
+  const { choices, parts } = await look(session, async (tx) => ({
+    choices: await choicesFor(
       tx,
       wanted.map(({ specId }) => specId),
     ),
-  );
+    parts: await proposeParts(tx, pattern.body.parts, null),
+  }));
   const stock = choices.map((each) => ({ ...each, isOffCut: each.form === 'off-cut' }));
   const { from, shortages } = proposeCuts(wanted, stock);
   return {
     pattern,
     cuts: wanted.map((cut, index) => ({ ...cut, from: from[index] ?? null })),
     choices,
+    parts,
     shortages: shortages.map((shortage) => ({ ...shortage, spec: pattern.specs[shortage.specId] })),
     minutes: minutesOf(pattern.body),
   };
@@ -100,6 +105,7 @@ export function proposeFromTray(
         ...tray.map(({ cutIndex: _, copy: __, ...choice }) => choice),
         ...(await choicesFor(tx, specIds)),
       ],
+      parts: await proposeParts(tx, body.parts, batch.id),
       shortages: [],
       minutes: minutesOf(body),
     };

@@ -159,7 +159,7 @@ async function Value({ session, day }: { session: StudioSession; day: string | u
   const past = day !== undefined && isDay(day) ? day : undefined;
   const value = await stockValueOn(session, past);
   return (
-    <section className="leaf mt-4 p-4" aria-label="What the stock carries">
+    <section className="leaf mt-4 p-4" aria-label="What the stock cost">
       <h2>
         {past ? (
           <>

@@ -23,6 +23,7 @@ import { useToast } from '@/ui/toasts';
 import { WireBar } from '@/ui/WireBar';
 import { WireChip } from '@/ui/WireChip';
 import { makePieceAction } from './actions';
+import { PartsTaken } from './PartsTaken';
 
 type FormControl = Control<MakePieceInput>;
 
@@ -31,7 +32,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const router = useRouter();
   const toast = useToast();
   const { system } = useLengths();
-  const { pattern, batch, cuts, choices, minutes } = proposal;
+  const { pattern, batch, cuts, choices, parts, minutes } = proposal;
   const { number, revision } = pattern;
   const send = useCallback(
     (key: string, values: MakePieceInput) =>
@@ -55,6 +56,9 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
       back: `0 ${system}`,
     })),
     spoiled: [],
+    parts: parts.flatMap(({ part, picks }) =>
+      picks.map(({ from, count }) => ({ part, from: from ?? '', count: String(count) })),
+    ),
     minutes: String(minutes.each),
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(batch?.count ?? 1),
@@ -113,6 +117,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           })}
         </ol>
       </section>
+      {parts.length > 0 && <PartsTaken control={control} parts={parts} />}
       {pattern.body.steps.length > 0 && (
         <section className="leaf p-4">
           <h2>Then, in this order</h2>

@@ -2,6 +2,7 @@ import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
 import { proposeMaking } from '@/studio/making/proposeMaking';
+import type { PartProposal } from '@/studio/making/proposeParts';
 import { Length } from '@/ui/lengths';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
@@ -16,7 +17,7 @@ export async function generateMetadata({ params }: { params: Params }) {
 export default async function MakePage({ params }: { params: Params }) {
   const { session } = await pageMember();
   const proposal = orNotFound(await proposeMaking(session, await tagParam('pattern', params)));
-  const { pattern, cuts, shortages } = proposal;
+  const { pattern, cuts, parts, shortages } = proposal;
   const label = tag('pattern', pattern.number);
   const enough = shortages.length === 0;
   return (
@@ -32,6 +33,16 @@ export default async function MakePage({ params }: { params: Params }) {
         </Link>
         , revision {pattern.revision}
       </p>
+      {parts.some(isShort) && (
+        <ul role="status" className="mt-3 space-y-1 border-l-4 border-warning bg-base-100 p-3">
+          {parts.filter(isShort).map(({ part, name, count, picks }) => (
+            <li key={part}>
+              {count} × {name}: {fromDrawers(picks)} in the drawers
+              {fromDrawers(picks) === 0 ? ' under that name' : ''}.
+            </li>
+          ))}
+        </ul>
+      )}
       {!enough && (
         <div role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3">
           <ul className="space-y-1 font-semibold">
@@ -56,3 +67,9 @@ export default async function MakePage({ params }: { params: Params }) {
     </>
   );
 }
+
+const fromDrawers = (picks: PartProposal['picks']): number =>
+  picks.reduce((sum, { from, count }) => (from === null ? sum : sum + count), 0);
+
+/** Whether the drawers have fewer of a part than the piece takes. */
+const isShort = ({ picks, count }: PartProposal): boolean => fromDrawers(picks) < count;

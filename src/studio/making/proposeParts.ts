@@ -1,0 +1,123 @@
+import { partKey } from '@/core/batch/batch';
+import { isStonePart } from '@/core/batch/lineBody';
+import type { PatternPart } from '@/core/pattern/pattern';
+import type { Ware } from '@/core/stock/ware';
+import type { Tx } from '@/data/inStudio';
+import { freeParts } from '../batches/freeStock';
+import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+
+/** Something in the drawers that a part of a piece may be taken from. */
+export interface PartChoice {
+  readonly id: string;
+  readonly ware: Extract<Ware, 'bead' | 'stone' | 'finding'>;
+  readonly number: number;
+  readonly articleId: string;
+  readonly name: string;
+  readonly place: string | null;
+  /** What of it is free for this piece. */
+  readonly free: number;
+}
+
+/** So many of a part from one stock piece; from null, at the cost that the pattern says. */
+export interface PartPick {
+  readonly from: string | null;
+  readonly count: number;
+}
+
+/** A part of a piece, what it may be taken from, and what it is proposed to be taken from. */
+export interface PartProposal {
+  /** Which part of the pattern it is. */
+  readonly part: number;
+  readonly name: string;
+  readonly count: number;
+  readonly choices: readonly PartChoice[];
+  readonly picks: readonly PartPick[];
+}
+
+/** Lots and stones that are offered for a part. */
+const OFFERED = 60;
+
+/**
+ * Proposes for every part of a piece which lots or stones of the drawers to take it from: what is set aside for its batch first,
+ * then the oldest. What nobody has said what it is, or is not there, is proposed at the cost that the pattern says.
+ * @param batchId of the batch that the piece is made for; null for a piece by itself
+ */
+export async function proposeParts(
+  tx: Tx,
+  parts: readonly PatternPart[],
+  batchId: string | null,
+): Promise<PartProposal[]> {
+  const known = new Map(
+    (
+      await freeParts(
+        tx,
+        parts.map(({ name }) => name),
+        batchId,
+      )
+    ).map(({ key, articleId }) => [key, articleId]),
+  );
+  const choices = await choicesOf(tx, [...new Set(known.values())], batchId);
+  const stones = await stonesFor(
+    tx,
+    parts.map(({ name }) => name).filter((name) => isStonePart(name) && !known.has(partKey(name))),
+    batchId,
+  );
+  /** What an earlier part of the same piece is proposed to take is not proposed twice. */
+  const left = new Map([...choices, ...stones].map(({ id, free }) => [id, free]));
+  return parts.map(({ name, count }, part) => {
+    const key = partKey(name);
+    const own: PartChoice[] = [
+      ...choices.filter(({ articleId }) => articleId === known.get(key)),
+      ...stones.filter((stone) => stone.key === key).map(({ key: _, ...choice }) => choice),
+    ].slice(0, OFFERED);
+    const picks: PartPick[] = [];
+    let open = count;
+    for (const { id } of own) {
+      const taken = Math.min(open, left.get(id) ?? 0);
+      if (taken <= 0) continue;
+      picks.push({ from: id, count: taken });
+      left.set(id, (left.get(id) ?? 0) - taken);
+      open -= taken;
+    }
+    if (open > 0) picks.push({ from: null, count: open });
+    return { part, name, count, choices: own, picks };
+  });
+}
+
+const COLUMNS = `p.stock_piece_id AS id, p.ware, p.number, p.article_id AS "articleId", a.name, l.name AS place,
+  p.quantity - ${SET_ASIDE_FOR_OTHERS} AS free`;
+const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+  LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id`;
+const OWN = `EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.batch_id = $3 AND s.stock_piece_id = p.stock_piece_id)`;
+
+async function choicesOf(
+  tx: Tx,
+  articleIds: readonly string[],
+  batchId: string | null,
+): Promise<PartChoice[]> {
+  if (articleIds.length === 0) return [];
+  const rows = await tx.select<PartChoice>(
+    `SELECT ${COLUMNS} FROM ${FROM} LEFT JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
+      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 AND (COALESCE(t.set_aside_for, '') = '' OR ${OWN})
+      ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
+    [tx.session.studioId, articleIds, batchId],
+  );
+  return rows.filter(({ free }) => free > 0);
+}
+
+/** Stones of the materials that parts are called by. */
+async function stonesFor(
+  tx: Tx,
+  names: readonly string[],
+  batchId: string | null,
+): Promise<(PartChoice & { readonly key: string })[]> {
+  if (names.length === 0) return [];
+  const rows = await tx.select<PartChoice & { key: string }>(
+    `SELECT n.key, ${COLUMNS}
+       FROM unnest($2::text[]) AS n(key) JOIN stones t ON t.studio_id = $1 AND t.material <> '' AND strpos(n.key, t.material_lower) > 0
+       JOIN (${FROM}) ON p.studio_id = t.studio_id AND p.article_id = t.article_id
+      WHERE p.quantity > 0 AND (t.set_aside_for = '' OR ${OWN}) ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
+    [tx.session.studioId, [...new Set(names.map(partKey))], batchId],
+  );
+  return rows.filter(({ free }) => free > 0);
+}

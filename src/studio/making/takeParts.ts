@@ -1,0 +1,116 @@
+import type { PatternPart } from '@/core/pattern/pattern';
+import { tag } from '@/core/tag';
+import { cost, sumCosts, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { lessAside, setAsideOf } from '../batches/setAsides';
+import { invalid, Refused } from '../kernel/outcome';
+import { numberOf } from '../kernel/rules';
+import { lockStock, type HeldStock, type Posting } from '../ledger/posting';
+import type { DonePartInput } from './makePiece.input';
+import { proposeParts } from './proposeParts';
+
+/** What the parts of a piece cost. */
+export interface PartsTaken {
+  /** What was paid for those that left the drawers. */
+  readonly taken: CostUnits;
+  /** At the cost that the pattern says. */
+  readonly said: CostUnits;
+}
+
+const PARTS: readonly string[] = ['bead', 'stone', 'finding'];
+
+/** What the piece is made for: which batch, and the reason in the ledger. */
+interface For {
+  readonly batchId: string | null;
+  readonly reason: string;
+}
+
+/**
+ * Takes the beads, stones and findings of a piece out of the drawers at what was paid for them, whether it is made by itself or for
+ * a batch.
+ * @param given what each part was really taken from; as it is proposed when nothing is given
+ * @throws Refused beside the part of which more, less or something else is given than there is
+ */
+export async function takeParts(
+  tx: Tx,
+  posting: Posting,
+  parts: readonly PatternPart[],
+  given: readonly DonePartInput[] | undefined,
+  { batchId, reason }: For,
+): Promise<PartsTaken> {
+  const picks =
+    given?.map(({ part, from, count }) => ({
+      part,
+      from: from === '' ? null : from,
+      count: numberOf(count),
+    })) ??
+    (await proposeParts(tx, parts, batchId)).flatMap(({ part, picks: own }) =>
+      own.map((pick) => ({ part, ...pick })),
+    );
+  refuseOtherCounts(parts, picks);
+  const ids = [...new Set(picks.flatMap(({ from }) => from ?? []))];
+  const held = await lockStock(tx, ids);
+  posting.hold(...held.values());
+  const free = await freeOf(tx, held, batchId);
+  const costs: CostUnits[] = [];
+  const said: CostUnits[] = [];
+  for (const [index, { part, from, count }] of picks.entries()) {
+    const { name, unitCost } = parts[part] as PatternPart;
+    if (from === null) {
+      said.push(cost(count * unitCost));
+      continue;
+    }
+    const stock = held.get(from);
+    if (!stock || !PARTS.includes(stock.ware))
+      throw invalid(
+        `parts.${index}.from`,
+        `What ${name} was taken from is not in the drawers any more; choose another.`,
+      );
+    const left = free.get(from) ?? 0;
+    if (count > left)
+      throw invalid(
+        `parts.${index}.count`,
+        `${count} of ${name} are wanted from ${tag(stock.ware, stock.number)}; ${left} ${left === 1 ? 'is' : 'are'} free.`,
+      );
+    free.set(from, left - count);
+    costs.push(posting.take(from, 'used', count, { reason }));
+    if (batchId !== null) await lessAside(tx, batchId, from, count);
+    if (stock.ware === 'stone') await noLongerAside(tx, stock.articleId);
+  }
+  return { taken: sumCosts(costs), said: sumCosts(said) };
+}
+
+/** Every part is told in full: as many as the pattern asks for. */
+function refuseOtherCounts(
+  parts: readonly PatternPart[],
+  picks: readonly { readonly part: number; readonly count: number }[],
+): void {
+  picks.forEach(({ part }, index) => {
+    if (!parts[part]) throw invalid(`parts.${index}.from`, 'This is no part of the pattern.');
+  });
+  parts.forEach(({ name, count }, part) => {
+    const told = picks.filter((pick) => pick.part === part).reduce((sum, pick) => sum + pick.count, 0);
+    if (told === count) return;
+    const index = picks.findIndex((pick) => pick.part === part);
+    const message = `${count} of ${name} are wanted; ${told} are given.`;
+    if (index < 0) throw new Refused({ kind: 'invalid', message });
+    throw invalid(`parts.${index}.count`, message);
+  });
+}
+
+/** What of each stock piece is free for this piece: all but what is set aside for others. */
+async function freeOf(
+  tx: Tx,
+  held: ReadonlyMap<string, HeldStock>,
+  batchId: string | null,
+): Promise<Map<string, number>> {
+  const aside = await setAsideOf(tx, [...held.keys()], batchId);
+  return new Map([...held].map(([id, { quantity }]) => [id, Math.max(0, quantity - (aside.get(id) ?? 0))]));
+}
+
+/** A stone that is in a piece is not set aside for anybody. */
+const noLongerAside = (tx: Tx, articleId: string): Promise<void> =>
+  tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
+    tx.session.studioId,
+    articleId,
+  ]);
