@@ -53,8 +53,9 @@ const PATIENCE_MS = 15_000;
  * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
  * Who lost a race waits in line with the others of this studio in this process and runs again alone, and while anybody waits
  * newcomers of the studio stand behind: under contention the line is far cheaper than one lost race after another, which a long
- * transaction would lose for ever. No studio waits for another; between copies of the application, and for the rare race that the
- * database sees between studios because it tells races by the page, the database alone decides.
+ * transaction would lose for ever. No studio waits for another, but for work at the front of its own line that loses again and again:
+ * the database tells races by the page, so that it sees some between studios, and of those who lose such races one goes at a time.
+ * Between copies of the application the database alone decides.
  * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
  * unanswered commit posts nothing twice.
  */
@@ -66,12 +67,12 @@ export async function inStudio<T>(
   const attempt = () => once(session, work, readOnly);
   if (readOnly || atTheFront.getStore()) return persist(attempt);
   const { studioId } = session;
-  if (lastInLine.has(studioId)) return inLine(studioId, () => persist(attempt));
+  if (lastInLine.has(studioId)) return inLine(studioId, () => persistAtFront(attempt));
   try {
     return await attempt();
   } catch (fault) {
     if (!isPassing(fault)) throw fault;
-    return inLine(studioId, () => persist(attempt));
+    return inLine(studioId, () => persistAtFront(attempt));
   }
 }
 
@@ -86,6 +87,24 @@ async function persist<T>(attempt: () => Promise<T>): Promise<T> {
       await pause(Math.min(400, 5 * 2 ** tries) * (0.5 + Math.random()));
     }
   }
+}
+
+/** Races that work at the front of its studio's line may lose before it stands in the line of all who do. */
+const LOST_TO_OTHERS = 4;
+
+/** No studio's id: the line of those who lose races to other studios. */
+const ALL_STUDIOS = '';
+
+async function persistAtFront<T>(attempt: () => Promise<T>): Promise<T> {
+  for (let tries = 0; tries < LOST_TO_OTHERS; tries += 1) {
+    try {
+      return await attempt();
+    } catch (fault) {
+      if (!isPassing(fault)) throw fault;
+      await pause(5 * 2 ** tries * (0.5 + Math.random()));
+    }
+  }
+  return inLine(ALL_STUDIOS, () => persist(attempt));
 }
 
 /** Of each studio, the last of those who lost a race and wait to run again; absent when nobody waits. */

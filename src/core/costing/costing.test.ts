@@ -64,6 +64,11 @@ describe('price endings', () => {
     [4312, [], 'up', 4312],
     [3, [0], 'nearest', 100], // never down to nothing
     [12_345, [800], 'up', 12_800],
+    // .95 ends every unit, 9.50 every ten: each at its own period, worked out by hand.
+    [1204, [95, 950], 'up', 1295],
+    [1896, [95, 950], 'up', 1950],
+    [1201, [0, 95], 'nearest', 1200],
+    [1230, [0, 400, 800], 'up', 1400],
   ])('brings %d with endings %j %s to %d', (price, endings, rounding, expected) => {
     expect(roundToEnding(minor(price), { endings: endings.map(minor), rounding, places: 2 })).toBe(expected);
   });

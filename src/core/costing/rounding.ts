@@ -13,11 +13,18 @@ export interface PriceEndings {
   readonly places: number;
 }
 
-/** Endings recur with the smallest power of ten above the largest of them, at least one major unit. */
-function period(endings: readonly MinorUnits[], places: number): number {
+/** An ending recurs with the smallest power of ten above it, at least one major unit: .95 in every unit, 9.50 in every ten. */
+function ownPeriod(ending: MinorUnits, places: number): number {
   let every = 10 ** places;
-  while (every <= Math.max(...endings)) every *= 10;
+  while (every <= ending) every *= 10;
   return every;
+}
+
+/** Of each ending how often it recurs. A round 0.00 recurs as the others do: beside 5.00 in every ten, beside .95 in every unit. */
+function periods(endings: readonly MinorUnits[], places: number): (readonly [MinorUnits, number])[] {
+  const others = endings.filter((ending) => ending > 0).map((ending) => ownPeriod(ending, places));
+  const round = others.length > 0 ? Math.min(...others) : 10 ** places;
+  return endings.map((ending) => [ending, ending > 0 ? ownPeriod(ending, places) : round]);
 }
 
 /**
@@ -26,10 +33,11 @@ function period(endings: readonly MinorUnits[], places: number): number {
  */
 export function roundToEnding(price: MinorUnits, { endings, rounding, places }: PriceEndings): MinorUnits {
   if (endings.length === 0) return price;
-  const every = period(endings, places);
-  const base = Math.floor(price / every) * every;
-  const reachable = [base - every, base, base + every]
-    .flatMap((start) => endings.map((ending) => start + ending))
+  const reachable = periods(endings, places)
+    .flatMap(([ending, every]) => {
+      const base = Math.floor(price / every) * every;
+      return [base - every, base, base + every].map((start) => start + ending);
+    })
     .filter((candidate) => candidate > 0)
     .sort((a, b) => a - b);
   const above = reachable.find((candidate) => candidate >= price) ?? price;

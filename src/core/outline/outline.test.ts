@@ -8,6 +8,7 @@ import {
   alongAtAngle,
   areaOf,
   centroidOf,
+  FoldedLine,
   parallelOf,
   pathOf,
   perimeterOf,
@@ -231,7 +232,10 @@ describe('the line beside an outline', () => {
 
   it('refuses a hollow that is narrower than the wire', () => {
     // The hollow of this crescent has a radius of (5² + 2²)/(2·2) = 7.25 mm.
-    expect(() => parallelOf(outline('crescent', 10, 4), 8)).toThrow(/bends in on itself/);
+    expect(() => parallelOf(outline('crescent', 10, 4), 8)).toThrow(FoldedLine);
+    expect(() => parallelOf(outline('crescent', 10, 4), 8)).toThrow(
+      /hollow that is too narrow for a line 8 mm off it/,
+    );
   });
 });
 

@@ -24,6 +24,8 @@ describe('ring sizes', () => {
     ['N', 53.75],
     ['N½', 54.375],
     ['Z', 68.75],
+    ['Z+1', 70],
+    ['Z+6', 76.25],
   ])('UK %s is %d mm round inside', (uk, circumference) => {
     expect(size('UK', uk).circumference).toBeCloseTo(circumference, 9);
     expect(size('UK', uk).uk).toBe(uk);
@@ -58,7 +60,7 @@ describe('ring sizes', () => {
       const read = readRingSize(system, text);
       return read.ok ? '' : read.error;
     };
-    expect(problem('UK', '7')).toMatch(/“7” is no UK ring size; write it like N or N½/);
+    expect(problem('UK', '7')).toMatch(/“7” is no UK ring size; write it like N, N½ or Z\+1/);
     expect(problem('US', 'N')).toMatch(/write it like 7, 6 1\/2/);
     expect(problem('mm', '54')).toMatch(/54.0 mm across inside; rings from 10 to 30 mm/);
     for (const system of RING_SYSTEMS) expect(problem(system, '')).not.toBe('');

@@ -42,14 +42,26 @@ function numberIn(text: string): number | undefined {
 
 /** "N", "N½", "n 1/2": a letter, with a half. @returns letters and halves above A */
 function lettersIn(text: string): number | undefined {
-  const match = /^([A-Za-z])\s*(½|1\/2|\.5)?$/.exec(text.trim());
+  const match = /^([A-Za-z])\s*(?:\+\s*([1-6]))?\s*(½|1\/2|\.5)?$/.exec(text.trim());
   const letter = match?.[1]?.toUpperCase();
-  return letter ? LETTERS.indexOf(letter) + (match?.[2] ? 0.5 : 0) : undefined;
+  const beyond = Number(match?.[2] ?? 0);
+  if (letter === undefined || (beyond > 0 && letter !== 'Z')) return undefined;
+  return LETTERS.indexOf(letter) + beyond + (match?.[3] ? 0.5 : 0);
+}
+
+/** Sizes beyond Z are counted from it, to Z+6. */
+const BEYOND_Z = 6;
+
+/** How a UK size is written, by its letters above A. */
+function ukLetter(above: number): string | undefined {
+  const last = LETTERS.length - 1;
+  if (above < 0 || above > last + BEYOND_Z) return undefined;
+  return above <= last ? LETTERS[above] : `Z+${above - last}`;
 }
 
 const EXAMPLES: Readonly<Record<RingSystem, string>> = {
   US: '7, 6 1/2 or 6.25',
-  UK: 'N or N½',
+  UK: 'N, N½ or Z+1',
   ISO: '54 (the inside circumference in mm)',
   mm: '17.3 (the inside diameter)',
 };
@@ -58,7 +70,7 @@ const EXAMPLES: Readonly<Record<RingSystem, string>> = {
 export function ringOf(diameter: number): RingSize {
   const circumference = Math.PI * diameter;
   const halves = Math.round((2 * (circumference - UK_A)) / UK_STEP);
-  const letter = LETTERS[Math.floor(halves / 2)];
+  const letter = ukLetter(Math.floor(halves / 2));
   return {
     diameter,
     circumference,

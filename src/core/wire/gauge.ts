@@ -17,11 +17,20 @@ export interface GaugeLabel {
 export const MIN_SIZE = um(50);
 export const MAX_SIZE = um(12_000);
 
-const AWG_RANGE = { from: 0, to: 44 };
+/** From 0000, which is −3, to 44. */
+const AWG_RANGE = { from: -3, to: 44 };
+
+/** An American number: 00, 000 and 0000 are thicker than 0, counted as −1, −2 and −3. */
+function awgNumber(text: string): number {
+  if (/^0{1,4}$/.test(text)) return 1 - text.length;
+  return /^[1-9]\d?$/.test(text) ? Number(text) : NaN;
+}
+
+const awgLabel = (n: number): string => (n < 0 ? '0'.repeat(1 - n) : String(n));
 
 /**
  * Diameter of an American (B&S) gauge number: 0.127 mm × 92^((36 − n) / 39). Source: ASTM B258.
- * @param n gauge number, 0 to 44
+ * @param n gauge number, −3 for 0000 to 44
  */
 export const awgDiameterMm = (n: number): number => 0.127 * 92 ** ((36 - n) / 39);
 
@@ -52,15 +61,16 @@ export function gaugeSize({ system, number }: GaugeLabel): Result<Micrometres> {
     }
     return ok(um(size));
   }
-  const n = /^\d{1,2}$/.test(text) ? Number(text) : NaN;
   if (system === 'AWG') {
+    const n = awgNumber(text);
     if (!(n >= AWG_RANGE.from && n <= AWG_RANGE.to)) {
       return refuse(
-        `There is no ${system} number “${text}”; it runs from ${AWG_RANGE.from} to ${AWG_RANGE.to}, like 20.`,
+        `There is no ${system} number “${text}”; it runs from ${awgLabel(AWG_RANGE.from)} to ${AWG_RANGE.to}, like 20.`,
       );
     }
     return ok(mm(awgDiameterMm(n)));
   }
+  const n = /^\d{1,2}$/.test(text) ? Number(text) : NaN;
   const thou = SWG_THOU[n];
   if (thou === undefined) {
     return refuse(`There is no SWG number “${text}”; it runs from 0 to ${SWG_THOU.length - 1}, like 20.`);
@@ -82,7 +92,7 @@ export interface GaugeCandidate extends GaugeLabel {
 
 /** What a measured diameter most likely is. */
 export interface Identification {
-  /** The nearest number of each system, nearest first. */
+  /** The nearest number of each system, and any other that is as likely as the first; nearest first. */
   readonly candidates: readonly GaugeCandidate[];
   /** True when a second label is as likely as the first, within what a calliper can tell apart. */
   readonly ambiguous: boolean;
@@ -92,7 +102,9 @@ export interface Identification {
 export const CALLIPER_RESOLUTION = 10;
 
 const LADDERS: Readonly<Record<GaugeSystem, readonly string[]>> = {
-  AWG: Array.from({ length: AWG_RANGE.to + 1 }, (_, n) => String(n)),
+  AWG: Array.from({ length: AWG_RANGE.to - AWG_RANGE.from + 1 }, (_, index) =>
+    awgLabel(AWG_RANGE.from + index),
+  ),
   SWG: SWG_THOU.map((_, n) => String(n)),
   mm: METRIC_NOMINALS.map((value) => trimmedDecimal(value, 3)),
 };
@@ -112,11 +124,13 @@ export function identifyGauge(measured: Micrometres): Identification {
       })
       .sort(nearestFirst),
   );
-  const candidates = ladders.flatMap((ladder) => ladder.slice(0, 1)).sort(nearestFirst);
-  const runnersUp = ladders.flatMap((ladder) => ladder.slice(0, 2)).sort(nearestFirst);
-  const [first, second] = runnersUp;
-  const ambiguous =
-    first !== undefined && second !== undefined && off(second) - off(first) < CALLIPER_RESOLUTION;
+  const [first] = ladders.flatMap((ladder) => ladder.slice(0, 1)).sort(nearestFirst);
+  const isAsLikely = (each: GaugeCandidate) =>
+    first !== undefined && each !== first && off(each) - off(first) < CALLIPER_RESOLUTION;
+  const candidates = ladders
+    .flatMap((ladder) => ladder.slice(0, 2).filter((each, rank) => rank === 0 || isAsLikely(each)))
+    .sort(nearestFirst);
+  const ambiguous = candidates.some(isAsLikely);
   return { candidates, ambiguous };
 }
 

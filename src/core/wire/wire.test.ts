@@ -276,3 +276,23 @@ it.each([
     /is not a size; write it like 20 ga, 18 SWG, 0.8 mm or .032"|There is no AWG number “99”; it runs from/,
   );
 });
+
+it.each([
+  // ASTM B258: the sizes beyond 0, mm.
+  ['0', 8.252],
+  ['00', 9.266],
+  ['000', 10.404],
+  ['0000', 11.684],
+])('American %s is %d mm', (number, size) => {
+  expect(expectOk(gaugeSize({ system: 'AWG', number })) / 1000).toBeCloseTo(size, 2);
+});
+
+it('two labels are called equally likely only when both are named', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 100, max: 11_000 }), (measured) => {
+      const { candidates, ambiguous } = identifyGauge(um(measured));
+      const [first, second] = candidates.map(({ deviation }) => Math.abs(deviation));
+      expect(ambiguous).toBe((second ?? Infinity) - (first ?? 0) < 10);
+    }),
+  );
+});

@@ -147,7 +147,7 @@ it.each<[string, unknown, string, RegExp]>([
     'wire',
     { profile: 'round', metal: 'copper', gauge: { system: 'AWG', value: 77 } },
     'gauge.value',
-    /“77”; it runs from 0 to 44/,
+    /“77”; it runs from 0000 to 44/,
   ],
   [
     'wire',

@@ -13,7 +13,10 @@ export function OrderOfWork({ steps }: { steps: readonly PatternStep[] }) {
             · {minutes} min{perSitting && ', once a sitting'}
           </span>
           {stops.map((stop) => (
-            <p key={stop} className="flex gap-1.5 border-l-4 border-warning pl-1.5 text-sm font-semibold">
+            <p
+              key={stop}
+              className="flex gap-1.5 border-l-4 border-base-content pl-1.5 text-sm font-semibold"
+            >
               <OctagonAlert size={16} aria-hidden="true" className="mt-0.5 shrink-0" /> {stop}
             </p>
           ))}

@@ -12,7 +12,7 @@ import { Field, TextInput } from './Field';
 interface BaseProps<Values extends FieldValues> {
   readonly control: Control<Values>;
   readonly name: FieldPath<Values>;
-  readonly label: string;
+  readonly label: React.ReactNode;
   readonly hint?: React.ReactNode;
   readonly hideLabel?: boolean;
   readonly placeholder?: string;
@@ -23,7 +23,7 @@ const pickField = ({
   hint,
   hideLabel = false,
 }: {
-  label: string;
+  label: React.ReactNode;
   hint?: React.ReactNode;
   hideLabel?: boolean;
 }) => ({

@@ -31,7 +31,7 @@ export function PartsTaken({
                   The drawers know nothing of that name, so it is counted at the cost that the pattern says.
                 </p>
               )}
-              {own.map(({ id, index }) => (
+              {(choices.length > 0 ? own : []).map(({ id, index }) => (
                 <div
                   key={id}
                   className="mt-1 grid items-start gap-x-4 gap-y-2 sm:grid-cols-[minmax(15rem,5fr)_2fr_auto]"
@@ -39,7 +39,11 @@ export function PartsTaken({
                   <ChoiceField
                     control={control}
                     name={`parts.${index}.from`}
-                    label={`${name}, taken from`}
+                    label={
+                      <>
+                        Taken from<span className="sr-only"> for {name}</span>
+                      </>
+                    }
                     choices={[
                       ...choices.map(({ id: value, ware, number, name: called, free, place }) => ({
                         value,
@@ -56,7 +60,7 @@ export function PartsTaken({
                   )}
                 </div>
               ))}
-              {choices.length > 0 && (
+              {choices.length > 1 && count > 1 && (
                 <AddButton onClick={() => append({ part, from: '', count: '1' })}>
                   From another lot too
                 </AddButton>

@@ -37,8 +37,11 @@ export default async function MakePage({ params }: { params: Params }) {
         <ul role="status" className="mt-3 space-y-1 border-l-4 border-warning bg-base-100 p-3">
           {parts.filter(isShort).map(({ part, name, count, picks }) => (
             <li key={part}>
-              {count} × {name}: {fromDrawers(picks)} in the drawers
-              {fromDrawers(picks) === 0 ? ' under that name' : ''}.
+              {count} × {name}:{' '}
+              {fromDrawers(picks) === 0
+                ? 'none in the drawers under that name'
+                : `${fromDrawers(picks)} in the drawers`}
+              .
             </li>
           ))}
         </ul>
