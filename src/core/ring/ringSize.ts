@@ -42,7 +42,7 @@ function numberIn(text: string): number | undefined {
 
 /** "N", "N½", "n 1/2": a letter, with a half. @returns letters and halves above A */
 function lettersIn(text: string): number | undefined {
-  const match = /^([A-Za-z])\s*(?:\+\s*([1-6]))?\s*(½|1\/2|\.5)?$/.exec(text.trim());
+  const match = /^([A-Za-z])(?:\+([1-6]))?(½|1\/2|\.5)?$/.exec(text.replace(/\s/g, ''));
   const letter = match?.[1]?.toUpperCase();
   const beyond = Number(match?.[2] ?? 0);
   if (letter === undefined || (beyond > 0 && letter !== 'Z')) return undefined;

@@ -8,7 +8,13 @@ describe('reading a weight', () => {
   it.each([
     ['1 oz t', 31_103_477], // troy ounce 31.1034768 g, handbook of weights and measures
     ['1 ozt', 31_103_477],
-    ['10 troy oz', null],
+    ['10 troy oz', 311_034_768],
+    ['1 toz', 31_103_477],
+    ['2 troy ounces', 62_206_954],
+    ['1 t oz', 31_103_477],
+    // The avoirdupois ounce is a sixteenth of 453.59237 g.
+    ['1 oz av', 28_349_523],
+    ['1 oz avdp', 28_349_523],
     ['20 dwt', 31_103_477],
     ['1 lb', 453_592_370],
     ['1 lb 4 oz', 566_990_463],

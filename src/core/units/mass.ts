@@ -28,10 +28,24 @@ export const MASS_GRAMMAR: QuantityGrammar = {
     { names: ['kg', 'kilogram', 'kilograms'], size: { over: 1_000_000_000n, under: 1n } },
     { names: ['lb', 'lbs', 'pound', 'pounds'], size: { over: 453_592_370n, under: 1n } },
     {
-      names: ['ozt', 'oz t', 'oz troy', 'ounce troy', 'ounces troy'],
+      names: [
+        'ozt',
+        'oz t',
+        'oz troy',
+        'toz',
+        't oz',
+        'troy oz',
+        'troy ounce',
+        'troy ounces',
+        'ounce troy',
+        'ounces troy',
+      ],
       size: { over: 311_034_768n, under: 10n },
     },
-    { names: ['oz', 'ounce', 'ounces'], size: { over: 28_349_523_125n, under: 1000n } },
+    {
+      names: ['oz', 'ounce', 'ounces', 'oz av', 'oz avdp', 'oz avoirdupois'],
+      size: { over: 28_349_523_125n, under: 1000n },
+    },
     { names: ['dwt', 'pennyweight', 'pennyweights'], size: { over: 155_517_384n, under: 100n } },
     { names: ['g', 'gram', 'grams', 'gm', 'gms'], size: { over: 1_000_000n, under: 1n } },
     { names: ['mg', 'milligram', 'milligrams'], size: { over: 1000n, under: 1n } },
@@ -59,3 +73,6 @@ export function formatMass(mass: Micrograms): string {
 /** A mass in troy ounces to the thousandth ("1.5 oz t"). */
 export const formatTroyOunces = (mass: Micrograms): string =>
   `${trimmedDecimal(mass / 1_000_000 / GRAMS_PER_TROY_OUNCE, 3)} oz t`;
+
+/** Whether a weight is told in ounces without saying which: precious metal is sold by the troy ounce, everything else by the other. */
+export const isBareOunce = (text: string): boolean => /\d\s*(?:oz|ounces?)\.?$/i.test(text.trim());

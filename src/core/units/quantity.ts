@@ -38,7 +38,7 @@ const VULGAR: Readonly<Record<string, string>> = {
 const MAX_TEXT = 60;
 
 const NUMBER = String.raw`(?:(?<above>\d+)\s*\/\s*(?<below>\d+)|(?<decimal>\d+(?:\.\d+)?|\.\d+)(?:(?:\s+|-)(?<over>\d+)\s*\/\s*(?<under>\d+))?)`;
-const NAME = String.raw`(?<name>[a-zµ'"]+(?:\s+t(?:roy)?\b)?)?`;
+const NAME = String.raw`(?<name>(?:t(?:roy)?\s+)?[a-zµ'"]+(?:\s+(?:t(?:roy)?|avdp|av|avoirdupois)\b)?)?`;
 /** One number with its unit: "1/4", "10 1/4 in", "26cm", ".8 mm". */
 const TERM = new RegExp(String.raw`^${NUMBER}\s*${NAME}\.?\s*`);
 

@@ -172,3 +172,16 @@ export function parseGauge(text: string): Result<GaugeLabel> {
   const size = gaugeSize(label);
   return size.ok ? ok(label) : size;
 }
+
+/**
+ * The label that was typed beside a choice of system: a bare whole number is one of that system, whatever else is written says
+ * itself what it is.
+ * @example labelTyped('AWG', '18 SWG') // { ok: true, value: { system: 'SWG', number: '18' } }
+ */
+export function labelTyped(system: GaugeSystem, text: string): Result<GaugeLabel> {
+  const plain = text.trim().replace(',', '.');
+  if (!/^\d+$/.test(plain) && !(system === 'mm' && DECIMAL.test(plain))) return parseGauge(text);
+  const label: GaugeLabel = { system, number: plain };
+  const size = gaugeSize(label);
+  return size.ok ? ok(label) : size;
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expectOk } from '../result';
 import { mm, um, UM_PER_FOOT, type Micrometres } from '../units/length';
 import { grams, parseMass } from '../units/mass';
-import { awgDiameterMm, formatGauge, gaugeSize, parseGauge, identifyGauge } from './gauge';
+import { awgDiameterMm, formatGauge, gaugeSize, identifyGauge, labelTyped, parseGauge } from './gauge';
 import {
   checkWeight,
   feetPerTroyOunce,
@@ -295,4 +295,16 @@ it('two labels are called equally likely only when both are named', () => {
       expect(ambiguous).toBe((second ?? Infinity) - (first ?? 0) < 10);
     }),
   );
+});
+
+it.each([
+  ['AWG', '20', 'AWG', '20'],
+  ['SWG', '20', 'SWG', '20'],
+  ['mm', '0,8', 'mm', '0.8'],
+  ['AWG', '0.8', 'mm', '0.8'],
+  ['AWG', '18 SWG', 'SWG', '18'],
+  ['mm', '#20', 'AWG', '20'],
+  ['SWG', '.032"', 'mm', '0.8128'],
+] as const)('where numbers are %s, “%s” on the label is %s %s', (chosen, text, system, number) => {
+  expect(expectOk(labelTyped(chosen, text))).toEqual({ system, number });
 });

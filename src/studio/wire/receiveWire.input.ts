@@ -1,10 +1,11 @@
 import { ValidateIf } from 'class-validator';
-import { gaugeSize, GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
-import { FINISHES, METAL_IDS, TEMPERS } from '@/core/wire/metal';
+import { GAUGE_SYSTEMS, labelTyped, type GaugeSystem } from '@/core/wire/gauge';
+import { FINISHES, METAL_IDS, METALS, TEMPERS } from '@/core/wire/metal';
 import { DRAWN_PROFILES, hasOwnHeight, type Profile } from '@/core/wire/profile';
 import { parseLength } from '@/core/units/length';
+import { isBareOunce, parseMass } from '@/core/units/mass';
 import { ok, refuse } from '@/core/result';
-import { ReadsBy, ReadsLength, ReadsMass, ReadsOneOf } from '../kernel/rules';
+import { ReadsBy, ReadsLength, ReadsOneOf } from '../kernel/rules';
 import { Purchased } from '../stock/purchase.input';
 
 /** The forms wire arrives in. */
@@ -17,7 +18,7 @@ export class WireSpecInput {
   @ReadsOneOf(GAUGE_SYSTEMS, 'a gauge system') gaugeSystem!: string;
 
   @ReadsBy<WireSpecInput>('readsGauge', (text, { gaugeSystem }) =>
-    gaugeSize({ system: gaugeSystem as GaugeSystem, number: text }),
+    labelTyped(gaugeSystem as GaugeSystem, text),
   )
   gaugeNumber!: string;
 
@@ -53,6 +54,12 @@ export class ReceiveWireInput extends Purchased(WireSpecInput) {
   length!: string;
 
   @ValidateIf(({ mass }: ReceiveWireInput) => mass !== '')
-  @ReadsMass()
+  @ReadsBy<ReceiveWireInput>('readsMassOfMetal', (text, { metal }) => {
+    const isPrecious = METALS.some(({ id, precious }) => id === metal && precious);
+    if (isPrecious && isBareOunce(text))
+      return refuse(`“${text}”: troy or avoirdupois ounces? Write oz t (31.1 g) or oz av (28.3 g).`);
+    const mass = parseMass(text);
+    return mass.ok && mass.value === 0 ? refuse(`“${text}” is nothing; it must be more than 0.`) : mass;
+  })
   mass!: string;
 }

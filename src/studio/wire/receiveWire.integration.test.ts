@@ -17,6 +17,23 @@ import { listSpecs } from './specs';
 afterAll(closeBooks);
 
 describe('receiving wire', () => {
+  it('asks which ounce is meant when precious metal comes in by it', async () => {
+    const session = await openStudio();
+    const by = (mass: string, metal = 'sterling') =>
+      receiveWire(session, newKey(), { ...SPOOL, metal, length: '', mass });
+    expect(problemOf(await by('2 oz')).fields).toEqual({
+      mass: '“2 oz”: troy or avoirdupois ounces? Write oz t (31.1 g) or oz av (28.3 g).',
+    });
+    const lengthOf = async (mass: string, metal?: string) =>
+      (await showStockPiece(session, done(await by(mass, metal)).number))?.length ?? 0;
+    expect((await lengthOf('2 troy oz')) / (await lengthOf('2 oz av'))).toBeCloseTo(
+      31.1034768 / 28.349523125,
+      4,
+    );
+    // Copper is sold by the ordinary ounce.
+    expect(await lengthOf('2 oz', 'copper')).toBe(await lengthOf('2 oz av', 'copper'));
+  });
+
   it('works out the length from the weight', async () => {
     const session = await openStudio();
     const number = await receive(session, { length: '', mass: '1 oz t' });

@@ -1,5 +1,5 @@
 import { parseLength } from '@/core/units/length';
-import { gaugeSize, type GaugeLabel, type GaugeSystem } from '@/core/wire/gauge';
+import { gaugeSize, labelTyped, type GaugeSystem } from '@/core/wire/gauge';
 import type { Finish, MetalId, Temper } from '@/core/wire/metal';
 import { hasOwnHeight, usualHeight, type Profile } from '@/core/wire/profile';
 import type { WireSpec } from '@/core/wire/spec';
@@ -7,10 +7,9 @@ import type { WireSpecInput } from './receiveWire.input';
 
 /** The spec that a form describes, as far as it is typed: undefined until its size can be read. Runs in the browser too. */
 export function specFromInput(input: WireSpecInput): WireSpec | undefined {
-  const label: GaugeLabel = {
-    system: input.gaugeSystem as GaugeSystem,
-    number: input.gaugeNumber.trim().replace(',', '.'),
-  };
+  const typed = labelTyped(input.gaugeSystem as GaugeSystem, input.gaugeNumber);
+  if (!typed.ok) return undefined;
+  const label = typed.value;
   const width = gaugeSize(label);
   if (!width.ok) return undefined;
   const profile = input.profile as Profile;

@@ -205,8 +205,15 @@ function DialectField<Values extends FieldValues>({
 }
 
 /** The one length field: takes "10 1/4", "26cm", "0.4mm", "3' 2\"" and says what it understood. */
-export function LengthField<Values extends FieldValues>(props: BaseProps<Values>) {
-  const { system } = useLengths();
+export function LengthField<Values extends FieldValues>({
+  bare,
+  ...props
+}: BaseProps<Values> & {
+  /** What a number without a unit is; as lengths are shown when it is not told. Beads and stones are measured in mm everywhere. */
+  bare?: LengthSystem;
+}) {
+  const lengths = useLengths();
+  const system = bare ?? lengths.system;
   const dialect: Dialect = {
     complete: (typed) => withUnit(typed, system),
     display: (value) => value,

@@ -46,7 +46,9 @@ export function SpecFieldset<Values extends FieldValues & WireSpecInput>({
         label="Numbers are"
         choices={GAUGE_SYSTEMS.map((value) => ({ value, text: GAUGE_NAMES[value] }))}
       />
-      {shaped && <LengthField control={control} name={at('height')} label="Height" placeholder="0.4 mm" />}
+      {shaped && (
+        <LengthField bare="mm" control={control} name={at('height')} label="Height" placeholder="0.4 mm" />
+      )}
       <ChoiceField control={control} name={at('finish')} label="Finish" choices={same(FINISHES)} />
       {finish !== 'bare' && (
         <TextField

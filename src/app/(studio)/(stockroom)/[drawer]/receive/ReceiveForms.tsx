@@ -91,15 +91,16 @@ export function ReceiveBeads({ hints }: FormProps) {
         <>
           <TextField control={control} name="material" label="Material" placeholder="garnet" />
           <ChoiceField control={control} name="shape" label="Shape" choices={same(BEAD_SHAPES)} />
-          <LengthField control={control} name="size" label="Size across" placeholder="4 mm" />
+          <LengthField bare="mm" control={control} name="size" label="Size across" placeholder="4 mm" />
           <LengthField
+            bare="mm"
             control={control}
             name="largest"
             label="Largest, when graded"
             placeholder="6 mm"
             hint="Empty: all of one size"
           />
-          <LengthField control={control} name="hole" label="Hole" placeholder="0.8 mm" />
+          <LengthField bare="mm" control={control} name="hole" label="Hole" placeholder="0.8 mm" />
           <ChoiceField
             control={control}
             name="form"
@@ -181,17 +182,20 @@ function StoneFields({ control }: { control: Control<ReceiveStoneInput> }) {
         label="Drilled"
         choices={HOLE_AXES.map((value) => ({ value, text: value === 'none' ? 'not at all' : value }))}
       />
-      <LengthField control={control} name="length" label="Length" placeholder="18 mm" />
-      <LengthField control={control} name="width" label="Width" placeholder="13 mm" />
-      <LengthField control={control} name="depth" label="Depth" placeholder="5 mm" />
+      <LengthField bare="mm" control={control} name="length" label="Length" placeholder="18 mm" />
+      <LengthField bare="mm" control={control} name="width" label="Width" placeholder="13 mm" />
+      <LengthField bare="mm" control={control} name="depth" label="Depth" placeholder="5 mm" />
       <LengthField
+        bare="mm"
         control={control}
         name="edge"
         label="Height of its edge"
         placeholder="3 mm"
         hint="What the holds go round"
       />
-      {holeAxis !== 'none' && <LengthField control={control} name="hole" label="Hole" placeholder="0.6 mm" />}
+      {holeAxis !== 'none' && (
+        <LengthField bare="mm" control={control} name="hole" label="Hole" placeholder="0.6 mm" />
+      )}
       {stone && stone.length <= 200_000 && stone.width <= 200_000 && (
         <p className="flex items-center gap-3 sm:col-span-3">
           <StoneDrawing stone={stone} />
