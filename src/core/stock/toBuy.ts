@@ -1,3 +1,10 @@
+/** What open batches want of an article. */
+export interface Wanted {
+  readonly needed: number;
+  /** What finds nothing to come from; of wire it may be more than what is missing, when lengths are too short to cut from. */
+  readonly short: number;
+}
+
 /** How an article's stock stands against what it should be. */
 export interface StockLevel {
   readonly minimumBy: 'none' | 'typed' | 'use';
@@ -11,6 +18,8 @@ export interface StockLevel {
   readonly soldBy: number;
   /** What was bought last. */
   readonly lastBought: number;
+  /** What batches that are planned want of it. */
+  readonly wanted?: Wanted | undefined;
 }
 
 /** The days whose use tells what is needed. */
@@ -39,10 +48,14 @@ export function minimumOf({
   return minimumBy === 'use' ? Math.ceil((used * COVER_DAYS) / USE_DAYS) : 0;
 }
 
-/** What is short of an article and how much of it to buy, rounded up to how it is sold; undefined when nothing is. */
+/**
+ * What is short of an article, of its minimum and of what batches want of it, and how much of it to buy, rounded up to how it is
+ * sold; undefined when nothing is.
+ */
 export function toBuy(level: StockLevel): ToBuy | undefined {
   const minimum = minimumOf(level);
-  const short = minimum - level.quantity;
+  const { needed = 0, short: missing = 0 } = level.wanted ?? {};
+  const short = Math.max(minimum + needed - level.quantity, missing);
   if (short <= 0) return undefined;
   const packOf = level.soldBy > 0 ? level.soldBy : level.lastBought > 0 ? level.lastBought : short;
   const packs = Math.ceil(short / packOf);

@@ -8,6 +8,7 @@ import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { wantedByBatches } from '../batches/wantedByBatches';
 import { costAt, replacementPrices } from '../prices/replacement';
 import { settingsIn } from '../settings/settings';
 import { measureOf } from '../stock/takeOut';
@@ -21,6 +22,8 @@ export interface ShoppingLine extends ToBuy {
   readonly unit: SupplyUnit | null;
   readonly inStock: number;
   readonly supplier: string | null;
+  /** What open batches want of it. */
+  readonly forBatches: number;
   /** At what it would cost today; null for helpers. */
   readonly cost: CostUnits | null;
 }
@@ -33,8 +36,8 @@ interface LevelRow extends StockLevel {
   readonly supplier: string | null;
 }
 
-/** Articles with a minimum, what there is of each, what 90 days took, and where it was bought last. */
-const levels = (tx: Tx, articleId: string | null): Promise<LevelRow[]> =>
+/** Articles with a minimum, or of some ids, what there is of each, what 90 days took, and where it was bought last. */
+const levels = (tx: Tx, articleId: string | null, besides: readonly string[] = []): Promise<LevelRow[]> =>
   tx.select<LevelRow>(
     `SELECT a.article_id AS "articleId", a.ware, a.name, y.unit, a.minimum_by AS "minimumBy", a.minimum, a.sold_by AS "soldBy",
             COALESCE((SELECT sum(quantity) FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint AS quantity,
@@ -47,17 +50,18 @@ const levels = (tx: Tx, articleId: string | null): Promise<LevelRow[]> =>
        LEFT JOIN LATERAL (SELECT quantity, supplier_id FROM lots WHERE studio_id = $1 AND article_id = a.article_id
                            ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
        LEFT JOIN suppliers u ON u.studio_id = a.studio_id AND u.supplier_id = l.supplier_id
-      WHERE a.studio_id = $1 AND (a.article_id = $3 OR ($3::uuid IS NULL AND a.minimum_by <> 'none')) AND a.ware <> 'scrap'
+      WHERE a.studio_id = $1 AND (a.article_id = $3 OR ($3::uuid IS NULL AND (a.minimum_by <> 'none' OR a.article_id = ANY ($4)))) AND a.ware <> 'scrap'
       ORDER BY u.name NULLS LAST, a.ware, a.sort_key LIMIT 2000`,
-    [tx.session.studioId, tx.session.now, articleId],
+    [tx.session.studioId, tx.session.now, articleId, besides],
   );
 
 /** What to buy, by supplier, rounded to how it is sold. */
 export function listToBuy(session: StudioSession): Promise<ShoppingLine[]> {
   return look(session, async (tx) => {
-    const rows = await levels(tx, null);
+    const wanted = await wantedByBatches(tx);
+    const rows = await levels(tx, null, [...wanted.keys()]);
     const short = rows.flatMap((row) => {
-      const buy = toBuy(row);
+      const buy = toBuy({ ...row, wanted: wanted.get(row.articleId) });
       return buy ? [{ row, buy }] : [];
     });
     const sees = session.role === 'owner';
@@ -78,6 +82,7 @@ export function listToBuy(session: StudioSession): Promise<ShoppingLine[]> {
         unit,
         inStock: quantity,
         supplier,
+        forBatches: wanted.get(articleId)?.needed ?? 0,
         cost: price ? costAt(price, buy.quantity) : null,
       };
     });

@@ -56,23 +56,16 @@ interface Question {
   readonly metal: MetalId;
 }
 
-/** The address follows a moment after the last key: it makes the router look at the whole page again. */
-const ADDRESS_MS = 300;
-
+/**
+ * Keeps what is asked in the address, key by key. Past the router, which would look at the whole page again for each: what it keeps
+ * of the page in the history is handed back as it was.
+ */
 function useAddress({ technique, texts, metal }: Question, initial: Question): void {
   const isAsked = technique !== initial.technique || texts !== initial.texts || metal !== initial.metal;
   useEffect(() => {
     if (!isAsked) return;
-    const write = () => {
-      const address = new URLSearchParams({ of: technique.id, ...texts, metal });
-      window.history.replaceState(null, '', `?${address.toString()}`);
-    };
-    const timer = setTimeout(write, ADDRESS_MS);
-    window.addEventListener('pagehide', write);
-    return () => {
-      clearTimeout(timer);
-      window.removeEventListener('pagehide', write);
-    };
+    const address = new URLSearchParams({ of: technique.id, ...texts, metal });
+    History.prototype.replaceState.call(window.history, window.history.state, '', `?${address.toString()}`);
   }, [isAsked, technique, texts, metal]);
 }
 

@@ -32,7 +32,7 @@ export default async function ToBuyPage() {
       {lines.length === 0 && (
         <p className="leaf mt-4 p-6">
           Open any wire, bead, finding or supply and say the least that should be there; what falls short of
-          it is listed here by supplier, rounded to how it is sold.
+          it, or of what planned batches want, is listed here by supplier, rounded to how it is sold.
         </p>
       )}
       {suppliers.map((supplier) => (
@@ -48,6 +48,7 @@ export default async function ToBuyPage() {
 
 function Supplier({ name, lines }: { name: string | null; lines: readonly ShoppingLine[] }) {
   const sees = lines.some(({ cost }) => cost !== null);
+  const batches = lines.some(({ forBatches }) => forBatches > 0);
   return (
     <section className="leaf mt-4 overflow-x-auto p-4">
       <h2>{name ?? 'No supplier known'}</h2>
@@ -57,6 +58,7 @@ function Supplier({ name, lines }: { name: string | null; lines: readonly Shoppi
             <th>What</th>
             <th className="text-right">There is</th>
             <th className="text-right">Should be</th>
+            {batches && <th className="text-right">For batches</th>}
             <th className="text-right">Buy</th>
             {sees && <th className="text-right">About</th>}
           </tr>
@@ -76,8 +78,13 @@ function Supplier({ name, lines }: { name: string | null; lines: readonly Shoppi
                 <Amount ware={line.ware} unit={line.unit} of={line.inStock} />
               </td>
               <td className="text-right">
-                <Amount ware={line.ware} unit={line.unit} of={line.minimum} />
+                {line.minimum > 0 && <Amount ware={line.ware} unit={line.unit} of={line.minimum} />}
               </td>
+              {batches && (
+                <td className="text-right">
+                  {line.forBatches > 0 && <Amount ware={line.ware} unit={line.unit} of={line.forBatches} />}
+                </td>
+              )}
               <td className="text-right font-semibold">
                 {line.packs} × <Amount ware={line.ware} unit={line.unit} of={line.packOf} />
               </td>

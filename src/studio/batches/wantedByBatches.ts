@@ -1,0 +1,74 @@
+import { partKey, partsOfBatch, type BatchLine } from '@/core/batch/batch';
+import { enoughFor } from '@/core/batch/enough';
+import type { StockLength } from '@/core/cutting/propose';
+import type { Wanted } from '@/core/stock/toBuy';
+import type { Tx } from '@/data/inStudio';
+import { linesOf } from './batches';
+import { freeParts } from './freeStock';
+import { IN_TRAY, madeCounts, NOTHING_DONE, progressOf } from './tray';
+
+/** Lines of several batches keep their numbers apart. */
+const APART = 1000;
+
+/**
+ * What the open batches together still want of each article, against all that there is: what is set aside lies aside for them.
+ * @returns by article; wires that are cut already, and pieces that are made, want nothing
+ */
+export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
+  const { studioId } = tx.session;
+  const open = await tx.select<{ id: string }>(
+    `SELECT batch_id AS id FROM batches WHERE studio_id = $1 AND state = 'open' ORDER BY number LIMIT 200`,
+    [studioId],
+  );
+  const ids = open.map(({ id }) => id);
+  if (ids.length === 0) return new Map();
+  const progress = await progressOf(tx, ids);
+  const numberOf = (batchId: string, line: number) => ids.indexOf(batchId) * APART + line;
+  const lines = (await linesOf(tx, ids)).map(({ batchId, ...line }): BatchLine => ({
+    ...line,
+    line: numberOf(batchId, line.line),
+  }));
+  const cut = new Set<string>();
+  const made = new Map<number, number>();
+  for (const id of ids) {
+    const done = progress.get(id) ?? NOTHING_DONE;
+    for (const key of done.cut) {
+      const [line = '', ...rest] = key.split('.');
+      cut.add([numberOf(id, Number(line)), ...rest].join('.'));
+    }
+    for (const [line, count] of madeCounts(done)) made.set(numberOf(id, line), count);
+  }
+  const specIds = [...new Set(lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId)))];
+  const wires = await tx.select<StockLength>(
+    `SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.quantity AS length, p.is_off_cut AS "isOffCut" FROM stock_pieces p
+      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0
+        AND NOT EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
+      ORDER BY p.number LIMIT 20000`,
+    [studioId, specIds],
+  );
+  const parts = await freeParts(
+    tx,
+    partsOfBatch(lines).map(({ name }) => name),
+    null,
+  );
+  const inDrawers = await tx.select<{ articleId: string; quantity: number }>(
+    `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity FROM stock_pieces
+      WHERE studio_id = $1 AND article_id = ANY ($2) AND quantity > 0 GROUP BY 1`,
+    [studioId, parts.map(({ articleId }) => articleId)],
+  );
+  const there = new Map(inDrawers.map(({ articleId, quantity }) => [articleId, quantity]));
+  const enough = enoughFor(lines, {
+    wires,
+    parts: new Map(parts.map(({ key, articleId }) => [key, there.get(articleId) ?? 0])),
+    cut,
+    made,
+  });
+  const articleOf = new Map(parts.map(({ key, articleId }) => [key, articleId]));
+  return new Map([
+    ...enough.wires.map(({ specId, needed, short }): [string, Wanted] => [specId, { needed, short }]),
+    ...enough.parts.flatMap(({ name, needed, short }): [string, Wanted][] => {
+      const articleId = articleOf.get(partKey(name));
+      return articleId ? [[articleId, { needed, short }]] : [];
+    }),
+  ]);
+}
