@@ -29,7 +29,9 @@ test.describe('bad input keeps what was typed and posts nothing', () => {
     await page.getByLabel('Length', { exact: true }).fill('10 ft');
     await page.getByLabel('Paid for it').fill('0');
     await page.getByRole('button', { name: 'Put it on the rack' }).click();
-    await expect(page.getByText('There is no AWG number “77”; it runs from 0000 to 44, like 20.')).toBeVisible();
+    await expect(
+      page.getByText('There is no AWG number “77”; it runs from 0000 to 44, like 20.'),
+    ).toBeVisible();
     await expect(page.getByText(/must be more than 0/)).toBeVisible();
   });
 

@@ -93,6 +93,23 @@ test('the maker takes a cut from another length than was proposed', async ({ own
   await expect(page.getByRole('link', { name: label }).first()).toBeVisible();
 });
 
+test('a piece takes its stone out of the drawer, and says what the drawers do not have', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/bench/P-0012`);
+  await expect(page.getByRole('status')).toContainText('1 × chain, 45 cm with clasp: none in the drawers');
+  const stone = page.getByLabel('Taken from for unakite crescent 40 × 14 mm');
+  const label = (await stone.locator('option:checked').innerText()).split(' ')[0] ?? '';
+  expect(label).toMatch(/^S-\d{4}$/);
+  await page.getByRole('button', { name: 'It is made' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('“Harbour crescent”');
+  const piece = /F-\d{4}/.exec(page.url())?.[0] ?? '';
+  await page.goto(`${DEMO_URL}/stones/${label}`);
+  await expect(page.getByText(`in ${piece}`).first()).toBeVisible();
+  await page.goto(`${DEMO_URL}/bench/P-0012`);
+  await expect(page.getByRole('option', { name: new RegExp(label) })).toHaveCount(0);
+});
+
 test('more is cut than there is: the page says so before anything is sent', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/bench/P-0004`);
   await page.getByLabel('Really cut').first().fill('900 ft');

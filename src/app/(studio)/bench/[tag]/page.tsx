@@ -34,17 +34,19 @@ export default async function MakePage({ params }: { params: Params }) {
         , revision {pattern.revision}
       </p>
       {parts.some(isShort) && (
-        <ul role="status" className="mt-3 space-y-1 border-l-4 border-warning bg-base-100 p-3">
-          {parts.filter(isShort).map(({ part, name, count, picks }) => (
-            <li key={part}>
-              {count} × {name}:{' '}
-              {fromDrawers(picks) === 0
-                ? 'none in the drawers under that name'
-                : `${fromDrawers(picks)} in the drawers`}
-              .
-            </li>
-          ))}
-        </ul>
+        <div role="status" className="mt-3 border-l-4 border-warning bg-base-100 p-3">
+          <ul className="space-y-1">
+            {parts.filter(isShort).map(({ part, name, count, picks }) => (
+              <li key={part}>
+                {count} × {name}:{' '}
+                {fromDrawers(picks) === 0
+                  ? 'none in the drawers under that name'
+                  : `${fromDrawers(picks)} in the drawers`}
+                .
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       {!enough && (
         <div role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3">
