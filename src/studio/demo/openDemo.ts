@@ -319,7 +319,7 @@ async function makeAndPrice(
 }
 
 /** What a real hand does with a proposal: cuts a little long, trims a little back, sometimes spoils one. */
-function handMade({ cuts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
+function handMade({ cuts, parts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
   const text = (length: number) => formatLength(um(Math.round(length)), 'mm');
   const done = cuts.map(({ cutIndex, copy, from, length }) => {
     const generous = hand.happens(0.4);
@@ -339,6 +339,14 @@ function handMade({ cuts, minutes }: MakingProposal, hand: Chance): MakePieceInp
     spoiled: spoils
       ? [{ from: first.from, length: text(hand.between(8_000, 60_000)), reason: hand.pick(REASONS) }]
       : [],
+    // Most stones of two years were bought for their piece; the tray holds what was bought besides.
+    parts: parts.flatMap(({ part, picks, choices }) =>
+      picks.map(({ from, count }) => ({
+        part,
+        from: choices.some(({ id, ware }) => id === from && ware === 'stone') ? '' : (from ?? ''),
+        count: String(count),
+      })),
+    ),
     minutes: String(Math.round(minutes.each * spread())),
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(hand.pick([1, 1, 2, 3, 4])),
