@@ -46,7 +46,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'composing', path: '/patterns/P-0023/compose' },
   { name: 'how-much-wire', path: '/how-much?of=curved-weave&metal=sterling' },
   { name: 'fitting', path: '/fitting?outline=oval&length=24+mm&width=16+mm&edge=3+mm' },
-  { name: 'bench', path: '/bench/P-0021' },
+  { name: 'bench', path: '/bench/P-0017' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
   { name: 'house-rules', path: '/rules' },

@@ -48,6 +48,16 @@ export const differencesIn = async ({ studioId }: StudioSession) =>
     ({ studio }) => studio === studioId,
   );
 
+/** What the bench's form sends of the wires, as they are proposed. */
+export const cutsAsProposed = (cuts: MakingProposal['cuts']) =>
+  cuts.map(({ cutIndex, copy, from, length }) => ({
+    cutIndex,
+    copy,
+    from: from ?? '',
+    cut: `${length / 1000} mm`,
+    back: '0 mm',
+  }));
+
 /** Makes a piece as the bench proposes it. */
 export const make = (session: StudioSession, { pattern, batch: of, cuts }: MakingProposal) =>
   makePiece(
@@ -55,13 +65,7 @@ export const make = (session: StudioSession, { pattern, batch: of, cuts }: Makin
     newKey(),
     { number: pattern.number, revision: pattern.revision, ...(of ? { batch: of } : {}) },
     {
-      cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
-        cutIndex,
-        copy,
-        from: from ?? '',
-        cut: `${length / 1000} mm`,
-        back: '0 mm',
-      })),
+      cuts: cutsAsProposed(cuts),
       spoiled: [],
       minutes: '20',
       setUpMinutes: '10',

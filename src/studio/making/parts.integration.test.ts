@@ -1,11 +1,12 @@
 import {
-  plannedBatch,
-  make,
+  asShown,
+  cutsAsProposed,
+  differencesIn,
   fromTray,
   lineOf,
-  differencesIn,
+  make,
+  plannedBatch,
   table,
-  asShown,
 } from '../../../tests/support/cuttingTable';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import { closeBooks, done, newKey, problemOf } from '../../../tests/support/studio';
@@ -28,13 +29,7 @@ import { proposeMaking, type MakingProposal } from './proposeMaking';
 afterAll(closeBooks);
 
 const asProposed = ({ cuts, parts }: MakingProposal): MakePieceInput => ({
-  cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
-    cutIndex,
-    copy,
-    from: from ?? '',
-    cut: `${length / 1000} mm`,
-    back: '0 mm',
-  })),
+  cuts: cutsAsProposed(cuts),
   spoiled: [],
   parts: parts.flatMap(({ part, picks }) =>
     picks.map(({ from, count }) => ({ part, from: from ?? '', count: String(count) })),
