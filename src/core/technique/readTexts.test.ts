@@ -58,7 +58,7 @@ it('a ring’s inside may be told as a size', () => {
 it.each([
   ['coil', { length: '2 m' }, 'length', /“2 m” was given; 0.5 mm to 500 mm are allowed/],
   ['coil', { length: 'long' }, 'length', /long/],
-  ['coil', { wire: '99 ga' }, 'wire', /runs from 0 to 44/],
+  ['coil', { wire: '99 ga' }, 'wire', /runs from 0000 to 44/],
   ['jump-rings', { rings: '2.5' }, 'rings', /“2.5” was given; 1 to 500 are allowed/],
   ['straight-weave', { weave: 'A3 AC' }, 'weave', /not neighbours in order.*character 4/],
   ['bundle-frame', { 'stone.width': '40 mm' }, 'stone.length', /A teardrop is longer than wide/],

@@ -45,7 +45,7 @@ it.each<[string, unknown, string, RegExp]>([
   ['coil', { lenght: 20 }, 'lenght', /there is no such field; core, wire, length, open, tail are allowed/],
   ['coil', { wire: 0.4 }, 'wire', /an object of profile, gauge, widthMm, heightMm is allowed/],
   ['coil', { wire: { gauge: { system: 'B&S', value: 20 } } }, 'wire.gauge.system', /one of AWG, SWG, mm/],
-  ['coil', { wire: { gauge: { system: 'AWG', value: 99 } } }, 'wire.gauge.value', /it runs from 0 to 44/],
+  ['coil', { wire: { gauge: { system: 'AWG', value: 99 } } }, 'wire.gauge.value', /it runs from 0000 to 44/],
   ['coil', { wire: { widthMm: 0.4, gauge: { system: 'AWG', value: 20 } } }, 'wire.widthMm', /not both/],
   ['jump-rings', { rings: 2.5 }, 'rings', /^2.5 was given; a whole number from 1 to 500 is allowed/],
   ['bundle-frame', { stone: { outline: 'star', lengthMm: 10 } }, 'stone.outline', /one of round, oval/],

@@ -70,6 +70,12 @@ describe('bands and bails that wire is wound round', () => {
   });
 });
 
+it('the neck of a folded bail is two rows of wires, not one of twice as many', () => {
+  const plan = planOf('folded-bail', { wire: roundWire(0.8), wires: 3, binding: roundWire(0.3), wraps: 8 });
+  // π(0.8 + 0.3) + 2 · 2 · 0.8 + 2 · 0.8 = 8.256 round, 0.3 on: 8.261 a wrap; in one row it would be 11.46.
+  expect(term(plan, 'binding wire', /wraps/)).toBeCloseTo(8 * 8.2611, 2);
+});
+
 describe('wire that is not round', () => {
   it.each([
     // A band 0.5 high bent flat round 4 mm has its centre line 0.25 off: π · 4.5 a turn, 2 on.

@@ -39,6 +39,35 @@ describe('one wrap', () => {
     );
   });
 
+  it('round several rows is the hull of all of them: as a polygon round every wire finds it', () => {
+    // The hull of circles, numerically: the widest in each direction, integrated over all of them (Cauchy: perimeter = ∫ h dφ).
+    const hull = (k: number, m: number, D: number, d: number, g: number) => {
+      const steps = 20_000;
+      let sum = 0;
+      for (let step = 0; step < steps; step += 1) {
+        const angle = (2 * Math.PI * step) / steps;
+        const reach =
+          Math.abs(Math.cos(angle)) * ((k - 1) * (D + g)) * 0.5 +
+          Math.abs(Math.sin(angle)) * ((m - 1) * D) * 0.5;
+        sum += reach + (D + d) / 2;
+      }
+      return (sum * 2 * Math.PI) / steps;
+    };
+    for (const [k, rowsOf] of [
+      [3, 2],
+      [1, 2],
+      [4, 3],
+      [2, 1],
+    ] as const) {
+      const each = row(k, { size: 1, gap: 0.2, rows: rowsOf });
+      expect(Math.hypot(hull(k, rowsOf, 1, 0.3, 0.2), 0.3)).toBeCloseTo(oneWrap(each, 0.3), 5);
+      expect(Math.hypot(perimeterOf(sectionRound(each, 0.3)), 0.3)).toBeCloseTo(oneWrap(each, 0.3), 9);
+    }
+    const squares = row(3, { profile: 'square', size: 1, rows: 2 });
+    expect(oneWrap(squares, 0.3)).toBeCloseTo(Math.hypot(10 + Math.PI * 0.3, 0.3), 9);
+    expect(perimeterOf(sectionRound(squares, 0.3))).toBeCloseTo(10 + Math.PI * 0.3, 9);
+  });
+
   it('a half-round band lies with its centroid 0.424 of its height off the flat', () => {
     // Centroid of a half disc: 4r/(3π) (plane geometry).
     expect(asRound(0.4) / 2).toBeCloseTo(0.424 * 0.4, 3);

@@ -4,7 +4,7 @@ import type { Outline } from '../outline/outline';
 import { parallelOf } from '../outline/outline';
 import { roundedRectangle } from '../outline/shapes/rectangle';
 
-/** Frame wires that lie side by side, mm. */
+/** Frame wires that lie side by side, in one row or in several on one another, mm. */
 export interface FrameRow {
   readonly profile: 'round' | 'square';
   /** Diameter of round frame wire, side of square. */
@@ -13,6 +13,8 @@ export interface FrameRow {
   readonly count: number;
   /** Gap between neighbours; square wires lie close. */
   readonly gap: number;
+  /** Rows that lie on one another; one when it is not told. */
+  readonly rows?: number;
 }
 
 /** A half-round band lies with its flat inside: its centroid is 0.424 of its height off the flat (4/(3π) of a half disc). */
@@ -25,21 +27,26 @@ export const asRound = (halfRoundHeight: number): number => 2 * CENTROID_OF_HALF
 export const acrossRow = ({ size, count, gap }: FrameRow): number => count * size + (count - 1) * gap;
 
 /**
- * The way once round a row of frame wires, as the centre of a wire wound tightly round it runs, centred on the row. Round wires:
- * π(D + d) + 2(k − 1)(D + g); square: 2ks + 2s + πd. Source: handbook of the trade; plane geometry.
+ * The way once round frame wires, as the centre of a wire wound tightly round them runs, centred on them: the hull of m rows of k
+ * wires. Round wires: π(D + d) + 2(k − 1)(D + g) + 2(m − 1)D; square: 2ks + 2ms + πd. Source: handbook of the trade; plane geometry.
  * @param wire diameter of what is wound, mm
  */
 export function sectionRound(row: FrameRow, wire: number): Outline {
-  const { profile, size } = row;
-  if (profile === 'square') return parallelOf(roundedRectangle(size, acrossRow(row), 0), wire / 2);
+  const { profile, size, rows = 1 } = row;
+  if (profile === 'square') return parallelOf(roundedRectangle(rows * size, acrossRow(row), 0), wire / 2);
   const radius = (size + wire) / 2;
-  const half = (acrossRow(row) - size) / 2;
+  const [halfX, halfY] = [(acrossRow(row) - size) / 2, ((rows - 1) * size) / 2];
+  const quarter = Math.PI / 2;
   return {
     curves: [
-      line(vec(-half, -radius), vec(half, -radius)),
-      arc(vec(half, 0), radius, -Math.PI / 2, Math.PI),
-      line(vec(half, radius), vec(-half, radius)),
-      arc(vec(-half, 0), radius, Math.PI / 2, Math.PI),
+      line(vec(-halfX, -halfY - radius), vec(halfX, -halfY - radius)),
+      arc(vec(halfX, -halfY), radius, -quarter, quarter),
+      line(vec(halfX + radius, -halfY), vec(halfX + radius, halfY)),
+      arc(vec(halfX, halfY), radius, 0, quarter),
+      line(vec(halfX, halfY + radius), vec(-halfX, halfY + radius)),
+      arc(vec(-halfX, halfY), radius, quarter, quarter),
+      line(vec(-halfX - radius, halfY), vec(-halfX - radius, -halfY)),
+      arc(vec(-halfX, -halfY), radius, 2 * quarter, quarter),
     ].filter(({ length }) => length > 0),
   };
 }
@@ -48,11 +55,15 @@ export function sectionRound(row: FrameRow, wire: number): Outline {
  * Length of one turn round a row of frame wires that moves on by a pitch, mm: √(section² + p²), a helix unrolled.
  * @param pitch along the frame; the diameter of the wound wire when wound close
  */
-export function oneWrap({ profile, size, count, gap }: FrameRow, wire: number, pitch = wire): number {
+export function oneWrap(
+  { profile, size, count, gap, rows = 1 }: FrameRow,
+  wire: number,
+  pitch = wire,
+): number {
   const round =
     profile === 'round'
-      ? Math.PI * (size + wire) + 2 * (count - 1) * (size + gap)
-      : 2 * count * size + 2 * (count - 1) * gap + 2 * size + Math.PI * wire;
+      ? Math.PI * (size + wire) + 2 * (count - 1) * (size + gap) + 2 * (rows - 1) * size
+      : 2 * count * size + 2 * (count - 1) * gap + 2 * rows * size + Math.PI * wire;
   return Math.hypot(round, pitch);
 }
 

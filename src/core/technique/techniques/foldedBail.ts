@@ -23,8 +23,8 @@ export const foldedBail = technique({
     const D = bail.width;
     const radius = (inside + D) / 2;
     const over = Math.PI * radius;
-    // Front and back legs lie on each other at the neck: twice as many wires are bound there.
-    const neck = winding(frameRow(bail, 2 * wires), binding, wraps);
+    // Front and back legs lie on each other at the neck: two rows are bound there.
+    const neck = winding({ ...frameRow(bail, wires), rows: 2 }, binding, wraps);
     return {
       cuts: [
         {
