@@ -106,6 +106,14 @@ describe('a composition', () => {
     expect(pair.grams).toBeCloseTo(2 * one.grams, 9);
   });
 
+  it('a pair of earrings has two ear wires', () => {
+    const pair = resolve({ ...inCopper(composed('briolette-loop', 'ear-wire')), copies: 2 }, SPECS);
+    expect(pair.cuts.map(({ name, count }) => [name, count])).toEqual([
+      ['hanging wire', 2],
+      ['ear wire', 2],
+    ]);
+  });
+
   it('keeps the order that was chosen; what must come first and does not is a fault until it is overridden', () => {
     const pattern = composed('wrapped-loop-link', 'ear-wire');
     const steps = resolve(pattern, {}).steps.map(({ id }) => id);

@@ -183,6 +183,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
     name: 'Plain ear wires',
     kind: 'finding',
     metal: 'sterling',
+    copies: 2,
     uses: [['ear-wire']],
     notes: 'Round and polish both ends.',
   },

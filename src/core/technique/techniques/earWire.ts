@@ -28,7 +28,8 @@ export const earWire = technique({
         {
           name: 'ear wire',
           wire: 'wire',
-          count: 2,
+          // One for an ear; a pair is two of everything.
+          count: 1,
           terms: [
             net('loop', round),
             net('leg in front', front),
@@ -52,13 +53,13 @@ export const earWire = technique({
       steps: [
         {
           id: 'loop',
-          name: 'turn the loop on both, step by step together',
-          minutes: 2,
+          name: 'turn the loop; of a pair both, step by step together',
+          minutes: 1,
           cautions: ['cut ends'],
         },
-        { id: 'bend', name: 'bend both over the same mandrel', minutes: 2 },
-        { id: 'round', name: 'round and polish the ends', minutes: 3, cautions: ['skin', 'filing'] },
-        { id: 'harden', name: 'harden them with a few light taps', minutes: 1, cautions: ['hammering'] },
+        { id: 'bend', name: 'bend it over the mandrel', minutes: 1 },
+        { id: 'round', name: 'round and polish the ends', minutes: 1.5, cautions: ['skin', 'filing'] },
+        { id: 'harden', name: 'harden it with a few light taps', minutes: 0.5, cautions: ['hammering'] },
       ],
     };
   },
