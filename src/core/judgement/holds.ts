@@ -1,7 +1,7 @@
 import { centroidOf, placeAt, pointsOf, type Outline } from '../outline/outline';
 import { minus, norm, plus, scaled, outward, type Vec } from '../geometry/vector';
 import type { Hold } from '../technique/technique';
-import { advice, type Judgement } from './judgement';
+import { advice, fault, type Judgement } from './judgement';
 
 /** What the holds leave open. */
 export interface HoldCheck {
@@ -67,7 +67,7 @@ export function judgeHolds(outline: Outline, holds: readonly Hold[], about: stri
   const add = `Add a hold at the ${sideOf(openAt)}.`;
   if (openArc >= OPEN.slides)
     judgements.push(
-      advice(
+      fault(
         about,
         `The stone slides out: ${arc}° stand open at the ${sideOf(openAt)}.`,
         `A stone slides out of an open arc of ${OPEN.slides}° or more.`,
@@ -84,14 +84,16 @@ export function judgeHolds(outline: Outline, holds: readonly Hold[], about: stri
       ),
     );
   const least = LITTLE * narrowest(outline);
-  if (overlap < least)
+  if (overlap < least) {
+    const weigh = overlap > 0 ? advice : fault;
     judgements.push(
-      advice(
+      weigh(
         about,
         `The holds reach ${overlap.toFixed(1)} mm over the edge.`,
         'The opening must be smaller than the stone by a little all round, and the holds must sit on the shoulder.',
         `Let them reach ${least.toFixed(1)} mm or more.`,
       ),
     );
+  }
   return judgements;
 }

@@ -32,12 +32,12 @@ const actsOf = ({ steps, cuts }: Plan): Act[] => {
 };
 
 /**
- * Everything that the trade has to say about a technique as it is planned: its wires, their finish, how many hold the edge, where
- * the stone stands open, and the order of its steps.
+ * What the trade has to say about a technique as it is planned, whatever the order of its steps: its wires, their finish, how
+ * many hold the edge, and where the stone stands open.
  * @param known what is known of the wire of each wire parameter
  * @param more things done to the piece besides, such as antiquing
  */
-export function judgePlan(
+export function judgeWork(
   { parameters }: AnyTechnique,
   values: Readonly<Record<string, unknown>>,
   plan: Plan,
@@ -65,5 +65,11 @@ export function judgePlan(
     judgements.push(
       ...judgeHole((values['wire'] as WireSize).width, values['drilled'] as number, 1, 'drilled'),
     );
-  return [...judgements, ...judgeOrder(plan.steps, plan.order)];
+  return judgements;
 }
+
+/** Everything that the trade has to say about a technique as it is planned: its work, and the order of its steps. */
+export const judgePlan = (...of: Parameters<typeof judgeWork>): Judgement[] => [
+  ...judgeWork(...of),
+  ...judgeOrder(of[2].steps, of[2].order),
+];

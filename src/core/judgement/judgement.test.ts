@@ -103,7 +103,9 @@ describe('holds', () => {
     expect(judgeHolds(round, at(0, 90), 'stone')[0]?.said).toMatch(
       /slides out: 270° stand open at the lower left/,
     );
+    expect(judgeHolds(round, at(0, 90), 'stone')[0]?.weight).toBe('fault');
     expect(judgeHolds(round, at(0, 90, 200), 'stone')[0]?.said).toMatch(/160° stand open/);
+    expect(judgeHolds(round, at(0, 90, 200), 'stone')[0]?.weight).toBe('advice');
     expect(judgeHolds(round, at(0, 120, 240), 'stone')).toEqual([]);
     expect(judgeHolds(round, [], 'stone')[0]?.said).toMatch(/360°/);
   });
@@ -125,6 +127,8 @@ describe('holds', () => {
     expect(judgeHolds(oval, evenHolds(perimeterOf(oval), 6, 0.2), 'stone')[0]?.said).toMatch(
       /reach 0.2 mm over the edge/,
     );
+    expect(judgeHolds(oval, evenHolds(perimeterOf(oval), 6, 0.2), 'stone')[0]?.weight).toBe('advice');
+    expect(judgeHolds(oval, evenHolds(perimeterOf(oval), 6, 0), 'stone')[0]?.weight).toBe('fault');
     expect(judgeHolds(oval, evenHolds(perimeterOf(oval), 6, 1), 'stone')).toEqual([]);
     const tips = openingOf(oval, evenHolds(perimeterOf(oval), 4, 1));
     expect(Math.max(...tips.map(({ x }) => Math.abs(x)))).toBeLessThan(11);

@@ -8,10 +8,10 @@ export interface Judgement {
   readonly mend: string;
 }
 
-export const advice = (about: string, said: string, why: string, mend: string): Judgement => ({
-  weight: 'advice',
-  about,
-  said,
-  why,
-  mend,
-});
+const judgementOf =
+  (weight: Judgement['weight']) =>
+  (about: string, said: string, why: string, mend: string): Judgement => ({ weight, about, said, why, mend });
+
+export const advice = judgementOf('advice');
+/** What spoils the piece as it is planned: its stone falls out, or a step undoes another. */
+export const fault = judgementOf('fault');

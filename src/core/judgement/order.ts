@@ -1,5 +1,5 @@
 import type { OrderRule } from '../technique/technique';
-import type { Judgement } from './judgement';
+import { fault, type Judgement } from './judgement';
 
 /** A step as the order check sees it. */
 export interface OrderedStep {
@@ -30,13 +30,14 @@ export function judgeOrder(steps: readonly OrderedStep[], rules: readonly OrderR
     const name = (index: number) => steps[index]?.name ?? '';
     return [
       {
-        weight: 'fault' as const,
-        about: rule.first,
+        ...fault(
+          rule.first,
+          `“${name(before)}” comes after “${name(after)}”.`,
+          asSentence(rule.why),
+          `Move it before “${name(after)}”.`,
+        ),
         key: ruleKey(rule),
         late: name(after),
-        said: `“${name(before)}” comes after “${name(after)}”.`,
-        why: asSentence(rule.why),
-        mend: `Move it before “${name(after)}”.`,
       },
     ];
   });

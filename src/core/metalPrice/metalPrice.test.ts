@@ -20,6 +20,8 @@ it('melts to its fine metal', () => {
   expect(meltValue('sterling', grams(100), minor(100_000))).toBe(9250);
   // A twentieth of 14/24: 29.17 g of gold in a kilogram of gold-filled (common practice).
   expect(meltValue('gold-filled', grams(1000), minor(1_000_000))).toBe(29_167);
+  // 0.54 g of sterling at 10.00 a kilogram holds 0.4995 of a cent: none. Rounded at each step it would be one.
+  expect(meltValue('sterling', grams(0.54), minor(1000))).toBe(0);
   expect(meltValue('steel', grams(100), minor(1000))).toBeUndefined();
   expect(meltValue('sterling', grams(100), undefined)).toBeUndefined();
 });

@@ -14,8 +14,9 @@ export type PricedMetal = (typeof PRICED_METALS)[number];
 /** What of a wire's metal has a price of the day. */
 export interface Content {
   readonly metal: PricedMetal;
-  /** Part of the mass, 0 to 1. */
-  readonly fineness: number;
+  /** Fine metal in so many parts of the whole, both whole numbers: 925 of 1000. */
+  readonly fine: number;
+  readonly of: number;
 }
 
 /**
@@ -24,17 +25,17 @@ export interface Content {
  * of the day.
  */
 export const CONTENT: Readonly<Partial<Record<MetalId, Content>>> = {
-  copper: { metal: 'copper', fineness: 1 },
-  brass: { metal: 'copper', fineness: 0.7 },
-  bronze: { metal: 'copper', fineness: 0.875 },
-  'fine-silver': { metal: 'silver', fineness: 0.999 },
-  sterling: { metal: 'silver', fineness: 0.925 },
-  'gold-filled': { metal: 'gold', fineness: (1 / 20) * (14 / 24) },
+  copper: { metal: 'copper', fine: 1, of: 1 },
+  brass: { metal: 'copper', fine: 7, of: 10 },
+  bronze: { metal: 'copper', fine: 7, of: 8 },
+  'fine-silver': { metal: 'silver', fine: 999, of: 1000 },
+  sterling: { metal: 'silver', fine: 925, of: 1000 },
+  'gold-filled': { metal: 'gold', fine: 14, of: 20 * 24 },
 };
 
 const UG_PER_KG = 1_000_000_000;
 
-/** Melt value of scrap: mass × fineness × price of the day; nought for a metal without one. */
+/** Melt value of scrap: mass × fineness × price of the day, rounded once; nothing for a metal without one. */
 export function meltValue(
   metal: MetalId,
   mass: Micrograms,
@@ -42,7 +43,7 @@ export function meltValue(
 ): MinorUnits | undefined {
   const content = CONTENT[metal];
   if (!content || perKilogram === undefined) return undefined;
-  return minor(Math.round(mulDiv(mass, perKilogram, UG_PER_KG) * content.fineness));
+  return minor(mulDiv(mass * content.fine, perKilogram, UG_PER_KG * content.of));
 }
 
 /** How wire is priced over its metal. */
@@ -66,7 +67,7 @@ export function spotCost(
   const content = CONTENT[spec.metal];
   if (!content) return undefined;
   const grams = (gramsPerMetre(spec) * length) / UM_PER_METRE;
-  const metal = (grams / 1000) * content.fineness * perKilogram * (1 + premium / 10_000);
+  const metal = (grams / 1000) * (content.fine / content.of) * perKilogram * (1 + premium / 10_000);
   return cost(Math.round((metal + (fabricationPerMetre * length) / UM_PER_METRE) * COST_UNITS_PER_MINOR));
 }
 

@@ -1,5 +1,5 @@
 import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
-import { judgePlan, type KnownWire } from '../judgement/judgePlan';
+import { judgeWork, type KnownWire } from '../judgement/judgePlan';
 import type { Judgement } from '../judgement/judgement';
 import { beadLength, stone, type Parameter, type Parameters, type WireSize } from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
@@ -196,9 +196,7 @@ function workOut(use: TechniqueUse, technique: AnyTechnique, texts: Texts, specs
     const spec = specs[specId];
     if (spec) known[key] = { metal: spec.metal, temper: spec.temper, finish: spec.finish };
   }
-  const judgements = judgePlan(technique, read.value, planned.value, known).filter(
-    ({ weight }) => weight === 'advice',
-  );
+  const judgements = judgeWork(technique, read.value, planned.value, known);
   return { ...base, values: read.value, plan: planned.value, judgements };
 }
 

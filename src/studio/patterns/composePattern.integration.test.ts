@@ -135,6 +135,20 @@ describe('fitting', () => {
     });
   });
 
+  it('never says that a pattern suits a stone that falls out of it, and shows those that keep it first', async () => {
+    const { session, composition } = await studioWithFrame();
+    const keeps = done(await composePattern(session, newKey(), null, form(composition)));
+    const texts = composition.uses[0]?.texts;
+    const open = withUse(composition, 'a', { texts: { ...texts, holds: '1' } });
+    const loses = done(await composePattern(session, newKey(), null, form(open)));
+    const { fitted } = await fitPatterns(session, 'stone', composition.measures);
+    expect(fitted.map(({ number, refusal, suits }) => [number, refusal, suits])).toEqual([
+      [keeps.number, '', true],
+      [loses.number, '', false],
+    ]);
+    expect(fitted[1]?.judgements.map(({ said }) => said).join()).toMatch(/slides out/);
+  });
+
   it('says how much is short of what', async () => {
     const { session, composition } = await studioWithFrame();
     done(await composePattern(session, newKey(), null, form({ ...composition, copies: 20 })));

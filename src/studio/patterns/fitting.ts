@@ -18,6 +18,8 @@ export interface Fitted {
   readonly body: PatternBody;
   /** Why it cannot be made for these measures; empty when it can. */
   readonly refusal: string;
+  /** Whether it can be made for these measures and keeps what it is made for. */
+  readonly suits: boolean;
   /** Every wire that it is of, by id: those that are wound about too. */
   readonly specs: Readonly<Record<string, KnownSpec>>;
   readonly wires: readonly { readonly spec: KnownSpec; readonly length: Micrometres }[];
@@ -80,7 +82,7 @@ type Read = Awaited<ReturnType<typeof readPatterns>>;
 
 /**
  * Tries composed patterns that are bound to a measure on the one that is given: which suit it, how much wire each takes, and
- * whether the rack has it. Those that can be made come first, and of them those with the least to be said against.
+ * whether the rack has it. Those that suit come first, and of them those with the least to be said against.
  * @param under only patterns of smaller numbers, for the pages after the first
  */
 export async function fitPatterns(
@@ -99,8 +101,8 @@ export async function fitPatterns(
     await new Promise((resolve) => setImmediate(resolve));
     since = performance.now();
   }
-  const rank = ({ refusal, shortages, judgements }: Fitted) =>
-    (refusal ? 1e6 : 0) + (shortages.length > 0 ? 1e3 : 0) + judgements.length;
+  const rank = ({ refusal, suits, shortages, judgements }: Fitted) =>
+    (refusal ? 1e9 : 0) + (suits ? 0 : 1e6) + (shortages.length > 0 ? 1e3 : 0) + judgements.length;
   return { fitted: fitted.sort((a, b) => rank(a) - rank(b) || a.number - b.number), next: read.next };
 }
 
@@ -120,10 +122,12 @@ function tryOn(
     resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean) ??
     '';
   const cuts = cutsOf(resolved, lengthSystem);
+  const judgements = resolved.uses.flatMap((use) => use.judgements);
   const { shortages } = proposeCuts(wantedCuts({ cuts }), stock);
   return {
     ...row,
     refusal,
+    suits: refusal === '' && judgements.every(({ weight }) => weight !== 'fault'),
     specs: Object.fromEntries(
       composition.uses
         .flatMap(({ wires }) => Object.values(wires))
@@ -134,7 +138,7 @@ function tryOn(
       return spec ? [{ spec, length }] : [];
     }),
     shortages: shortages.map((shortage) => ({ ...shortage, spec: specs[shortage.specId] })),
-    judgements: resolved.uses.flatMap(({ judgements }) => judgements),
+    judgements,
     minutes: resolved.minutes,
   };
 }

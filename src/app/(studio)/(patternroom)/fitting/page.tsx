@@ -9,6 +9,7 @@ import { drawPlan } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
 import { UNCHOSEN } from '@/ui/craft/unchosen';
+import { Judgements } from '@/ui/craft/Judgements';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Length, Reckoned } from '@/ui/lengths';
 import { StoneDrawing } from '@/ui/StoneDrawing';
@@ -43,7 +44,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
     tried && Object.keys(wrong).length === 0
       ? await fitPatterns(session, tried.measure, tried.texts, under)
       : { fitted: [], next: null };
-  const suited = fitted.filter(({ refusal }) => refusal === '');
+  const suited = fitted.filter(({ suits }) => suits);
   const ready = suited.filter(({ shortages }) => shortages.length === 0);
   return (
     <>
@@ -223,6 +224,8 @@ function wrongIn({ measure, texts }: { measure: Measure; texts: Texts }): Readon
 function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
   const { number, name, kind, body, refusal, specs, wires, shortages, judgements, minutes } = fitted;
   const { composition } = body;
+  const faults = judgements.filter(({ weight }) => weight === 'fault');
+  const advice = judgements.filter(({ weight }) => weight === 'advice');
   const first =
     composition &&
     resolve(composition, specs, { ...composition.measures, ...texts }).uses.find(({ plan }) => plan);
@@ -266,9 +269,14 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
           rack
         </p>
       ))}
-      {refusal === '' && judgements.length > 0 && (
+      {refusal === '' && faults.length > 0 && (
+        <div className="mt-2">
+          <Judgements of={faults} />
+        </div>
+      )}
+      {refusal === '' && advice.length > 0 && (
         <ul className="muted mt-2 list-inside list-disc text-sm">
-          {judgements.map(({ said, about }) => (
+          {advice.map(({ said, about }) => (
             <li key={`${about} ${said}`}>{said}</li>
           ))}
         </ul>
