@@ -54,14 +54,7 @@ export async function startApp(options: AppOptions): Promise<App> {
     },
   );
   const url = `http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
-  const ended = new Promise<never>((_, reject) => {
-    child.once('exit', (code) =>
-      reject(
-        new Refusal(`The application ended while starting (exit ${code ?? 'by signal'}); its log is above.`),
-      ),
-    );
-  });
-  await Promise.race([ended, answering(url)]);
+  await onceAnswering(child, url);
   return {
     url,
     process: child,
@@ -76,18 +69,40 @@ export async function startApp(options: AppOptions): Promise<App> {
   };
 }
 
-const START_MS = 60_000;
+/** How long to wait for a start, in milliseconds. */
+export interface StartPatience {
+  readonly start: number;
+  /** For one answer: what was stopped in the middle of its start never gives it. */
+  readonly answer: number;
+}
 
-async function answering(url: string): Promise<void> {
-  const giveUp = Date.now() + START_MS;
-  for (;;) {
-    const ok = await fetch(`${url}/api/health`).then(
+const USUAL_START: StartPatience = { start: 60_000, answer: 10_000 };
+
+/**
+ * Waits until a process that was started answers. One that does not is ended: it would hold the port against the next.
+ * @throws Refusal when it ends first, or does not answer in time
+ */
+export async function onceAnswering(
+  child: ChildProcess,
+  url: string,
+  patience: StartPatience = USUAL_START,
+): Promise<void> {
+  const hasEnded = () => child.exitCode !== null || child.signalCode !== null;
+  const giveUp = Date.now() + patience.start;
+  while (!hasEnded()) {
+    const ok = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(patience.answer) }).then(
       (response) => response.ok,
       () => false,
     );
+    if (hasEnded()) break;
     if (ok) return;
-    if (Date.now() > giveUp)
+    if (Date.now() > giveUp) {
+      child.kill('SIGKILL');
       throw new Refusal(`The application does not answer on ${url}; its log is above.`);
+    }
     await new Promise((resolve) => setTimeout(resolve, 150));
   }
+  throw new Refusal(
+    `The application ended while starting (exit ${child.exitCode ?? 'by signal'}); its log is above.`,
+  );
 }

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import type { App } from './app';
+import { onceAnswering, type App } from './app';
 import { freePort } from './ports';
 import { supervise, type Patience, type Supervised } from './supervise';
 
@@ -112,4 +112,21 @@ it('ends what it was about to start when it is stopped', async () => {
   const second = await nth(2);
   await stopped;
   expect(second.process.signalCode).toBe('SIGKILL');
+});
+
+/** Takes every request and answers none. */
+const MUTE = `require('http').createServer(() => {}).listen(process.env.PORT, () => process.stdout.write('ready'))`;
+
+it('ends a start that is stopped in the middle of it or never answers, so that the next has the port', async () => {
+  const port = await freePort();
+  const mute = await startServer(port, MUTE);
+  await expect(onceAnswering(mute.process, mute.url, { start: 300, answer: 100 })).rejects.toThrow(
+    /does not answer on http/,
+  );
+  if (mute.process.signalCode === null) await once(mute.process, 'exit');
+  expect(mute.process.signalCode).toBe('SIGKILL');
+  const next = await startServer(port);
+  await onceAnswering(next.process, next.url);
+  await next.stop();
+  await expect(onceAnswering(next.process, next.url)).rejects.toThrow(/ended while starting/);
 });

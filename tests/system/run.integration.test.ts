@@ -44,10 +44,14 @@ function run(...args: string[]): Running {
   return { child, output: () => output, ended: new Promise((resolve) => child.once('exit', resolve)) };
 }
 
-async function until(what: () => boolean | Promise<boolean>, patience = 60_000): Promise<void> {
+async function until(
+  running: Running,
+  what: () => boolean | Promise<boolean>,
+  patience = 60_000,
+): Promise<void> {
   const giveUp = Date.now() + patience;
   while (!(await what())) {
-    if (Date.now() > giveUp) throw new Error('it did not come to pass');
+    if (Date.now() > giveUp) throw new Error(`it did not come to pass:\n${running.output()}`);
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
 }
@@ -59,7 +63,7 @@ const health = () =>
   );
 
 const answering = async (running: Running) => {
-  await until(() => running.output().includes('answers at') || running.child.exitCode !== null);
+  await until(running, () => running.output().includes('answers at') || running.child.exitCode !== null);
   if (running.child.exitCode !== null) throw new Error(running.output());
 };
 
@@ -106,8 +110,8 @@ it('starts, heals a killed database, recovers from kill -9, keeps its data, and 
 
   // The database is killed under the running application: it is started again and the application heals by itself.
   process.kill(postmaster(), 'SIGKILL');
-  await until(() => first.output().includes('starting it again'));
-  await until(async () => (await health()) === 200);
+  await until(first, () => first.output().includes('starting it again'));
+  await until(first, async () => (await health()) === 200);
 
   // The supervisor is killed: the next start ends the orphan and goes on with the same data.
   const cluster = clusterOf(folder);
@@ -134,7 +138,7 @@ it('starts, heals a killed database, recovers from kill -9, keeps its data, and 
   for (const signal of ['SIGKILL', 'SIGSTOP'] as const) {
     const [before, database] = [application(), postmaster()];
     process.kill(before, signal);
-    await until(async () => application() !== before && (await health()) === 200, 150_000);
+    await until(last, async () => application() !== before && (await health()) === 200, 150_000);
     expect(postmaster()).toBe(database);
   }
 
