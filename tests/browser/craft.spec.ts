@@ -157,7 +157,7 @@ test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/patterns/compose`);
   await add(page, 'ear-wire');
   const steps = page.getByRole('list', { name: 'Order of work' }).getByRole('listitem');
-  await expect(steps.first()).toContainText('turn the loop on both');
+  await expect(steps.first()).toContainText('turn the loop; of a pair both');
   const handle = page.getByRole('button', { name: /^Drag step 1, turn the loop/ });
   await handle.focus();
   await page.keyboard.press('Space');
@@ -166,7 +166,7 @@ test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await page.keyboard.press('ArrowDown');
   await expect(page.getByText('is at place 2 of 4')).toBeAttached();
   await page.keyboard.press('Space');
-  await expect(steps.nth(1)).toContainText('turn the loop on both');
+  await expect(steps.nth(1)).toContainText('turn the loop; of a pair both');
 });
 
 test('fitting: which patterns suit a stone of the studio, a typed one, a finger, and a bead', async ({
