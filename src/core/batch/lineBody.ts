@@ -2,6 +2,7 @@ import { cutsOf, stepsOf } from '../pattern/bodyOf';
 import { swapped, swapThroughout } from '../pattern/changes';
 import { resolve, type Specs } from '../pattern/composition';
 import type { PatternBody } from '../pattern/pattern';
+import { allParts } from '../pattern/workParts';
 import { ok, refuse, type Result } from '../result';
 import type { Texts } from '../technique/readTexts';
 import type { LengthSystem } from '../units/length';
@@ -54,7 +55,14 @@ export function bodyFor(
     Object.values(resolved.measuresWrong)[0] ??
     resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean);
   if (wrong !== undefined) return refuse(wrong);
-  return ok({ ...body, composition, cuts: cutsOf(resolved, system), steps: stepsOf(resolved) });
+  const own = body.parts.filter(({ ofWork }) => !ofWork);
+  return ok({
+    ...body,
+    composition,
+    cuts: cutsOf(resolved, system),
+    parts: allParts(resolved.parts, own),
+    steps: stepsOf(resolved),
+  });
 }
 
 /** What parts are called that are stones: by how they are worked, or by outlines that little else has. */

@@ -12,7 +12,7 @@ export interface PieceOutlay {
   readonly scrap: Cost2;
   readonly spoilage: Cost2;
   /** Beads, stones and findings. */
-  readonly parts: CostUnits;
+  readonly parts: Cost2;
   /** Polish, antiquing, packaging: what every piece uses up. */
   readonly supplies: Cost2;
   /** Minutes on this piece. */
@@ -65,7 +65,7 @@ export function costSheet(outlay: PieceOutlay, rates: Rates): CostSheet {
     line('wire', outlay.wire),
     line('scrap', outlay.scrap),
     line('spoilage', outlay.spoilage),
-    line('parts', same(outlay.parts)),
+    line('parts', outlay.parts),
     line('supplies', outlay.supplies),
     line('labour', same(costOfMinutes(minutes, rates.hourlyRate))),
     line('overhead', same(costOfMinutes(minutes, rates.overheadPerHour))),

@@ -11,7 +11,7 @@ const outlay: PieceOutlay = {
   wire: { actual: cost(400_000), replacement: cost(500_000) },
   scrap: both(20_000),
   spoilage: both(30_000),
-  parts: cost(300_000),
+  parts: both(300_000),
   supplies: both(50_000),
   minutes: 45,
   setUpMinutes: 15,

@@ -1,7 +1,14 @@
 import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
 import { judgeWork, type KnownWire } from '../judgement/judgePlan';
 import type { Judgement } from '../judgement/judgement';
-import { beadLength, stone, type Parameter, type Parameters, type WireSize } from '../technique/parameter';
+import {
+  beadLength,
+  stone,
+  type Parameter,
+  type Parameters,
+  type StoneSize,
+  type WireSize,
+} from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
 import type { Values, Wrong } from '../technique/readValues';
 import { techniqueOf, type AnyTechnique } from '../technique/registry';
@@ -13,6 +20,7 @@ import { UM_PER_MM } from '../units/length';
 import { gramsPerMetre } from '../wire/mass';
 import { isTwisted } from '../wire/profile';
 import type { WireSpec } from '../wire/spec';
+import { workParts } from './workParts';
 
 /**
  * What several techniques of a pattern share, so that the pattern can be resolved for another stone, ring or bead: a parameter is
@@ -254,6 +262,7 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
   const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs) ?? []);
   const needed = boundMeasures(composition);
   const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
+  const measured: Resolved['measured'] = read.ok ? read.value : {};
   const { copies } = composition;
   const planned = uses.flatMap((each) =>
     each.plan && each.values ? [{ ...each, plan: each.plan, values: each.values }] : [],
@@ -281,11 +290,13 @@ export function resolve(composition: Composition, specs: Specs, measures = compo
   return {
     measures: needed,
     measuresWrong: read.ok ? {} : read.error,
-    measured: read.ok ? read.value : {},
+    measured,
     uses,
     cuts,
-    parts: planned.flatMap(({ plan }) =>
-      plan.parts.map(({ name, count }) => ({ name, count: count * copies })),
+    parts: workParts(
+      planned,
+      needed.includes('stone') ? (measured['stone'] as StoneSize | undefined) : undefined,
+      copies,
     ),
     steps,
     faults: judgeOrder(steps, rules).filter(({ key }) => !composition.overridden.includes(key)),

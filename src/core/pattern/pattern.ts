@@ -1,6 +1,6 @@
 import { roundSpan } from '../ruler';
 import { sumLengths, um, type Micrometres } from '../units/length';
-import { cost, sumCosts, type CostUnits } from '../units/money';
+import type { CostUnits } from '../units/money';
 import type { Composition } from './composition';
 
 /** What kind of thing a pattern makes. */
@@ -38,7 +38,10 @@ export interface PatternCut {
 export interface PatternPart {
   readonly name: string;
   readonly count: number;
-  readonly unitCost: CostUnits;
+  /** What one costs when it does not come from the drawers; null when nobody has said. */
+  readonly unitCost: CostUnits | null;
+  /** Whether it follows from the techniques of the pattern and was not added by hand. */
+  readonly ofWork?: true;
 }
 
 /** A step of the work; set-up steps are done once per sitting, however many are made. */
@@ -103,10 +106,6 @@ export function wireBySpec(body: Pick<PatternBody, 'cuts'>): Map<string, Microme
   }
   return need;
 }
-
-/** Cost of the beads, stones and findings of one piece. */
-export const partsCost = (body: Pick<PatternBody, 'parts'>): CostUnits =>
-  sumCosts(body.parts.map(({ count, unitCost }) => cost(count * unitCost)));
 
 /** Minutes for each piece and, apart, for setting up a sitting. */
 export function minutesOf(body: Pick<PatternBody, 'steps'>): { each: number; setUp: number } {

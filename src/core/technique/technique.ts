@@ -157,7 +157,11 @@ export const initialPlan = <P extends Parameters>({ parameters, plan }: Techniqu
   plan(initialValues(parameters));
 
 /** A number of mm for a note or a refusal. */
-export const said = (mm: number): string => `${Number(mm.toFixed(mm < 10 ? 2 : 1))} mm`;
+export const said = (mm: number): string => `${figure(mm)} mm`;
+const figure = (mm: number): number => Number(mm.toFixed(mm < 10 ? 2 : 1));
+
+/** Two sizes in one: "18 × 13 mm". */
+export const saidBy = (length: number, width: number): string => `${figure(length)} × ${said(width)}`;
 
 /** Holds at even distances along an outline, the first half a distance from its start. */
 export const evenHolds = (perimeter: number, count: number, reach: number): Hold[] =>

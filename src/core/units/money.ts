@@ -63,8 +63,14 @@ export const sumCosts = (costs: readonly CostUnits[]): CostUnits =>
 /** The most that one amount may be, in major units: far above any studio, far below 2^53 cost units. */
 const MAX_MAJOR = 10_000_000n;
 
+/** Takes the thousands apart: "1,000.50" and "1.000,50" are the same amount. */
+function ungrouped(text: string): string {
+  if (/^\d{1,3}(,\d{3})+(\.\d+)?$/.test(text)) return text.replaceAll(',', '');
+  return /^\d{1,3}(\.\d{3})+,\d{1,2}$/.test(text) ? text.replaceAll('.', '').replace(',', '.') : text;
+}
+
 /**
- * Reads an amount of money: "12.50", "$12.50", "1,250", "12,50 €".
+ * Reads an amount of money: "12.50", "$12.50", "1,250", "12,50 €", "1.000,50".
  * @returns whole minor units, or a sentence; more figures after the point than the currency has are refused
  */
 export function parseMoney(text: string, code: string): Result<MinorUnits> {
@@ -75,7 +81,7 @@ export function parseMoney(text: string, code: string): Result<MinorUnits> {
   if (stripped === '') return refuse(`Enter an amount in ${code}, like ${example}.`);
   if (/^[-−–]/.test(stripped))
     return refuse(`“${given}” is negative; an amount is zero or more, like ${example}.`);
-  const grouped = /^\d{1,3}(,\d{3})+(\.\d+)?$/.test(stripped) ? stripped.replaceAll(',', '') : stripped;
+  const grouped = ungrouped(stripped);
   const plain = grouped.replace(/^(\d*),(\d{1,2})$/, '$1.$2');
   if (!/^(\d+(\.\d*)?|\.\d+)$/.test(plain))
     return refuse(`“${given}” is not an amount; write it like ${example}.`);

@@ -1,3 +1,4 @@
+import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import {
   countWires,
   linesToMake,
@@ -19,10 +20,11 @@ import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
-import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
+import { replacementPrices } from '../prices/replacement';
 import { specsOfStudio, type KnownSpec } from '../wire/specs';
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
-import { freeParts, freeStones, freeWires, type FreePart } from './freeStock';
+import { countParts, partsInDrawers, type FreePart } from '../drawers/partsInDrawers';
+import { freeWires } from './freeStock';
 import type { BatchLineInput } from './planBatch.input';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
@@ -138,10 +140,12 @@ export interface WireStanding extends WireNeed {
 }
 
 export interface PartStanding extends PartNeed {
-  /** What it is in the drawers; null while nobody has said: then it is not counted. */
+  /** What it is said to be in the drawers, or is called the same. */
   readonly article: string | null;
-  /** The material of the stones that it is counted by; null when it is no stone, or of none that the studio keeps. */
-  readonly stones: string | null;
+  /** What lies in the drawers and fits what its name asks for, the best fit first; none when it is said what it is. */
+  readonly fitting: readonly Pick<FreePart, 'article' | 'ware'>[];
+  /** Whether anything of the studio is it or fits it, be it used up; otherwise it is not counted. */
+  readonly isKnown: boolean;
   readonly buy: Buying | null;
 }
 
@@ -195,12 +199,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
     const toMake = linesToMake(lines, made);
     const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
     const parts = partsOfBatch(lines);
-    const drawers = await freeParts(
-      tx,
-      parts.map(({ name }) => name),
-      id,
-    );
-    const stones = await freeStones(
+    const drawers = await partsInDrawers(
       tx,
       parts.map(({ name }) => name),
       id,
@@ -213,7 +212,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
     const wires = await freeWires(tx, [...needed, ...others], id);
     const enough = enoughFor(lines, {
       wires: wires.filter(({ specId }) => needed.includes(specId)),
-      parts: new Map([...drawers, ...stones].map(({ key, free }) => [key, free])),
+      parts: countParts(drawers),
       cut: progress.cut,
       made,
     });
@@ -237,12 +236,16 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
         return [{ ...need, spec, buy: buying.get(need.specId) ?? null, substitutes: instead }];
       }),
       parts: enough.parts.map((need) => {
-        const drawer = drawers.find(({ key }) => key === partKey(need.name));
+        const own = drawers.filter(({ key }) => key === partKey(need.name));
+        const [first] = own;
         return {
           ...need,
-          article: drawer?.article ?? null,
-          stones: stones.find(({ key }) => key === partKey(need.name))?.material ?? null,
-          buy: (drawer && buying.get(drawer.articleId)) ?? null,
+          article: first?.isNamed ? first.article : null,
+          fitting: first?.isNamed
+            ? []
+            : own.filter(({ free }) => free > 0).map(({ article, ware }) => ({ article, ware })),
+          isKnown: own.length > 0,
+          buy: (first && buying.get(first.articleId)) ?? null,
         };
       }),
       complete: enough.complete,
@@ -295,7 +298,10 @@ async function buyingOf(
   const short = new Map([
     ...wires.map(({ specId, short: missing }) => [specId, missing as number] as const),
     ...parts.flatMap(({ name, short: missing }) => {
-      const articleId = drawers.find(({ key }) => key === partKey(name))?.articleId;
+      // Stones are bought one by one, by eye.
+      const articleId = drawers.find(
+        ({ key, ware, isNamed }) => key === partKey(name) && (isNamed || ware !== 'stone'),
+      )?.articleId;
       return articleId ? [[articleId, missing] as const] : [];
     }),
   ]);

@@ -1,3 +1,4 @@
+import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cutsOfBatch, linesToMake, partKey, partsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { USUAL_WORTH, type CuttingProblem } from '@/core/cutting/problem';
 import { usefulMinimumFor } from '@/core/cutting/settle';
@@ -14,12 +15,13 @@ import { Refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 import { lockStock } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
-import { costAt, replacementPrices, type PriceFor } from '../prices/replacement';
+import { replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { batchNumbered, linesOf, type Planning } from './batches';
 import { takenOf, type CuttingPlanKept, type PlannedBatchCut } from '@/core/batch/cuttingPlan';
-import { freeParts, freeWires, type FreeWire } from './freeStock';
+import { partsInDrawers } from '../drawers/partsInDrawers';
+import { freeWires, type FreeWire } from './freeStock';
 import { keepPlan, plansKept } from './plansKept';
 import { releaseUncut, SET_ASIDE_FOR_OTHERS, setAsideFor, type SetAsideStock } from './setAsides';
 import { lockOpenBatch, madeCounts, progressOf, setTrayAside } from './tray';
@@ -306,19 +308,22 @@ async function partsFor(tx: Tx, batchId: string): Promise<SetAsideStock[]> {
   const progress = (await progressOf(tx, [batchId])).get(batchId);
   const lines = await linesOf(tx, [batchId]);
   const parts = partsOfBatch(linesToMake(lines, progress && madeCounts(progress)));
-  const drawers = await freeParts(
+  const drawers = await partsInDrawers(
     tx,
     parts.map(({ name }) => name),
     batchId,
   );
   const [taken, used] = [new Map<string, number>(), new Map<string, number>()];
   for (const { name, count } of parts) {
-    const articleId = drawers.find(({ key }) => key === partKey(name))?.articleId;
+    // Stones that only fit are chosen one by one for a line; what is said to be a stone is taken as said.
+    const articles = drawers
+      .filter(({ key, ware, isNamed }) => key === partKey(name) && (isNamed || ware !== 'stone'))
+      .map(({ articleId }) => articleId);
     const packs = await tx.select<{ id: string; free: number; own: number }>(
       `SELECT p.stock_piece_id AS id, p.quantity - ${SET_ASIDE_FOR_OTHERS} - COALESCE(s.quantity, 0) AS free, COALESCE(s.quantity, 0) AS own
          FROM stock_pieces p LEFT JOIN set_asides s ON s.studio_id = p.studio_id AND s.stock_piece_id = p.stock_piece_id AND s.batch_id = $3
-        WHERE p.studio_id = $1 AND p.article_id = $2 AND p.quantity > 0 ORDER BY p.number FOR UPDATE OF p`,
-      [tx.session.studioId, articleId ?? null, batchId],
+        WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 ORDER BY array_position($2::uuid[], p.article_id), p.number FOR UPDATE OF p`,
+      [tx.session.studioId, articles, batchId],
     );
     // Two names may be one thing in the drawers: what lies aside counts for the first.
     let open = count;

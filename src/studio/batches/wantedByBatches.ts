@@ -4,7 +4,7 @@ import type { StockLength } from '@/core/cutting/propose';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
 import { linesOf } from './batches';
-import { freeParts } from './freeStock';
+import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
 import { IN_TRAY, madeCounts, NOTHING_DONE, progressOf } from './tray';
 
 /** Lines of several batches keep their numbers apart. */
@@ -46,7 +46,7 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
       ORDER BY p.number LIMIT 20000`,
     [studioId, specIds],
   );
-  const parts = await freeParts(
+  const parts = await partsInDrawers(
     tx,
     partsOfBatch(lines).map(({ name }) => name),
     null,
@@ -59,11 +59,17 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
   const there = new Map(inDrawers.map(({ articleId, quantity }) => [articleId, quantity]));
   const enough = enoughFor(lines, {
     wires,
-    parts: new Map(parts.map(({ key, articleId }) => [key, there.get(articleId) ?? 0])),
+    parts: countParts(parts.map(({ key, articleId }) => ({ key, free: there.get(articleId) ?? 0 }))),
     cut,
     made,
   });
-  const articleOf = new Map(parts.map(({ key, articleId }) => [key, articleId]));
+  // What fits best is what is bought; a stone is chosen one by one.
+  const articleOf = new Map(
+    parts
+      .filter(({ ware, isNamed }) => isNamed || ware !== 'stone')
+      .toReversed()
+      .map(({ key, articleId }) => [key, articleId]),
+  );
   return new Map([
     ...enough.wires.map(({ specId, needed, short }): [string, Wanted] => [specId, { needed, short }]),
     ...enough.parts.flatMap(({ name, needed, short }): [string, Wanted][] => {

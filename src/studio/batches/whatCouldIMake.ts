@@ -2,22 +2,22 @@ import { differenceInCalendarDays, formatISO } from 'date-fns';
 import { type Makeable } from '@/core/batch/makeable';
 import { partKey } from '@/core/batch/batch';
 import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
-import { costSheet } from '@/core/costing/costSheet';
-import { priceBasis, splitPrice } from '@/core/costing/price';
-import { priceBySchools } from '@/core/costing/priceSchools';
-import { minutesOf, partsCost, wireBySpec, type PatternBody } from '@/core/pattern/pattern';
+import { expectedSale } from '@/core/costing/expectedSale';
+import { forecast } from '@/core/costing/forecast';
+import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import { HORIZON, minutesUntil, scheduleJobs } from '@/core/schedule/schedule';
-import { cost, sumCosts, type CostUnits, type MinorUnits } from '@/core/units/money';
+import type { MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { aside } from '../aside/aside';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
-import { costAt, replacementPrices } from '../prices/replacement';
-import { settingsIn, type Settings } from '../settings/settings';
+import { priceBookIn } from '../prices/priceBook';
+import { settingsIn } from '../settings/settings';
 import { hoursIn, openJobs } from './benchHours';
-import { freeParts, freeStones, freeWires } from './freeStock';
+import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
+import { freeWires } from './freeStock';
 import { WhatCouldIMakeInput } from './whatCouldIMake.input';
 
 /** How many pieces of one pattern could be made. */
@@ -106,12 +106,11 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
   );
   const days = new Map(ages.map((row) => [row.id, row.days]));
   const names = bodies.flatMap(({ parts }) => parts.map(({ name }) => name));
-  const parts = [...(await freeParts(tx, names, null)), ...(await freeStones(tx, names, null))];
-  const counted = new Set(parts.map(({ key }) => key));
+  const parts = countParts(await partsInDrawers(tx, names, null));
   return {
     offered: offered.map((each) => ({
       ...each,
-      uncounted: each.body.parts.map(({ name }) => name).filter((name) => !counted.has(partKey(name))),
+      uncounted: each.body.parts.map(({ name }) => name).filter((name) => !parts.has(partKey(name))),
     })),
     problem: {
       candidates: offered.map(({ pattern, margin, body }) => ({
@@ -126,7 +125,7 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
         isOffCut,
         days: days.get(id) ?? 0,
       })),
-      parts: new Map(parts.map(({ key, free }) => [key, free])),
+      parts,
       minutes: await freeMinutes(tx, input.until),
       mostOfEach: numberOf(input.most),
       aim,
@@ -145,57 +144,21 @@ interface PatternRow {
 async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
   const settings = await settingsIn(tx);
   const specIds = rows.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
-  const used = await tx.select<{ id: string; perPiece: number }>(
-    'SELECT article_id AS id, per_piece AS "perPiece" FROM supplies WHERE studio_id = $1 AND per_piece > 0',
-    [tx.session.studioId],
-  );
-  const prices = await replacementPrices(tx, [...specIds, ...used.map(({ id }) => id)]);
-  const today = (id: string, quantity: number): CostUnits => {
-    const price = prices.get(id);
-    return price ? costAt(price, quantity) : cost(0);
-  };
-  const supplies = sumCosts(used.map(({ id, perPiece }) => today(id, perPiece)));
-  return rows.map(({ number, name, body, price }) => {
-    const wire = sumCosts([...wireBySpec(body)].map(([specId, length]) => today(specId, length)));
-    const split = soldFor(body, wire, supplies, price, settings);
+  const book = await priceBookIn(tx, [...new Set(specIds)]);
+  return rows.map(({ number, name, body, price: lastPrice }) => {
+    // Setting up is once for a sitting, however many are made in it; it is in the hours and not in the piece.
+    const outlay = { ...forecast(body, book).outlay, setUpMinutes: 0, sharedBy: 1 };
+    const { price, split, isReckoned } = expectedSale(outlay, settings, lastPrice);
     const margin = split ? Math.round(split.labour + split.profit) : 0;
     return {
       pattern: number,
       name,
       margin,
       body,
-      price: split?.price ?? (0 as MinorUnits),
-      isReckoned: price === null,
+      price,
+      isReckoned,
     };
   });
-}
-
-/** Where the money of a piece goes, at its last price, else at the price that keeps the studio’s margin. */
-function soldFor(
-  body: PatternBody,
-  wire: CostUnits,
-  supplies: CostUnits,
-  price: MinorUnits | null,
-  settings: Settings,
-) {
-  const same = (amount: CostUnits) => ({ actual: amount, replacement: amount });
-  const sheet = costSheet(
-    {
-      wire: same(wire),
-      scrap: same(cost(0)),
-      spoilage: same(cost(0)),
-      parts: partsCost(body),
-      supplies: same(supplies),
-      minutes: minutesOf(body).each,
-      setUpMinutes: 0,
-      sharedBy: 1,
-    },
-    settings,
-  );
-  const basis = priceBasis(sheet, 'replacement');
-  if (price !== null) return splitPrice(price, basis, settings);
-  const kept = priceBySchools(basis, settings, null).find(({ id }) => id === 'margin')?.outcome;
-  return kept?.ok ? kept.value : undefined;
 }
 
 /** Minutes at the bench until a day that open batches leave. */

@@ -39,6 +39,8 @@ interface Least {
   readonly zero?: boolean;
   /** Whether the field is a list of such texts. */
   readonly each?: boolean;
+  /** Whether it may be left empty. */
+  readonly empty?: boolean;
 }
 
 const moreThanZero = <T>(
@@ -61,9 +63,12 @@ export const ReadsMass = (least: Least = {}) =>
 
 /** An amount with its currency: "12.50 USD". */
 export const ReadsMoney = (least: Least = {}) =>
-  readsWith('readsMoney', (text) => moreThanZero(parseAmount(text), ({ money }) => money, text, least), {
-    each: least.each ?? false,
-  });
+  readsWith(
+    'readsMoney',
+    (text) =>
+      least.empty && text.trim() === '' ? ok(null) : moreThanZero(parseAmount(text), ({ money }) => money, text, least),
+    { each: least.each ?? false },
+  );
 
 /** A percentage from 0 to `max`. */
 export const ReadsPercent = (max: number) => readsWith('readsPercent', (text) => parsePercent(text, max));

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { costAt } from '@/core/costing/unitPrice';
 import {
   notEnoughFor,
   settleMaking,
@@ -34,7 +35,7 @@ import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockStock, Posting, type HeldStock } from '../ledger/posting';
-import { costAt, replacementPrices } from '../prices/replacement';
+import { replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { MakePieceInput } from './makePiece.input';

@@ -1,10 +1,9 @@
 import { partKey } from '@/core/batch/batch';
-import { isStonePart } from '@/core/batch/lineBody';
 import type { PatternPart } from '@/core/pattern/pattern';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { freeParts } from '../batches/freeStock';
 import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+import { partsInDrawers } from '../drawers/partsInDrawers';
 
 /** Something in the drawers that a part of a piece may be taken from. */
 export interface PartChoice {
@@ -39,7 +38,7 @@ const OFFERED = 60;
 
 /**
  * Proposes for every part of a piece which lots or stones of the drawers to take it from: what is set aside for its batch first,
- * then the oldest. What nobody has said what it is, or is not there, is proposed at the cost that the pattern says.
+ * then the oldest. What is not there is proposed at the cost that the pattern says.
  * @param batchId of the batch that the piece is made for; null for a piece by itself
  */
 export async function proposeParts(
@@ -47,29 +46,20 @@ export async function proposeParts(
   parts: readonly PatternPart[],
   batchId: string | null,
 ): Promise<PartProposal[]> {
-  const known = new Map(
-    (
-      await freeParts(
-        tx,
-        parts.map(({ name }) => name),
-        batchId,
-      )
-    ).map(({ key, articleId }) => [key, articleId]),
-  );
-  const choices = await choicesOf(tx, [...new Set(known.values())], batchId);
-  const stones = await stonesFor(
+  const found = await partsInDrawers(
     tx,
-    parts.map(({ name }) => name).filter((name) => isStonePart(name) && !known.has(partKey(name))),
+    parts.map(({ name }) => name),
     batchId,
   );
+  const articlesOf = new Map<string, string[]>();
+  for (const { key, articleId } of found) articlesOf.set(key, [...(articlesOf.get(key) ?? []), articleId]);
+  const choices = await choicesOf(tx, [...new Set(found.map(({ articleId }) => articleId))], batchId);
   /** What an earlier part of the same piece is proposed to take is not proposed twice. */
-  const left = new Map([...choices, ...stones].map(({ id, free }) => [id, free]));
+  const left = new Map(choices.map(({ id, free }) => [id, free]));
   return parts.map(({ name, count }, part) => {
-    const key = partKey(name);
-    const own: PartChoice[] = [
-      ...choices.filter(({ articleId }) => articleId === known.get(key)),
-      ...stones.filter((stone) => stone.key === key).map(({ key: _, ...choice }) => choice),
-    ].slice(0, OFFERED);
+    const own = (articlesOf.get(partKey(name)) ?? [])
+      .flatMap((article) => choices.filter(({ articleId }) => articleId === article))
+      .slice(0, OFFERED);
     const picks: PartPick[] = [];
     let open = count;
     for (const { id } of own) {
@@ -101,23 +91,6 @@ async function choicesOf(
       WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 AND (COALESCE(t.set_aside_for, '') = '' OR ${OWN})
       ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
     [tx.session.studioId, articleIds, batchId],
-  );
-  return rows.filter(({ free }) => free > 0);
-}
-
-/** Stones of the materials that parts are called by. */
-async function stonesFor(
-  tx: Tx,
-  names: readonly string[],
-  batchId: string | null,
-): Promise<(PartChoice & { readonly key: string })[]> {
-  if (names.length === 0) return [];
-  const rows = await tx.select<PartChoice & { key: string }>(
-    `SELECT n.key, ${COLUMNS}
-       FROM unnest($2::text[]) AS n(key) JOIN stones t ON t.studio_id = $1 AND t.material <> '' AND strpos(n.key, t.material_lower) > 0
-       JOIN (${FROM}) ON p.studio_id = t.studio_id AND p.article_id = t.article_id
-      WHERE p.quantity > 0 AND (t.set_aside_for = '' OR ${OWN}) ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
-    [tx.session.studioId, [...new Set(names.map(partKey))], batchId],
   );
   return rows.filter(({ free }) => free > 0);
 }

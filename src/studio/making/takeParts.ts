@@ -57,7 +57,7 @@ export async function takeParts(
   for (const [index, { part, from, count }] of picks.entries()) {
     const { name, unitCost } = parts[part] as PatternPart;
     if (from === null) {
-      said.push(cost(count * unitCost));
+      said.push(cost(count * (unitCost ?? 0)));
       continue;
     }
     const stock = held.get(from);

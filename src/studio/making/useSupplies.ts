@@ -1,7 +1,8 @@
+import { costAt } from '@/core/costing/unitPrice';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { lockStock, type Posting } from '../ledger/posting';
-import { costAt, replacementPrices } from '../prices/replacement';
+import { replacementPrices } from '../prices/replacement';
 
 interface Needed {
   readonly articleId: string;

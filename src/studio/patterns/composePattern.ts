@@ -2,6 +2,7 @@ import { expectOk } from '@/core/result';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import { resolve, type Composition, type Resolved } from '@/core/pattern/composition';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import { allParts } from '@/core/pattern/workParts';
 import { readComposition } from '@/core/pattern/readComposition';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
@@ -49,7 +50,7 @@ export async function composedBody(
     kind: kind as PatternKind,
     notes,
     cuts: cutsOf(resolved, lengthSystem),
-    parts: partsFrom(parts, currency),
+    parts: allParts(resolved.parts, partsFrom(parts, currency)),
     steps: stepsOf(resolved),
     composition,
   };

@@ -44,7 +44,10 @@ async function bodyOnFile(
     name,
     kind,
     notes,
-    parts: parts.map((part) => ({ ...part, unitCost: `${currency === ours ? part.unitCost : '0'} ${ours}` })),
+    parts: parts.map((part) => ({
+      ...part,
+      unitCost: currency === ours && part.unitCost !== '' ? `${part.unitCost} ${ours}` : '',
+    })),
   };
   if (!composition)
     return writtenBody(

@@ -91,11 +91,14 @@ export function patternToFile(
           allowances: cut.allowances.map((each) => ({ name: each.name, lengthMm: mm(each.length) })),
         })),
     steps: composition ? [] : steps,
-    parts: parts.map((part) => ({
-      name: part.name,
-      count: part.count,
-      unitCost: plainMoney(toMinor(part.unitCost), currency),
-    })),
+    // What follows from the techniques follows from them again where the file is read.
+    parts: parts
+      .filter(({ ofWork }) => !ofWork)
+      .map(({ name: called, count, unitCost }) => ({
+        name: called,
+        count,
+        unitCost: unitCost === null ? '' : plainMoney(toMinor(unitCost), currency),
+      })),
     currency,
   };
 }

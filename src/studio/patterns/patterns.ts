@@ -1,7 +1,6 @@
 import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
-import { cost } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../wire/specs';
@@ -27,7 +26,7 @@ const PAGE = 24;
 
 /** What helpers may not see of a pattern: what its beads cost. */
 function withoutCosts(body: PatternBody): PatternBody {
-  return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: cost(0) })) };
+  return { ...body, parts: body.parts.map((part) => ({ ...part, unitCost: null })) };
 }
 
 export const bodyShownTo = (session: StudioSession, body: PatternBody): PatternBody =>

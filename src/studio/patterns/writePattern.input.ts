@@ -32,7 +32,8 @@ export class PatternCutInput {
 export class PatternPartInput {
   @ReadsName('the bead, stone or finding a name', 80) name!: string;
   @ReadsWhole(1, 10_000) count!: string;
-  @ReadsMoney({ zero: true }) unitCost!: string;
+  /** Empty when it costs what the drawers say. */
+  @ReadsMoney({ zero: true, empty: true }) unitCost!: string;
 }
 
 export class PatternStepInput {

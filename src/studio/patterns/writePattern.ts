@@ -96,7 +96,8 @@ export const partsFrom = (parts: readonly PatternPartInput[], currency: string):
   parts.map(({ name, count, unitCost }, index) => ({
     name: name.trim(),
     count: numberOf(count),
-    unitCost: toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
+    unitCost:
+      unitCost.trim() === '' ? null : toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
   }));
 
 async function begin(tx: Tx, body: PatternBody): Promise<Written> {

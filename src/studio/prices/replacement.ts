@@ -1,9 +1,9 @@
+import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { priceUnit } from '@/core/stock/priceUnit';
 import { CONTENT, spotCost, type SpotRule } from '@/core/metalPrice/metalPrice';
 import { formatAmountOf, parseAmountOf } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
 import { um, UM_PER_METRE } from '@/core/units/length';
-import { mulDiv } from '@/core/units/exact';
 import { cost, COST_UNITS_PER_MINOR, type CostUnits, type MinorUnits } from '@/core/units/money';
 import { metalOf } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
@@ -17,12 +17,6 @@ import { settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { lastMetalPrices, type KnownPrice } from './metalPrices';
 import { SetPricingInput, type PriceSource } from './replacement.input';
-
-/** Price for a quantity of an article. */
-export interface PriceFor {
-  readonly price: CostUnits;
-  readonly quantity: number;
-}
 
 interface PriceRow extends SpotRule {
   readonly articleId: string;
@@ -79,10 +73,6 @@ function priceOf(
     ? { price: cost(row.paid * COST_UNITS_PER_MINOR), quantity: row.paidFor }
     : undefined;
 }
-
-/** Cost of a quantity at a price. */
-export const costAt = ({ price, quantity: per }: PriceFor, quantity: number): CostUnits =>
-  cost(mulDiv(price, quantity, per));
 
 /** How an article is priced, and what it was. */
 export interface PriceView {

@@ -64,7 +64,7 @@ function sheetOf(piece: Outlay): CostSheet {
       wire: { actual: wireCost, replacement: wireReplacement },
       scrap: { actual: scrapCost, replacement: scrapReplacement },
       spoilage: { actual: spoilageCost, replacement: spoilageReplacement },
-      parts,
+      parts: { actual: parts, replacement: parts },
       supplies: { actual: piece.suppliesCost, replacement: piece.suppliesReplacement },
       minutes,
       setUpMinutes,

@@ -1,3 +1,4 @@
+import { costAt } from '@/core/costing/unitPrice';
 import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
 import { minimumOf, toBuy, USE_DAYS, type StockLevel, type ToBuy } from '@/core/stock/toBuy';
 import type { Ware } from '@/core/stock/ware';
@@ -9,7 +10,7 @@ import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { wantedByBatches } from '../batches/wantedByBatches';
-import { costAt, replacementPrices } from '../prices/replacement';
+import { replacementPrices } from '../prices/replacement';
 import { settingsIn } from '../settings/settings';
 import { measureOf } from '../stock/takeOut';
 import { SetMinimumInput } from './toBuy.input';

@@ -2,7 +2,7 @@ import { describeRing } from '../../ring/ringSize';
 import { coil, ring } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { allowance, net, said, technique } from '../technique';
 import { insideWanted, ringStart } from '../ringStart';
 import { frameRow, winding } from '../winding';
 
@@ -75,7 +75,7 @@ export const beadRing = technique({
         { first: 'thread-bead', then: 'wrap', why: 'the bead cannot be threaded when the bands are wrapped' },
       ],
       solids: [{ kind: 'disc', x: 0, y: -radius - bead / 2, diameter: bead }],
-      parts: [{ name: 'bead', count: 1 }],
+      parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
       notes: [note],
     };
   },

@@ -57,7 +57,7 @@ export const brioletteCap = technique({
         },
       ],
       order,
-      parts: [{ name: 'briolette', count: 1 }],
+      parts: [{ name: `briolette, hole at least ${said(told.drilled)}`, count: 1 }],
     };
   },
 });

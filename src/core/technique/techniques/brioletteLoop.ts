@@ -1,5 +1,5 @@
 import { drop, hangingCut, order, steps } from '../hangingDrop';
-import { technique } from '../technique';
+import { said, technique } from '../technique';
 
 /** A briolette on a plain wrapped loop. */
 export const brioletteLoop = technique({
@@ -20,6 +20,6 @@ export const brioletteLoop = technique({
       },
     ],
     order,
-    parts: [{ name: 'briolette', count: 1 }],
+    parts: [{ name: `briolette, hole at least ${said(told.drilled)}`, count: 1 }],
   }),
 });

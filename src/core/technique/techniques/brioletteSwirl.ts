@@ -37,7 +37,7 @@ export const brioletteSwirl = technique({
         { id: 'swirl', name: 'roll the swirl and lay it over the tip', minutes: 4, cautions: ['cut ends'] },
       ],
       order,
-      parts: [{ name: 'briolette', count: 1 }],
+      parts: [{ name: `briolette, hole at least ${said(told.drilled)}`, count: 1 }],
     };
   },
 });

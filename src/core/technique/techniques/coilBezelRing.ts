@@ -88,7 +88,7 @@ export const coilBezelRing = technique({
         { first: 'stone', then: 'ties', why: 'the stone does not pass the ties' },
       ],
       solids: [{ kind: 'disc', x: 0, y: top - (turns * D) / 2, diameter: stone }],
-      parts: [{ name: 'stone', count: 1 }],
+      parts: [{ name: `round stone, ${said(stone)}`, count: 1 }],
       notes: [start.note],
     };
   },

@@ -1,7 +1,7 @@
 import { coil, ring } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { allowance, net, said, technique } from '../technique';
 import { insideWanted, ringStart } from '../ringStart';
 
 /** A bead on a band, wire led round it from side to side in layers that grow outward, wrapped round the shank at each turn. */
@@ -78,7 +78,7 @@ export const herringboneRing = technique({
         { first: 'tuck', then: 'size', why: 'a loose end is driven into the band by the mallet' },
       ],
       solids: [{ kind: 'disc', x: 0, y, diameter: bead }],
-      parts: [{ name: 'bead', count: 1 }],
+      parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
       notes: [start.note],
     };
   },

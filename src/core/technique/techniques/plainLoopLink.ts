@@ -1,7 +1,7 @@
 import { ring } from '../formulas';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
 import { bow, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { allowance, net, said, technique } from '../technique';
 import { bendOf } from '../winding';
 
 /** A bead between two plain loops. */
@@ -56,6 +56,7 @@ export const plainLoopLink = technique({
         },
       ],
       solids: [{ kind: 'disc', x: 0, y: 0, diameter: bead }],
+      parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
     };
   },
 });

@@ -1,7 +1,7 @@
 import { coil, ring } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, turned } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, net, said, saidBy, technique } from '../technique';
 
 /** A wire folded at the foot of a point, both halves wound up it against each other, their ends a wrapped loop. */
 export const pointSpiral = technique({
@@ -67,7 +67,7 @@ export const pointSpiral = technique({
         { first: 'wind', then: 'loop', why: 'the point does not pass under a closed loop' },
         { first: 'hang', then: 'shut', why: 'nothing can be hung in a loop that is wrapped shut' },
       ],
-      parts: [{ name: 'point', count: 1 }],
+      parts: [{ name: `point, ${saidBy(long, across)}`, count: 1 }],
       notes: [`The turns lie ${said(pitch)} apart; a point thinner than that at its tip slides out there.`],
     };
   },

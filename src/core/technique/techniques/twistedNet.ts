@@ -3,7 +3,7 @@ import { refuse } from '../../result';
 import { coil, ring } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, turned } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, net, said, saidBy, technique } from '../technique';
 
 /** How long one half-twist of two strands is, in diameters of the wire: drawn tight by hand (common practice, about two). */
 const TWIST = 2;
@@ -138,7 +138,7 @@ export const twistedNet = technique({
         },
       ],
       order: [{ first: 'point', then: 'neck', why: 'the point does not pass a neck that is twisted shut' }],
-      parts: [{ name: 'point', count: 1 }],
+      parts: [{ name: `point, ${saidBy(long, across)}`, count: 1 }],
       notes: [
         `The mesh is ${said(2 * half)} wide and ${said(high)} high; ${said(rise)} of it open.`,
         `${wires + 1} wires would make a mesh of ${said(girth / (wires + 1))}.`,

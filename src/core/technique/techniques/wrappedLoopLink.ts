@@ -1,7 +1,7 @@
 import { ring, stemWraps } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { allowance, net, said, technique } from '../technique';
 
 /** A bead between two loops that are wrapped shut on their own stem. */
 export const wrappedLoopLink = technique({
@@ -71,6 +71,7 @@ export const wrappedLoopLink = technique({
         { first: 'hang-last', then: 'shut-last', why: 'nothing can be hung in a loop that is wrapped shut' },
       ],
       solids: [{ kind: 'disc', x: 0, y: 0, diameter: bead }],
+      parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
     };
   },
 });

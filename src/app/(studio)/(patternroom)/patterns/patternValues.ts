@@ -32,7 +32,7 @@ export function patternValues(body: PatternBody, system: LengthSystem, currency:
     parts: body.parts.map(({ name, count, unitCost }) => ({
       name,
       count: String(count),
-      unitCost: `${plainMoney(toMinor(unitCost), currency)} ${currency}`,
+      unitCost: unitCost === null ? '' : `${plainMoney(toMinor(unitCost), currency)} ${currency}`,
     })),
     steps: body.steps.map(({ name, minutes, perSitting }) => ({
       name,

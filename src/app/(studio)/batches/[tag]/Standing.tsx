@@ -96,8 +96,7 @@ function WireRow({ wire }: { wire: WireStanding }) {
 }
 
 function PartRow({ part, articles }: { part: PartStanding; articles: readonly PickableArticle[] }) {
-  const { name, needed, free, short, article, stones, buy } = part;
-  const isCounted = article !== null || stones !== null;
+  const { name, needed, free, short, article, fitting, isKnown, buy } = part;
   return (
     <tr>
       <th scope="row" className="min-w-52 align-top font-normal">
@@ -107,12 +106,13 @@ function PartRow({ part, articles }: { part: PartStanding; articles: readonly Pi
             <PartPicker name={name} current={article} articles={articles} />
           </div>
         )}
-        {article === null && stones !== null && (
+        {fitting.length > 0 && (
           <span className="muted block text-sm">
-            Counted by the {stones} in the stone drawer; choose one for each piece to set it aside.
+            {fittingSaid(fitting)}
+            {fitting.some(({ ware }) => ware === 'stone') && '; choose one for each piece to set it aside'}.
           </span>
         )}
-        {!isCounted && (
+        {!isKnown && (
           <span className="muted block text-sm">
             {isStonePart(name)
               ? 'Not counted: choose a stone for its line, or say what it is in the drawers.'
@@ -121,11 +121,17 @@ function PartRow({ part, articles }: { part: PartStanding; articles: readonly Pi
         )}
       </th>
       <td className={rightly}>{needed}</td>
-      <td className={rightly}>{isCounted ? free : '?'}</td>
+      <td className={rightly}>{isKnown ? free : '?'}</td>
       <td className={rightly}>{short > 0 ? <strong className="text-error">{short}</strong> : '—'}</td>
       <td className="align-top">{buy && <Buy buy={buy} each={buy.packOf} />}</td>
     </tr>
   );
+}
+
+/** "Any that fits: garnet round, 6 mm and 2 more kinds". */
+function fittingSaid(fitting: PartStanding['fitting']): string {
+  const more = fitting.length - 1;
+  return `Any that fits: ${fitting[0]?.article ?? ''}${more > 0 ? ` and ${more} more` : ''}`;
 }
 
 function Buy({ buy: { packs, cost }, each }: { buy: Buying; each: React.ReactNode }) {

@@ -1,6 +1,6 @@
 import type { CostSheet } from '@/core/costing/costSheet';
+import { COST_WORDS } from '@/ui/costWords';
 import { Cost } from '@/ui/money';
-import { COST_WORDS } from '../../../lib/words';
 
 /** What one piece cost: at what was paid, and at what it would cost to make again today. */
 export function CostSheetTable({

@@ -1,5 +1,6 @@
 import { Link } from '@/ui/Link';
-import { minutesOf, partsCost, wireBySpec } from '@/core/pattern/pattern';
+import { metalsLadder } from '@/core/costing/ladder';
+import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { resolve } from '@/core/pattern/composition';
 import { um } from '@/core/units/length';
@@ -7,7 +8,14 @@ import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { PiecesDrawn } from '@/ui/craft/PiecesDrawn';
+import type { Cost2 } from '@/core/costing/costSheet';
+import type { PartForecast } from '@/core/costing/forecast';
+import type { StudioSession } from '@/studio/kernel/useCase';
 import { showPattern } from '@/studio/patterns/patterns';
+import { priceBook } from '@/studio/prices/priceBook';
+import { readSettings } from '@/studio/settings/settings';
+import { listSpecs } from '@/studio/wire/specs';
+import { PriceLadder } from '@/ui/pricing/PriceLadder';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { madeSaid } from '../madeSaid';
@@ -35,6 +43,9 @@ export default async function PatternPage({ params }: { params: Params }) {
     ...need.map(([specId, length]) => Math.floor((onHand[specId]?.length ?? 0) / length)),
   );
   const resolved = body.composition && resolve(body.composition, specs);
+  const pricing = await pricingOf(session, body);
+  const parts =
+    pricing?.rungs[0]?.parts ?? body.parts.map((part) => ({ ...part, found: null, cost: undefined }));
   const isOwner = session.role === 'owner';
   const label = tag('pattern', number);
   return (
@@ -47,7 +58,7 @@ export default async function PatternPage({ params }: { params: Params }) {
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <h1 className="[overflow-wrap:anywhere]">
-            {enough > 0 ? `Wire for about ${enough} more of “${name}”` : `Not enough wire for “${name}”`}
+            {name}: {enough > 0 ? `wire for ${enough} more` : 'not enough wire'}
           </h1>
           <p className="muted mt-1">
             {label} · {kind} · revision {revision} · {madeSaid(madeCount)}
@@ -97,25 +108,7 @@ export default async function PatternPage({ params }: { params: Params }) {
             })}
           </ul>
         </section>
-        <section className="leaf p-4">
-          <h2>Beads, stones and findings</h2>
-          {body.parts.length === 0 && <p className="muted mt-2">None.</p>}
-          <ul className="mt-2 space-y-1">
-            {body.parts.map((part, index) => (
-              <li key={index} className="flex justify-between gap-3">
-                <span>
-                  {part.count} × {part.name}
-                </span>
-                {isOwner && <Cost of={part.unitCost} />}
-              </li>
-            ))}
-          </ul>
-          {isOwner && body.parts.length > 0 && (
-            <p className="mt-2 border-t border-base-300 pt-2 text-right font-semibold">
-              <Cost of={partsCost(body)} />
-            </p>
-          )}
-        </section>
+        <Parts parts={parts} />
         <section className="leaf p-4">
           <h2>
             {each} minutes each{setUp > 0 && `, ${setUp} to set up`}
@@ -123,6 +116,11 @@ export default async function PatternPage({ params }: { params: Params }) {
           <OrderOfWork steps={body.steps} />
         </section>
       </div>
+      {pricing && (
+        <div className="mt-4">
+          <PriceLadder rungs={pricing.rungs} rules={pricing.rules} />
+        </div>
+      )}
       {body.notes && (
         <section className="leaf mt-4 p-4">
           <h2>Notes</h2>
@@ -130,6 +128,49 @@ export default async function PatternPage({ params }: { params: Params }) {
         </section>
       )}
     </>
+  );
+}
+
+/** What the pattern costs and sells for, in the studio’s metals; null for helpers. */
+async function pricingOf(session: StudioSession, body: PatternBody) {
+  const book = await priceBook(session);
+  if (!book) return null;
+  const rules = await readSettings(session);
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  return { rules, rungs: metalsLadder(body, specs, book, rules.lengthSystem) };
+}
+
+/** Beads, stones and findings with what each is in the drawers; what it costs is left out for helpers. */
+function Parts({
+  parts,
+}: {
+  parts: readonly (Omit<PartForecast, 'cost'> & { cost: Cost2 | null | undefined })[];
+}) {
+  return (
+    <section className="leaf p-4">
+      <h2>Beads, stones and findings</h2>
+      {parts.length === 0 && <p className="muted mt-2">None.</p>}
+      <ul className="mt-2 space-y-1">
+        {parts.map(({ name, count, found, cost }) => (
+          <li key={name} className="flex justify-between gap-3">
+            <span className="min-w-0 [overflow-wrap:anywhere]">
+              {count} × {name}
+              {found && found.name !== name && (
+                <span className="muted block text-sm">
+                  {found.name}, {found.free} free
+                </span>
+              )}
+              {cost !== undefined && !found && (
+                <span className="muted block text-sm">
+                  {cost ? 'at the cost typed here' : 'nothing in the drawers is it; no cost is known'}
+                </span>
+              )}
+            </span>
+            {cost && <Cost of={cost.actual} />}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

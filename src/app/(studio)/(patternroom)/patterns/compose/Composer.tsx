@@ -3,6 +3,8 @@
 import dynamic from 'next/dynamic';
 import { useCallback, useMemo } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
+import type { SaleRules } from '@/core/costing/expectedSale';
+import type { PriceBook } from '@/core/costing/forecast';
 import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
 import {
   MEASURES,
@@ -31,6 +33,7 @@ import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
 import { PatternHead } from './PatternHead';
+import { PriceLive } from './PriceLive';
 import { StoneFromStock, type StoneChoice } from './StoneFromStock';
 import { SwapWires } from './SwapWires';
 import { useDraft } from './useDraft';
@@ -42,6 +45,8 @@ export interface ComposerProps {
   readonly given: PatternDraft;
   readonly specs: readonly KnownSpec[];
   readonly stones: readonly StoneChoice[];
+  readonly book: PriceBook;
+  readonly rules: SaleRules;
 }
 
 /** Dragging comes a moment after the page: nothing is dragged before something is added. */
@@ -52,7 +57,7 @@ export function Composer(props: ComposerProps) {
   return useIsListening() ? <Composing {...props} /> : <p className="muted">Opening …</p>;
 }
 
-function Composing({ base, given, specs, stones }: ComposerProps) {
+function Composing({ base, given, specs, stones, book, rules }: ComposerProps) {
   const { system } = useLengths();
   const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : 'new'}`;
   const draft = useDraft<PatternDraft>(key, given, isPatternDraft);
@@ -219,10 +224,18 @@ function Composing({ base, given, specs, stones }: ComposerProps) {
               </p>
             </section>
           )}
+          <PriceLive
+            composition={settled}
+            resolved={resolved}
+            parts={now.parts}
+            specs={byId}
+            book={book}
+            rules={rules}
+          />
         </div>
         <section className="leaf p-4" aria-label="Wires and parts">
           <SwapWires composition={settled} resolved={resolved} specs={specs} byId={byId} onSwap={swap} />
-          <PartsList parts={now.parts} wanted={resolved.parts} onChange={changeParts} />
+          <PartsList parts={now.parts} wanted={resolved.parts} drawers={book.parts} onChange={changeParts} />
         </section>
         {resolved.steps.length > 0 && (
           <section className="leaf p-4" aria-label="Steps">

@@ -1,16 +1,21 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useId } from 'react';
+import { findPart, type PricedPart } from '@/core/costing/forecast';
+import { partsLeft, type WorkPart } from '@/core/pattern/workParts';
+import { costAt } from '@/core/costing/unitPrice';
 import { TextInput } from '@/ui/form/Field';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { Fold } from '@/ui/Fold';
-import { useCurrency } from '@/ui/money';
+import { Cost, useCurrency } from '@/ui/money';
 import type { PartDraft } from './patternDraft';
 
 interface PartsListProps {
   readonly parts: readonly PartDraft[];
   /** Beads and stones that the techniques want. */
-  readonly wanted: readonly { readonly name: string; readonly count: number }[];
+  readonly wanted: readonly WorkPart[];
+  /** What lies in the drawers. */
+  readonly drawers: readonly PricedPart[];
   readonly onChange: (change: (parts: readonly PartDraft[]) => readonly PartDraft[], label?: string) => void;
 }
 
@@ -20,29 +25,40 @@ const FIELDS = [
   ['unitCost', 'Cost of one'],
 ] as const;
 
-/** Beads, stones and findings by count and cost; what the techniques want can be taken over. */
-export const PartsList = memo(function PartsList({ parts, wanted, onChange }: PartsListProps) {
+/** Kinds that are offered by name while one types. */
+const OFFERED = 400;
+
+/** Beads, stones and findings: what follows from the techniques, and what is added by hand. */
+export const PartsList = memo(function PartsList({ parts, wanted, drawers, onChange }: PartsListProps) {
   const currency = useCurrency();
-  const missing = wanted.filter(({ name }) => !parts.some((part) => part.name === name));
+  const listId = useId();
+  const left = partsLeft(wanted, parts);
+  const add = (part: PartDraft) => onChange((before) => [...before, part]);
   return (
-    <Fold title={`Beads, stones and findings (${parts.length})`} open={parts.length > 0}>
-      {missing.length > 0 && (
-        <p className="text-sm">
-          The techniques want {missing.map(({ name, count }) => `${count} × ${name}`).join(', ')}.{' '}
+    <Fold
+      title={`Beads, stones and findings (${parts.length + left.length})`}
+      open={parts.length + left.length > 0}
+    >
+      <datalist id={listId}>
+        {drawers.slice(0, OFFERED).map(({ name }) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+      {left.map((part) => (
+        <div key={part.name} className="mt-2 border-t border-base-300 pt-2">
+          <p className="font-semibold">
+            {part.count} × {part.name}
+          </p>
+          <InDrawers name={part.name} count={part.count} drawers={drawers} />
           <button
             type="button"
-            className="link"
-            onClick={() =>
-              onChange((before) => [
-                ...before,
-                ...missing.map(({ name, count }) => ({ name, count: String(count), unitCost: '' })),
-              ])
-            }
+            className="link text-sm"
+            onClick={() => add({ name: part.name, count: String(part.count), unitCost: '' })}
           >
-            Take them over
+            Say which<span className="sr-only"> {part.name}</span>
           </button>
-        </p>
-      )}
+        </div>
+      ))}
       {parts.map((part, index) => (
         <fieldset key={index} className="mt-2 border-t border-base-300 pt-2">
           <legend className="sr-only">Part {index + 1}</legend>
@@ -53,6 +69,8 @@ export const PartsList = memo(function PartsList({ parts, wanted, onChange }: Pa
                 {field === 'unitCost' && `, ${currency}`}
                 <TextInput
                   value={part[field]}
+                  list={field === 'name' ? listId : undefined}
+                  placeholder={field === 'unitCost' ? 'as the drawers have it' : undefined}
                   onChange={({ target: { value } }) =>
                     onChange(
                       (before) =>
@@ -64,15 +82,36 @@ export const PartsList = memo(function PartsList({ parts, wanted, onChange }: Pa
               </label>
             ))}
           </div>
+          {part.name.trim() !== '' && (
+            <InDrawers name={part.name} count={Number(part.count) || 1} drawers={drawers} />
+          )}
           <RemoveButton
             what={part.name || 'the part'}
             onClick={() => onChange((before) => before.filter((_, at) => at !== index))}
           />
         </fieldset>
       ))}
-      <AddButton onClick={() => onChange((before) => [...before, { name: '', count: '1', unitCost: '' }])}>
-        Add a bead or finding
-      </AddButton>
+      <AddButton onClick={() => add({ name: '', count: '1', unitCost: '' })}>Add a bead or finding</AddButton>
     </Fold>
+  );
+});
+
+/** What a part would be taken from, and what it cost. */
+const InDrawers = memo(function InDrawers({
+  name,
+  count,
+  drawers,
+}: WorkPart & { readonly drawers: readonly PricedPart[] }) {
+  const found = findPart({ name, count }, drawers);
+  if (!found) return <p className="muted text-sm">Nothing in the drawers is it yet.</p>;
+  return (
+    <p className="muted text-sm">
+      {found.name}, {found.free} free
+      {found.price && (
+        <>
+          , <Cost of={costAt(found.price.paid, 1)} /> each
+        </>
+      )}
+    </p>
   );
 });

@@ -1,18 +1,23 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
-import { listSpecs, type KnownSpec } from '@/studio/wire/specs';
-import type { StoneChoice } from './StoneFromStock';
+import { priceBook } from '@/studio/prices/priceBook';
+import { readSettings } from '@/studio/settings/settings';
+import { listSpecs } from '@/studio/wire/specs';
+import type { ComposerProps } from './Composer';
 
-/** The wires and the free stones that a pattern can be composed with. */
+/** The wires and the free stones that a pattern can be composed with, and what everything costs. For the owner. */
 export async function composerData(
   session: StudioSession,
-): Promise<{ readonly specs: readonly KnownSpec[]; readonly stones: readonly StoneChoice[] }> {
-  const [specs, drawer] = await Promise.all([
+): Promise<Pick<ComposerProps, 'specs' | 'stones' | 'book' | 'rules'>> {
+  const [specs, drawer, book, rules] = await Promise.all([
     listSpecs(session),
     showDrawer(session, 'stone', { state: 'free' }),
+    priceBook(session),
+    readSettings(session),
   ]);
+  if (!book) throw new Error('patterns are composed by the owner');
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
   );
-  return { specs, stones };
+  return { specs, stones, book, rules };
 }

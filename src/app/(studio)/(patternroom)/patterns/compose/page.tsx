@@ -8,7 +8,7 @@ export const metadata = { title: 'Compose a pattern' };
 
 export default async function ComposePage() {
   const { session } = await pageOwner();
-  const { specs, stones } = await composerData(session);
-  if (specs.length === 0) return <NoWireYet />;
-  return <Composer base={null} given={EMPTY_DRAFT} specs={specs} stones={stones} />;
+  const data = await composerData(session);
+  if (data.specs.length === 0) return <NoWireYet />;
+  return <Composer base={null} given={EMPTY_DRAFT} {...data} />;
 }

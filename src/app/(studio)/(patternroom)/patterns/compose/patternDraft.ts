@@ -57,9 +57,11 @@ export const draftOf = (
   kind,
   notes,
   composition,
-  parts: parts.map((part) => ({
-    name: part.name,
-    count: String(part.count),
-    unitCost: plainMoney(toMinor(part.unitCost), currency),
-  })),
+  parts: parts
+    .filter(({ ofWork }) => !ofWork)
+    .map((part) => ({
+      name: part.name,
+      count: String(part.count),
+      unitCost: part.unitCost === null ? '' : plainMoney(toMinor(part.unitCost), currency),
+    })),
 });

@@ -27,7 +27,10 @@ export function useKeeping(
     const key = sent?.of === draft.now ? sent.key : newKey();
     setSent({ key, of: draft.now });
     const { parts, ...rest } = draft.now;
-    const priced = parts.map((part) => ({ ...part, unitCost: `${part.unitCost} ${currency}` }));
+    const priced = parts.map((part) => ({
+      ...part,
+      unitCost: part.unitCost.trim() === '' ? '' : `${part.unitCost} ${currency}`,
+    }));
     void run(
       () => composePatternAction(key, base, { ...rest, parts: priced }),
       ({ number, revision }) => {

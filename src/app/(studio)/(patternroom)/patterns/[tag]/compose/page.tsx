@@ -16,13 +16,11 @@ export default async function ComposeAgainPage({ params }: { params: Promise<{ t
   );
   // A pattern that was written by hand has no techniques to change.
   if (!body.composition) redirect(`/patterns/${tag('pattern', number)}/edit`);
-  const { specs, stones } = await composerData(session);
   return (
     <Composer
       base={{ number, revision }}
       given={draftOf(body, body.composition, currency)}
-      specs={specs}
-      stones={stones}
+      {...await composerData(session)}
     />
   );
 }

@@ -1,0 +1,54 @@
+'use client';
+
+import { useDeferredValue, useMemo } from 'react';
+import type { SaleRules } from '@/core/costing/expectedSale';
+import type { PriceBook } from '@/core/costing/forecast';
+import { metalsLadder } from '@/core/costing/ladder';
+import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
+import type { Composition, Resolved, Specs } from '@/core/pattern/composition';
+import type { PatternPart } from '@/core/pattern/pattern';
+import { allParts } from '@/core/pattern/workParts';
+import { parseMoney, toCost } from '@/core/units/money';
+import { useLengths } from '@/ui/lengths';
+import { useCurrency } from '@/ui/money';
+import { PriceLadder } from '@/ui/pricing/PriceLadder';
+import type { PartDraft } from './patternDraft';
+
+interface PriceLiveProps {
+  readonly composition: Composition;
+  readonly resolved: Resolved;
+  readonly parts: readonly PartDraft[];
+  readonly specs: Specs;
+  readonly book: PriceBook;
+  readonly rules: SaleRules;
+}
+
+/** Parts as far as they can be read while they are typed. */
+const readParts = (drafts: readonly PartDraft[], currency: string): PatternPart[] =>
+  drafts.flatMap(({ name, count, unitCost }) => {
+    if (name.trim() === '' || !/^\d{1,5}$/.test(count.trim())) return [];
+    const typed = parseMoney(unitCost, currency);
+    return [{ name: name.trim(), count: Number(count), unitCost: typed.ok ? toCost(typed.value) : null }];
+  });
+
+/** What the pattern would cost and sell for as it stands, a moment behind what is typed. */
+export function PriceLive({ specs, book, rules, ...typed }: PriceLiveProps) {
+  const { system } = useLengths();
+  const currency = useCurrency();
+  const composition = useDeferredValue(typed.composition);
+  const resolved = useDeferredValue(typed.resolved);
+  const parts = useDeferredValue(typed.parts);
+  const rungs = useMemo(() => {
+    const body = {
+      name: '',
+      kind: 'other' as const,
+      notes: '',
+      composition,
+      cuts: cutsOf(resolved, system),
+      parts: allParts(resolved.parts, readParts(parts, currency)),
+      steps: stepsOf(resolved),
+    };
+    return body.cuts.length > 0 ? metalsLadder(body, specs, book, system) : [];
+  }, [composition, resolved, parts, specs, book, system, currency]);
+  return rungs.length > 0 ? <PriceLadder rungs={rungs} rules={rules} /> : null;
+}

@@ -1,0 +1,64 @@
+import type { StoneSize } from '../technique/parameter';
+import type { Values } from '../technique/readValues';
+import type { AnyTechnique } from '../technique/registry';
+import { saidBy, type Plan } from '../technique/technique';
+import { partKey } from '../batch/batch';
+import { standsFor } from '../part/wantedPart';
+import type { TechniqueUse } from './composition';
+import type { PatternPart } from './pattern';
+
+/** A bead or stone that follows from the techniques of a pattern. */
+export type WorkPart = Pick<PatternPart, 'name' | 'count'>;
+
+/** A technique of a pattern that could be worked out. */
+interface PlannedUse {
+  readonly use: TechniqueUse;
+  readonly technique: AnyTechnique;
+  readonly plan: Plan;
+  readonly values: Values;
+}
+
+/** How the stone that a technique holds is called as a part. */
+export const stonePart = ({ outline, length, width }: StoneSize): string =>
+  `${outline} stone, ${saidBy(length, width)}`;
+
+/**
+ * The beads and stones that techniques want, alike ones together. The stone that several of them hold is one stone.
+ * @param shared the stone that the composition is for; undefined when it is for none, or what was typed cannot be read
+ */
+export function workParts(
+  planned: readonly PlannedUse[],
+  shared: StoneSize | undefined,
+  copies: number,
+): WorkPart[] {
+  const single = planned.flatMap(({ use, technique, plan, values }) => [
+    ...Object.entries(technique.parameters).flatMap(([key, { kind }]) =>
+      kind === 'stone' && use.own.includes(key)
+        ? [{ name: stonePart(values[key] as StoneSize), count: 1 }]
+        : [],
+    ),
+    ...plan.parts,
+  ]);
+  const stone = shared ? [{ name: stonePart(shared), count: 1 }] : [];
+  const counts = new Map<string, number>();
+  for (const { name, count } of [...stone, ...single])
+    counts.set(name, (counts.get(name) ?? 0) + count * copies);
+  return [...counts].map(([name, count]) => ({ name, count }));
+}
+
+/** What the work wants that no part added by hand stands for: by the same name, or as {@link standsFor} says. */
+export const partsLeft = (work: readonly WorkPart[], own: readonly Pick<PatternPart, 'name'>[]): WorkPart[] =>
+  work.filter(
+    ({ name }) => !own.some((part) => partKey(part.name) === partKey(name) || standsFor(part.name, name)),
+  );
+
+/** All parts of a pattern: those added by hand, then what the work wants besides; what that costs, the drawers say. */
+export const allParts = (work: readonly WorkPart[], own: readonly PatternPart[]): PatternPart[] => [
+  ...own,
+  ...partsLeft(work, own).map(({ name, count }): PatternPart => ({
+    name,
+    count,
+    unitCost: null,
+    ofWork: true,
+  })),
+];

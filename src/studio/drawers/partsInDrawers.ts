@@ -1,0 +1,120 @@
+import { partKey } from '@/core/batch/batch';
+import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
+import type { Tx } from '@/data/inStudio';
+import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+
+/** What a part of a pattern is in the drawers, and how much of it is free. */
+export interface FreePart {
+  /** Of the name that the part goes by. */
+  readonly key: string;
+  readonly articleId: string;
+  readonly article: string;
+  readonly ware: PartKind['ware'];
+  readonly free: number;
+  /** Whether it was said once, or is called the same; otherwise it was looked for by what is wanted. */
+  readonly isNamed: boolean;
+}
+
+/** Kinds that are looked through for a part by what is wanted; a studio has some hundred. */
+const MOST_KINDS = 10_000;
+
+/** In SQL: what lies free of an article of alias `a`, for the batch $3. */
+const FREE = `COALESCE((SELECT sum(p.quantity - ${SET_ASIDE_FOR_OTHERS}) FROM stock_pieces p
+   WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
+
+/**
+ * What the parts of patterns are in the drawers: as it was said once, else what is called the same, else everything that fits what the
+ * name asks for ({@link readWantedPart}), the best fit first. Parts that nobody knows are left out.
+ * @param batchId whose own reservations count as free; null for no batch
+ */
+export async function partsInDrawers(
+  tx: Tx,
+  names: readonly string[],
+  batchId: string | null,
+): Promise<FreePart[]> {
+  const keys = [...new Set(names.map(partKey))];
+  if (keys.length === 0) return [];
+  const named = await tx.select<FreePart>(
+    `SELECT known.key, a.article_id AS "articleId", a.name AS article, a.ware, ${FREE} AS free, true AS "isNamed"
+       FROM (SELECT n.key, COALESCE(k.article_id, s.article_id) AS article_id FROM unnest($2::text[]) AS n(key)
+               LEFT JOIN part_names k ON k.studio_id = $1 AND k.name = n.key
+               LEFT JOIN LATERAL (SELECT article_id FROM articles s
+                                   WHERE s.studio_id = $1 AND s.name_lower = n.key AND s.ware IN ('bead', 'finding', 'stone')
+                                   ORDER BY article_id LIMIT 1) AS s ON k.article_id IS NULL) AS known
+       JOIN articles a ON a.studio_id = $1 AND a.article_id = known.article_id`,
+    [tx.session.studioId, keys, batchId],
+  );
+  const known = new Set(named.map(({ key }) => key));
+  const wanted = keys.flatMap((key): [string, WantedPart][] => {
+    const read = known.has(key) ? undefined : readWantedPart(key);
+    return read ? [[key, read]] : [];
+  });
+  if (wanted.length === 0) return named;
+  const kinds = await kindsInDrawers(tx, [...new Set(wanted.flatMap(([, { wares }]) => wares))], batchId);
+  return [
+    ...named,
+    ...wanted.flatMap(([key, want]) => fitting(want, kinds).map((kind) => ({ key, ...kind }))),
+  ];
+}
+
+/** A kind of bead, stone or finding with its measures. */
+export interface KindInDrawers extends Omit<FreePart, 'key'> {
+  readonly kind: PartKind;
+}
+
+function fitting(wanted: WantedPart, kinds: readonly KindInDrawers[]): Omit<FreePart, 'key'>[] {
+  return kinds
+    .flatMap(({ kind, ...part }) => {
+      const off = misfit(wanted, kind);
+      return off === undefined ? [] : [{ part, off }];
+    })
+    .sort((a, b) => a.off - b.off || b.part.free - a.part.free)
+    .map(({ part }) => part);
+}
+
+/** Where the kinds of a ware are told apart, as {@link PartKind}. */
+const MEASURES: Readonly<
+  Record<PartKind['ware'], { readonly table: string; readonly columns: string; readonly only: string }>
+> = {
+  bead: {
+    table: 'beads',
+    columns: `k.material, k.shape, k.min_um AS min, k.max_um AS max, k.hole_um AS hole`,
+    only: 'true',
+  },
+  finding: { table: 'findings', columns: 'k.finding, k.material, k.size', only: 'true' },
+  stone: {
+    table: 'stones',
+    columns: 'k.material, k.outline, k.length_um AS length, k.width_um AS width, k.hole_um AS hole',
+    only: `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = k.article_id AND p.quantity > 0)
+           AND (k.set_aside_for = '' OR EXISTS (SELECT FROM set_asides s JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
+                                                 WHERE s.studio_id = $1 AND s.batch_id = $3 AND p.article_id = k.article_id))`,
+  },
+};
+
+/** Every kind of some wares with its measures. */
+export async function kindsInDrawers(
+  tx: Tx,
+  wares: readonly PartKind['ware'][],
+  batchId: string | null,
+): Promise<KindInDrawers[]> {
+  const kinds: KindInDrawers[] = [];
+  for (const ware of wares) {
+    const { table, columns, only } = MEASURES[ware];
+    const rows = await tx.select<Omit<FreePart, 'key' | 'isNamed' | 'ware'> & { kind: object }>(
+      `SELECT a.article_id AS "articleId", a.name AS article, ${FREE} AS free, to_jsonb(m) AS kind
+         FROM ${table} k JOIN articles a ON a.studio_id = k.studio_id AND a.article_id = k.article_id
+         CROSS JOIN LATERAL (SELECT $2::text AS ware, ${columns}) AS m
+        WHERE k.studio_id = $1 AND ${only} ORDER BY k.article_id LIMIT ${MOST_KINDS}`,
+      [tx.session.studioId, ware, batchId],
+    );
+    kinds.push(...rows.map(({ kind, ...row }) => ({ ...row, ware, isNamed: false, kind: kind as PartKind })));
+  }
+  return kinds;
+}
+
+/** So many of each part there are, by its key; parts that are not in the drawers are left out. */
+export function countParts(parts: readonly Pick<FreePart, 'key' | 'free'>[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { key, free } of parts) counts.set(key, (counts.get(key) ?? 0) + Math.max(0, free));
+  return counts;
+}

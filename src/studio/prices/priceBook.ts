@@ -1,0 +1,91 @@
+import { partKey } from '@/core/batch/batch';
+import type { Cost2 } from '@/core/costing/costSheet';
+import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
+import { costAt, type PriceFor } from '@/core/costing/unitPrice';
+import { cost, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { kindsInDrawers } from '../drawers/partsInDrawers';
+import { look, type StudioSession } from '../kernel/useCase';
+import { replacementPrices } from './replacement';
+
+/** What everything costs that a piece may take, for the owner; helpers are given null. */
+export const priceBook = (session: StudioSession): Promise<PriceBook | null> =>
+  session.role === 'owner' ? look(session, (tx) => priceBookIn(tx)) : Promise.resolve(null);
+
+/**
+ * What everything costs that a piece may take: wires, beads, stones and findings at what was paid on average for what lies in the
+ * studio, or at the last price where none does, and at today’s price.
+ * @param specIds only of these wires; of all that the studio knows when it is left out
+ */
+export async function priceBookIn(tx: Tx, specIds?: readonly string[]): Promise<PriceBook> {
+  const wireIds = specIds ?? (await allSpecs(tx));
+  const kinds = await kindsInDrawers(tx, ['bead', 'stone', 'finding'], null);
+  const ids = [...wireIds, ...kinds.map(({ articleId }) => articleId)];
+  const paid = await paidPrices(tx, ids);
+  const today = await replacementPrices(tx, ids);
+  const priceOf = (id: string): Price2 | null => {
+    const [was, now] = [paid.get(id) ?? today.get(id), today.get(id) ?? paid.get(id)];
+    return was && now ? { paid: was, today: now } : null;
+  };
+  const aliases = await aliasesOf(tx);
+  return {
+    wires: Object.fromEntries(
+      wireIds.flatMap((id): [string, Price2][] => {
+        const price = priceOf(id);
+        return price ? [[id, price]] : [];
+      }),
+    ),
+    parts: kinds.map(({ articleId, article, free, kind }): PricedPart => ({
+      name: article,
+      aliases: aliases.get(articleId) ?? [],
+      kind,
+      free,
+      price: priceOf(articleId),
+    })),
+    supplies: await suppliesOfOne(tx),
+  };
+}
+
+const allSpecs = async (tx: Tx): Promise<string[]> =>
+  (
+    await tx.select<{ id: string }>('SELECT spec_id AS id FROM wire_specs WHERE studio_id = $1', [
+      tx.session.studioId,
+    ])
+  ).map(({ id }) => id);
+
+/** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
+async function paidPrices(tx: Tx, ids: readonly string[]): Promise<Map<string, PriceFor>> {
+  const rows = await tx.select<{ id: string; price: CostUnits; quantity: number }>(
+    `SELECT article_id AS id, sum(cost_units)::bigint AS price, sum(quantity)::bigint AS quantity FROM stock_pieces
+      WHERE studio_id = $1 AND article_id = ANY ($2) AND quantity > 0 GROUP BY article_id`,
+    [tx.session.studioId, ids],
+  );
+  return new Map(rows.map(({ id, price, quantity }) => [id, { price, quantity }]));
+}
+
+/** What names of parts are said to be which article. */
+async function aliasesOf(tx: Tx): Promise<Map<string, string[]>> {
+  const rows = await tx.select<{ id: string; names: string[] }>(
+    'SELECT article_id AS id, array_agg(name) AS names FROM part_names WHERE studio_id = $1 GROUP BY article_id',
+    [tx.session.studioId],
+  );
+  return new Map(rows.map(({ id, names }) => [id, names.map(partKey)]));
+}
+
+/** Polish, antiquing and packaging that one finished piece uses up. */
+async function suppliesOfOne(tx: Tx): Promise<Cost2> {
+  const used = await tx.select<{ id: string; perPiece: number }>(
+    'SELECT article_id AS id, per_piece AS "perPiece" FROM supplies WHERE studio_id = $1 AND per_piece > 0',
+    [tx.session.studioId],
+  );
+  const ids = used.map(({ id }) => id);
+  const [paid, today] = [await paidPrices(tx, ids), await replacementPrices(tx, ids)];
+  const sum = (prices: ReadonlyMap<string, PriceFor>, otherwise: ReadonlyMap<string, PriceFor>) =>
+    cost(
+      used.reduce((total, { id, perPiece }) => {
+        const price = prices.get(id) ?? otherwise.get(id);
+        return total + (price ? costAt(price, perPiece) : 0);
+      }, 0),
+    );
+  return { actual: sum(paid, today), replacement: sum(today, paid) };
+}
