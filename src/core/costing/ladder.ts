@@ -41,7 +41,7 @@ export function metalsLadder(
 ): Rung[] {
   const shown = mainMetal(body, specs);
   const own: Rung = { ...forecast(body, book), metal: null, shown };
-  const known = new Set(Object.values(specs).map(({ metal }) => metal));
+  const known = new Set(Object.entries(specs).flatMap(([id, { metal }]) => (book.wires[id] ? [metal] : [])));
   const others = METALS.flatMap(({ id }): Rung[] => {
     if (id === shown || !known.has(id)) return [];
     const inMetal = bodyFor(body, { measures: {}, metal: id }, specs, system);

@@ -59,6 +59,14 @@ const singular = (word: string): string =>
   word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
 const numberIn = (word: string): Micrometres => mm(Number(word.replace(',', '.')));
 
+/** A word without the stops and commas around it. */
+function withoutStops(word: string): string {
+  let [from, to] = [0, word.length];
+  while (from < to && '.,'.includes(word[from] ?? '')) from += 1;
+  while (to > from && '.,'.includes(word[to - 1] ?? '')) to -= 1;
+  return word.slice(from, to);
+}
+
 /** The words of a text; sizes written in one, "18x13mm", become several. */
 const wordsOf = (text: string): string[] =>
   text
@@ -67,7 +75,7 @@ const wordsOf = (text: string): string[] =>
     .replaceAll('ø', ' ')
     .replace(/(?<=\d)(?=mm|x)|(?<=x)(?=\d)/g, ' ')
     .split(/[\s()“”"≥:;]+/)
-    .map((word) => word.replace(/^[.,]+|[.,]+$/g, ''))
+    .map(withoutStops)
     .filter((word) => word !== '');
 
 /** The finding that is named in words, and the words without its name. */

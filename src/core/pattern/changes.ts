@@ -1,10 +1,18 @@
-import { initialValues, type Parameters } from '../technique/parameter';
-import { textsOf, type Texts } from '../technique/readTexts';
+import { initialValues, type Parameters, type WireSize } from '../technique/parameter';
+import { readTexts, textsOf, type Texts } from '../technique/readTexts';
 import { techniqueOf, type AnyTechnique } from '../technique/registry';
 import { plainSpec } from '../technique/totals';
 import type { MetalId, Temper } from '../wire/metal';
 import type { WireSpec } from '../wire/spec';
-import { measureOf, type Composition, type Measure, type Specs, type TechniqueUse } from './composition';
+import { isTradeWire } from '../wire/tradeWires';
+import {
+  EMPTY_COMPOSITION,
+  measureOf,
+  type Composition,
+  type Measure,
+  type Specs,
+  type TechniqueUse,
+} from './composition';
 
 /** An id that no use of the composition has yet: a, b, c … a1. */
 function freeId({ uses }: Composition): string {
@@ -52,11 +60,54 @@ function proposedWires({ parameters }: AnyTechnique, metal: MetalId, specs: Spec
   );
 }
 
-/** Adds a technique at the end, as it is proposed, cut from the studio’s wires that come nearest to it. */
+/**
+ * A pattern of one technique, as it was asked how much wire it takes.
+ * @param texts as typed; what a pattern shares (its stone, ring or bead) becomes a measure of it
+ * @param metal that its wires are of, as far as there are such
+ */
+export function ofOneTechnique(
+  technique: AnyTechnique,
+  texts: Texts,
+  metal: MetalId,
+  specs: Specs,
+): Composition {
+  const begun = withTechnique(EMPTY_COMPOSITION, technique, specs, metal);
+  const measures: Record<string, string> = { ...begun.measures };
+  for (const [key, parameter] of Object.entries(technique.parameters)) {
+    const measure = measureOf(parameter);
+    if (measure === undefined) continue;
+    for (const [field, text] of Object.entries(texts))
+      if (field === key || field.startsWith(`${key}.`)) measures[measure + field.slice(key.length)] = text;
+  }
+  const known = Object.fromEntries(
+    Object.entries(texts).filter(([field]) => field in (begun.uses[0]?.texts ?? {})),
+  );
+  const sized = Object.fromEntries(
+    Object.entries(technique.parameters).flatMap(([key, parameter]) => {
+      if (parameter.kind !== 'wire') return [];
+      const read = readTexts({ [key]: parameter }, { ...begun.uses[0]?.texts, ...known }, 'mm');
+      const found = read.ok
+        ? swapped(plainSpec(read.value[key] as WireSize, metal), {}, specs)
+        : begun.uses[0]?.wires[key];
+      return found ? [[key, found]] : [];
+    }),
+  );
+  return {
+    ...begun,
+    measures,
+    uses: begun.uses.map((use) => ({ ...use, texts: { ...use.texts, ...known }, wires: sized })),
+  };
+}
+
+/**
+ * Adds a technique at the end, as it is proposed, cut from the studio’s wires that come nearest to it.
+ * @param metal that its wires are of; the one of most wires so far when it is left out
+ */
 export function withTechnique(
   composition: Composition,
   technique: AnyTechnique,
   specs: Specs = {},
+  metal: MetalId = metalSoFar(composition, specs),
 ): Composition {
   const { id, title, parameters } = technique;
   const use: TechniqueUse = {
@@ -64,7 +115,7 @@ export function withTechnique(
     technique: id,
     name: title,
     texts: textsOf(parameters, initialValues(parameters), 'mm'),
-    wires: proposedWires(technique, metalSoFar(composition, specs), specs),
+    wires: proposedWires(technique, metal, specs),
     own: [],
   };
   return {
@@ -129,7 +180,13 @@ export function swapped(spec: WireSpec, swap: Swap, specs: Specs): string | unde
   const ranked = Object.entries(specs)
     .map(([id, each]) => ({ id, unlike: unlike(wanted as WireSpec & Required<Swap>, each) }))
     .filter((each) => each.unlike < Infinity)
-    .sort((a, b) => a.unlike - b.unlike || a.id.localeCompare(b.id));
+    // What would have to be bought comes last.
+    .sort(
+      (a, b) =>
+        Number(isTradeWire(a.id)) - Number(isTradeWire(b.id)) ||
+        a.unlike - b.unlike ||
+        a.id.localeCompare(b.id),
+    );
   return ranked[0]?.id;
 }
 

@@ -5,7 +5,7 @@ import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/technique/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import { specFromInput } from '../wire/specFromInput';
-import { COMPOSED_PATTERNS, composedOf } from './composed';
+import { HOUSE_PATTERNS, composedOf } from '../patterns/housePatterns';
 import { DEMO_PATTERNS } from './patterns';
 import { Chance } from './random';
 import { DEMO_WIRES } from './wires';
@@ -66,18 +66,16 @@ const SPECS = Object.fromEntries(
 );
 
 it('has forty patterns at least, of all kinds, with techniques of every group', () => {
-  expect(DEMO_PATTERNS.length + COMPOSED_PATTERNS.length).toBeGreaterThanOrEqual(40);
-  const names = [...DEMO_PATTERNS, ...COMPOSED_PATTERNS].map(({ name }) => name.toLowerCase());
+  expect(DEMO_PATTERNS.length + HOUSE_PATTERNS.length).toBeGreaterThanOrEqual(40);
+  const names = [...DEMO_PATTERNS, ...HOUSE_PATTERNS].map(({ name }) => name.toLowerCase());
   expect(new Set(names).size).toBe(names.length);
-  const used = COMPOSED_PATTERNS.flatMap(({ uses }) =>
-    uses.map(([technique]) => techniqueOf(technique)?.group),
-  );
+  const used = HOUSE_PATTERNS.flatMap(({ uses }) => uses.map(([technique]) => techniqueOf(technique)?.group));
   expect(TECHNIQUE_GROUPS.filter((group) => !used.includes(group))).toEqual([]);
-  const kinds = new Set([...DEMO_PATTERNS, ...COMPOSED_PATTERNS].map(({ kind }) => kind));
+  const kinds = new Set([...DEMO_PATTERNS, ...HOUSE_PATTERNS].map(({ kind }) => kind));
   expect(PATTERN_KINDS.filter((kind) => kind !== 'other' && !kinds.has(kind))).toEqual([]);
 });
 
-it.each(COMPOSED_PATTERNS.map((pattern) => [pattern.name, pattern] as const))(
+it.each(HOUSE_PATTERNS.map((pattern) => [pattern.name, pattern] as const))(
   '%s is cut from wires that the studio has, in its metal, and in an order that works',
   (_, pattern) => {
     const resolved = resolve(composedOf(pattern, SPECS), SPECS);

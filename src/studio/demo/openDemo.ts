@@ -22,7 +22,7 @@ import type { ReceiveWireInput } from '../wire/receiveWire.input';
 import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
 import { planDemoBatches } from './batches';
-import { COMPOSED_PATTERNS, composedOf } from './composed';
+import { HOUSE_PATTERNS, composedOf } from '../patterns/housePatterns';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
 import { keepToken } from '../tokens/tokens';
@@ -268,7 +268,7 @@ async function writePatterns(session: StudioSession, chance: Chance): Promise<Wr
 /** The patterns that are composed of techniques, written lately. */
 async function composePatterns(session: StudioSession): Promise<void> {
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  for (const pattern of COMPOSED_PATTERNS) {
+  for (const pattern of HOUSE_PATTERNS) {
     const { name, kind, notes, parts = [] } = pattern;
     const outcome = await composePattern(session, keyOf(`compose ${name}`), null, {
       name,

@@ -66,7 +66,9 @@ export const ReadsMoney = (least: Least = {}) =>
   readsWith(
     'readsMoney',
     (text) =>
-      least.empty && text.trim() === '' ? ok(null) : moreThanZero(parseAmount(text), ({ money }) => money, text, least),
+      least.empty && text.trim() === ''
+        ? ok(null)
+        : moreThanZero(parseAmount(text), ({ money }) => money, text, least),
     { each: least.each ?? false },
   );
 
@@ -111,16 +113,20 @@ export const ReadsNumbers = (min: number, max: number) =>
 export const numberOf = (text: string): number => plainNumber(text);
 
 /** A name: something in it, not longer than `max`, on one line. */
-export const ReadsName = (what: string, max = 120) =>
-  readsWith('readsName', (text) => {
-    const length = text.trim().length;
-    if (length === 0) return refuse(`Give ${what}.`);
-    if (/[\u0000-\u001f\u007f]/.test(text))
-      return refuse('A name goes on one line, without control characters.');
-    return length <= max
-      ? ok(text)
-      : refuse(`This is ${length.toLocaleString('en-US')} characters long; ${max} are allowed.`);
-  });
+export const ReadsName = (what: string, max = 120, { each = false }: Pick<Least, 'each'> = {}) =>
+  readsWith(
+    'readsName',
+    (text) => {
+      const length = text.trim().length;
+      if (length === 0) return refuse(`Give ${what}.`);
+      if (/[\u0000-\u001f\u007f]/.test(text))
+        return refuse('A name goes on one line, without control characters.');
+      return length <= max
+        ? ok(text)
+        : refuse(`This is ${length.toLocaleString('en-US')} characters long; ${max} are allowed.`);
+    },
+    { each },
+  );
 
 /** Text that may be empty, not longer than `max`. */
 export const ReadsText = (max: number) =>

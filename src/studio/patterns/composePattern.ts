@@ -4,12 +4,13 @@ import { resolve, type Composition, type Resolved } from '@/core/pattern/composi
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { allParts } from '@/core/pattern/workParts';
 import { readComposition } from '@/core/pattern/readComposition';
+import { isTradeWire, tradeWireOf } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { specsById } from '../wire/specs';
+import { ensureSpec, specsById } from '../wire/specs';
 import { ComposePatternInput } from './composePattern.input';
 import { keepPattern, partsFrom, type PatternBase, type Written } from './writePattern';
 
@@ -37,7 +38,7 @@ export async function composedBody(
   tx: Tx,
   { name, kind, notes, parts, ...input }: ComposePatternInput,
 ): Promise<PatternBody> {
-  const composition = expectOk(readComposition(input.composition));
+  const composition = await withOwnWires(tx, expectOk(readComposition(input.composition)));
   const specs = await specsById(
     tx,
     composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
@@ -53,6 +54,23 @@ export async function composedBody(
     parts: allParts(resolved.parts, partsFrom(parts, currency)),
     steps: stepsOf(resolved),
     composition,
+  };
+}
+
+/** A composition whose wires of the trade have become the studio’s: known from now on, with nothing of them in stock. */
+async function withOwnWires(tx: Tx, composition: Composition): Promise<Composition> {
+  const wanted = new Set(composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isTradeWire)));
+  const own = new Map<string, string>();
+  for (const id of wanted) {
+    const wire = tradeWireOf(id);
+    if (wire) own.set(id, (await ensureSpec(tx, wire)).id);
+  }
+  return {
+    ...composition,
+    uses: composition.uses.map((use) => ({
+      ...use,
+      wires: Object.fromEntries(Object.entries(use.wires).map(([key, id]) => [key, own.get(id) ?? id])),
+    })),
   };
 }
 

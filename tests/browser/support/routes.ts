@@ -33,6 +33,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/bench/[tag]': { address: '/bench/P-0001' },
   '/patterns': { address: '/patterns' },
   '/patterns/new': { address: '/patterns/new', ownerOnly: true },
+  '/patterns/starters': { address: '/patterns/starters', ownerOnly: true },
   '/patterns/compose': { address: '/patterns/compose', ownerOnly: true },
   '/patterns/[tag]/compose': { address: '/patterns/P-0001/compose', ownerOnly: true },
   '/patterns/[tag]': { address: '/patterns/P-0001' },

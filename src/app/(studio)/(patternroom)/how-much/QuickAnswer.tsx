@@ -1,6 +1,10 @@
 'use client';
 
 import { memo, useCallback, useEffect, useMemo, useState } from 'react';
+import type { SaleRules } from '@/core/costing/expectedSale';
+import type { PriceBook } from '@/core/costing/forecast';
+import { ofOneTechnique } from '@/core/pattern/changes';
+import { resolve, type Specs } from '@/core/pattern/composition';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { ringParameter } from '@/core/technique/reach';
@@ -20,6 +24,9 @@ import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
 import { useSettled } from '@/ui/useSettled';
+import type { KnownSpec } from '@/studio/wire/specs';
+import { Link } from '@/ui/Link';
+import { PriceLive } from '@/ui/pricing/PriceLive';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
@@ -69,8 +76,23 @@ function useAddress({ technique, texts, metal }: Question, initial: Question): v
   }, [isAsked, technique, texts, metal]);
 }
 
+/** What everything costs; only the owner sees it. */
+export interface Pricing {
+  readonly book: PriceBook;
+  readonly rules: SaleRules;
+  readonly specs: readonly KnownSpec[];
+}
+
 /** The lengths that a technique takes, while one types: nothing is saved, and the address keeps it all. */
-export function QuickAnswer({ initialId, initialTexts }: { initialId: string; initialTexts: Texts }) {
+export function QuickAnswer({
+  initialId,
+  initialTexts,
+  pricing,
+}: {
+  initialId: string;
+  initialTexts: Texts;
+  pricing: Pricing | null;
+}) {
   const { system } = useLengths();
   const [initial] = useState((): Question => {
     const technique = techniqueOf(initialId) as AnyTechnique;
@@ -160,12 +182,34 @@ export function QuickAnswer({ initialId, initialTexts }: { initialId: string; in
             </p>
           )}
           {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
+          {pricing && now.answer && <Priced question={settled} {...pricing} />}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
     </>
   );
 }
+
+/** What it would cost and sell for as a piece of its own; it can be kept as one. */
+const Priced = memo(function Priced({ question, specs, ...pricing }: Pricing & { question: Question }) {
+  const { technique, texts, metal } = question;
+  const byId: Specs = useMemo(() => Object.fromEntries(specs.map((spec) => [spec.id, spec])), [specs]);
+  const composition = useMemo(
+    () => ofOneTechnique(technique, texts, metal, byId),
+    [technique, texts, metal, byId],
+  );
+  const resolved = useMemo(() => resolve(composition, byId), [composition, byId]);
+  const address = new URLSearchParams({ of: technique.id, ...texts, metal });
+  return (
+    <>
+      <PriceLive composition={composition} resolved={resolved} parts={NO_PARTS} specs={byId} {...pricing} />
+      <Link href={`/patterns/compose?${address.toString()}`} className="btn no-print">
+        Keep it as a pattern
+      </Link>
+    </>
+  );
+});
+const NO_PARTS: readonly [] = [];
 
 /** "3 × 8 1/4 in of 20 ga and 20 3/8 in of 28 ga", as it is cut. */
 function headline({ plan, values }: Answer, system: LengthSystem): string {

@@ -1,25 +1,29 @@
 import { pageMember } from '@/app/lib/member';
-import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
-import { QuickAnswer } from './QuickAnswer';
+import type { Search } from '@/app/lib/search';
+import { TECHNIQUES } from '@/core/technique/registry';
+import { tradeWiresBeside } from '@/core/wire/tradeWires';
+import { priceBook } from '@/studio/prices/priceBook';
+import { readSettings } from '@/studio/settings/settings';
+import { listSpecs } from '@/studio/wire/specs';
+import { askedHowMuch } from './askedHowMuch';
+import { QuickAnswer, type Pricing } from './QuickAnswer';
+import type { StudioSession } from '@/studio/kernel/useCase';
 
 export const metadata = { title: 'How much wire' };
 
-/** Longest text that an address carries for a field: a traced outline has hundreds of figures. */
-const MOST = 5000;
+export default async function HowMuchPage({ searchParams }: { searchParams: Search }) {
+  const { session } = await pageMember();
+  const asked = await askedHowMuch(searchParams);
+  const technique = asked?.technique ?? TECHNIQUES[0];
+  if (!technique) return null;
+  const pricing = await pricingOf(session);
+  return <QuickAnswer initialId={technique.id} initialTexts={asked?.texts ?? {}} pricing={pricing} />;
+}
 
-export default async function HowMuchPage({
-  searchParams,
-}: {
-  searchParams: Promise<Record<string, string | string[] | undefined>>;
-}) {
-  await pageMember();
-  const { of, ...asked } = await searchParams;
-  const first = TECHNIQUES[0];
-  const technique = (typeof of === 'string' ? techniqueOf(of) : undefined) ?? first;
-  const texts = Object.fromEntries(
-    Object.entries(asked).flatMap(([field, text]) =>
-      typeof text === 'string' ? [[field, text.slice(0, MOST)]] : [],
-    ),
-  );
-  return technique ? <QuickAnswer initialId={technique.id} initialTexts={texts} /> : null;
+/** What everything costs, for the owner. */
+async function pricingOf(session: StudioSession): Promise<Pricing | null> {
+  const book = await priceBook(session);
+  if (!book) return null;
+  const specs = await listSpecs(session);
+  return { book, rules: await readSettings(session), specs: [...specs, ...tradeWiresBeside(specs)] };
 }

@@ -3,6 +3,8 @@
 import { composePattern } from '@/studio/patterns/composePattern';
 import type { ComposePatternInput } from '@/studio/patterns/composePattern.input';
 import { importPattern } from '@/studio/patterns/importPattern';
+import { takeStarters } from '@/studio/patterns/starters';
+import type { TakeStartersInput } from '@/studio/patterns/starters.input';
 import { writePattern, type PatternBase } from '@/studio/patterns/writePattern';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
 import { asMember } from '@/app/lib/member';
@@ -25,4 +27,8 @@ export async function composePatternAction(
 
 export async function importPatternAction(postKey: string, text: string) {
   return asMember((session) => importPattern(session, postKey, text));
+}
+
+export async function takeStartersAction(postKey: string, input: TakeStartersInput) {
+  return asMember((session) => takeStarters(session, postKey, input));
 }

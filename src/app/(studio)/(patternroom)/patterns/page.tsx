@@ -23,13 +23,27 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
   const span = spanOf(patterns.map(({ body }) => body.cuts));
   if (total === 0) {
     return (
-      <EmptyPlace
-        title="No pattern is written yet"
-        next={isOwner ? { href: '/patterns/new', text: 'Write the first pattern' } : undefined}
-      >
-        A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
-        with it, and how long each step takes. The next piece is then measured, not guessed.
-      </EmptyPlace>
+      <>
+        <EmptyPlace
+          title="No pattern is written yet"
+          next={isOwner ? { href: '/patterns/compose', text: 'Compose the first pattern' } : undefined}
+        >
+          A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
+          with it, and how long each step takes. The next piece is then measured, not guessed.
+        </EmptyPlace>
+        {isOwner && (
+          <div className="mx-auto mt-4 max-w-2xl">
+            <p>
+              Or begin with the house’s own:{' '}
+              <Link href="/patterns/starters" className="link font-semibold">
+                take copies of starter patterns
+              </Link>
+              .
+            </p>
+            <ImportPattern />
+          </div>
+        )}
+      </>
     );
   }
   return (
@@ -40,6 +54,9 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
         </h1>
         {isOwner && (
           <div className="no-print flex flex-wrap gap-2">
+            <Link href="/patterns/starters" className="btn btn-lg">
+              Starter patterns
+            </Link>
             <Link href="/patterns/new" className="btn btn-lg">
               Write one by hand
             </Link>

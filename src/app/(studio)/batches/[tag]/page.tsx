@@ -1,13 +1,16 @@
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
+import { batchTakings } from '@/studio/batches/batchTakings';
 import { showBatch, type BatchView, type PickedPart } from '@/studio/batches/batches';
 import { pickableArticles } from '@/studio/batches/namePart';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { dueIn, hours } from '../due';
 import { PaperMenu } from '@/ui/PaperMenu';
+import { readSettings } from '@/studio/settings/settings';
 import { CancelBatch, TakeUpAgain } from './CancelBatch';
+import { ExpectedTakings } from './ExpectedTakings';
 import { PlanDrawn } from './PlanDrawn';
 import { Planning } from './Planning';
 import { Standing } from './Standing';
@@ -22,6 +25,8 @@ export default async function BatchPage({ params }: { params: Params }) {
   const { session } = await pageMember();
   const batch = orNotFound(await showBatch(session, await tagParam('batch', params)));
   const articles = await pickableArticles(session);
+  const takings = await batchTakings(session, batch.number);
+  const priceFrom = takings ? (await readSettings(session)).priceFrom : 'replacement';
   const { number, name, dueOn, notes, state, planning, said, stalled, plans, minutes } = batch;
   const label = tag('batch', number);
   const open = state === 'open';
@@ -84,6 +89,7 @@ export default async function BatchPage({ params }: { params: Params }) {
           <Standing batch={batch} articles={open ? articles : []} />
         )}
       </div>
+      {takings && state !== 'cancelled' && <ExpectedTakings takings={takings} priceFrom={priceFrom} />}
       {batch.steps.length > 0 && <Work batch={batch} />}
       {notes && (
         <section className="leaf mt-4 p-4">
@@ -174,11 +180,14 @@ function Picks({ picks }: { picks: readonly PickedPart[] }) {
 }
 
 /** What can be made now, and what holds it up. */
-function headline({ state, name, lines, complete, bottleneck, specs }: BatchView): string {
+function headline({ state, name, lines, complete, bottleneck, specs, parts }: BatchView): string {
   if (state === 'cancelled') return `“${name}” is cancelled`;
   if (state === 'made') return `“${name}” is made: all of it stands on the shelf`;
   const wanted = lines.reduce((sum, { count }) => sum + count, 0);
   const now = [...complete.values()].reduce((sum, count) => sum + count, 0);
+  const unknown = parts.filter(({ isKnown }) => !isKnown).map((part) => part.name);
+  if (!bottleneck && unknown.length > 0)
+    return `Wire for ${wanted === 1 ? 'the piece' : `all ${wanted} pieces`}; ${unknown.join(', ')} ${unknown.length === 1 ? 'is' : 'are'} not in the drawers`;
   if (!bottleneck) return `Enough for ${wanted === 1 ? 'the piece' : `all ${wanted} pieces`}`;
   const spec = 'specId' in bottleneck ? specs[bottleneck.specId] : undefined;
   const what = spec ? describeSpec(spec) : 'name' in bottleneck ? bottleneck.name : 'wire';

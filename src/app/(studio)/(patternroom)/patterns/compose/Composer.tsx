@@ -25,6 +25,7 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { useLengths } from '@/ui/lengths';
+import { PriceLive } from '@/ui/pricing/PriceLive';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
@@ -33,7 +34,6 @@ import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
 import { PatternHead } from './PatternHead';
-import { PriceLive } from './PriceLive';
 import { StoneFromStock, type StoneChoice } from './StoneFromStock';
 import { SwapWires } from './SwapWires';
 import { useDraft } from './useDraft';
@@ -43,6 +43,8 @@ import { UseCard } from './UseCard';
 export interface ComposerProps {
   readonly base: PatternBase | null;
   readonly given: PatternDraft;
+  /** What a new pattern was begun from; several may be in hand. */
+  readonly from?: string;
   readonly specs: readonly KnownSpec[];
   readonly stones: readonly StoneChoice[];
   readonly book: PriceBook;
@@ -57,9 +59,9 @@ export function Composer(props: ComposerProps) {
   return useIsListening() ? <Composing {...props} /> : <p className="muted">Opening …</p>;
 }
 
-function Composing({ base, given, specs, stones, book, rules }: ComposerProps) {
+function Composing({ base, given, from = '', specs, stones, book, rules }: ComposerProps) {
   const { system } = useLengths();
-  const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : 'new'}`;
+  const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : `new${from}`}`;
   const draft = useDraft<PatternDraft>(key, given, isPatternDraft);
   const { now, change, undo, redo } = draft;
   const keeping = useKeeping(base, draft);

@@ -8,7 +8,7 @@ import { TextInput } from '@/ui/form/Field';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { Fold } from '@/ui/Fold';
 import { Cost, useCurrency } from '@/ui/money';
-import type { PartDraft } from './patternDraft';
+import type { PartDraft } from '@/ui/pricing/PriceLive';
 
 interface PartsListProps {
   readonly parts: readonly PartDraft[];

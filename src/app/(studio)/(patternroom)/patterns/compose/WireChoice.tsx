@@ -3,6 +3,7 @@
 import type { WireParameter, WireSize } from '@/core/technique/parameter';
 import { UM_PER_MM } from '@/core/units/length';
 import { describeSpec, describeSize } from '@/core/wire/spec';
+import { isTradeWire } from '@/core/wire/tradeWires';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { Field } from '@/ui/form/Field';
 
@@ -25,13 +26,22 @@ export function WireChoice({
   specId: string | undefined;
   onChoose: (specId: string) => void;
 }) {
-  const near = specs.filter((spec) => unlike(parameter.initial, spec) < NEAR);
-  const others = specs.filter((spec) => !near.includes(spec));
+  const own = specs.filter(({ id }) => !isTradeWire(id));
+  const near = own.filter((spec) => unlike(parameter.initial, spec) < NEAR);
+  const groups: readonly (readonly [string, readonly KnownSpec[]])[] = [
+    ['Of the proposed size', near],
+    ['Others', own.filter((spec) => !near.includes(spec))],
+    ['To be bought', specs.filter((spec) => !own.includes(spec))],
+  ];
   const chosen = specs.find(({ id }) => id === specId);
   return (
     <Field
       label={parameter.label}
-      hint={chosen ? describeSize(chosen) : 'Not cut from any wire yet; drawn at the proposed size.'}
+      hint={
+        chosen
+          ? `${describeSize(chosen)}${isTradeWire(chosen.id) ? ', to be bought' : ''}`
+          : 'Not cut from any wire yet; drawn at the proposed size.'
+      }
     >
       {(ties) => (
         <select
@@ -41,22 +51,18 @@ export function WireChoice({
           onChange={(event) => onChoose(event.target.value)}
         >
           <option value="">Choose a wire…</option>
-          {near.length > 0 && (
-            <optgroup label="Of the proposed size">
-              {near.map((spec) => (
-                <option key={spec.id} value={spec.id}>
-                  {describeSpec(spec)}
-                </option>
-              ))}
-            </optgroup>
+          {groups.map(
+            ([label, wires]) =>
+              wires.length > 0 && (
+                <optgroup key={label} label={label}>
+                  {wires.map((spec) => (
+                    <option key={spec.id} value={spec.id}>
+                      {describeSpec(spec)}
+                    </option>
+                  ))}
+                </optgroup>
+              ),
           )}
-          <optgroup label="Others">
-            {others.map((spec) => (
-              <option key={spec.id} value={spec.id}>
-                {describeSpec(spec)}
-              </option>
-            ))}
-          </optgroup>
         </select>
       )}
     </Field>

@@ -1,11 +1,12 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
+import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
 import { listSpecs } from '@/studio/wire/specs';
 import type { ComposerProps } from './Composer';
 
-/** The wires and the free stones that a pattern can be composed with, and what everything costs. For the owner. */
+/** The wires, owned or sold in the trade, and the free stones that a pattern can be composed with, and what everything costs. For the owner. */
 export async function composerData(
   session: StudioSession,
 ): Promise<Pick<ComposerProps, 'specs' | 'stones' | 'book' | 'rules'>> {
@@ -19,5 +20,5 @@ export async function composerData(
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
   );
-  return { specs, stones, book, rules };
+  return { specs: [...specs, ...tradeWiresBeside(specs)], stones, book, rules };
 }

@@ -3,13 +3,7 @@ import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
 import { plainMoney, toMinor } from '@/core/units/money';
-
-/** A bead or finding as it is typed; its cost is in the studio’s currency. */
-export interface PartDraft {
-  readonly name: string;
-  readonly count: string;
-  readonly unitCost: string;
-}
+import type { PartDraft } from '@/ui/pricing/PriceLive';
 
 /** A pattern while it is composed. */
 export interface PatternDraft {

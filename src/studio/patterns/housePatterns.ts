@@ -5,19 +5,21 @@ import { techniqueOf } from '@/core/technique/registry';
 import type { Texts } from '@/core/technique/readTexts';
 import type { MetalId, Temper } from '@/core/wire/metal';
 
-/** A technique of a demo pattern, and what is typed over in it. */
-type DemoUse = readonly [technique: string, texts?: Texts];
+/** A technique of a pattern, and what is typed over in it. */
+type HouseUse = readonly [technique: string, texts?: Texts];
 
-/** A pattern of the demo studio that is composed of techniques. */
-export interface ComposedPattern {
+/** A pattern of the house, composed of techniques. */
+export interface HousePattern {
   readonly name: string;
   readonly kind: PatternKind;
   readonly metal: MetalId;
   readonly temper?: Temper;
-  readonly uses: readonly DemoUse[];
+  readonly uses: readonly HouseUse[];
   readonly measures?: Texts;
   readonly copies?: number;
   readonly notes: string;
+  /** Whether a studio that begins is offered a copy. */
+  readonly isStarter?: true;
   readonly parts?: readonly (readonly [name: string, count: number, dollars: number])[];
 }
 
@@ -29,10 +31,11 @@ const stone = (outline: string, length: number, width: number, edge: number, dep
   'stone.depth': `${depth} mm`,
 });
 
-/** Composed patterns of the demo studio, all its own. */
-export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
+/** The house's own patterns: what the demonstration studio makes, a dozen of which any studio can take a copy of. */
+export const HOUSE_PATTERNS: readonly HousePattern[] = [
   {
     name: 'Weir Pool pendant',
+    isStarter: true,
     kind: 'pendant',
     metal: 'sterling',
     uses: [['bundle-frame'], ['folded-bail']],
@@ -42,6 +45,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Saltmarsh Crescent',
+    isStarter: true,
     kind: 'pendant',
     metal: 'copper',
     uses: [['band-frame']],
@@ -69,6 +73,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Lantern point',
+    isStarter: true,
     kind: 'pendant',
     metal: 'copper',
     uses: [['point-spiral']],
@@ -83,6 +88,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Snail cage',
+    isStarter: true,
     kind: 'pendant',
     metal: 'copper',
     temper: 'half hard',
@@ -108,6 +114,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Hedgerow hoops',
+    isStarter: true,
     kind: 'earrings',
     metal: 'copper',
     copies: 2,
@@ -123,6 +130,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Dewdrop earrings',
+    isStarter: true,
     kind: 'earrings',
     metal: 'sterling',
     copies: 2,
@@ -148,6 +156,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Stepping-stone links',
+    isStarter: true,
     kind: 'finding',
     metal: 'sterling',
     copies: 12,
@@ -173,12 +182,20 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   { name: 'Lattice pins', kind: 'finding', metal: 'copper', copies: 10, uses: [['eye-pin']], notes: '' },
   {
     name: 'Market jump rings',
+    isStarter: true,
     kind: 'finding',
     metal: 'copper',
     uses: [['jump-rings', { rings: '48' }]],
     notes: 'Four millimetres inside; a coil lasts a fair.',
   },
-  { name: 'Shepherd clasp', kind: 'finding', metal: 'copper', uses: [['hook-clasp']], notes: '' },
+  {
+    name: 'Shepherd clasp',
+    isStarter: true,
+    kind: 'finding',
+    metal: 'copper',
+    uses: [['hook-clasp']],
+    notes: '',
+  },
   {
     name: 'Plain ear wires',
     kind: 'finding',
@@ -213,6 +230,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Whorl earrings',
+    isStarter: true,
     kind: 'earrings',
     metal: 'copper',
     copies: 2,
@@ -228,6 +246,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Wattle cuff',
+    isStarter: true,
     kind: 'bracelet',
     metal: 'copper',
     uses: [['straight-weave', { length: '140 mm' }]],
@@ -242,6 +261,7 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
   {
     name: 'Gatehouse ring',
+    isStarter: true,
     kind: 'ring',
     metal: 'copper',
     uses: [['bead-ring']],
@@ -297,15 +317,15 @@ export const COMPOSED_PATTERNS: readonly ComposedPattern[] = [
   },
 ];
 
-/** A demo pattern as a composition, cut from the wires of the studio. */
+/** A pattern of the house as a composition, cut from the wires of a studio. */
 export function composedOf(
-  { metal, temper, uses, measures = {}, copies = 1 }: ComposedPattern,
+  { metal, temper, uses, measures = {}, copies = 1 }: HousePattern,
   specs: Specs,
 ): Composition {
   let composition = EMPTY_COMPOSITION;
   for (const [id, texts = {}] of uses) {
     const technique = techniqueOf(id);
-    if (!technique) throw new Error(`the demo knows no technique “${id}”`);
+    if (!technique) throw new Error(`there is no technique “${id}”`);
     composition = withTechnique(composition, technique, specs);
     const use = composition.uses.at(-1);
     if (use) composition = withUse(composition, use.id, { texts: { ...use.texts, ...texts } });

@@ -9,10 +9,16 @@ import type { Composition, Resolved, Specs } from '@/core/pattern/composition';
 import type { PatternPart } from '@/core/pattern/pattern';
 import { allParts } from '@/core/pattern/workParts';
 import { parseMoney, toCost } from '@/core/units/money';
-import { useLengths } from '@/ui/lengths';
-import { useCurrency } from '@/ui/money';
-import { PriceLadder } from '@/ui/pricing/PriceLadder';
-import type { PartDraft } from './patternDraft';
+import { useLengths } from '../lengths';
+import { useCurrency } from '../money';
+import { PriceLadder } from './PriceLadder';
+
+/** A bead or finding as it is typed; its cost is in the studio’s currency. */
+export interface PartDraft {
+  readonly name: string;
+  readonly count: string;
+  readonly unitCost: string;
+}
 
 interface PriceLiveProps {
   readonly composition: Composition;
@@ -31,7 +37,7 @@ const readParts = (drafts: readonly PartDraft[], currency: string): PatternPart[
     return [{ name: name.trim(), count: Number(count), unitCost: typed.ok ? toCost(typed.value) : null }];
   });
 
-/** What the pattern would cost and sell for as it stands, a moment behind what is typed. */
+/** What a pattern would cost and sell for as it stands, a moment behind what is typed. */
 export function PriceLive({ specs, book, rules, ...typed }: PriceLiveProps) {
   const { system } = useLengths();
   const currency = useCurrency();

@@ -1,0 +1,82 @@
+import type { BatchTakings } from '@/studio/batches/batchTakings';
+import { Cost, Money, MoneyAbout } from '@/ui/money';
+
+interface ExpectedTakingsProps {
+  readonly takings: BatchTakings;
+  readonly priceFrom: 'actual' | 'replacement';
+}
+
+/** What a batch should cost and bring, line by line, and what its hours earn. */
+export function ExpectedTakings({ takings: { lines, together }, priceFrom }: ExpectedTakingsProps) {
+  const uncosted = [...new Set(lines.flatMap((line) => line.uncosted))];
+  const isReckoned = lines.some(({ sale }) => sale.isReckoned);
+  return (
+    <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Expected takings">
+      <h2>
+        Should bring <Money of={together.price} />
+        {together.perHour !== null && (
+          <>
+            ; its hours earn <MoneyAbout of={together.perHour} /> each
+          </>
+        )}
+      </h2>
+      <table className="table table-sm mt-2">
+        <thead>
+          <tr>
+            <th scope="col">Pieces</th>
+            <th scope="col" className="text-right">
+              Materials each
+            </th>
+            <th scope="col" className="text-right">
+              Cost each
+            </th>
+            <th scope="col" className="text-right">
+              Price each
+            </th>
+            <th scope="col" className="text-right">
+              An hour earns
+            </th>
+            <th scope="col" className="text-right">
+              Together
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ line, count, name, sale: { sheet, price, split, isReckoned: reckoned } }) => (
+            <tr key={line}>
+              <th scope="row" className="font-normal [overflow-wrap:anywhere]">
+                {count} × {name}
+              </th>
+              <td className="text-right">
+                <Cost of={sheet.materials[priceFrom]} />
+              </td>
+              <td className="text-right">
+                <Cost of={sheet.total[priceFrom]} />
+              </td>
+              <td className="text-right font-semibold">
+                <Money of={price} />
+                {reckoned && '*'}
+              </td>
+              <td className="text-right">
+                {split?.perHour === null || split === undefined ? '—' : <MoneyAbout of={split.perHour} />}
+              </td>
+              <td className="text-right">
+                <MoneyAbout of={price * count} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="muted mt-2 text-sm">
+        At the last price that each pattern sold for, and at{' '}
+        {priceFrom === 'replacement' ? 'today’s cost' : 'what was paid'}.
+        {isReckoned && ' * No piece of it has a price yet: the price that keeps your margin.'}
+      </p>
+      {uncosted.length > 0 && (
+        <p className="text-sm font-semibold">
+          No cost is known of {uncosted.join(', ')}; nothing is counted for it.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,90 @@
+import { minutesOfBatch } from '@/core/batch/batch';
+import { expectedSale, takingsOf, type ExpectedSale, type Takings } from '@/core/costing/expectedSale';
+import { forecast } from '@/core/costing/forecast';
+import { numberOnTag } from '@/core/tag';
+import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { look, type StudioSession } from '../kernel/useCase';
+import { priceBookIn } from '../prices/priceBook';
+import { settingsIn } from '../settings/settings';
+import { batchNumbered, linesOf } from './batches';
+
+/** What the pieces of one line of a batch should cost and bring. */
+export interface LineTakings {
+  readonly line: number;
+  readonly count: number;
+  readonly name: string;
+  readonly sale: ExpectedSale;
+  /** Its parts of which no cost is known: they are counted at nothing. */
+  readonly uncosted: readonly string[];
+}
+
+/** What a batch should bring, before it is made. */
+export interface BatchTakings {
+  readonly lines: readonly LineTakings[];
+  readonly together: Takings;
+}
+
+/** What a batch should cost and bring at the studio's own prices; null for helpers, and when there is no such batch. */
+export async function batchTakings(session: StudioSession, number: number): Promise<BatchTakings | null> {
+  if (session.role !== 'owner') return null;
+  return look(session, async (tx) => {
+    const batch = await batchNumbered(tx, number);
+    if (!batch) return null;
+    const lines = await linesOf(tx, [batch.id]);
+    const settings = await settingsIn(tx);
+    const specIds = lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
+    const book = await priceBookIn(tx, [...new Set(specIds)]);
+    const prices = await lastPrices(
+      tx,
+      lines.map(({ patternNumber }) => patternNumber),
+    );
+    const stones = await stoneCosts(
+      tx,
+      lines.map(({ wanted }) => wanted.stone),
+    );
+    const sold = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
+      const { outlay, parts } = forecast(body, book);
+      const stone = stones.get(numberOnTag('stone', wanted.stone) ?? 0) ?? cost(0);
+      const piece = {
+        ...outlay,
+        // A stone that was chosen for the line is no part of its pattern any more, and was paid for.
+        parts: {
+          actual: sumCosts([outlay.parts.actual, stone]),
+          replacement: sumCosts([outlay.parts.replacement, stone]),
+        },
+        sharedBy: Math.max(1, count),
+      };
+      return {
+        line,
+        count,
+        name: body.name,
+        sale: expectedSale(piece, settings, prices.get(patternNumber) ?? null),
+        uncosted: parts.flatMap((part) => (part.cost === null ? [part.name] : [])),
+      };
+    });
+    return { lines: sold, together: takingsOf(sold, minutesOfBatch(lines)) };
+  });
+}
+
+/** The last price that a piece of each pattern was given, by the pattern's number. */
+async function lastPrices(tx: Tx, patterns: readonly number[]): Promise<Map<number, MinorUnits>> {
+  const rows = await tx.select<{ number: number; price: MinorUnits }>(
+    `SELECT DISTINCT ON (p.number) p.number, f.price FROM patterns p
+       JOIN pieces f ON f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id
+      WHERE p.studio_id = $1 AND p.number = ANY ($2) AND f.price IS NOT NULL AND f.struck_at IS NULL
+      ORDER BY p.number, f.number DESC`,
+    [tx.session.studioId, patterns],
+  );
+  return new Map(rows.map(({ number, price }) => [number, price]));
+}
+
+/** What was paid for stones, by the number on their tag. */
+async function stoneCosts(tx: Tx, tags: readonly string[]): Promise<Map<number, CostUnits>> {
+  const rows = await tx.select<{ number: number; price: MinorUnits }>(
+    `SELECT p.number, l.price FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
+      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.number = ANY ($2)`,
+    [tx.session.studioId, tags.flatMap((text) => numberOnTag('stone', text) ?? [])],
+  );
+  return new Map(rows.map(({ number, price }) => [number, toCost(price)]));
+}

@@ -1,0 +1,59 @@
+import { closeBooks, done, newKey, openStudio, problemOf } from '../../../tests/support/studio';
+import { tradeWireOf, TRADE_WIRES } from '@/core/wire/tradeWires';
+import { showRack } from '../wire/rack';
+import { composePattern } from './composePattern';
+import { listPatterns, showPattern } from './patterns';
+import { listStarters, takeStarters } from './starters';
+
+/** A studio that begins with nothing can have patterns. */
+
+afterAll(closeBooks);
+
+it('an empty studio takes copies of the house’s own patterns, once each', async () => {
+  const session = await openStudio();
+  const { starters } = await listStarters(session);
+  expect(starters.length).toBeGreaterThanOrEqual(12);
+  const names = starters.map(({ name }) => name);
+  expect(done(await takeStarters(session, newKey(), { names }))).toEqual({ taken: names.length });
+  const { patterns, total } = await listPatterns(session);
+  expect(total).toBe(names.length);
+  for (const { body } of patterns) {
+    expect(body.cuts.length).toBeGreaterThan(0);
+    expect(body.composition?.uses.flatMap(({ wires }) => Object.values(wires)).some(tradeWireOf)).toBe(false);
+  }
+  // They are cut from wires that the studio knows now and has nothing of.
+  const [first] = patterns;
+  expect(Object.values((await showPattern(session, first?.number ?? 0))?.onHand ?? {})).toEqual([]);
+  expect((await listStarters(session)).starters.every(({ isTaken }) => isTaken)).toBe(true);
+  expect(done(await takeStarters(session, newKey(), { names: names.slice(0, 2) }))).toEqual({ taken: 0 });
+});
+
+it('says which name is none of them, and takes none of the rest', async () => {
+  const session = await openStudio();
+  const { starters } = await listStarters(session);
+  const problem = problemOf(
+    await takeStarters(session, newKey(), { names: [starters[0]?.name ?? '', 'Somebody’s pendant'] }),
+  );
+  expect(problem.fields).toEqual({ 'names.1': '“Somebody’s pendant” is none of the house’s own patterns.' });
+  expect((await listPatterns(session)).total).toBe(0);
+});
+
+it('a pattern may be cut from a wire that the studio never had', async () => {
+  const session = await openStudio();
+  const { starters } = await listStarters(session);
+  const links = starters.find(({ name }) => name === 'Stepping-stone links');
+  const brass = TRADE_WIRES.find(
+    ({ metal, label, profile }) => metal === 'brass' && label.number === '20' && profile === 'round',
+  );
+  const composition = {
+    ...links?.composition,
+    uses: links?.composition.uses.map((use) => ({ ...use, wires: { wire: brass?.id ?? '' } })),
+  };
+  const input = { name: 'Brass links', kind: 'finding', notes: '', composition, parts: [] };
+  const { number } = done(await composePattern(session, newKey(), null, input));
+  const pattern = await showPattern(session, number);
+  expect(Object.values(pattern?.specs ?? {})).toMatchObject([{ metal: 'brass', width: 812 }]);
+  // The bead of each link came by itself.
+  expect(pattern?.body.parts).toMatchObject([{ name: 'bead, 8 mm', count: 12, ofWork: true }]);
+  expect((await showRack(session, {})).groups).toEqual([]);
+});

@@ -1,0 +1,96 @@
+import type { Composition, Specs } from '@/core/pattern/composition';
+import type { PatternKind } from '@/core/pattern/pattern';
+import { tradeWiresBeside } from '@/core/wire/tradeWires';
+import type { Tx } from '@/data/inStudio';
+import { invalid, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { specsOfStudio } from '../wire/specs';
+import { composedBody } from './composePattern';
+import { ComposePatternInput } from './composePattern.input';
+import { composedOf, HOUSE_PATTERNS } from './housePatterns';
+import { TakeStartersInput } from './starters.input';
+import { keepPattern } from './writePattern';
+
+const STARTERS = HOUSE_PATTERNS.filter(({ isStarter }) => isStarter);
+
+/** One of the house's own patterns that a studio can begin with. */
+export interface Starter {
+  readonly name: string;
+  readonly kind: PatternKind;
+  readonly notes: string;
+  readonly composition: Composition;
+  /** Whether the studio has a pattern of that name. */
+  readonly isTaken: boolean;
+}
+
+export interface StarterList {
+  readonly starters: readonly Starter[];
+  readonly specs: Specs;
+}
+
+/** The house's own patterns, cut from the studio's wires where it has them and from the trade's where it has not. */
+export function listStarters(session: StudioSession): Promise<StarterList> {
+  return look(session, async (tx) => {
+    const specs = await allWires(tx);
+    const taken = await takenNames(tx);
+    const starters = STARTERS.map((pattern): Starter => ({
+      name: pattern.name,
+      kind: pattern.kind,
+      notes: pattern.notes,
+      composition: composedOf(pattern, specs),
+      isTaken: taken.has(pattern.name.toLowerCase()),
+    }));
+    return { starters, specs };
+  });
+}
+
+/**
+ * Takes copies of the house's own patterns; wires that the studio lacks become known to it, with nothing of them in stock. Those that it
+ * has a pattern of the same name of are left out.
+ * @returns how many were taken
+ */
+export function takeStarters(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<{ readonly taken: number }>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(TakeStartersInput, plain);
+  };
+  return post(session, 'takeStarters', postKey, prepare, async (tx, { names }) => {
+    const had = await takenNames(tx);
+    const specs = await allWires(tx);
+    let taken = 0;
+    for (const [index, name] of names.entries()) {
+      const pattern = STARTERS.find((each) => each.name === name);
+      if (!pattern) throw invalid(`names.${index}`, `“${name}” is none of the house’s own patterns.`);
+      if (had.has(name.toLowerCase())) continue;
+      const input = await readInput(ComposePatternInput, {
+        name,
+        kind: pattern.kind,
+        notes: pattern.notes,
+        composition: composedOf(pattern, specs),
+        parts: [],
+      });
+      await keepPattern(tx, null, await composedBody(tx, input));
+      had.add(name.toLowerCase());
+      taken += 1;
+    }
+    return { taken };
+  });
+}
+
+async function allWires(tx: Tx): Promise<Specs> {
+  const own = await specsOfStudio(tx);
+  return Object.fromEntries([...own, ...tradeWiresBeside(own)].map((spec) => [spec.id, spec]));
+}
+
+async function takenNames(tx: Tx): Promise<Set<string>> {
+  const rows = await tx.select<{ name: string }>(
+    'SELECT lower(name) AS name FROM patterns WHERE studio_id = $1',
+    [tx.session.studioId],
+  );
+  return new Set(rows.map(({ name }) => name));
+}
