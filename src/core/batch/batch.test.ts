@@ -9,11 +9,11 @@ import {
   cutKey,
   cutsOfBatch,
   minutesOfBatch,
-  partKey,
   partsOfBatch,
   stepsOfBatch,
   type BatchLine,
 } from './batch';
+import { partKey } from '../part/partKey';
 import { enoughFor, mostPieces, type FreeStock } from './enough';
 
 type Body = BatchLine['body'];

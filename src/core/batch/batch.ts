@@ -1,3 +1,4 @@
+import { partKey } from '../part/partKey';
 import { wantedCuts, type PatternBody, type WantedCut } from '../pattern/pattern';
 import type { Micrometres } from '../units/length';
 
@@ -92,9 +93,6 @@ export interface BatchPart {
   readonly name: string;
   readonly count: number;
 }
-
-/** Names that differ only in their capitals and spaces are one. */
-export const partKey = (name: string): string => name.trim().toLowerCase().replace(/\s+/g, ' ');
 
 /** Everything that is picked from the drawers for a batch, by name. */
 export function partsOfBatch(lines: readonly BatchLine[]): BatchPart[] {

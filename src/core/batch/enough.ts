@@ -1,6 +1,7 @@
 import { proposeCounts, type StockLength } from '../cutting/propose';
 import { um, type Micrometres } from '../units/length';
-import { cutCounter, linesToMake, partKey, partsOfBatch, type BatchLine, type CutCount } from './batch';
+import { cutCounter, linesToMake, partsOfBatch, type BatchLine, type CutCount } from './batch';
+import { partKey } from '../part/partKey';
 
 /** Free stock: wire by the piece, parts by count under the key of their name; a part that nobody counts holds nothing up. */
 export interface FreeStock {

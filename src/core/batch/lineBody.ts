@@ -1,8 +1,7 @@
-import { cutsOf, stepsOf } from '../pattern/bodyOf';
+import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
 import { swapped, swapThroughout } from '../pattern/changes';
 import { resolve, type Specs } from '../pattern/composition';
 import type { PatternBody } from '../pattern/pattern';
-import { allParts } from '../pattern/workParts';
 import { ok, refuse, type Result } from '../result';
 import type { Texts } from '../technique/readTexts';
 import type { LengthSystem } from '../units/length';

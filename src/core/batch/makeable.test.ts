@@ -3,7 +3,8 @@ import { proposeCuts } from '../cutting/propose';
 import { loadSolver, type Solver } from '../programme/programme';
 import { mm } from '../units/length';
 import { cost } from '../units/money';
-import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch } from './batch';
+import { cutsOfBatch, minutesOfBatch, partsOfBatch } from './batch';
+import { partKey } from '../part/partKey';
 import { whatCouldBeMade } from './makeable';
 import { type AgedLength, type Candidate, type MakeableProblem } from './makeableProblem';
 

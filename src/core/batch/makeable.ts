@@ -3,7 +3,8 @@ import { USUAL_WORTH } from '../cutting/problem';
 import { solveCutting } from '../cutting/solve';
 import type { Solver } from '../programme/programme';
 import { um, UM_PER_METRE, type Micrometres } from '../units/length';
-import { cutsOfBatch, minutesOfBatch, partKey, partsOfBatch, type BatchCut, type BatchLine } from './batch';
+import { cutsOfBatch, minutesOfBatch, partsOfBatch, type BatchCut, type BatchLine } from './batch';
+import { partKey } from '../part/partKey';
 import type { AgedLength, Candidate, MakeableProblem } from './makeableProblem';
 import { makeableProgramme } from './makeableProgramme';
 

@@ -1,6 +1,7 @@
 import type { Row, Variable } from '../programme/programme';
 import { UM_PER_METRE } from '../units/length';
-import { cutsOfBatch, partKey, type BatchCut } from './batch';
+import { cutsOfBatch, type BatchCut } from './batch';
+import { partKey } from '../part/partKey';
 import type { Candidate, MakeableProblem } from './makeableProblem';
 
 /** Which pieces to make, as an integer programme to be minimised; the first variables are the pieces of each pattern. */

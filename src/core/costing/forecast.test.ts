@@ -1,9 +1,9 @@
 import { expectOk } from '../result';
 import { withTechnique } from '../pattern/changes';
 import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
-import { cutsOf, stepsOf } from '../pattern/bodyOf';
+import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
 import type { PatternBody, PatternPart } from '../pattern/pattern';
-import { allParts, partsLeft } from '../pattern/workParts';
+import { partsLeft } from '../pattern/workParts';
 import { bodyFor } from '../batch/lineBody';
 import { roundWire } from '../technique/parameter';
 import { techniqueOf, type AnyTechnique } from '../technique/registry';
@@ -184,6 +184,14 @@ describe('parts that follow from the work', () => {
   });
 
   it('one that a maker has named stands for what the work wants, and is not wanted twice', () => {
+    const cab = part('prehnite cab', 1, null);
+    expect(composed('bundle-frame', [cab]).parts).toEqual([
+      { ...cab, name: 'prehnite cab, 18 × 13 mm', typedName: 'prehnite cab' },
+    ]);
+    // Made for another stone, it is that one's size that is wanted.
+    const measures = { 'stone.length': '20 mm', 'stone.width': '15 mm' };
+    const other = expectOk(bodyFor(composed('bundle-frame', [cab]), { measures }, specs, 'mm'));
+    expect(other.parts).toMatchObject([{ name: 'prehnite cab, 20 × 15 mm' }]);
     const named = part('garnet beads, 8 mm', 1, null);
     expect(composed('plain-loop-link', [named]).parts).toEqual([named]);
     expect(partsLeft([{ name: 'bead, 8 mm', count: 1 }], [part('garnet beads, 6 mm', 1, null)])).toHaveLength(

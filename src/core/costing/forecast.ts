@@ -1,4 +1,4 @@
-import { partKey } from '../batch/batch';
+import { partKey } from '../part/partKey';
 import { misfit, readWantedPart, type PartKind } from '../part/wantedPart';
 import { minutesOf, wireBySpec, type PatternBody, type PatternPart } from '../pattern/pattern';
 import { cost, sumCosts } from '../units/money';

@@ -24,20 +24,23 @@ export function mainMetal(body: Pick<PatternBody, 'cuts'>, specs: Specs): MetalI
   return [...lengths].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'copper';
 }
 
+/** What is sold as the same piece in other metals (handbook section 11); the others follow by what they cost. */
+const USUAL: readonly MetalId[] = ['copper', 'sterling', 'gold-filled'];
+
 const materials = ({ wire, parts }: Pick<PieceOutlay, 'wire' | 'parts'>): number =>
   wire.replacement + parts.replacement;
 
 /**
  * The same piece in the studio's other metals, beside the pattern as it stands. Metals that the studio lacks a wire of, or knows no price
  * of, are left out.
- * @param most other metals, from the cheapest on
+ * @param most other metals: the usual ones first, then from the cheapest on
  */
 export function metalsLadder(
   body: PatternBody,
   specs: Specs,
   book: PriceBook,
   system: LengthSystem,
-  most = 3,
+  most = 2,
 ): Rung[] {
   const shown = mainMetal(body, specs);
   const own: Rung = { ...forecast(body, book), metal: null, shown };
@@ -49,6 +52,8 @@ export function metalsLadder(
     const seen = forecast(inMetal.value, book);
     return seen.unpricedWires.length > 0 ? [] : [{ ...seen, metal: id, shown: id }];
   });
-  const cheapest = others.sort((a, b) => materials(a.outlay) - materials(b.outlay)).slice(0, most);
-  return [own, ...cheapest];
+  const isUsual = ({ shown: metal }: Rung) => (USUAL.includes(metal) ? 1 : 0);
+  const byCost = (a: Rung, b: Rung) => materials(a.outlay) - materials(b.outlay);
+  const chosen = others.sort((a, b) => isUsual(b) - isUsual(a) || byCost(a, b)).slice(0, most);
+  return [own, ...chosen.sort(byCost)];
 }

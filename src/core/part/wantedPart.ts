@@ -168,6 +168,16 @@ export function standsFor(named: string, wanted: string): boolean {
   );
 }
 
+/**
+ * What a part that a maker has named is called once the size that the work wants is added to it, where its name says none.
+ * @example sizedName('prehnite cab', 'oval stone, 18 × 13 mm') // 'prehnite cab, 18 × 13 mm'
+ */
+export function sizedName(named: string, wanted: string): string {
+  const { sizes, hole } = readPart(named);
+  const at = wanted.indexOf(', ');
+  return sizes.length > 0 || hole !== undefined || at < 0 ? named : named + wanted.slice(at);
+}
+
 /** Whether a material is what was said: each word is in it, or all of it was said. */
 const isOfMaterial = (words: readonly string[], material: string): boolean => {
   const said = material.trim().toLowerCase();

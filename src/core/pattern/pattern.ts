@@ -40,6 +40,8 @@ export interface PatternPart {
   readonly count: number;
   /** What one costs when it does not come from the drawers; null when nobody has said. */
   readonly unitCost: CostUnits | null;
+  /** What was typed, where the size that the work wants was added to it. */
+  readonly typedName?: string;
   /** Whether it follows from the techniques of the pattern and was not added by hand. */
   readonly ofWork?: true;
 }

@@ -2,17 +2,19 @@ import type { StoneSize } from '../technique/parameter';
 import type { Values } from '../technique/readValues';
 import type { AnyTechnique } from '../technique/registry';
 import { saidBy, type Plan } from '../technique/technique';
-import { partKey } from '../batch/batch';
+import { partKey } from '../part/partKey';
 import { standsFor } from '../part/wantedPart';
-import type { TechniqueUse } from './composition';
-import type { PatternPart } from './pattern';
 
 /** A bead or stone that follows from the techniques of a pattern. */
-export type WorkPart = Pick<PatternPart, 'name' | 'count'>;
+export interface WorkPart {
+  readonly name: string;
+  readonly count: number;
+}
 
 /** A technique of a pattern that could be worked out. */
 interface PlannedUse {
-  readonly use: TechniqueUse;
+  /** `own`: parameters that are not bound to what the pattern shares. */
+  readonly use: { readonly own: readonly string[] };
   readonly technique: AnyTechnique;
   readonly plan: Plan;
   readonly values: Values;
@@ -47,18 +49,7 @@ export function workParts(
 }
 
 /** What the work wants that no part added by hand stands for: by the same name, or as {@link standsFor} says. */
-export const partsLeft = (work: readonly WorkPart[], own: readonly Pick<PatternPart, 'name'>[]): WorkPart[] =>
+export const partsLeft = (work: readonly WorkPart[], own: readonly Pick<WorkPart, 'name'>[]): WorkPart[] =>
   work.filter(
     ({ name }) => !own.some((part) => partKey(part.name) === partKey(name) || standsFor(part.name, name)),
   );
-
-/** All parts of a pattern: those added by hand, then what the work wants besides; what that costs, the drawers say. */
-export const allParts = (work: readonly WorkPart[], own: readonly PatternPart[]): PatternPart[] => [
-  ...own,
-  ...partsLeft(work, own).map(({ name, count }): PatternPart => ({
-    name,
-    count,
-    unitCost: null,
-    ofWork: true,
-  })),
-];

@@ -4,12 +4,12 @@ import {
   linesToMake,
   minutesOfBatch,
   piecesReady,
-  partKey,
   partsOfBatch,
   stepsOfBatch,
   type BatchLine,
   type BatchStep,
 } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { enoughFor, type Enough, type PartNeed, type WireNeed } from '@/core/batch/enough';
 import { substitutesFor } from '@/core/batch/substitutes';
 import type { PatternBody } from '@/core/pattern/pattern';

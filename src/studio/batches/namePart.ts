@@ -1,4 +1,4 @@
-import { partKey } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { Article } from '@/data/models/stock';
 import { refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';

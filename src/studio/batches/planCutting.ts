@@ -1,5 +1,6 @@
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
-import { cutsOfBatch, linesToMake, partKey, partsOfBatch, type BatchCut } from '@/core/batch/batch';
+import { cutsOfBatch, linesToMake, partsOfBatch, type BatchCut } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { USUAL_WORTH, type CuttingProblem } from '@/core/cutting/problem';
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import type { CuttingAnswer } from '@/core/cutting/solve';

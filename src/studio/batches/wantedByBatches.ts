@@ -1,4 +1,5 @@
-import { partKey, partsOfBatch, type BatchLine } from '@/core/batch/batch';
+import { partsOfBatch, type BatchLine } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { enoughFor } from '@/core/batch/enough';
 import type { StockLength } from '@/core/cutting/propose';
 import type { Wanted } from '@/core/stock/toBuy';

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, formatISO } from 'date-fns';
 import { type Makeable } from '@/core/batch/makeable';
-import { partKey } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
 import { expectedSale } from '@/core/costing/expectedSale';
 import { forecast } from '@/core/costing/forecast';

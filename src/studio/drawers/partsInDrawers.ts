@@ -1,4 +1,4 @@
-import { partKey } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import type { Tx } from '@/data/inStudio';
 import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';

@@ -1,4 +1,4 @@
-import { partKey } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
@@ -29,6 +29,8 @@ export interface PartProposal {
   readonly part: number;
   readonly name: string;
   readonly count: number;
+  /** Whether the pattern says what one costs that is not from the drawers. */
+  readonly isCosted: boolean;
   readonly choices: readonly PartChoice[];
   readonly picks: readonly PartPick[];
 }
@@ -56,7 +58,7 @@ export async function proposeParts(
   const choices = await choicesOf(tx, [...new Set(found.map(({ articleId }) => articleId))], batchId);
   /** What an earlier part of the same piece is proposed to take is not proposed twice. */
   const left = new Map(choices.map(({ id, free }) => [id, free]));
-  return parts.map(({ name, count }, part) => {
+  return parts.map(({ name, count, unitCost }, part) => {
     const own = (articlesOf.get(partKey(name)) ?? [])
       .flatMap((article) => choices.filter(({ articleId }) => articleId === article))
       .slice(0, OFFERED);
@@ -70,7 +72,7 @@ export async function proposeParts(
       open -= taken;
     }
     if (open > 0) picks.push({ from: null, count: open });
-    return { part, name, count, choices: own, picks };
+    return { part, name, count, isCosted: unitCost !== null, choices: own, picks };
   });
 }
 

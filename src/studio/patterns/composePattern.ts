@@ -1,8 +1,7 @@
 import { expectOk } from '@/core/result';
-import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
+import { allParts, cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import { resolve, type Composition, type Resolved } from '@/core/pattern/composition';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
-import { allParts } from '@/core/pattern/workParts';
 import { readComposition } from '@/core/pattern/readComposition';
 import { isTradeWire, tradeWireOf } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';

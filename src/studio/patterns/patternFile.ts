@@ -94,8 +94,8 @@ export function patternToFile(
     // What follows from the techniques follows from them again where the file is read.
     parts: parts
       .filter(({ ofWork }) => !ofWork)
-      .map(({ name: called, count, unitCost }) => ({
-        name: called,
+      .map(({ name: called, typedName, count, unitCost }) => ({
+        name: typedName ?? called,
         count,
         unitCost: unitCost === null ? '' : plainMoney(toMinor(unitCost), currency),
       })),

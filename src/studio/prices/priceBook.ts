@@ -1,4 +1,4 @@
-import { partKey } from '@/core/batch/batch';
+import { partKey } from '@/core/part/partKey';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';

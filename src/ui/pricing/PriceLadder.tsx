@@ -48,7 +48,7 @@ function columnsOf(
       schools: priceBySchools(priceBasis(sheet, at), rules, going),
     });
     if (rung.metal === null)
-      return [column('actual', 'At what was paid'), column('replacement', 'At today’s prices')];
+      return [column('actual', 'As it is, paid'), column('replacement', 'As it is, today')];
     return [column('replacement', `In ${metalOf(rung.metal).name.toLowerCase()}`)];
   });
 }
@@ -113,9 +113,9 @@ export function PriceLadder({ rungs, rules }: PriceLadderProps) {
         <table className="table table-sm">
           <thead>
             <tr>
-              <th />
+              <th className="min-w-40" />
               {columns.map(({ key, title, metal }) => (
-                <th key={key} scope="col" className="text-right text-base-content">
+                <th key={key} scope="col" className="text-right whitespace-nowrap text-base-content">
                   <svg width="12" height="12" aria-hidden="true" className="mr-1 inline">
                     <circle
                       cx="6"
@@ -134,6 +134,11 @@ export function PriceLadder({ rungs, rules }: PriceLadderProps) {
           <SchoolRows columns={columns} rules={rules} />
         </table>
       </div>
+      {rungs.length === 1 && (
+        <p className="muted mt-2 text-sm">
+          Other metals stand beside it once all its wires have been bought in them.
+        </p>
+      )}
       {own.unpricedWires.length > 0 && (
         <p className="mt-2 text-sm font-semibold">
           {own.unpricedWires.length === 1
@@ -206,7 +211,7 @@ function SchoolRows({ columns, rules }: { columns: readonly Column[]; rules: Sal
                       <Money of={outcome.value.price} />
                     </span>
                     {outcome.value.perHour !== null && (
-                      <span className="muted block text-sm">
+                      <span className="muted block text-sm whitespace-nowrap">
                         <MoneyAbout of={outcome.value.perHour} /> an hour
                         <span className="sr-only">, {verdictOn(outcome.value, rules, currency)}</span>
                       </span>

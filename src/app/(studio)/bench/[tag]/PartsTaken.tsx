@@ -19,7 +19,7 @@ export function PartsTaken({
     <section className="leaf p-4" aria-label="Beads, stones and findings">
       <h2>Take these from the drawers</h2>
       <ol className="divide-y divide-base-300">
-        {parts.map(({ part, name, count, choices }) => {
+        {parts.map(({ part, name, count, isCosted, choices }) => {
           const own = rows.filter((row) => row.part === part);
           return (
             <li key={part} className="py-3">
@@ -28,7 +28,9 @@ export function PartsTaken({
               </p>
               {choices.length === 0 && (
                 <p className="muted">
-                  The drawers know nothing of that name, so it is counted at the cost that the pattern says.
+                  {isCosted
+                    ? 'Nothing in the drawers is it, so it is counted at the cost that the pattern says.'
+                    : 'Nothing in the drawers is it and no cost is known: take it in first, or it is counted at nothing.'}
                 </p>
               )}
               {(choices.length > 0 ? own : []).map(({ id, index }) => (
@@ -49,7 +51,12 @@ export function PartsTaken({
                         value,
                         text: `${tag(ware, number)} · ${called} · ${free} free${place ? ` · ${place}` : ''}`,
                       })),
-                      { value: '', text: 'not from the drawers, at the pattern’s cost' },
+                      {
+                        value: '',
+                        text: isCosted
+                          ? 'not from the drawers, at the pattern’s cost'
+                          : 'not from the drawers, counted at nothing',
+                      },
                     ]}
                   />
                   <NumberField control={control} name={`parts.${index}.count`} label="How many" />

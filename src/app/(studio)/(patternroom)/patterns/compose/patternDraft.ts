@@ -54,7 +54,7 @@ export const draftOf = (
   parts: parts
     .filter(({ ofWork }) => !ofWork)
     .map((part) => ({
-      name: part.name,
+      name: part.typedName ?? part.name,
       count: String(part.count),
       unitCost: part.unitCost === null ? '' : plainMoney(toMinor(part.unitCost), currency),
     })),

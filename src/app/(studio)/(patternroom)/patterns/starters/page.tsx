@@ -14,7 +14,11 @@ export default async function StartersPage() {
     <>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div className="max-w-3xl">
-          <h1>{left.length} starter patterns to take a copy of</h1>
+          <h1>
+            {left.length === 0
+              ? 'Every starter pattern is among yours'
+              : `${left.length} starter ${left.length === 1 ? 'pattern' : 'patterns'} to take a copy of`}
+          </h1>
           <p className="muted mt-1">
             A copy is yours: change it, rename it, make it for another stone. It is cut from your own wires
             where you have them; the others are named, and its page says what would have to be bought.
