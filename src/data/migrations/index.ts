@@ -10,6 +10,7 @@ import { cutting } from './0008-cutting';
 import { checks } from './0009-checks';
 import { names } from './0010-names';
 import { parts } from './0011-parts';
+import { lists } from './0012-lists';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -24,4 +25,5 @@ export const MIGRATIONS: readonly Migration[] = [
   checks,
   names,
   parts,
+  lists,
 ];

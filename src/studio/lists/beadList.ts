@@ -14,9 +14,14 @@ export const BEAD_LIST: StockList = {
   title: 'Beads',
   columns: [
     TAG_COLUMN,
-    { key: 'material', title: 'Material', required: true, also: ['stone', 'name'] },
+    {
+      key: 'material',
+      title: 'Material',
+      required: true,
+      also: ['stone', 'name', 'bead', 'beads', 'description', 'type'],
+    },
     { key: 'shape', title: 'Shape', required: true },
-    { key: 'size', title: 'Size', required: true, also: ['diameter', 'smallest'] },
+    { key: 'size', title: 'Size', required: true, also: ['diameter', 'smallest', 'bead size'] },
     { key: 'largest', title: 'Largest', also: ['max size'] },
     { key: 'hole', title: 'Hole', required: true, also: ['hole size', 'drill'] },
     { key: 'form', title: 'On', also: ['form'] },
@@ -31,7 +36,7 @@ export const BEAD_LIST: StockList = {
     if (hole >= max && max > 0) reader.say('hole', 'is as wide as the bead.');
     const bead: BeadKind = {
       material: reader.text('material', 80, { required: true }),
-      shape: reader.choice('shape', BEAD_SHAPES),
+      shape: reader.choice('shape', BEAD_SHAPES, { description: reader.raw('material') }),
       min,
       max,
       hole,
@@ -42,7 +47,7 @@ export const BEAD_LIST: StockList = {
       reader.say('shades', 'hold more beads than there are.');
     return {
       ...common,
-      form: reader.choice('form', FORMS.bead, 'strand'),
+      form: reader.choice('form', FORMS.bead, { otherwise: 'strand' }),
       shades,
       articleKey: beadKey(bead),
       article: (tx) => ensureBead(tx, bead),

@@ -22,6 +22,12 @@ export const csvLines = (rows: readonly (readonly string[])[]): string =>
         { newline: '\r\n' },
       )}\r\n`;
 
+/** The lines of a CSV file with their cells, empty ones too; comma, semicolon or tab, whichever it is written with. */
+export function csvRows(content: string): string[][] {
+  const { data } = Papa.parse<string[]>(content.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  return data.map((row) => row.map(unguarded));
+}
+
 /** Reads a CSV file; comma, semicolon or tab, whichever it is written with. Empty lines are passed over. */
 export function readCsv(content: string): Sheet {
   const { data } = Papa.parse<string[]>(content.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });

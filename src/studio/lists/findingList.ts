@@ -11,14 +11,15 @@ export const FINDING_LIST: StockList = {
   title: 'Findings',
   columns: [
     TAG_COLUMN,
-    { key: 'finding', title: 'Finding', required: true, also: ['kind', 'type'] },
+    { key: 'finding', title: 'Finding', required: true, also: ['kind', 'type', 'item', 'what'] },
+    { key: 'description', title: 'Description', also: ['name'] },
     { key: 'material', title: 'Material', required: true, also: ['metal'] },
     { key: 'size', title: 'Size' },
     ...COMMON_COLUMNS,
   ],
   read: (reader) => {
     const finding = {
-      finding: reader.choice('finding', FINDINGS),
+      finding: reader.choice('finding', FINDINGS, { description: reader.raw('description') }),
       material: reader.text('material', 80, { required: true }),
       size: reader.text('size', 80),
     };
@@ -43,6 +44,7 @@ export const FINDING_LIST: StockList = {
       cells: [
         tagCell('finding', row),
         row.finding,
+        '',
         row.material,
         row.size,
         ...commonCells(row, { ware: 'finding' }, currency),

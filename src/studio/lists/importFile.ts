@@ -1,18 +1,27 @@
 import { isUUID } from 'class-validator';
 import { inStudio, type Tx } from '@/data/inStudio';
 import type { StudioSession } from '../kernel/useCase';
-import type { StockList } from './stockList';
+import type { Answers, Question } from './questions';
+import type { WrongCell } from './rowReader';
+import type { ListColumn, StockList } from './stockList';
+import { bareTitle } from './table';
+import { plainWord } from './vocabulary';
 
 /** Which column of the file each column of the list is read from; −1 for none. */
 export type Mapping = Readonly<Record<string, number>>;
 
 /** A row that cannot be brought in, and why. */
 export interface BadRow {
-  /** Line of the file, counting its header as 1. */
+  /** Line of the file, its first being 1. */
   readonly line: number;
   readonly why: readonly string[];
   readonly cells: readonly string[];
+  /** The cells that are wrong, to be mended in place. */
+  readonly wrong: readonly WrongCell[];
 }
+
+/** What was mended in a file: by its line, the text that stands in a column of the list instead. */
+export type Mends = Readonly<Record<string, Readonly<Record<string, string>>>>;
 
 export type ImportState = 'checking' | 'checked' | 'posting' | 'posted' | 'cancelled' | 'failed';
 
@@ -29,6 +38,10 @@ export interface ImportView {
   readonly message: string;
   readonly mapping: Mapping;
   readonly header: readonly string[];
+  /** What only the maker knows. */
+  readonly questions: readonly Question[];
+  /** Lines that are no stock: sums, titles. */
+  readonly passedOver: number;
   /** Nobody is working on it any more though it is not finished: the copy that was has been stopped. */
   readonly isStalled: boolean;
 }
@@ -40,20 +53,27 @@ const STALLED_MS = 60_000;
 
 /** Guesses which column of a file is which: by its title, else by another word for it. */
 export function guessMapping(list: StockList, header: readonly string[]): Mapping {
-  const titles = header.map((title) => title.toLowerCase().trim());
   const taken = new Set<number>();
-  const find = (names: readonly string[]): number => {
-    const at = titles.findIndex((title, index) => !taken.has(index) && names.includes(title));
-    if (at >= 0) taken.add(at);
-    return at;
+  const found: Record<string, number> = Object.fromEntries(list.columns.map(({ key }) => [key, -1]));
+  const pass = (titles: readonly string[], namesOf: (column: ListColumn) => readonly string[]) => {
+    for (const column of list.columns) {
+      if ((found[column.key] ?? -1) >= 0) continue;
+      const names = namesOf(column).map(plainWord);
+      const at = titles.findIndex(
+        (title, index) => !taken.has(index) && title !== '' && names.includes(title),
+      );
+      if (at < 0) continue;
+      taken.add(at);
+      found[column.key] = at;
+    }
   };
-  const exact = Object.fromEntries(list.columns.map(({ key, title }) => [key, find([title.toLowerCase()])]));
-  return Object.fromEntries(
-    list.columns.map(({ key, also = [] }) => [
-      key,
-      (exact[key] ?? -1) >= 0 ? (exact[key] ?? -1) : find([key.toLowerCase(), ...also]),
-    ]),
-  );
+  const plain = header.map(plainWord);
+  const bare = header.map(bareTitle);
+  const known = ({ key, also = [] }: ListColumn) => [key, ...also];
+  pass(plain, ({ title }) => [title]);
+  pass(plain, known);
+  pass(bare, ({ title, ...column }) => [title, ...known({ title, ...column })]);
+  return found;
 }
 
 /** A file as it is kept. */
@@ -69,13 +89,17 @@ export interface ImportRow {
   readonly bad: readonly BadRow[];
   readonly message: string;
   readonly stalled: boolean;
+  readonly answers: Answers;
+  readonly mends: Mends;
+  readonly questions: readonly Question[];
+  readonly passedOver: number;
 }
 
 /** Finds a file by its id. */
 export const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefined> =>
   isUUID(id)
     ? tx.first<ImportRow>(
-        `SELECT list, file_name AS "fileName", content, mapping, total, good, bad, message,
+        `SELECT list, file_name AS "fileName", content, mapping, total, good, bad, message, answers, mends, questions, passed_over AS "passedOver",
                 beat_at < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS} AS stalled,
                 COALESCE((SELECT (p.outcome ->> 'value')::int FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id), done) AS done,
                 CASE WHEN EXISTS (SELECT FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id) THEN 'posted' ELSE state END AS state
@@ -88,12 +112,19 @@ export const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefine
 export async function note(
   session: StudioSession,
   id: string,
-  change: { state?: ImportState; done?: number; good?: number; bad?: readonly BadRow[]; message?: string },
+  change: {
+    state?: ImportState;
+    done?: number;
+    good?: number;
+    bad?: readonly BadRow[];
+    questions?: readonly Question[];
+    message?: string;
+  },
 ): Promise<boolean> {
   return inStudio(session, async (tx) => {
     const row = await tx.first<{ state: ImportState }>(
       `UPDATE imports SET state = CASE WHEN state = 'cancelled' THEN state ELSE COALESCE($3, state) END, done = COALESCE($4, done),
-              good = COALESCE($5, good), bad = COALESCE($6::jsonb, bad), message = COALESCE($7, message), beat_at = now()
+              good = COALESCE($5, good), bad = COALESCE($6::jsonb, bad), message = COALESCE($7, message), questions = COALESCE($8::jsonb, questions), beat_at = now()
         WHERE studio_id = $1 AND import_id = $2 RETURNING state`,
       [
         session.studioId,
@@ -103,6 +134,7 @@ export async function note(
         change.good ?? null,
         change.bad ? JSON.stringify(change.bad) : null,
         change.message ?? null,
+        change.questions ? JSON.stringify(change.questions) : null,
       ],
     );
     return row?.state !== 'cancelled';

@@ -1,35 +1,53 @@
 import { randomUUID } from 'node:crypto';
-import { inStudio } from '@/data/inStudio';
+import { inStudio, type Tx } from '@/data/inStudio';
 import { aside } from '../aside/aside';
 import { log } from '../kernel/log';
-import { Refused, refused, type Outcome } from '../kernel/outcome';
+import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
 import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
-import { readCsv } from './csv';
-import { BROKEN, guessMapping, importOf, note, type ImportView, type Mapping } from './importFile';
+import { keepAnswers } from './answersKept';
+import { csvRows } from './csv';
+import {
+  BROKEN,
+  guessMapping,
+  importOf,
+  note,
+  type ImportRow,
+  type ImportView,
+  type Mapping,
+} from './importFile';
+import { AnswerImportInput, MendImportInput } from './importList.input';
 import { listOf } from './lists';
+import { fileAsCsv } from './sheetFile';
+import type { StockList } from './stockList';
+import { tableIn } from './table';
 
 const MOST_BYTES = 10_000_000;
 const MOST_ROWS = 50_000;
 
-/** Takes in a file and begins to check it, off the request. @returns the id to watch it by */
+/**
+ * Takes in a file and begins to check it, off the request.
+ * @param file CSV text, or the bytes of a spreadsheet or CSV file in base64
+ * @returns the id to watch it by
+ */
 export function openImport(
   session: StudioSession,
   listId: string,
   fileName: string,
-  content: string,
+  file: string | { readonly base64: string },
 ): Promise<Outcome<{ readonly id: string }>> {
   return attempt(async () => {
     ownerOnly(session);
     const list = listOf(listId);
     if (!list) throw refused('There is no such list.');
-    if (content.length > MOST_BYTES)
-      throw refused(
-        `This file is ${(content.length / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB are allowed.`,
-      );
-    const { header, rows } = readCsv(content);
+    const bytes = typeof file === 'string' ? file.length : file.base64.length * 0.75;
+    if (bytes > MOST_BYTES)
+      throw refused(`This file is ${(bytes / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB are allowed.`);
+    const content = typeof file === 'string' ? file : fileAsCsv(Buffer.from(file.base64, 'base64'));
+    const { header, rows, passedOver } = tableIn(csvRows(content), list);
     if (header.length < 2 || rows.length === 0)
       throw refused(
-        'There is nothing to read in this file: its first line names the columns, the others hold a row each.',
+        'There is nothing to read in this file: one line names the columns, those below it hold a row each.',
       );
     if (rows.length > MOST_ROWS)
       throw refused(
@@ -38,8 +56,8 @@ export function openImport(
     const id = randomUUID();
     await inStudio(session, (tx) =>
       tx.run(
-        `INSERT INTO imports (studio_id, import_id, list, file_name, content, mapping, state, total, user_id, made_at, beat_at)
-         VALUES ($1, $2, $3, $4, $5, $6, 'checking', $7, $8, now(), now())`,
+        `INSERT INTO imports (studio_id, import_id, list, file_name, content, mapping, state, total, user_id, passed_over, made_at, beat_at)
+         VALUES ($1, $2, $3, $4, $5, $6, 'checking', $7, $8, $9, now(), now())`,
         [
           session.studioId,
           id,
@@ -49,6 +67,7 @@ export function openImport(
           JSON.stringify(guessMapping(list, header)),
           rows.length,
           session.userId,
+          passedOver.length,
         ],
       ),
     );
@@ -64,13 +83,57 @@ export function showImport(session: StudioSession, id: string): Promise<ImportVi
     const row = await importOf(tx, id);
     if (!row) return null;
     const { content, stalled, ...view } = row;
+    const list = listOf(row.list);
     const busy = view.state === 'checking' || view.state === 'posting';
-    return { ...view, id, header: readCsv(content.slice(0, 20_000)).header, isStalled: busy && stalled };
+    const header = list ? tableIn(csvRows(content.slice(0, 20_000)), list).header : [];
+    return { ...view, id, header, isStalled: busy && stalled };
   });
 }
 
 /** Reads the columns another way, and checks again. */
-export function mapImport(session: StudioSession, id: string, mapping: Mapping): Promise<Outcome<null>> {
+export const mapImport = (session: StudioSession, id: string, mapping: Mapping): Promise<Outcome<null>> =>
+  readAgain(session, id, ({ answers, mends }, list) => ({
+    mapping: Object.fromEntries(list.columns.map(({ key }) => [key, Number(mapping[key] ?? -1)])),
+    answers,
+    mends,
+  }));
+
+/** Answers what was asked about a file, and checks again. What words mean is remembered for the files that come. */
+export const answerImport = (session: StudioSession, id: string, plain: unknown): Promise<Outcome<null>> =>
+  readAgain(session, id, async ({ mapping, answers, mends }, list, tx) => {
+    const { answers: given } = await readInput(AnswerImportInput, plain);
+    const told = Object.fromEntries(given.map(({ question, answer }) => [question, answer.trim()]));
+    await keepAnswers(tx, list.id, told);
+    return { mapping, answers: { ...answers, ...told }, mends };
+  });
+
+/** Mends cells of rows in place, and checks again; the file itself stays as it is. */
+export const mendImport = (session: StudioSession, id: string, plain: unknown): Promise<Outcome<null>> =>
+  readAgain(session, id, async ({ mapping, answers, mends }, list) => {
+    const { cells } = await readInput(MendImportInput, plain);
+    const next: Record<string, Record<string, string>> = Object.fromEntries(
+      Object.entries(mends).map(([line, own]) => [line, { ...own }]),
+    );
+    for (const [index, { line, column, text }] of cells.entries()) {
+      if (!list.columns.some(({ key }) => key === column))
+        throw invalid(`cells.${index}.column`, `There is no column “${column}” in this list.`);
+      next[line] = { ...next[line], [column]: text };
+    }
+    return { mapping, answers, mends: next };
+  });
+
+/** Changes how a file that is not posted yet is read, and checks it again. */
+function readAgain(
+  session: StudioSession,
+  id: string,
+  change: (
+    row: ImportRow,
+    list: StockList,
+    tx: Tx,
+  ) =>
+    | Pick<ImportRow, 'mapping' | 'answers' | 'mends'>
+    | Promise<Pick<ImportRow, 'mapping' | 'answers' | 'mends'>>,
+): Promise<Outcome<null>> {
   return attempt(async () => {
     ownerOnly(session);
     await inStudio(session, async (tx) => {
@@ -78,11 +141,12 @@ export function mapImport(session: StudioSession, id: string, mapping: Mapping):
       const list = row && listOf(row.list);
       if (!row || !list) throw refused('This file is no longer there.');
       if (row.state === 'posting' || row.state === 'posted') throw refused('This file was posted already.');
-      const known = Object.fromEntries(list.columns.map(({ key }) => [key, Number(mapping[key] ?? -1)]));
+      const { mapping, answers, mends } = await change(row, list, tx);
       await tx.run(
-        `UPDATE imports SET mapping = $3, state = 'checking', done = 0, good = 0, bad = '[]', beat_at = now()
+        `UPDATE imports SET mapping = $3, answers = $4, mends = $5, state = 'checking', done = 0, good = 0, bad = '[]', questions = '[]',
+                beat_at = now()
           WHERE studio_id = $1 AND import_id = $2`,
-        [session.studioId, id, JSON.stringify(known)],
+        [session.studioId, id, JSON.stringify(mapping), JSON.stringify(answers), JSON.stringify(mends)],
       );
     });
     begin('checkImport', session, id);

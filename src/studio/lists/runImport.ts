@@ -11,10 +11,14 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace, ensureSpoolType } from '../stock/places';
 import { ensureSupplier } from '../stock/takeIn';
-import { readCsv, type Sheet } from './csv';
-import { BROKEN, importOf, note, type BadRow, type ImportRow, type Mapping } from './importFile';
+import { answersKept } from './answersKept';
+import { columnWays } from './columnWays';
+import { csvRows } from './csv';
+import { BROKEN, importOf, note, type BadRow, type ImportRow } from './importFile';
 import { listOf } from './lists';
-import { RowReader } from './rowReader';
+import { Questions, type Question } from './questions';
+import { RowReader, type Reading } from './rowReader';
+import { tableIn } from './table';
 import type { StockList, StockRow } from './stockList';
 
 /** Rows that are read before the progress is written. */
@@ -24,16 +28,15 @@ const SHOWN = 200;
 
 /** The dry run: reads every row and says what is wrong with it. Nothing is posted. */
 export async function checkImport(session: StudioSession, id: string): Promise<void> {
-  await working(session, id, async ({ content, mapping }, list) => {
-    const read = await readRows(session, readCsv(content), list, mapping, (done) =>
-      note(session, id, { done }),
-    );
+  await working(session, id, async (file, list) => {
+    const read = await readRows(session, file, list, (done) => note(session, id, { done }));
     if (!read) return;
     await note(session, id, {
       state: 'checked',
       done: read.good.length + read.badCount,
       good: read.good.length,
       bad: read.bad,
+      questions: read.questions,
       message: '',
     });
   });
@@ -44,8 +47,8 @@ class Cancelled extends Error {}
 
 /** Posts the good rows of a checked file, in one transaction. */
 export async function postImport(session: StudioSession, id: string): Promise<void> {
-  await working(session, id, async ({ content, mapping }, list) => {
-    const read = await readRows(session, readCsv(content), list, mapping, () => note(session, id, {}));
+  await working(session, id, async (file, list) => {
+    const read = await readRows(session, file, list, () => note(session, id, {}));
     if (!read) return;
     try {
       await inStudio(session, async (tx) => {
@@ -169,32 +172,46 @@ interface ReadRow {
  */
 async function readRows(
   session: StudioSession,
-  sheet: Sheet,
+  { content, mapping, answers, mends }: ImportRow,
   list: StockList,
-  mapping: Mapping,
   onChunk: (done: number) => Promise<boolean>,
-): Promise<{ good: ReadRow[]; bad: BadRow[]; badCount: number } | undefined> {
-  const { currency, tags, jars } = await look(session, async (tx) => ({
+): Promise<{ good: ReadRow[]; bad: BadRow[]; badCount: number; questions: Question[] } | undefined> {
+  const {
+    currency,
+    tags,
+    jars,
+    remembered: before,
+  } = await look(session, async (tx) => ({
     currency: (await settingsIn(tx)).currency,
+    remembered: await answersKept(tx, list),
     tags: await takenNumbers(tx, list),
     jars: list.ware === 'scrap' ? await jarKeys(tx) : new Set<string>(),
   }));
-  const titles = new Map(list.columns.map(({ key, title }) => [key, title]));
+  const { header, rows } = tableIn(csvRows(content), list);
+  const questions = new Questions();
+  const reading: Reading = {
+    titles: new Map(list.columns.map(({ key, title }) => [key, title])),
+    currency,
+    ways: columnWays(header, rows, mapping, { ...before, ...answers }),
+    questions,
+  };
   const seen = new Map<number, number>();
   const good: ReadRow[] = [];
   const bad: BadRow[] = [];
   let badCount = 0;
-  for (const [index, cells] of sheet.rows.entries()) {
-    const line = index + 2;
-    const byKey = new Map(list.columns.map(({ key }) => [key, cells[mapping[key] ?? -1] ?? '']));
-    const reader = new RowReader(byKey, titles, currency);
+  for (const [index, { line, cells }] of rows.entries()) {
+    const mended = mends[String(line)] ?? {};
+    const byKey = new Map(
+      list.columns.map(({ key }) => [key, mended[key] ?? cells[mapping[key] ?? -1] ?? '']),
+    );
+    const reader = new RowReader(byKey, reading);
     const row = list.read(reader);
     const { number } = row;
     if (number !== undefined) {
-      const before = seen.get(number);
+      const earlier = seen.get(number);
       if (tags.has(number)) reader.say('tag', `${tag(list.ware, number)} is here already.`);
-      else if (before !== undefined)
-        reader.say('tag', `${tag(list.ware, number)} stands in line ${before} too.`);
+      else if (earlier !== undefined)
+        reader.say('tag', `${tag(list.ware, number)} stands in line ${earlier} too.`);
       else seen.set(number, line);
     }
     if (list.ware === 'scrap') {
@@ -204,13 +221,19 @@ async function readRows(
     if (reader.problems.length === 0) good.push({ line, row });
     else {
       badCount += 1;
-      if (bad.length < SHOWN) bad.push({ line, why: reader.problems.slice(0, 4), cells: cells.slice(0, 12) });
+      if (bad.length < SHOWN)
+        bad.push({
+          line,
+          why: reader.problems.slice(0, 4),
+          cells: cells.slice(0, 12),
+          wrong: reader.wrong.slice(0, 4),
+        });
     }
     if (index % CHUNK === CHUNK - 1) {
       if (!(await onChunk(index + 1))) return undefined;
     }
   }
-  return { good, bad, badCount };
+  return { good, bad, badCount, questions: questions.all() };
 }
 
 async function takenNumbers(tx: Tx, list: StockList): Promise<Set<number>> {

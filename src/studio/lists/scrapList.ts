@@ -16,7 +16,7 @@ export const SCRAP_LIST: StockList = {
     ...COMMON_COLUMNS.filter(({ key }) => ['quantity', 'cost', 'place', 'note'].includes(key)),
   ],
   read: (reader) => {
-    const metal = reader.choice('metal', METAL_IDS, undefined, (id) => metalOf(id).name);
+    const metal = reader.choice('metal', METAL_IDS, { said: (id) => metalOf(id).name });
     return {
       ...readCommon(reader, 'scrap'),
       purchase: null,

@@ -1,9 +1,24 @@
 import { HOLE_AXES, OUTLINES, STONE_RANGE, type HoleAxis, type OutlineKind } from '@/core/stone/stone';
-import { um, type Micrometres } from '@/core/units/length';
+import { parseLength, um, type Micrometres } from '@/core/units/length';
 import { addStone } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
+import type { RowReader } from './rowReader';
 import { type StockList } from './stockList';
 import { mmCell, selectRows, own } from './rows';
+
+/** The numbers of "25 × 18 × 6 mm"; nothing of a cell that holds one number only. */
+const sizesTogether = (text: string): string[] => {
+  const plain = text.toLowerCase().replaceAll('mm', '').replaceAll('×', 'x').replace(/\s/g, '');
+  return /\dx\d/.test(plain) ? plain.split('x') : [];
+};
+
+/** One of several sizes in a cell, in millimetres. */
+function sizeWithin(reader: RowReader, key: string, index: number): Micrometres {
+  const read = parseLength(sizesTogether(reader.raw(key))[index] ?? '', 'mm');
+  if (read.ok && read.value >= STONE_RANGE.from && read.value <= STONE_RANGE.to) return read.value;
+  reader.say(key, read.ok ? `“${reader.raw(key)}” is outside 1 to 200 mm.` : read.error);
+  return um(0);
+}
 
 /** Stones, one by one. */
 export const STONE_LIST: StockList = {
@@ -12,34 +27,48 @@ export const STONE_LIST: StockList = {
   title: 'Stones',
   columns: [
     TAG_COLUMN,
-    { key: 'material', title: 'Material', required: true, also: ['stone', 'name'] },
+    {
+      key: 'material',
+      title: 'Material',
+      required: true,
+      also: ['stone', 'name', 'cab', 'cabochon', 'description', 'type'],
+    },
     { key: 'outline', title: 'Outline', required: true, also: ['shape'] },
-    { key: 'length', title: 'Length', required: true },
-    { key: 'width', title: 'Width', required: true },
-    { key: 'depth', title: 'Depth', required: true, also: ['thickness', 'height'] },
-    { key: 'edge', title: 'Edge', required: true },
+    { key: 'length', title: 'Length', required: true, also: ['size', 'dimensions', 'measurements'] },
+    { key: 'width', title: 'Width' },
+    { key: 'depth', title: 'Depth', required: true, also: ['thickness', 'height', 'thick', 'deep'] },
+    { key: 'edge', title: 'Edge', also: ['edge height', 'girdle'] },
     { key: 'holeAxis', title: 'Drilled', also: ['hole axis'] },
     { key: 'hole', title: 'Hole', also: ['hole size'] },
     { key: 'setAside', title: 'Set aside for' },
     ...COMMON_COLUMNS,
   ],
   read: (reader) => {
-    const depth = reader.size('depth', STONE_RANGE);
-    const edge = reader.length('edge');
+    // "25x18x6" in one cell says all three.
+    const [, alsoWide, alsoDeep] = sizesTogether(reader.raw('length'));
+    const long =
+      alsoWide === undefined ? reader.size('length', STONE_RANGE) : sizeWithin(reader, 'length', 0);
+    const width =
+      alsoWide === undefined ? reader.size('width', STONE_RANGE) : sizeWithin(reader, 'length', 1);
+    const depth =
+      alsoDeep === undefined || reader.raw('depth') !== ''
+        ? reader.size('depth', STONE_RANGE)
+        : sizeWithin(reader, 'length', 2);
+    const edge = reader.size('edge', { from: 0, to: STONE_RANGE.to });
     if (edge > depth) reader.say('edge', 'is more than the depth.');
-    const holeAxis = reader.choice('holeAxis', HOLE_AXES, 'none');
+    const holeAxis = reader.choice('holeAxis', HOLE_AXES, { otherwise: 'none' });
     const stone = {
       material: reader.text('material', 80, { required: true }),
-      outline: reader.choice('outline', OUTLINES),
-      length: reader.size('length', STONE_RANGE),
-      width: reader.size('width', STONE_RANGE),
+      outline: reader.choice('outline', OUTLINES, { description: reader.raw('material') }),
+      length: long,
+      width,
       depth,
       edge,
       holeAxis,
       hole: holeAxis === 'none' ? um(0) : reader.size('hole', { from: 100, to: 12_000 }),
     };
     const setAside = reader.text('setAside', 120);
-    const common = readCommon(reader, 'stone');
+    const common = readCommon(reader, 'stone', { missing: 1 });
     if (common.quantity > 1) reader.say('quantity', 'is 1 for a stone: each has a row of its own.');
     return { ...common, form: 'stone', articleKey: '', article: (tx) => addStone(tx, stone, setAside) };
   },

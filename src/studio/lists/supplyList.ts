@@ -20,9 +20,9 @@ export const SUPPLY_LIST: StockList = {
     const unit = reader.choice('unit', SUPPLY_UNITS);
     const measure = { ware: 'supply', unit } as const;
     const name = reader.text('name', 120, { required: true });
-    const perPiece = reader.amount('perPiece', measure, { zero: true });
+    const perPiece = reader.amount('perPiece', measure, { zero: true, missing: 0 });
     return {
-      ...readCommon(reader, 'supply', measure),
+      ...readCommon(reader, 'supply', { measure }),
       form: 'pack',
       articleKey: name.toLowerCase(),
       article: (tx) => ensureSupply(tx, name, unit, perPiece),

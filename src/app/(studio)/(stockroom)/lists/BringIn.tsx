@@ -11,6 +11,16 @@ interface ListChoice {
   readonly columns: readonly string[];
 }
 
+/** The bytes of a file in base64. */
+function inBase64(file: File): Promise<string> {
+  return new Promise((done, failed) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result).replace(/^[^,]*,/, ''));
+    reader.onerror = () => failed(reader.error ?? new Error('the file cannot be read'));
+    reader.readAsDataURL(file);
+  });
+}
+
 /** Brings a list in from a file: first it is only read, and what is wrong with it is shown. */
 export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
   const router = useRouter();
@@ -20,9 +30,9 @@ export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
   const chosen = lists.find(({ id }) => id === list);
   const send = async () => {
     if (!file) return setProblem('Choose a file first.');
-    const content = await file.text();
+    const base64 = await inBase64(file);
     await run(
-      () => openImportAction(list, file.name, content),
+      () => openImportAction(list, file.name, base64),
       ({ id }) => router.push(`/lists/${id}`),
     );
   };
@@ -45,18 +55,18 @@ export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
           </select>
         </label>
         <label className="text-sm font-semibold">
-          CSV file
+          CSV or spreadsheet file
           <input
             type="file"
-            accept=".csv,text/csv"
+            accept=".csv,.xlsx,.ods,.xls,text/csv"
             className="file-input w-full"
             onChange={(event) => setFile(event.target.files?.[0])}
           />
         </label>
       </div>
       <p className="muted mt-2 text-sm">
-        Columns: {chosen?.columns.join(', ')}. Other names and another order are understood; sizes and lengths
-        with their unit, like 20ga, 0.8 mm, 50 ft.
+        Columns: {chosen?.columns.join(', ')}. Other names, another order and titles over the table are
+        understood. What the file does not say is asked once.
       </p>
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">

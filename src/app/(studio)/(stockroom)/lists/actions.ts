@@ -2,10 +2,27 @@
 
 import { asMember } from '@/app/lib/member';
 import type { Mapping } from '@/studio/lists/importFile';
-import { cancelImport, mapImport, openImport, postImport, showImport } from '@/studio/lists/importList';
+import {
+  answerImport,
+  cancelImport,
+  mapImport,
+  mendImport,
+  openImport,
+  postImport,
+  showImport,
+} from '@/studio/lists/importList';
+import type { AnswerImportInput, MendImportInput } from '@/studio/lists/importList.input';
 
-export async function openImportAction(list: string, fileName: string, content: string) {
-  return asMember((session) => openImport(session, list, fileName, content));
+export async function openImportAction(list: string, fileName: string, base64: string) {
+  return asMember((session) => openImport(session, list, fileName, { base64 }));
+}
+
+export async function answerImportAction(id: string, input: AnswerImportInput) {
+  return asMember((session) => answerImport(session, id, input));
+}
+
+export async function mendImportAction(id: string, input: MendImportInput) {
+  return asMember((session) => mendImport(session, id, input));
 }
 
 export async function watchImportAction(id: string) {

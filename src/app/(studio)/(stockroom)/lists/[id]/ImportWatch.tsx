@@ -6,7 +6,16 @@ import type { ImportView, Mapping } from '@/studio/lists/importFile';
 import { Fold } from '@/ui/Fold';
 import { OFFLINE } from '@/ui/form/problem';
 import { useAct } from '@/ui/useAct';
-import { cancelImportAction, mapImportAction, postImportAction, watchImportAction } from '../actions';
+import {
+  answerImportAction,
+  cancelImportAction,
+  mapImportAction,
+  mendImportAction,
+  postImportAction,
+  watchImportAction,
+} from '../actions';
+import { BadRows } from './BadRows';
+import { ImportQuestions } from './ImportQuestions';
 
 interface ImportWatchProps {
   readonly view: ImportView;
@@ -36,11 +45,18 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
   const act = (work: Parameters<typeof run<null>>[0], next: ImportView['state']) =>
     run(work, () => setView((now) => ({ ...now, state: next, done: 0, isStalled: false })));
   const badCount = view.total - view.good;
-  const missing = columns.filter(({ key, required }) => required && (view.mapping[key] ?? -1) < 0);
+  const asked = new Set(view.questions.map(({ column }) => column));
+  const missing = columns.filter(
+    ({ key, required }) => required && view.good === 0 && !asked.has(key) && (view.mapping[key] ?? -1) < 0,
+  );
   return (
     <>
       <h1>{headline(view, listTitle)}</h1>
-      <p className="muted">{view.fileName}</p>
+      <p className="muted">
+        {view.fileName}
+        {view.passedOver > 0 &&
+          ` · ${say(view.passedOver, 'line')} that ${view.passedOver === 1 ? 'is' : 'are'} no stock passed over`}
+      </p>
       {(problem || view.message) && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
           {problem || view.message}
@@ -87,6 +103,13 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
           )}
         </div>
       )}
+      {view.state === 'checked' && view.questions.length > 0 && (
+        <ImportQuestions
+          key={view.questions.map(({ id }) => id).join()}
+          questions={view.questions}
+          onAnswer={(answers) => void act(() => answerImportAction(view.id, { answers }), 'checking')}
+        />
+      )}
       {!busy && view.state !== 'posted' && (
         <section className="leaf mt-4 px-4 py-2">
           {missing.length > 0 && (
@@ -95,7 +118,7 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
               is, and it is read again.
             </p>
           )}
-          <Fold title="Which column is which" open={view.good === 0}>
+          <Fold title="Which column is which" open={view.good === 0 && view.questions.length === 0}>
             <MappingForm
               view={view}
               columns={columns}
@@ -104,7 +127,18 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
           </Fold>
         </section>
       )}
-      {view.bad.length > 0 && view.state !== 'checking' && <BadRows view={view} count={badCount} />}
+      {view.bad.length > 0 && view.state !== 'checking' && (
+        <BadRows
+          key={`${view.good} ${view.questions.length}`}
+          view={view}
+          count={badCount}
+          onMend={
+            view.state === 'checked'
+              ? (cells) => void act(() => mendImportAction(view.id, { cells }), 'checking')
+              : undefined
+          }
+        />
+      )}
       <p className="mt-4">
         <Link href="/lists" className="link">
           All lists
@@ -168,34 +202,5 @@ function MappingForm({
         Read it this way
       </button>
     </>
-  );
-}
-
-function BadRows({ view, count }: { view: ImportView; count: number }) {
-  return (
-    <section className="leaf mt-4 overflow-x-auto p-4">
-      <h2>
-        {say(count, 'row')} that cannot come in
-        {count > view.bad.length && <span className="muted"> · the first {view.bad.length}</span>}
-      </h2>
-      <table className="table table-sm mt-2">
-        <thead>
-          <tr>
-            <th className="text-right">Line</th>
-            <th>Why</th>
-            <th>It says</th>
-          </tr>
-        </thead>
-        <tbody>
-          {view.bad.map(({ line, why, cells }) => (
-            <tr key={line}>
-              <td className="text-right">{line}</td>
-              <td className="font-semibold">{why.join(' ')}</td>
-              <td className="muted">{cells.join(' · ').slice(0, 160)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

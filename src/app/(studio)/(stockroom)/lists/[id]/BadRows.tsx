@@ -1,0 +1,88 @@
+'use client';
+
+import { useState } from 'react';
+import type { ImportView } from '@/studio/lists/importFile';
+import { TextInput } from '@/ui/form/Field';
+
+interface MendedCell {
+  readonly line: string;
+  readonly column: string;
+  readonly text: string;
+}
+
+interface BadRowsProps {
+  readonly view: ImportView;
+  readonly count: number;
+  /** What to do with mended cells; undefined when nothing can be mended any more. */
+  readonly onMend: ((cells: MendedCell[]) => void) | undefined;
+}
+
+const keyOf = (line: number, column: string): string => `${line} ${column}`;
+
+/** Rows that cannot come in yet: each says why, and is mended in place. */
+export function BadRows({ view, count, onMend }: BadRowsProps) {
+  const [typed, setTyped] = useState<ReadonlyMap<string, MendedCell>>(new Map());
+  const waiting = new Set(view.questions.map(({ asks }) => asks));
+  return (
+    <section className="leaf mt-4 overflow-x-auto p-4">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h2>
+          {count.toLocaleString('en-US')} {count === 1 ? 'row' : 'rows'} that cannot come in yet
+          {count > view.bad.length && <span className="muted"> · the first {view.bad.length}</span>}
+        </h2>
+        {onMend && typed.size > 0 && (
+          <button type="button" className="btn btn-primary" onClick={() => onMend([...typed.values()])}>
+            Read the {typed.size} mended {typed.size === 1 ? 'cell' : 'cells'} again
+          </button>
+        )}
+      </div>
+      <table className="table table-sm mt-2">
+        <thead>
+          <tr>
+            <th className="text-right">Line</th>
+            <th>It says</th>
+            <th>What is wrong</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.bad.map(({ line, wrong, cells }) => (
+            <tr key={line}>
+              <td className="text-right align-top">{line}</td>
+              <td className="muted align-top">{cells.filter(Boolean).join(' · ').slice(0, 160)}</td>
+              <td className="min-w-64 space-y-2 align-top">
+                {wrong.map(({ key, title, text, why }) =>
+                  waiting.has(why) ? (
+                    <p key={key} className="muted">
+                      waits for an answer above
+                    </p>
+                  ) : (
+                    <label key={key} className="block">
+                      <span className="font-semibold">
+                        {title}: {why}
+                      </span>
+                      {onMend && (
+                        <TextInput
+                          aria-label={`${title} of line ${line}`}
+                          value={typed.get(keyOf(line, key))?.text ?? text}
+                          onChange={({ target: { value } }) =>
+                            setTyped((before) =>
+                              new Map(before).set(keyOf(line, key), {
+                                line: String(line),
+                                column: key,
+                                text: value,
+                              }),
+                            )
+                          }
+                        />
+                      )}
+                    </label>
+                  ),
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
