@@ -29,14 +29,16 @@ function jest(report: string): Count {
   return { passed: found.numPassedTests, failed };
 }
 
-/** Drives the production build in Chromium: one studio that is empty, one full of demo data. */
+/** Drives the production build in Chromium: two studios that are empty, one full of demo data. */
 async function browser(report: string): Promise<Count> {
   const empty = await openThrowaway();
+  const firstDay = await openThrowaway();
   const demo = await openThrowaway({ demoUntil: new Date() });
   try {
     const env = {
       ...process.env,
       PEWTERER_EMPTY_URL: (await empty.serve()).url,
+      PEWTERER_FIRST_DAY_URL: (await firstDay.serve()).url,
       PEWTERER_DEMO_URL: (await demo.serve('demo')).url,
       PLAYWRIGHT_JSON_OUTPUT_NAME: report,
     };
@@ -57,6 +59,7 @@ async function browser(report: string): Promise<Count> {
     return { passed: expected, failed: Math.max(unexpected, status === 0 ? 0 : 1) };
   } finally {
     await empty.destroy();
+    await firstDay.destroy();
     await demo.destroy();
   }
 }

@@ -347,19 +347,20 @@ test('a list comes in: read first, then posted; what goes out is what came in', 
     'Stuff,Kind,Left,Cost left,Place\ntin,bail,12,3.5,Import box\ntin,spaceship,3,1,\ntin,clasp,1 dozen,2,Import box\n';
   await page.getByRole('combobox', { name: 'List' }).selectOption('findings');
   await page
-    .getByLabel('CSV file')
+    .getByLabel('CSV or spreadsheet file')
     .setInputFiles({ name: 'tin.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
   await page.getByRole('button', { name: 'Read it, post nothing yet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('0 rows are good, 3 are not');
   await page.getByRole('combobox', { name: /^Material/ }).selectOption({ label: 'Stuff' });
   await page.getByRole('button', { name: 'Read it this way' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('2 rows are good, 1 is not');
-  await expect(page.getByRole('row', { name: /“spaceship” is none of/ })).toContainText('3');
+  const questions = page.getByRole('region', { name: 'Questions about the file' });
+  await expect(questions).toContainText('What does “spaceship” mean in “Finding”?');
   await page.getByRole('button', { name: 'Post the 2 good rows' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('2 rows came in');
   const csv = await (await page.request.get(`${DEMO_URL}/export/findings.csv`)).text();
-  expect(csv).toMatch(/H-\d+,bail,tin,,12,3\.50000,Import box/);
-  expect(csv).toMatch(/H-\d+,clasp,tin,,12,2\.00000,Import box/);
+  expect(csv).toMatch(/H-\d+,bail,,tin,,12,3\.50000,Import box/);
+  expect(csv).toMatch(/H-\d+,clasp,,tin,,12,2\.00000,Import box/);
 });
 
 test('metal prices are fetched; a feed that fails changes nothing', async ({ owner: page }) => {

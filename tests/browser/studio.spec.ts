@@ -178,7 +178,7 @@ test('not enough wire: the bench says how much of what', async ({ owner: page })
   await page.getByLabel('Step 1').fill('bend');
   await page.getByLabel('Minutes').fill('5');
   await page.getByRole('button', { name: 'Save pattern' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Not enough wire');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/not enough wire/i);
   await page.getByRole('link', { name: 'Make one' }).click();
   await expect(page.getByRole('alert').first()).toContainText('90 ft short of 14 ga round copper, dead soft');
   await page.getByRole('button', { name: 'It is made' }).click();

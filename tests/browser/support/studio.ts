@@ -8,6 +8,8 @@ const address = (name: string): string => {
 };
 
 export const EMPTY_URL = address('PEWTERER_EMPTY_URL');
+/** A second one, for the path of a first day. */
+export const FIRST_DAY_URL = address('PEWTERER_FIRST_DAY_URL');
 export const DEMO_URL = address('PEWTERER_DEMO_URL');
 
 export async function signIn(

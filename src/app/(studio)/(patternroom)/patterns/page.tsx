@@ -27,22 +27,12 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
         <EmptyPlace
           title="No pattern is written yet"
           next={isOwner ? { href: '/patterns/compose', text: 'Compose the first pattern' } : undefined}
+          or={isOwner ? { href: '/patterns/starters', text: 'Take copies of starter patterns' } : undefined}
         >
           A pattern says which wires a piece takes, how long each is cut and why, what beads and findings go
           with it, and how long each step takes. The next piece is then measured, not guessed.
         </EmptyPlace>
-        {isOwner && (
-          <div className="mx-auto mt-4 max-w-2xl">
-            <p>
-              Or begin with the house’s own:{' '}
-              <Link href="/patterns/starters" className="link font-semibold">
-                take copies of starter patterns
-              </Link>
-              .
-            </p>
-            <ImportPattern />
-          </div>
-        )}
+        {isOwner && <ImportPattern />}
       </>
     );
   }

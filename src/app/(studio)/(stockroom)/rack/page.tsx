@@ -25,6 +25,7 @@ export default async function RackPage({ searchParams }: { searchParams: Search 
       <EmptyPlace
         title="No wire on the rack yet"
         next={isOwner ? { href: '/rack/receive', text: 'Receive the first wire' } : undefined}
+        or={isOwner ? { href: '/lists', text: 'Bring in a list' } : undefined}
       >
         Everything begins with a spool: say what wire it is, how much came and what it cost. From then on
         every millimetre and what it cost stays with it.

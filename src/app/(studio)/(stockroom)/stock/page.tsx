@@ -20,6 +20,7 @@ export default async function GlancePage() {
       <EmptyPlace
         title="The stockroom is empty"
         next={isOwner ? { href: '/rack/receive', text: 'Receive the first wire' } : undefined}
+        or={isOwner ? { href: '/lists', text: 'Bring in a list' } : undefined}
       >
         Wire, beads, stones, findings and supplies: what comes in is kept here with where it lies and what it
         carries.
