@@ -109,11 +109,17 @@ const CHECKS: readonly string[] = [
   evenPosts('split', 'cost_units'),
   evenPosts('twisted', 'cost_units'),
   evenPosts('relabelled', 'cost_units'),
-  // What was made of wire carries what the wire cost.
-  `SELECT studio_id AS studio, 'made in posting ' || post_key AS what, '0' AS kept, sum(cost_units)::text AS rebuilt
-     FROM movements m WHERE kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled')
-      AND EXISTS (SELECT FROM movements o WHERE o.studio_id = m.studio_id AND o.post_key = m.post_key AND o.kind = 'made')
-    GROUP BY studio_id, post_key HAVING sum(cost_units) <> 0`,
+  // What was made of wire carries what the wire cost and the hours it took; taken back, it gives both back.
+  `SELECT t.studio_id AS studio, 'made in posting ' || t.post_key AS what, t.labour::text AS kept, t.cost::text AS rebuilt
+     FROM (SELECT m.studio_id, m.post_key, sum(m.cost_units) AS cost,
+                  COALESCE((SELECT l.cost_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key = m.post_key), 0)
+                  - COALESCE((SELECT l.cost_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key =
+                       (SELECT o.post_key FROM movements r JOIN movements o ON o.studio_id = r.studio_id AND o.movement_id = r.reverses
+                         WHERE r.studio_id = m.studio_id AND r.post_key = m.post_key LIMIT 1)), 0) AS labour
+             FROM movements m WHERE m.kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled')
+              AND EXISTS (SELECT FROM movements o WHERE o.studio_id = m.studio_id AND o.post_key = m.post_key AND o.kind = 'made')
+            GROUP BY m.studio_id, m.post_key) AS t
+    WHERE t.cost <> t.labour`,
   // The jars got everything that was scrapped or spoiled, with what it cost.
   `SELECT studio_id AS studio, 'the jar of ' || metal AS what, -sum(lost)::numeric || ' cost units scrapped and spoiled' AS kept,
           sum(jarred) || ' cost units in the jar' AS rebuilt

@@ -246,9 +246,10 @@ test('findings are bought by the gross and made out of wire; a supply is used up
   await page.getByLabel('Of the wire').fill(wire);
   await page.getByLabel('All the wire they took').fill('1 m');
   await page.getByLabel('How many').fill('4 dozen');
+  await page.getByLabel('Minutes at the bench').fill('20');
   await page.getByRole('button', { name: 'Put them in the drawer' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('48 left of');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('$3.00');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('$11.83');
 
   await page.goto(`${DEMO_URL}/supplies/receive`);
   await page.getByLabel('Supply', { exact: true }).fill('Beeswax');

@@ -262,6 +262,7 @@ export class Bench {
             from: `W-${from.number}`,
             length: `${of(from.quantity)} µm`,
             count: String(1 + (which % 40)),
+            minutes: String(part % 90),
             place: '',
           })
         );

@@ -49,7 +49,8 @@ export function metalsLadder(
     if (id === shown || !known.has(id)) return [];
     const inMetal = bodyFor(body, { measures: {}, metal: id }, specs, system);
     if (!inMetal.ok) return [];
-    const seen = forecast(inMetal.value, book);
+    // What it holds besides wire is the same in every metal.
+    const seen = forecast({ ...inMetal.value, parts: body.parts }, book);
     return seen.unpricedWires.length > 0 ? [] : [{ ...seen, metal: id, shown: id }];
   });
   const isUsual = ({ shown: metal }: Rung) => (USUAL.includes(metal) ? 1 : 0);

@@ -48,11 +48,15 @@ export const stepsOf = ({ steps }: Resolved): PatternStep[] =>
     cautions: cautions.map((caution) => CAUTIONS[caution]),
   }));
 
-/** A part added by hand, with the size of what the work wants where it stands for that. */
+/** What a part added by hand is called: with the size of what the work wants, where it stands for that and says none. */
+export function nameInSize(typed: string, work: readonly WorkPart[]): string {
+  const wanted = work.find(({ name }) => standsFor(typed, name));
+  return wanted ? sizedName(typed, wanted.name) : typed;
+}
+
 function sized({ typedName, ...part }: PatternPart, work: readonly WorkPart[]): PatternPart {
   const typed = typedName ?? part.name;
-  const wanted = work.find(({ name }) => standsFor(typed, name));
-  const name = wanted ? sizedName(typed, wanted.name) : typed;
+  const name = nameInSize(typed, work);
   return name === typed ? { ...part, name } : { ...part, name, typedName: typed };
 }
 

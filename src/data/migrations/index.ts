@@ -11,6 +11,7 @@ import { checks } from './0009-checks';
 import { names } from './0010-names';
 import { parts } from './0011-parts';
 import { lists } from './0012-lists';
+import { labour } from './0013-labour';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -26,4 +27,5 @@ export const MIGRATIONS: readonly Migration[] = [
   names,
   parts,
   lists,
+  labour,
 ];

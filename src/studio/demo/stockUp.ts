@@ -184,6 +184,7 @@ export async function settleStockroom(owner: StudioSession): Promise<void> {
         from: tag('wire', found.piece.number),
         length: '1.2 m',
         count: '5 dozen',
+        minutes: '35',
         place: 'Findings box',
       }),
     );

@@ -86,7 +86,7 @@ describe('drawers', () => {
     );
   });
 
-  it('take findings by the gross, and made ones with what their wire cost', async () => {
+  it('take findings by the gross, and made ones with what their wire and their hours cost', async () => {
     const session = await openStudio();
     const bought = done(await receiveFindings(session, newKey(), FINDING)).number;
     expect((await showDrawerPiece(session, 'finding', bought))?.quantity).toBe(144);
@@ -97,11 +97,16 @@ describe('drawers', () => {
       from: `W-${wire}`,
       length: '97 cm',
       count: '5 dozen',
+      minutes: '30',
       place: '',
     };
     const made = done(await makeFindings(session, newKey(), make)).number;
     // The last 3 cm are under the useful minimum of 5 cm: they are scrapped at the rings' expense.
-    expect(await showDrawerPiece(session, 'finding', made)).toMatchObject({ quantity: 60, cost: 1_000_000 });
+    expect(await showDrawerPiece(session, 'finding', made)).toMatchObject({
+      quantity: 60,
+      // 10.00 for the wire, half an hour at 20.00 and 6.00.
+      cost: 1_000_000 + 1_300_000,
+    });
     expect((await showStockPiece(session, wire))?.length).toBe(0);
     expect((await showDrawer(session, 'finding', { words: 'sterling' })).count).toBe(2);
     expect(problemOf(await makeFindings(session, newKey(), { ...make, from: 'x' })).message).toMatch(

@@ -1,6 +1,6 @@
 import { parseCount } from '@/core/stock/amount';
 import { FINDINGS } from '@/core/stock/finding';
-import { ReadsBy, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
+import { ReadsBy, ReadsName, ReadsNumber, ReadsOneOf, ReadsText } from '../kernel/rules';
 
 /** Findings that were made here. */
 export class MakeFindingsInput {
@@ -11,5 +11,7 @@ export class MakeFindingsInput {
   /** All the wire that was taken for them. */
   @ReadsText(60) length!: string;
   @ReadsBy('readsCount', (text) => parseCount(text)) count!: string;
+  /** At the bench, for all of them. */
+  @ReadsNumber(0, 10_000) minutes!: string;
   @ReadsText(120) place!: string;
 }

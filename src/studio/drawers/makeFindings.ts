@@ -3,21 +3,27 @@ import { usefulMinimumFor } from '@/core/cutting/settle';
 import { parseCount } from '@/core/stock/amount';
 import { type FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
-import { cost } from '@/core/units/money';
+import { costOfMinutes } from '@/core/costing/costSheet';
+import { cost, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
 import { describeMetal } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../scrap/throwAway';
-import { minimumsOf, settingsIn } from '../settings/settings';
+import { numberOf } from '../kernel/rules';
+import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
 import { quantityWithin } from '../stock/takeOut';
 import { lockTagged } from '../wire/taggedWire';
 import { ensureFinding } from './receive';
 import { MakeFindingsInput } from './makeFindings.input';
 
-/** Makes findings out of wire, jump rings say: they come into stock with what the wire cost; what is left too short is scrapped. */
+/**
+ * Makes findings out of wire, jump rings say: they come into stock with what the wire cost and the hours they took; what is left too
+ * short is scrapped at their expense.
+ */
 export function makeFindings(
   session: StudioSession,
   postKey: string,
@@ -46,13 +52,29 @@ export function makeFindings(
       share = cost(share + tail);
     }
     const placeId = await ensurePlace(tx, input.place);
+    const labour = await enterLabour(tx, postKey, numberOf(input.minutes), settings);
     const id = posting.open(
       { ware: 'finding', ...made, lotId: null, form: 'pack', placeId },
       'made',
       count,
-      share,
+      cost(share + labour),
       { reason: `of ${input.length.trim()} of ${tag('wire', wire.number)}` },
     );
     return { number: (await posting.commit()).get(id) ?? 0 };
   });
+}
+
+/** Keeps the hours that a making took, at the rates of the day. @returns what they cost, overhead with them */
+async function enterLabour(
+  tx: Tx,
+  postKey: string,
+  minutes: number,
+  { hourlyRate, overheadPerHour }: Settings,
+): Promise<CostUnits> {
+  const labour = cost(costOfMinutes(minutes, hourlyRate) + costOfMinutes(minutes, overheadPerHour));
+  await tx.run(
+    `INSERT INTO made_labour (studio_id, post_key, minutes, hourly_rate, overhead_per_hour, cost_units) VALUES ($1, $2, $3, $4, $5, $6)`,
+    [tx.session.studioId, postKey, minutes, hourlyRate, overheadPerHour, labour],
+  );
+  return labour;
 }

@@ -1,5 +1,4 @@
 import { isDay } from '@/core/calendar/day';
-import type { Mapping } from './importFile';
 import { questionId, type Answers } from './questions';
 import type { TableRow } from './table';
 
@@ -49,7 +48,7 @@ function orderIn(cells: readonly string[]): DayOrder | undefined {
 export function columnWays(
   header: readonly string[],
   rows: readonly TableRow[],
-  mapping: Mapping,
+  mapping: Readonly<Record<string, number>>,
   answers: Answers,
 ): ColumnWays {
   const units: Record<string, string> = {};

@@ -4,7 +4,8 @@ import type { StudioSession } from '../kernel/useCase';
 import type { Answers, Question } from './questions';
 import type { WrongCell } from './rowReader';
 import type { ListColumn, StockList } from './stockList';
-import { bareTitle } from './table';
+import { dayIn } from './columnWays';
+import { bareTitle, type TableRow } from './table';
 import { plainWord } from './vocabulary';
 
 /** Which column of the file each column of the list is read from; −1 for none. */
@@ -52,7 +53,11 @@ export const BROKEN = 'Something broke on our side and nothing was posted. Try i
 const STALLED_MS = 60_000;
 
 /** Guesses which column of a file is which: by its title, else by another word for it. */
-export function guessMapping(list: StockList, header: readonly string[]): Mapping {
+export function guessMapping(
+  list: StockList,
+  header: readonly string[],
+  rows: readonly TableRow[] = [],
+): Mapping {
   const taken = new Set<number>();
   const found: Record<string, number> = Object.fromEntries(list.columns.map(({ key }) => [key, -1]));
   const pass = (titles: readonly string[], namesOf: (column: ListColumn) => readonly string[]) => {
@@ -73,7 +78,16 @@ export function guessMapping(list: StockList, header: readonly string[]): Mappin
   pass(plain, ({ title }) => [title]);
   pass(plain, known);
   pass(bare, ({ title, ...column }) => [title, ...known({ title, ...column })]);
-  return found;
+  const { bought = -1, boughtOn = -1 } = found;
+  return bought >= 0 && boughtOn < 0 && holdsDays(rows, bought)
+    ? { ...found, bought: -1, boughtOn: bought }
+    : found;
+}
+
+/** Whether most of what stands in a column are days: "Bought" may be how much or when. */
+function holdsDays(rows: readonly TableRow[], at: number): boolean {
+  const cells = rows.map(({ cells: own }) => (own[at] ?? '').trim()).filter((cell) => cell !== '');
+  return cells.length > 0 && cells.filter((cell) => dayIn(cell, undefined)).length * 2 > cells.length;
 }
 
 /** A file as it is kept. */

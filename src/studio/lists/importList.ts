@@ -64,7 +64,7 @@ export function openImport(
           list.id,
           fileName.slice(0, 240),
           content,
-          JSON.stringify(guessMapping(list, header)),
+          JSON.stringify(guessMapping(list, header, rows)),
           rows.length,
           session.userId,
           passedOver.length,

@@ -225,7 +225,7 @@ it('findings by the dozen and gross, under headings, day or month first unknown'
   const session = await openStudio();
   const file = [
     'My findings,,,,',
-    'Item,Metal,Size,How many,Purchase date,Total cost',
+    'Item,Metal,Size,How many,Bought,Total cost',
     'Silver,,,,',
     'Jump rings,sterling,5 mm,2 dozen,05/06/2025,11',
     'Lobster,sterling,,6,05/06/2025,14.50',

@@ -7,13 +7,14 @@ import { ofOneTechnique } from '@/core/pattern/changes';
 import { resolve, type Specs } from '@/core/pattern/composition';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
+import { findingsMade } from '@/core/technique/findingsMade';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
 import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
 import { minutesOfPlan, type Plan } from '@/core/technique/technique';
 import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
-import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
+import { formatToCut, mm, um, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
 import { CutStrips } from '@/ui/craft/CutStrips';
@@ -182,11 +183,33 @@ export function QuickAnswer({
             </p>
           )}
           {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
+          {now.answer && <IntoTheDrawer answer={now.answer} texts={settled.texts} />}
           {pricing && now.answer && <Priced question={settled} {...pricing} />}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
     </>
+  );
+}
+
+/** Findings of one wire go into the drawer with what they took. */
+function IntoTheDrawer({ answer: { technique, plan }, texts }: { answer: Answer; texts: Texts }) {
+  const { system } = useLengths();
+  const made = findingsMade(technique.id, texts);
+  if (!made || new Set(plan.cuts.map(({ wire }) => wire)).size !== 1) return null;
+  const length = plan.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
+  const address = new URLSearchParams({
+    finding: made.finding,
+    count: String(made.count),
+    length: formatToCut(um(Math.round(length)), system),
+    minutes: String(Math.round(minutesOfPlan(plan))),
+  });
+  return (
+    <Link href={`/findings/make?${address.toString()}`} className="btn no-print mr-3">
+      {made.count === 1
+        ? `Put this ${made.finding} in the drawer`
+        : `Put these ${made.count} ${made.finding}s in the drawer`}
+    </Link>
   );
 }
 

@@ -2,6 +2,7 @@
 
 import { memo, useId } from 'react';
 import { findPart, type PricedPart } from '@/core/costing/forecast';
+import { nameInSize } from '@/core/pattern/bodyOf';
 import { partsLeft, type WorkPart } from '@/core/pattern/workParts';
 import { costAt } from '@/core/costing/unitPrice';
 import { TextInput } from '@/ui/form/Field';
@@ -68,6 +69,7 @@ export const PartsList = memo(function PartsList({ parts, wanted, drawers, onCha
                 {label}
                 {field === 'unitCost' && `, ${currency}`}
                 <TextInput
+                  className="font-normal"
                   value={part[field]}
                   list={field === 'name' ? listId : undefined}
                   placeholder={field === 'unitCost' ? 'as the drawers have it' : undefined}
@@ -83,7 +85,11 @@ export const PartsList = memo(function PartsList({ parts, wanted, drawers, onCha
             ))}
           </div>
           {part.name.trim() !== '' && (
-            <InDrawers name={part.name} count={Number(part.count) || 1} drawers={drawers} />
+            <InDrawers
+              name={nameInSize(part.name.trim(), wanted)}
+              count={Number(part.count) || 1}
+              drawers={drawers}
+            />
           )}
           <RemoveButton
             what={part.name || 'the part'}
@@ -103,7 +109,7 @@ const InDrawers = memo(function InDrawers({
   drawers,
 }: WorkPart & { readonly drawers: readonly PricedPart[] }) {
   const found = findPart({ name, count }, drawers);
-  if (!found) return <p className="muted text-sm">Nothing in the drawers is it yet.</p>;
+  if (!found) return <p className="muted text-sm">Nothing in the drawers is “{name}” yet.</p>;
   return (
     <p className="muted text-sm">
       {found.name}, {found.free} free

@@ -50,12 +50,12 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
               <td className="text-right align-top">{line}</td>
               <td className="muted align-top">{cells.filter(Boolean).join(' · ').slice(0, 160)}</td>
               <td className="min-w-64 space-y-2 align-top">
-                {wrong.map(({ key, title, text, why }) =>
-                  waiting.has(why) ? (
-                    <p key={key} className="muted">
-                      waits for an answer above
-                    </p>
-                  ) : (
+                {wrong.some(({ why }) => waiting.has(why)) && (
+                  <p className="muted">waits for an answer above</p>
+                )}
+                {wrong
+                  .filter(({ why }) => !waiting.has(why))
+                  .map(({ key, title, text, why }) => (
                     <label key={key} className="block">
                       <span className="font-semibold">
                         {title}: {why}
@@ -76,8 +76,7 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
                         />
                       )}
                     </label>
-                  ),
-                )}
+                  ))}
               </td>
             </tr>
           ))}
