@@ -107,8 +107,9 @@ async function main(): Promise<void> {
       throw explainDatabase(fault);
     });
     if (mode === 'demo') await seedDemo(ownerUrl, new Date());
-    const feed = await startMetalFeed();
-    const start = () => startApp({ ownerUrl, host, port, mode, folder, metalFeed: feed.url });
+    // A studio that keeps real books has no stand-in beside it.
+    const feed = mode === 'demo' ? await startMetalFeed() : undefined;
+    const start = () => startApp({ ownerUrl, host, port, mode, folder, metalFeed: feed?.url });
     const first = await start();
     app = supervise(first, start);
     if (cluster) timers.push(watch(cluster));

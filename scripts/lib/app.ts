@@ -36,7 +36,7 @@ export function appEnvironment({
     NODE_ENV: 'production',
     [SERVES]: folder,
     PEWTERER_MODE: mode,
-    PEWTERER_METAL_FEED: process.env['METAL_FEED'] || metalFeed,
+    PEWTERER_METAL_FEED: metalFeed,
     PEWTERER_DATABASE_URL: appUrlFor(ownerUrl),
     PEWTERER_SESSION_SECRET: process.env['SESSION_SECRET'] ?? deriveSecret(ownerUrl, 'sessions'),
   };

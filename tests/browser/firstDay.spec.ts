@@ -111,7 +111,7 @@ test('spreadsheets in, a pattern with a stone and beads, its price, and the piec
     await expect(heading).toHaveText(/^Harbour light: wire for \d+ more$/);
   });
 
-  const beads = Number(/(\d+) × bead, 2 mm/.exec(await page.locator('main').innerText())?.[1]);
+  const beads = Number(/\b(\d{1,4}) × bead, 2 mm/.exec(await page.locator('main').innerText())?.[1]);
   expect(beads).toBeGreaterThan(3);
   /** 14.00 for the stone, and its share of 18.00 for 120 beads each. */
   const partsCost = `$${(14 + beads * 0.15).toFixed(2)}`;

@@ -2,6 +2,9 @@ import type { ReactNode } from 'react';
 import { CurrencyProvider } from '@/ui/money';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
+import { DEVICES } from '@/devices/devices';
+import { DevicesProvider } from '@/ui/devices';
+import { readDevices } from '@/studio/settings/devices';
 import { doubtClock } from '@/studio/books/clock';
 import { ClockBanner } from './ClockBanner';
 import { pageMember } from '../lib/member';
@@ -13,21 +16,25 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   const { session, name, studioName, currency, lengthSystem } = await pageMember();
   const preferences = await readPreferences();
   const doubt = await doubtClock(session);
+  const devices = await readDevices(session);
+  const kinds = Object.fromEntries(DEVICES.map((device) => [device, devices[device].kind]));
   return (
     <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
       <CurrencyProvider code={currency}>
-        <ToastProvider>
-          <StudioShell
-            studioName={studioName}
-            personName={name}
-            isOwner={session.role === 'owner'}
-            theme={preferences.theme}
-            signOut={signOutAction}
-          >
-            {doubt && <ClockBanner {...doubt} />}
-            {children}
-          </StudioShell>
-        </ToastProvider>
+        <DevicesProvider kinds={kinds}>
+          <ToastProvider>
+            <StudioShell
+              studioName={studioName}
+              personName={name}
+              isOwner={session.role === 'owner'}
+              theme={preferences.theme}
+              signOut={signOutAction}
+            >
+              {doubt && <ClockBanner {...doubt} />}
+              {children}
+            </StudioShell>
+          </ToastProvider>
+        </DevicesProvider>
       </CurrencyProvider>
     </LengthsProvider>
   );

@@ -12,6 +12,7 @@ import { names } from './0010-names';
 import { parts } from './0011-parts';
 import { lists } from './0012-lists';
 import { labour } from './0013-labour';
+import { devices } from './0014-devices';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -28,4 +29,5 @@ export const MIGRATIONS: readonly Migration[] = [
   parts,
   lists,
   labour,
+  devices,
 ];

@@ -15,6 +15,8 @@ import { composePattern } from '../patterns/composePattern';
 import { writePattern } from '../patterns/writePattern';
 import { addHelper } from '../people/helpers';
 import { setUpStudio } from '../people/setUpStudio';
+import { DEVICES } from '@/devices/devices';
+import { setDevice } from '../settings/devices';
 import { changeSettings } from '../settings/settings';
 import { pricePiece } from '../shelf/shelf';
 import { receiveWire } from '../wire/receiveWire';
@@ -126,7 +128,12 @@ const isDone = (owner: StudioSession): Promise<boolean> =>
       (await Post.count({ where: { studioId: owner.studioId, postKey: DONE_KEY }, ...tx.within })) > 0,
   );
 
-const houseRules = (session: StudioSession, chance: Chance) => changeSettingsOnce(session, chance.key(), '1');
+async function houseRules(session: StudioSession, chance: Chance): Promise<void> {
+  await changeSettingsOnce(session, chance.key(), '1');
+  // What the demonstration studio has are the stand-ins that ship.
+  for (const device of DEVICES)
+    taken(await setDevice(session, keyOf(`device ${device}`), { device, kind: 'simulated', address: '' }));
+}
 
 async function changeSettingsOnce(session: StudioSession, key: string, version: string): Promise<void> {
   taken(

@@ -1,12 +1,17 @@
 import { ageInDays, PRICED_METALS, STALE_DAYS, type PricedMetal } from '@/core/metalPrice/metalPrice';
+import { GRAMS_PER_TROY_OUNCE } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { httpMetalFeed } from '@/devices/metalFeed/http';
 import type { DayPrice, MetalFeed } from '@/devices/metalFeed/port';
 import { inStudio } from '@/data/inStudio';
-import { refused, type Outcome } from '../kernel/outcome';
-import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
+import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { attempt, look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { devicesIn } from '../settings/devices';
+import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
+import { TypeMetalPriceInput } from './typeMetalPrice.input';
 
 /** The last price that is known of a metal. */
 export interface KnownPrice {
@@ -21,10 +26,12 @@ export interface KnownPrice {
 const HISTORY_DAYS = 730;
 const DAY_MS = 86_400_000;
 
-const feedFromEnvironment = (): MetalFeed | undefined => {
-  const address = process.env['PEWTERER_METAL_FEED'];
-  return address ? httpMetalFeed(address) : undefined;
-};
+/** Where the studio's prices come from: the stand-in that runs beside the demonstration, an address of its own, or nowhere. */
+async function feedAddress(tx: Tx): Promise<string | undefined> {
+  const { kind, address } = (await devicesIn(tx))['metal prices'];
+  if (kind === 'simulated') return process.env['PEWTERER_METAL_FEED'];
+  return kind === 'address' ? address : undefined;
+}
 
 /** The last price known of every metal, by the session's clock. */
 export async function lastMetalPrices(tx: Tx): Promise<KnownPrice[]> {
@@ -62,15 +69,20 @@ export function readMetalPrices(
  */
 export function fetchMetalPrices(
   session: StudioSession,
-  feed: MetalFeed | undefined = feedFromEnvironment(),
+  given?: MetalFeed,
 ): Promise<Outcome<{ readonly days: number }>> {
   return attempt(async () => {
     ownerOnly(session);
-    if (!feed) throw refused('No metal price feed is set up here; type the prices of your wires yourself.');
-    const { currency, since } = await look(session, async (tx) => ({
+    const { currency, since, address } = await look(session, async (tx) => ({
+      address: await feedAddress(tx),
       currency: (await settingsIn(tx)).currency,
       since: (await lastMetalPrices(tx)).map(({ day }) => day).sort()[0],
     }));
+    const feed = given ?? (address === undefined ? undefined : httpMetalFeed(address));
+    if (!feed)
+      throw refused(
+        'No service for metal prices is set up in the house rules; type the prices as you read them.',
+      );
     const today = session.now.toISOString().slice(0, 10);
     const first = since ?? new Date(session.now.valueOf() - HISTORY_DAYS * DAY_MS).toISOString().slice(0, 10);
     const prices = await feed.prices(currency, first, today).catch((fault: unknown) => {
@@ -97,6 +109,32 @@ const keepPrices = (tx: Tx, prices: readonly DayPrice[]): Promise<void> =>
       tx.session.now,
     ],
   );
+
+/** Keeps a metal's price of a day as somebody read it; typed again, the newer word stands. */
+export function typeMetalPrice(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(TypeMetalPriceInput, plain);
+  };
+  return post(session, 'typeMetalPrice', postKey, prepare, async (tx, input) => {
+    const price = readMoney('price', input.price, (await settingsIn(tx)).currency);
+    const perKilogram = input.per === 'kilogram' ? price : Math.round((price * 1000) / GRAMS_PER_TROY_OUNCE);
+    if (perKilogram > MOST_PER_KILOGRAM)
+      throw invalid(
+        'price',
+        `“${input.price}” for a ${input.per} is more than any metal costs; look at what it is for.`,
+      );
+    await keepPrices(tx, [{ metal: input.metal as PricedMetal, day: input.day, perKilogram }]);
+    return null;
+  });
+}
+
+/** More than ten times what gold has ever cost, in minor units a kilogram. */
+const MOST_PER_KILOGRAM = 1_000_000_000_000;
 
 /** Whether the feed that ships is made to fail. @returns a refusal where another feed, or none, is set up */
 export function feedMode(session: StudioSession): Promise<Outcome<{ readonly failing: boolean }>> {

@@ -7,7 +7,10 @@ import { readSettings } from '@/studio/settings/settings';
 import { Money } from '@/ui/money';
 import { Moment } from '@/ui/When';
 import { pageOwner } from '../../lib/member';
+import { areStandInsOffered } from '@/devices/devices';
+import { readDevices } from '@/studio/settings/devices';
 import { CurrencyForm } from './CurrencyForm';
+import { DevicesForm } from './DevicesForm';
 import { HelperForm } from './HelperForm';
 import { RulesForm } from './RulesForm';
 import { settingsValues } from './settingsValues';
@@ -66,6 +69,10 @@ export default async function RulesPage() {
           <span className="muted">Once a day every balance is rebuilt from its movements and compared.</span>
         </p>
       </section>
+      <DevicesForm
+        devices={await readDevices(session)}
+        standIns={areStandInsOffered(process.env['PEWTERER_MODE'])}
+      />
       <section className="leaf mt-6 p-4">
         <h2>Programs</h2>
         <p className="mt-2">

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { useDevice } from '@/ui/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
 import type { Label } from '@/studio/labels/labels';
 import type { PlaceView } from '@/studio/stock/places';
@@ -13,6 +14,7 @@ interface LabelSheetProps {
 
 /** Chooses labels, and how they are printed: a sheet, or the label printer. */
 export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
+  const hasPrinter = useDevice('label printer') !== 'none';
   const [layout, setLayout] = useState('sheet');
   const [code, setCode] = useState('qr');
   const tags = labels.map(({ tag }) => tag);
@@ -100,7 +102,7 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
               </li>
             ))}
           </ul>
-          <PrinterPanel tags={tags} />
+          {hasPrinter && <PrinterPanel tags={tags} />}
         </div>
       )}
     </>

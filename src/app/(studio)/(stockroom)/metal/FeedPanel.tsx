@@ -5,23 +5,26 @@ import { useAct } from '@/ui/useAct';
 import { useDone } from '../parts/useDone';
 import { feedModeAction, fetchPricesAction, setFeedModeAction } from './actions';
 
-/** The metal price feed: a stand-in that can be asked, and be made to fail to see what happens then. */
-export function FeedPanel() {
+/** The service that metal prices are fetched from; the stand-in can be made to fail, to see what happens then. */
+export function FeedPanel({ isSimulated }: { isSimulated: boolean }) {
   const [failing, setFailing] = useState<boolean>();
   const { busy, problem, run } = useAct();
   const onDone = useDone(
     ({ days }: { days: number }) => `Fetched: prices of ${days} ${days === 1 ? 'day' : 'days'}.`,
   );
   useEffect(() => {
+    if (!isSimulated) return;
     feedModeAction().then(
       (answer) => setFailing(answer.ok ? answer.value.failing : undefined),
       () => setFailing(undefined),
     );
-  }, []);
+  }, [isSimulated]);
   return (
     <section className="leaf no-print p-4" aria-label="Metal price feed">
       <h2>Price feed</h2>
-      <p className="muted text-sm">A stand-in that ships: its prices are invented, the same every time.</p>
+      {isSimulated && (
+        <p className="muted text-sm">Simulated: its prices are invented, the same every time.</p>
+      )}
       <button
         type="button"
         className="btn btn-primary btn-lg mt-3 w-full"

@@ -1,10 +1,15 @@
 'use server';
 
 import { asMember } from '@/app/lib/member';
-import { feedMode, fetchMetalPrices, setFeedMode } from '@/studio/prices/metalPrices';
+import { feedMode, fetchMetalPrices, setFeedMode, typeMetalPrice } from '@/studio/prices/metalPrices';
+import type { TypeMetalPriceInput } from '@/studio/prices/typeMetalPrice.input';
 
 export async function fetchPricesAction() {
   return asMember((session) => fetchMetalPrices(session));
+}
+
+export async function typeMetalPriceAction(postKey: string, input: TypeMetalPriceInput) {
+  return asMember((session) => typeMetalPrice(session, postKey, input));
 }
 
 export async function feedModeAction() {

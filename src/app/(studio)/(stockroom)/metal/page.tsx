@@ -5,7 +5,9 @@ import { readMetalPrices } from '@/studio/prices/metalPrices';
 import { Money } from '@/ui/money';
 import { Day } from '@/ui/When';
 import { LazyPriceHistory } from '../parts/LazyPriceHistory';
+import { readDevices } from '@/studio/settings/devices';
 import { FeedPanel } from './FeedPanel';
+import { TypePrice } from './TypePrice';
 
 export const metadata = { title: 'Metal prices' };
 
@@ -14,6 +16,7 @@ const LINE = { gold: 'gold-filled-edge', silver: 'sterling-edge', copper: 'coppe
 export default async function MetalPage() {
   const { session } = await pageOwner();
   const { last, history } = await readMetalPrices(session);
+  const { kind } = (await readDevices(session))['metal prices'];
   const silver = last.find(({ metal }) => metal === 'silver');
   return (
     <>
@@ -61,12 +64,15 @@ export default async function MetalPage() {
           })}
           {last.length === 0 && (
             <p className="leaf p-6">
-              Fetch the prices, then the scrap jars show what they would melt to, and any wire’s replacement
-              price may follow its metal.
+              Type or fetch the prices, then the scrap jars show what they would melt to, and any wire’s
+              replacement price may follow its metal.
             </p>
           )}
         </div>
-        <FeedPanel />
+        <div className="space-y-4">
+          {kind !== 'none' && <FeedPanel isSimulated={kind === 'simulated'} />}
+          <TypePrice today={session.now.toISOString().slice(0, 10)} />
+        </div>
       </div>
     </>
   );

@@ -11,6 +11,7 @@ import type { WireSpec } from '@/core/wire/spec';
 import type { SpoolTypeView } from '@/studio/stock/places';
 import { WeighInInput } from '@/studio/wire/weighIn.input';
 import { MassField, TextField } from '@/ui/form/fields';
+import { useDevice } from '@/ui/devices';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { useStudioForm } from '@/ui/form/useStudioForm';
@@ -56,6 +57,7 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
     onDone,
   });
   const { control, setValue } = form;
+  const hasScale = useDevice('scale') !== 'none';
   const [gross, empty, resolution, override] = useWatch({
     control,
     name: ['gross', 'empty', 'resolution', 'override'],
@@ -66,14 +68,16 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
   return (
     <FormBox
       onSubmit={submit}
-      className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(18rem,2fr)_minmax(0,3fr)]"
+      className={`mt-4 grid grid-cols-1 items-start gap-4 ${hasScale ? 'lg:grid-cols-[minmax(18rem,2fr)_minmax(0,3fr)]' : 'lg:max-w-3xl'}`}
     >
-      <ScalePanel
-        onRead={(mass, division) => {
-          setValue('gross', gramsOf(mass), { shouldValidate: true });
-          setValue('resolution', gramsOf(division));
-        }}
-      />
+      {hasScale && (
+        <ScalePanel
+          onRead={(mass, division) => {
+            setValue('gross', gramsOf(mass), { shouldValidate: true });
+            setValue('resolution', gramsOf(division));
+          }}
+        />
+      )}
       <div className="leaf p-4">
         <div className="grid gap-3 sm:grid-cols-3">
           <MassField control={control} name="gross" label="Spool and wire" placeholder="60 g" />
