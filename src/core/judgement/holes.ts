@@ -1,3 +1,4 @@
+import type { WireSize } from '../technique/parameter';
 import { CLEARANCE } from '../bead/holeFit';
 import { UM_PER_MM } from '../units/length';
 import { advice, type Judgement } from './judgement';
@@ -19,4 +20,13 @@ export function judgeHole(wire: number, hole: number, strands: 1 | 2, about: str
       most > 0 ? `Up to ${said(most)} passes.` : 'Nothing passes that hole.',
     ),
   ];
+}
+
+/** Corners of drawn square wire are slightly rounded: 1.25 of its side and more pass a round hole, 1.41 is the sharp diagonal. */
+const SQUARE = 1.25;
+
+/** Width of a wire as a round hole takes it, mm: a square passes by its diagonal, a flat by its own. Source: handbook of the trade. */
+export function throughHole({ profile, width, height }: WireSize): number {
+  if (profile === 'square') return SQUARE * width;
+  return profile === 'flat' ? Math.hypot(width, height) : width;
 }

@@ -6,7 +6,7 @@ import type { Caution } from '../technique/cautions';
 import type { Finish, MetalId, Temper } from '../wire/metal';
 import { judgeFinish, type Act } from './finishes';
 import { judgeFrameWires } from './frameWires';
-import { judgeHole } from './holes';
+import { judgeHole, throughHole } from './holes';
 import { judgeHolds } from './holds';
 import type { Judgement } from './judgement';
 import { judgeOrder } from './order';
@@ -63,9 +63,9 @@ export function judgeWork(
   }
   if (parameters['drilled'] && parameters['wire']?.kind === 'wire')
     judgements.push(
-      ...judgeHole((values['wire'] as WireSize).width, values['drilled'] as number, 1, 'drilled'),
+      ...judgeHole(throughHole(values['wire'] as WireSize), values['drilled'] as number, 1, 'drilled'),
     );
-  return judgements;
+  return [...judgements, ...(plan.advice ?? [])];
 }
 
 /** Everything that the trade has to say about a technique as it is planned: its work, and the order of its steps. */

@@ -56,37 +56,48 @@ interface End {
   readonly drawn?: readonly Path[];
   /** What is said where the drop sits. */
   readonly sits: string;
+  /** Which leg makes the loop: the longer one, or the short one while the longer is coiled. */
+  readonly loopOf: 'longer' | 'short';
 }
 
 /** The cut that a drop hangs on: the wire through it, its loop, the wraps on its stem, and what is added at its end. */
 export function hangingCut(
   { wire: { width: D }, across, above, loop, wraps, tail }: Hung,
-  { terms = [], drawn = [], sits }: End,
+  { terms = [], drawn = [], sits, loopOf }: End,
 ): PlannedCut {
   const hung = hanging(D, across, above, loop, wraps);
+  const wrapped = stemWraps(D, wraps);
+  // From the left end, which is the short one: what the loop takes lies before the drop or after it.
+  const looped = wrapped + ring(loop, D) + hung.stem + (loop + D) / 2;
+  const before = tail + (loopOf === 'short' ? looped : 0);
   return {
     name: 'hanging wire',
     wire: 'wire',
     count: 1,
     terms: [
       ...hung.terms,
-      net(`${wraps} wraps on the stem`, stemWraps(D, wraps)),
+      net(`${wraps} wraps on the stem`, wrapped),
       ...terms,
       allowance('handling tails', 2 * tail),
     ],
     marks: [
-      { at: tail + hung.leg + across / 2, what: sits },
-      { at: tail + 2 * hung.leg + across + hung.stem, what: 'bend aside for the loop' },
+      ...(loopOf === 'short'
+        ? [{ at: tail + wrapped + ring(loop, D), what: 'bend aside for the loop' }]
+        : []),
+      { at: before + hung.leg + across / 2, what: sits },
+      ...(loopOf === 'longer'
+        ? [{ at: before + 2 * hung.leg + across + hung.stem, what: 'bend aside for the loop' }]
+        : []),
     ],
     drawn: [...hung.drawn, helix(-hung.stem / 2, -above, D, wraps, D), ...drawn],
   };
 }
 
 /** How each of them begins. */
-export const steps: readonly PlannedStep[] = [
-  { id: 'thread-drop', name: 'thread the drop to a third of the wire', minutes: 0.5 },
+export const stepsOf = (loopOf: End['loopOf']): readonly PlannedStep[] => [
+  { id: 'thread-drop', name: 'thread the drop to its mark', minutes: 0.5 },
   { id: 'cross', name: 'bring both legs together above the tip', minutes: 1 },
-  { id: 'loop', name: 'form the loop with the longer leg', minutes: 1.5 },
+  { id: 'loop', name: `form the loop with the ${loopOf} leg`, minutes: 1.5 },
   { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
 ];
 export const order: readonly OrderRule[] = [

@@ -33,6 +33,7 @@ import { straightWeave } from './techniques/straightWeave';
 import { tree } from './techniques/tree';
 import { twistedNet } from './techniques/twistedNet';
 import { twistedWire } from './techniques/twistedWire';
+import { unevenLink } from './techniques/unevenLink';
 import { wovenBail } from './techniques/wovenBail';
 import { wovenBandRing } from './techniques/wovenBandRing';
 import { wrappedBail } from './techniques/wrappedBail';
@@ -61,6 +62,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   brioletteCap,
   brioletteSwirl,
   plainLoopLink,
+  unevenLink,
   wrappedLoopLink,
   headPin,
   eyePin,

@@ -1,3 +1,4 @@
+import type { Judgement } from '../judgement/judgement';
 import type { Path } from '../geometry/path';
 import { FoldedLine, type Outline } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
@@ -77,6 +78,8 @@ export interface Plan {
   };
   /** Beads and findings, by name. */
   readonly parts: readonly { readonly name: string; readonly count: number }[];
+  /** What the trade would say of these measures; see {@link ../judgement/judgement}. */
+  readonly advice?: readonly Judgement[];
   /** What a maker wants to know besides: how many fit, how it compares with a rule of thumb. */
   readonly notes: readonly string[];
 }

@@ -52,8 +52,8 @@ export const DEMO_STONES: readonly (readonly [
   hole: number,
   dollars: number,
 ])[] = [
-  ['prehnite', 'teardrop', 18, 13, 5.5, 3, 'none', 0, 9.5],
-  ['prehnite', 'teardrop', 32, 19, 6.8, 3.4, 'none', 0, 18],
+  ['prehnite', 'teardrop', 21, 15, 5.5, 3, 'none', 0, 9.5],
+  ['prehnite', 'teardrop', 34, 21, 6.8, 3.4, 'none', 0, 18],
   ['prehnite', 'oval', 18, 13, 6, 3.1, 'none', 0, 8.8],
   ['carnelian', 'oval', 25, 18, 6.4, 3.3, 'none', 0, 11],
   ['carnelian', 'round', 20, 20, 6, 3, 'none', 0, 9.2],

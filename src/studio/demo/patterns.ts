@@ -247,7 +247,7 @@ export const DEMO_PATTERNS: readonly DemoPattern[] = [
       cut('accent', 'sterling 21 square half hard', 1, 150, ['tails', 50]),
     ],
     parts: [
-      ['unakite crescent 40 × 14 mm', 1, 11],
+      ['unakite crescent 38 × 16 mm', 1, 11],
       ['chain, 45 cm with clasp', 1, 9.8],
     ],
     steps: [

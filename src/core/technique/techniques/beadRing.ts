@@ -29,6 +29,8 @@ export const beadRing = technique({
     const shank = winding(frameRow(thin, bands), thin, wraps);
     const round = ring(begun.diameter, D);
     const radius = (begun.diameter + D) / 2;
+    const turns = coil(bead, D, swirls, D);
+    const middle = tail + shank.length + (bands * round + turns + bead) / 2;
     return {
       cuts: [
         {
@@ -38,15 +40,15 @@ export const beadRing = technique({
           terms: [
             net(`${bands} bands at the starting size`, bands * round),
             net('through the bead', bead),
-            net(`${swirls} turns round the bead`, coil(bead, D, swirls, D)),
+            net(`${swirls} turns round the bead`, turns),
             net(`${wraps} wraps on each side of the shank`, 2 * shank.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [
-            {
-              at: tail + shank.length + (bands * round) / 2,
-              what: 'middle: the back of the hand',
-            },
+            // Begun at the bead: both ends go round the finger from there.
+            { at: middle - bead / 2, what: 'kink: the bead begins' },
+            { at: middle, what: 'middle: the bead sits here' },
+            { at: middle + bead / 2, what: 'kink: the bead ends' },
           ],
           drawn: [
             ...Array.from({ length: bands }, (_, index) =>

@@ -1,7 +1,7 @@
 import { integrate } from '../../geometry/integrate';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { drop, hangingCut, order, steps } from '../hangingDrop';
+import { drop, hangingCut, order, stepsOf } from '../hangingDrop';
 import { length } from '../parameter';
 import { net, said, technique } from '../technique';
 
@@ -42,12 +42,13 @@ export const brioletteCap = technique({
       cuts: [
         hangingCut(told, {
           sits: 'the drop sits here',
+          loopOf: 'short',
           terms: [net(`${turns.toFixed(1)} turns of the cap`, coiled.length)],
           drawn: [coiled.path],
         }),
       ],
       steps: [
-        ...steps,
+        ...stepsOf('short'),
         { id: 'wrap', name: 'wrap the stem', minutes: 1.5 },
         {
           id: 'cap',

@@ -1,4 +1,4 @@
-import { drop, hangingCut, order, steps } from '../hangingDrop';
+import { drop, hangingCut, order, stepsOf } from '../hangingDrop';
 import { said, technique } from '../technique';
 
 /** A briolette on a plain wrapped loop. */
@@ -9,9 +9,9 @@ export const brioletteLoop = technique({
   source: 'legs by Pythagoras, loop π(a + D), wraps n √[(2πD)² + D²]: plane geometry',
   parameters: drop,
   plan: (told) => ({
-    cuts: [hangingCut(told, { sits: 'the drop sits here, not in the middle' })],
+    cuts: [hangingCut(told, { sits: 'the drop sits here, not in the middle', loopOf: 'longer' })],
     steps: [
-      ...steps,
+      ...stepsOf('longer'),
       {
         id: 'wrap',
         name: 'wrap it shut with the shorter leg, trim and tuck',

@@ -1,6 +1,6 @@
 import { refuse } from '../../result';
 import { flatSpiral, spiralEnd } from '../formulas';
-import { drop, hangingCut, order, steps } from '../hangingDrop';
+import { drop, hangingCut, order, stepsOf } from '../hangingDrop';
 import { length, roundWire, wire } from '../parameter';
 import { moved, spiral } from '../shapes';
 import { net, said, technique } from '../technique';
@@ -27,12 +27,13 @@ export const brioletteSwirl = technique({
       cuts: [
         hangingCut(told, {
           sits: 'the drop sits here, at the short end',
+          loopOf: 'short',
           terms: [net('swirl in front', rolled)],
           drawn: [moved(spiral(0, 0, from, to, D + open), 0, 0, 2 * D)],
         }),
       ],
       steps: [
-        ...steps,
+        ...stepsOf('short'),
         { id: 'wrap', name: 'wrap the stem', minutes: 1.5 },
         { id: 'swirl', name: 'roll the swirl and lay it over the tip', minutes: 4, cautions: ['cut ends'] },
       ],

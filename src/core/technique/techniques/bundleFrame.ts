@@ -15,7 +15,7 @@ export const bundleFrame = technique({
     stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
     wire: wire('Frame wire', roundWire(0.812), 'frame'),
     wires: count('Frame wires', 3, 1, 12),
-    binding: wire('Binding wire', roundWire(0.321), 'weaving'),
+    binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
     bound: length('Bound along the frame and the bail, together', 40, 0, 500),
     bail: length('Bail from the ends, to each side', 12, 0, 80),
     holds: count('Places held in front', 4, 1, 16),

@@ -34,6 +34,7 @@ export const coilBezelRing = technique({
     const radius = (start.begun.diameter + D) / 2;
     const top = -radius - D;
     const bezelRadius = (stone + over + D) / 2;
+    const middle = tail + side.length + (bezel + bands * shank + ties * tie.length) / 2;
     return {
       cuts: [
         {
@@ -48,8 +49,10 @@ export const coilBezelRing = technique({
             allowance('handling tails', 2 * tail),
           ],
           marks: [
-            { at: tail + ties * tie.length, what: 'the bezel begins' },
-            { at: tail + ties * tie.length + bezel, what: 'the bezel ends, the bands begin' },
+            // Begun at its centre: both ends leave the bezel and go round the finger.
+            { at: middle - bezel / 2, what: 'the bezel ends, bands begin' },
+            { at: middle, what: 'centre: begin the bezel here' },
+            { at: middle + bezel / 2, what: 'the bezel ends, bands begin' },
           ],
           drawn: [
             // Seen from the side of the finger: the bezel’s axis points up.

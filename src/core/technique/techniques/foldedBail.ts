@@ -14,7 +14,7 @@ export const foldedBail = technique({
     wires: count('Wires side by side', 3, 1, 10),
     inside: length('Inside, for the chain', 5, 1, 30),
     leg: length('Leg from the neck to the bend', 6, 0, 40),
-    binding: wire('Binding wire', roundWire(0.321), 'weaving'),
+    binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
     wraps: count('Wraps at the neck', 8, 1, 60),
     tail: length('Tail at each end', 20, 0, 100),
     bindingTail: length('Tail at each end of the binding wire', 40, 0, 200),

@@ -1,8 +1,35 @@
+import { advice, type Judgement } from '../../judgement/judgement';
 import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { helix } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 import { bendOf } from '../winding';
+
+/** Rings that a hand closes: the inside is at least 2.5 and at most 8 times the wire (common practice). */
+const ASPECT = { least: 2.5, most: 8 } as const;
+
+function judgeAspect(aspect: number): Judgement[] {
+  const said = `Their aspect ratio is ${aspect.toFixed(1)}.`;
+  if (aspect < ASPECT.least)
+    return [
+      advice(
+        'inside',
+        said,
+        'So small a ring can hardly be turned shut, and nothing moves in it.',
+        'Take a wider inside or a thinner wire: 2.5 at least (common practice).',
+      ),
+    ];
+  if (aspect > ASPECT.most)
+    return [
+      advice(
+        'inside',
+        said,
+        'So wide a ring of so thin a wire pulls open.',
+        'Take a thicker wire, or two rings: 8 at most (common practice).',
+      ),
+    ];
+  return [];
+}
 
 /** Rings cut from a coil wound on a mandrel. */
 export const jumpRings = technique({
@@ -44,6 +71,7 @@ export const jumpRings = technique({
         { id: 'wind', name: 'wind the coil on its mandrel', minutes: 1 + rings * 0.05 },
         { id: 'cut', name: 'cut the rings', minutes: rings * 0.25, cautions: ['cut ends'] },
       ],
+      advice: judgeAspect(inside / height),
       notes: [
         `Their aspect ratio is ${(inside / height).toFixed(1)}.`,
         `On a mandrel of ${said(inside)} they spring open to ${said(inside * 1.01)} to ${said(inside * 1.03)} inside.`,

@@ -36,6 +36,7 @@ export const loopedBezel = technique({
     const lashed = winding(frameRow(bezel, 2), lashing, wraps);
     // One lash at every loop and one at each end, where the two wires meet.
     const lashes = 2 * loops + 2;
+    const between = (2 * side) / lashes;
     const step = side / loops;
     const circles = Array.from({ length: loops }, (_, index) => {
       const { point, direction } = placeAt(line, step * (index + 0.5));
@@ -70,12 +71,16 @@ export const loopedBezel = technique({
           count: 1,
           terms: [
             net(`${lashes} lashes of ${wraps} wraps`, lashes * lashed.length),
+            net('from lash to lash', (lashes - 1) * between),
             allowance('tails', 2 * lashingTail),
           ],
           marks: [{ at: lashingTail, what: 'begin to lash' }],
-          drawn: Array.from({ length: lashes }, (_, index) =>
-            setAt(moved(lashed.path, -lashed.along / 2, 0), placeAt(line, (2 * side * index) / lashes)),
-          ),
+          drawn: [
+            ...Array.from({ length: lashes }, (_, index) =>
+              setAt(moved(lashed.path, -lashed.along / 2, 0), placeAt(line, between * index)),
+            ),
+            partRound(line, 0, between * (lashes - 1), D),
+          ],
         },
       ],
       steps: [

@@ -16,7 +16,7 @@ export const twistedNet = technique({
   source:
     'strands between crossings are helices of half a mesh, √(a² + h²); a twist is √[(πd)² + lay²] a turn',
   parameters: {
-    wire: wire('Net wire', roundWire(0.644), 'frame'),
+    wire: wire('Net wire', roundWire(0.644), 'net'),
     wires: count('Wires', 3, 2, 8, 'Each is folded, so three wires are six strands'),
     across: length('Point across', 12, 4, 60),
     long: length('Length that is covered', 35, 8, 150),

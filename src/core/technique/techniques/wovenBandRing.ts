@@ -26,7 +26,7 @@ export const wovenBandRing = technique({
     base: wire('Frame wire', roundWire(0.812), 'frame'),
     weaving: wire('Weaving wire', roundWire(0.321), 'weaving'),
     inside: insideWanted,
-    prong: length('Prong at each end', 9, 0, 30),
+    prong: length('Prong at each end', 9, 2, 30),
     tail: length('Tail at each end of a frame wire', 15, 0, 100),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },

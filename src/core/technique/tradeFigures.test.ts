@@ -1,0 +1,169 @@
+import { judgePlan } from '../judgement/judgePlan';
+import { withTechnique, withUse } from '../pattern/changes';
+import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
+import { expectOk } from '../result';
+import { mm } from '../units/length';
+import type { Profile } from '../wire/profile';
+import { initialValues, roundWire } from './parameter';
+import { readTexts, textsOf } from './readTexts';
+import { techniqueOf, type AnyTechnique } from './registry';
+import { cutOf, type Plan } from './technique';
+import { plainSpec } from './totals';
+
+/** Where marks stand, what suits what, and what is nonsense: worked by hand, apart from the code. */
+
+type Values = Record<string, unknown>;
+const named = (id: string): AnyTechnique => {
+  const technique = techniqueOf(id);
+  if (!technique) throw new Error(`${id} is no technique`);
+  return technique;
+};
+const valuesOf = (id: string, values: Values) => ({ ...initialValues(named(id).parameters), ...values });
+const planOf = (id: string, values: Values = {}): Plan =>
+  expectOk(named(id).plan(valuesOf(id, values) as never));
+const onlyCut = (plan: Plan) => {
+  const [cut] = plan.cuts;
+  if (!cut) throw new Error('it has one cut');
+  return cut;
+};
+const markAt = (plan: Plan, what: RegExp): number => {
+  const mark = onlyCut(plan).marks.find((each) => what.test(each.what));
+  if (!mark) throw new Error(`no mark ${String(what)}`);
+  return mark.at;
+};
+const judged = (id: string, values: Values) =>
+  judgePlan(named(id), valuesOf(id, values), planOf(id, values), {}).map(
+    ({ said, mend }) => `${said} ${mend}`,
+  );
+
+describe('marks stand where the work begins', () => {
+  it.each([
+    ['bead-ring', /the bead sits here/],
+    ['coil-bezel-ring', /begin the bezel here/],
+  ])('%s: at the exact middle of its wire (common practice)', (id, what) => {
+    const plan = planOf(id);
+    expect(markAt(plan, what)).toBeCloseTo(cutOf(onlyCut(plan)) / 2, 6);
+  });
+
+  it('a bead ring is kinked on both sides of its bead', () => {
+    const plan = planOf('bead-ring', { bead: 7 });
+    expect(markAt(plan, /bead ends/) - markAt(plan, /bead begins/)).toBeCloseTo(7, 6);
+  });
+
+  it.each([
+    ['briolette-loop', 'longer', 1],
+    ['briolette-cap', 'short', -1],
+    ['briolette-swirl', 'short', -1],
+  ])('%s: its marks and its steps agree that the %s leg makes the loop', (id, leg, side) => {
+    const plan = planOf(id);
+    expect(plan.steps.map(({ name }) => name)).toContain(`form the loop with the ${leg} leg`);
+    expect(Math.sign(markAt(plan, /for the loop/) - markAt(plan, /drop sits/))).toBe(side);
+  });
+});
+
+describe('a wire that lashes several places travels between them', () => {
+  it('round a round stone of 30 mm: 8 lashes are 7 ways of an eighth of the way round', () => {
+    const stone = { outline: 'round', length: 30, width: 30, depth: 7, edge: 3 };
+    const plan = planOf('looped-bezel', { stone, wire: roundWire(1.2), apart: 15 });
+    const lashing = plan.cuts.find(({ name }) => name === 'lashing wire');
+    // Half of the way round at 31.2 mm is 49 mm: three loops a side, 8 lashes.
+    const travel = lashing?.terms.find(({ name }) => name === 'from lash to lash')?.length;
+    expect(travel).toBeCloseTo((7 / 8) * Math.PI * 31.2, 3);
+  });
+});
+
+describe('a link with two sizes of loop', () => {
+  const values = { wire: roundWire(0.8), small: 2, large: 5, between: 4, trim: 1 };
+
+  it('takes π(a + D) for each and what lies between', () => {
+    // π · 2.8 + 4 + π · 5.8 = 8.796 + 4 + 18.221, and a millimetre of trim at each end.
+    expect(cutOf(onlyCut(planOf('uneven-link', values)))).toBeCloseTo(33.018, 2);
+    expect(cutOf(onlyCut(planOf('uneven-link', { ...values, stand: 'in one plane' })))).toBeCloseTo(
+      33.018,
+      2,
+    );
+  });
+
+  it('its loops stand across each other or in one plane', () => {
+    const depth = (stand: string) =>
+      Math.max(
+        ...onlyCut(planOf('uneven-link', { ...values, stand }))
+          .drawn.flat()
+          .map(({ z }) => Math.abs(z)),
+      );
+    expect(depth('across each other')).toBeCloseTo(1.4, 2);
+    expect(depth('in one plane')).toBe(0);
+  });
+});
+
+describe('what suits what', () => {
+  const halfRound = { profile: 'half-round', width: 0.812, height: 0.406 };
+
+  it('half-round is right for binding a bundle, and not for weaving (common practice)', () => {
+    expect(judged('bundle-frame', { binding: halfRound }).join()).not.toMatch(/half-round wire is unusual/);
+    expect(judged('straight-weave', { weaving: halfRound }).join()).toMatch(/half-round wire is unusual/);
+  });
+
+  it('a net is twisted of thinner wire than a frame is made of (common practice)', () => {
+    expect(judged('twisted-net', { wire: roundWire(0.405) }).join()).not.toMatch(/thin for/);
+    expect(judged('twisted-net', { wire: roundWire(1.02) }).join()).toMatch(/thick for a twisted net/);
+  });
+
+  it('square wire passes a hole by its diagonal', () => {
+    const square = { profile: 'square', width: 0.8, height: 0.8 };
+    // 1.25 × 0.8 is 1 mm, and it wants 0.05 mm of room.
+    const through = (drilled: number, wire: unknown) => judged('plain-loop-link', { wire, drilled }).join();
+    expect(through(1, roundWire(0.8))).not.toMatch(/does not pass/);
+    expect(through(1, square)).toMatch(/Wire of 1 mm does not pass a hole of 1 mm/);
+    expect(through(1.06, square)).not.toMatch(/does not pass/);
+  });
+
+  it('jump rings are judged by their aspect ratio (common practice)', () => {
+    const aspect = (inside: number) => judged('jump-rings', { wire: roundWire(1), inside }).join();
+    expect(aspect(2)).toMatch(/aspect ratio is 2.0.*2.5 at least/);
+    expect(aspect(4)).not.toMatch(/aspect/);
+    expect(aspect(12)).toMatch(/aspect ratio is 12.0.*8 at most/);
+  });
+
+  it('a ring without prongs holds no stone: none is refused', () => {
+    const { parameters } = named('woven-band-ring');
+    const texts = textsOf(parameters, initialValues(parameters), 'mm');
+    const read = readTexts(parameters, { ...texts, prong: '0 mm' }, 'mm');
+    expect(read).toMatchObject({
+      ok: false,
+      error: { prong: expect.stringMatching(/2 mm to 30 mm/) as string },
+    });
+  });
+});
+
+describe('in a pattern', () => {
+  it.each<[Profile, number]>([
+    ['twisted pair', 1.6],
+    ['twisted square', 0.8 * Math.SQRT2],
+  ])('%s is worked as thick as it is twisted', (profile, thick) => {
+    const specs: Specs = {
+      twisted: {
+        ...plainSpec(roundWire(0.8), 'copper'),
+        profile,
+        width: mm(0.8),
+        height: mm(0.8),
+        twist: 200,
+      },
+    };
+    const composition = withUse(withTechnique(EMPTY_COMPOSITION, named('free-cut')), 'a', {
+      wires: { wire: 'twisted' },
+    });
+    expect(resolve(composition, specs).cuts[0]?.size.width).toBeCloseTo(thick, 3);
+  });
+
+  it('what a technique has learned to ask since a pattern was kept is as it is proposed', () => {
+    const composition = withTechnique(EMPTY_COMPOSITION, named('uneven-link'));
+    const before = withUse(composition, 'a', {
+      texts: Object.fromEntries(
+        Object.entries(composition.uses[0]?.texts ?? {}).filter(([field]) => field !== 'between'),
+      ),
+    });
+    expect(resolve(before, {}).uses[0]?.wrong).toEqual({});
+    expect(resolve(before, {}).cuts[0]?.terms).toEqual(resolve(composition, {}).cuts[0]?.terms);
+  });
+});
