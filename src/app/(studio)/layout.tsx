@@ -3,7 +3,7 @@ import { CurrencyProvider } from '@/ui/money';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
 import { DEVICES } from '@/devices/devices';
-import { DevicesProvider } from '@/ui/devices';
+import { DevicesProvider } from '@/app/lib/devices';
 import { readDevices } from '@/studio/settings/devices';
 import { doubtClock } from '@/studio/books/clock';
 import { ClockBanner } from './ClockBanner';

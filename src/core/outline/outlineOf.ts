@@ -4,6 +4,7 @@ import type { Vec } from '../geometry/vector';
 import type { Outline } from './outline';
 import { crescent } from './shapes/crescent';
 import { oval } from './shapes/ellipse';
+import { refuseCrossing } from './trace';
 import { byStrip, pebble, stripRange, traced } from './shapes/freeform';
 import { heart, lobeRadius } from './shapes/heart';
 import { marquise } from './shapes/marquise';
@@ -73,7 +74,7 @@ export function outlineOf(measures: OutlineMeasures): Result<Outline> {
 function freeform({ length, width, points, strip }: OutlineMeasures): Result<Outline> {
   if (points) {
     return points.length >= 3
-      ? ok(traced(points))
+      ? (refuseCrossing(points) ?? ok(traced(points)))
       : refuse(
           `An outline is traced with three points or more; there ${points.length === 1 ? 'is' : 'are'} ${points.length}.`,
         );

@@ -1,4 +1,5 @@
 import { ok, refuse, type Result } from '../result';
+import { selfCrossing } from '../geometry/selfCrossing';
 import { distance, type Vec } from '../geometry/vector';
 
 /** A stone traced over a photograph: its points in mm about the middle of its measures, and those measures. */
@@ -30,6 +31,8 @@ export function traceOutline(points: readonly Vec[], scale: PhotoScale): Result<
   const { least, most } = TRACE_POINTS;
   if (points.length < least || points.length > most)
     return refuse(`${points.length} points were set; ${least} to ${most} make an outline.`);
+  const folded = refuseCrossing(points);
+  if (folded) return folded;
   const perUnit = scale.length / apart;
   const xs = points.map(({ x }) => x * perUnit);
   const ys = points.map(({ y }) => y * perUnit);
@@ -64,4 +67,15 @@ export function parsePoints(text: string): Result<Vec[]> {
   if (points.length < least || points.length > most)
     return refuse(`There are ${points.length} points; ${least} to ${most} make an outline.`);
   return ok(points.map(({ x, y }) => ({ x, y })));
+}
+
+/** A sentence for a line that crosses itself: no stone has such an edge. */
+export function refuseCrossing(points: readonly Vec[]): Result<never> | undefined {
+  const crossing = selfCrossing(points);
+  return (
+    crossing &&
+    refuse(
+      `The trace crosses itself after points ${crossing[0] + 1} and ${crossing[1] + 1}; go round the stone once.`,
+    )
+  );
 }

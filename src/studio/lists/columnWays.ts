@@ -1,6 +1,5 @@
 import { isDay } from '@/core/calendar/day';
 import { questionId, type Answers } from './questions';
-import type { TableRow } from './table';
 
 /** How days of a column are written. */
 export type DayOrder = 'day first' | 'month first';
@@ -47,7 +46,7 @@ function orderIn(cells: readonly string[]): DayOrder | undefined {
 /** Works out how the columns of a table are to be read. @param sure columns whose titles are the list's own */
 export function columnWays(
   header: readonly string[],
-  rows: readonly TableRow[],
+  rows: readonly { readonly cells: readonly string[] }[],
   mapping: Readonly<Record<string, number>>,
   answers: Answers,
 ): ColumnWays {

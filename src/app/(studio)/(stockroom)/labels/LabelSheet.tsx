@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { useDevice } from '@/ui/devices';
+import { useDevice } from '@/app/lib/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
 import type { Label } from '@/studio/labels/labels';
 import type { PlaceView } from '@/studio/stock/places';

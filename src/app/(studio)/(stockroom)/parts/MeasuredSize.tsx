@@ -7,7 +7,7 @@ import { type WireSpec } from '@/core/wire/spec';
 import { suggestSpecs } from '@/core/wire/suggestSpec';
 import type { WireSpecInput } from '@/studio/wire/receiveWire.input';
 import { specValues } from '@/studio/wire/specValues';
-import { useDevice } from '@/ui/devices';
+import { useDevice } from '@/app/lib/devices';
 import { WireChip } from '@/ui/WireChip';
 import { CalliperPanel } from './CalliperPanel';
 

@@ -118,7 +118,10 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
               is, and it is read again.
             </p>
           )}
-          <Fold title="Which column is which" open={view.good === 0 && (view.questions.length === 0 || missing.length > 0)}>
+          <Fold
+            title="Which column is which"
+            open={view.good === 0 && (view.questions.length === 0 || missing.length > 0)}
+          >
             <MappingForm
               view={view}
               columns={columns}

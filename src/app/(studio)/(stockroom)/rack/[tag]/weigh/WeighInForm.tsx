@@ -11,7 +11,7 @@ import type { WireSpec } from '@/core/wire/spec';
 import type { SpoolTypeView } from '@/studio/stock/places';
 import { WeighInInput } from '@/studio/wire/weighIn.input';
 import { MassField, TextField } from '@/ui/form/fields';
-import { useDevice } from '@/ui/devices';
+import { useDevice } from '@/app/lib/devices';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { useStudioForm } from '@/ui/form/useStudioForm';
