@@ -13,6 +13,7 @@ import { parts } from './0011-parts';
 import { lists } from './0012-lists';
 import { labour } from './0013-labour';
 import { devices } from './0014-devices';
+import { costs } from './0015-costs';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -30,4 +31,5 @@ export const MIGRATIONS: readonly Migration[] = [
   lists,
   labour,
   devices,
+  costs,
 ];

@@ -7,6 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
+import type { CostIs } from '@/core/stock/costIs';
 import type { MovementKind } from '@/core/stock/movement';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
@@ -100,6 +101,8 @@ export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot
   declare paidCurrency: string;
   /** What stands on the invoice. */
   declare note: string;
+  /** Whether the price was paid, is an estimate for old stock, or is nothing, for a gift. */
+  declare costIs: CreationOptional<CostIs>;
   declare createdAt: Date;
 }
 
@@ -272,6 +275,7 @@ export function initStockModels(sequelize: Sequelize): void {
       paid: whole(),
       paidCurrency: text(),
       note: text(),
+      costIs: { ...text(), defaultValue: 'paid' },
       createdAt: moment(),
     },
     { sequelize, tableName: 'lots' },

@@ -6,6 +6,7 @@ import {
   openStudio,
   problemOf,
   receive,
+  SPOOL,
   simplePattern,
 } from '../../../tests/support/studio';
 import { showLedger } from '../ledger/ledgerPage';
@@ -13,7 +14,9 @@ import { reverseMovement } from '../ledger/reverse';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
 import { showPiece, showShelf } from '../shelf/shelf';
+import { showPricing } from '../prices/replacement';
 import { takeOut } from '../stock/takeOut';
+import { receiveWire } from '../wire/receiveWire';
 import { showRack, showStockPiece } from '../wire/rack';
 import { countOutSet } from './countOutSet';
 import { showDrawer, showDrawerPiece } from './drawers';
@@ -83,6 +86,32 @@ describe('drawers', () => {
     expect([await tags('free'), await tags('used')]).toEqual([[], [second]]);
     expect(problemOf(await receiveStone(session, newKey(), { ...STONE, edge: '9 mm' })).message).toMatch(
       /more than the stone’s depth/,
+    );
+  });
+
+  it('take old stock at an estimate, and gifts at nothing, and say which they are', async () => {
+    const session = await openStudio();
+    const gift = done(
+      await receiveFindings(session, newKey(), { ...FINDING, costIs: 'free', price: '' }),
+    ).number;
+    expect(await showDrawerPiece(session, 'finding', gift)).toMatchObject({
+      cost: 0,
+      lot: { costIs: 'free', price: 0 },
+    });
+    const old = { ...FINDING, size: '6 mm', costIs: 'estimated', price: '5.00 USD' };
+    const { number } = done(await receiveFindings(session, newKey(), old));
+    expect(await showDrawerPiece(session, 'finding', number)).toMatchObject({
+      cost: 500_000,
+      lot: { costIs: 'estimated' },
+    });
+    // A gift is no price to go by: what was paid before stands, and nothing where nothing was.
+    const wire = await receive(session, { length: '1 m', price: '10.00 USD' });
+    done(await receiveWire(session, newKey(), { ...SPOOL, length: '1 m', costIs: 'free', price: '' }));
+    const articleId = (await showStockPiece(session, wire))?.spec.id ?? '';
+    expect((await showPricing(session, articleId))?.now).toEqual({ price: 1_000_000, quantity: 1_000_000 });
+    const nothing = { ...FINDING, price: '0.00 USD' };
+    expect(problemOf(await receiveFindings(session, newKey(), nothing)).fields?.['price']).toMatch(
+      /say that it was free/,
     );
   });
 

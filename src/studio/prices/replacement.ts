@@ -39,7 +39,7 @@ export async function replacementPrices(
     `SELECT a.article_id AS "articleId", a.price_by AS "priceBy", a.premium, a.fabrication_per_metre AS "fabricationPerMetre",
             l.price AS paid, l.quantity AS "paidFor", t.price AS typed, t.quantity AS "typedFor"
        FROM articles a
-       LEFT JOIN LATERAL (SELECT price, quantity FROM lots WHERE studio_id = $1 AND article_id = a.article_id
+       LEFT JOIN LATERAL (SELECT price, quantity FROM lots WHERE studio_id = $1 AND article_id = a.article_id AND cost_is <> 'free'
                            ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
        LEFT JOIN LATERAL (SELECT price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = a.article_id
                            ORDER BY typed_at DESC, typed_price_id DESC LIMIT 1) AS t ON true
@@ -105,7 +105,7 @@ export function showPricing(session: StudioSession, articleId: string): Promise<
       price: MinorUnits;
       quantity: number;
     }>(
-      `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $1 AND article_id = $2
+      `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $1 AND article_id = $2 AND cost_is <> 'free'
        UNION ALL SELECT typed_at::date::text, 'typed', price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = $2
        ORDER BY day LIMIT 400`,
       [session.studioId, articleId],

@@ -1,3 +1,4 @@
+import type { CostIs } from '@/core/stock/costIs';
 import type { MovementKind } from '@/core/stock/movement';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
@@ -45,12 +46,13 @@ export interface LotView {
   readonly note: string | null;
   readonly paid: MinorUnits | null;
   readonly paidCurrency: string;
+  readonly costIs: CostIs;
 }
 
 export async function lotOf(tx: Tx, stockPieceId: string): Promise<LotView | null> {
   const lot = await tx.first<LotView>(
     `SELECT l.bought_on::text AS "boughtOn", u.name AS supplier, l.gauge_number || ' ' || l.gauge_system AS label, l.price, l.quantity,
-            l.note, l.paid, l.paid_currency AS "paidCurrency"
+            l.note, l.paid, l.paid_currency AS "paidCurrency", l.cost_is AS "costIs"
        FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
        LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
       WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,

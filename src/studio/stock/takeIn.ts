@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
-import { parseAmount, toCost } from '@/core/units/money';
+import { COST_IS } from '@/core/stock/costIs';
+import { minor, parseAmount, toCost } from '@/core/units/money';
 import type { GaugeLabel } from '@/core/wire/gauge';
 import type { Tx } from '@/data/inStudio';
 import { Lot, Supplier } from '@/data/models/stock';
@@ -32,8 +33,12 @@ export async function takeIn(
   purchase: PurchaseFields,
 ): Promise<{ readonly number: number; readonly id: string }> {
   const { currency } = await settingsIn(tx);
-  const price = readMoney('price', purchase.price, currency);
-  const paid = purchase.paid === '' ? { money: price, code: currency } : expectOk(parseAmount(purchase.paid));
+  const costIs = COST_IS.find((each) => each === purchase.costIs) ?? 'paid';
+  const price = costIs === 'free' ? minor(0) : readMoney('price', purchase.price, currency);
+  const paid =
+    purchase.paid === '' || costIs === 'free'
+      ? { money: price, code: currency }
+      : expectOk(parseAmount(purchase.paid));
   const lotId = randomUUID();
   await tx.add(Lot, [
     {
@@ -49,6 +54,7 @@ export async function takeIn(
       paid: paid.money,
       paidCurrency: paid.code,
       note: purchase.note.trim(),
+      costIs,
       createdAt: tx.session.now,
     },
   ]);

@@ -62,7 +62,7 @@ describe('receiving wire', () => {
     ['a negative length', { length: '-3 m' }, /negative/],
     ['a bare number', { length: '10' }, /no unit/],
     ['a gauge that does not exist', { gaugeNumber: '77' }, /no AWG number “77”/],
-    ['a price of nothing', { price: '0 USD' }, /more than 0/],
+    ['a price of nothing', { price: '0 USD' }, /say that it was free/],
     ['a price in another currency', { price: '5 EUR' }, /in EUR, but this studio keeps its books in USD/],
     ['a coating without a colour', { finish: 'coated' }, /which colour/],
     ['a metal nobody knows', { metal: 'unobtainium' }, /Choose a metal: copper/],

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import type { Control, FieldPath, FieldValues } from 'react-hook-form';
+import { useWatch, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { COST_IS, COST_IS_WORDS } from '@/core/stock/costIs';
 import { CURRENCIES } from '@/core/units/money';
 import type { PurchaseFields } from '@/studio/stock/purchase.input';
-import { MoneyField, TextField } from '@/ui/form/fields';
+import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
 import { useCurrency } from '@/ui/money';
 
 /** What is known of purchases before: offered while one types. */
@@ -17,6 +18,7 @@ export interface PurchaseHints {
 /** Values of a purchase nothing is said of yet. */
 export const noPurchase = (today: string): PurchaseFields => ({
   price: '',
+  costIs: 'paid',
   supplier: '',
   boughtOn: today,
   place: '',
@@ -45,12 +47,25 @@ export function PurchaseFieldset<Values extends FieldValues & PurchaseFields>({
 }) {
   const at = (name: keyof PurchaseFields) => name as FieldPath<Values>;
   const own = useCurrency();
+  const costIs = useWatch({ control, name: at('costIs') }) as string;
   const [abroad, setAbroad] = useState('');
   return (
     <fieldset className="mt-5">
       <legend className="font-display font-semibold">The purchase</legend>
       <div className="mt-2 grid gap-4 sm:grid-cols-3">
-        <MoneyField control={control} name={at('price')} label="Paid for it" />
+        <ChoiceField
+          control={control}
+          name={at('costIs')}
+          label="How it was got"
+          choices={COST_IS.map((value) => ({ value, text: COST_IS_WORDS[value] }))}
+        />
+        {costIs !== 'free' && (
+          <MoneyField
+            control={control}
+            name={at('price')}
+            label={costIs === 'estimated' ? 'Worth about' : 'Paid for it'}
+          />
+        )}
         <TextField
           control={control}
           name={at('supplier')}

@@ -1,3 +1,4 @@
+import { COST_IS_WORDS } from '@/core/stock/costIs';
 import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { listPlacesAndSpools } from '@/app/lib/hints';
@@ -77,14 +78,15 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
               </Fact>
             )}
             {lot && (
-              <Fact name="Bought">
+              <Fact name={lot.costIs === 'free' ? 'Got' : 'Bought'}>
                 <Day at={lot.boughtOn} />
                 {lot.supplier && ` from ${lot.supplier}`}
+                {lot.costIs !== 'paid' && ` · ${COST_IS_WORDS[lot.costIs]}`}
                 {lot.note && <span className="muted"> · {lot.note}</span>}
               </Fact>
             )}
             {lot?.price && (
-              <Fact name="Paid">
+              <Fact name={lot.costIs === 'estimated' ? 'Estimated' : 'Paid'}>
                 <Money of={lot.price} /> for <Amount {...measure} of={lot.quantity} />
                 {lot.paid !== null && <MoneyIn of={lot.paid} currency={lot.paidCurrency} />}
               </Fact>

@@ -1,3 +1,4 @@
+import { COST_IS_WORDS } from '@/core/stock/costIs';
 import { Link } from '@/ui/Link';
 import { listPlacesAndSpools } from '@/app/lib/hints';
 import { pageMember } from '@/app/lib/member';
@@ -80,15 +81,16 @@ export default async function StockPiecePage({ params }: { params: Params }) {
               </Fact>
             )}
             {lot && (
-              <Fact name="Bought">
+              <Fact name={lot.costIs === 'free' ? 'Got' : 'Bought'}>
                 <Day at={lot.boughtOn} />
                 {lot.supplier && ` from ${lot.supplier}`}
                 {lot.label && `, as ${lot.label.replace(/ AWG$/, ' ga')}`}
+                {lot.costIs !== 'paid' && ` · ${COST_IS_WORDS[lot.costIs]}`}
                 {lot.note && <span className="muted"> · {lot.note}</span>}
               </Fact>
             )}
             {lot?.price && paid && (
-              <Fact name="Paid">
+              <Fact name={lot.costIs === 'estimated' ? 'Estimated' : 'Paid'}>
                 <Money of={lot.price} /> for <Length of={um(lot.quantity)} short />:{' '}
                 <Cost of={cost(Math.round(paid.perMetre))} /> a metre,{' '}
                 <Cost of={cost(Math.round(paid.perFoot))} /> a foot
