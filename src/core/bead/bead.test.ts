@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { mm } from '../units/length';
 import { beadKey, describeBead, type BeadKind } from './bead';
+import { seedSize } from './seedSize';
 import { leastHole, thickestThrough } from './holeFit';
 import { countOut, trimShades } from './symmetricalSet';
 
@@ -11,6 +12,13 @@ it('says a bead, and tells two kinds apart', () => {
   expect(describeBead({ ...GARNET, min: mm(3), max: mm(6) })).toBe('garnet round, 3–6 mm graded');
   expect(beadKey(GARNET)).toBe(beadKey({ ...GARNET, material: ' Garnet ' }));
   expect(beadKey(GARNET)).not.toBe(beadKey({ ...GARNET, hole: mm(0.7) }));
+});
+
+// Common practice, from memory: 11/0 are about 2 mm, and the larger number is the smaller bead.
+it('reads the number that seed beads are sold under', () => {
+  expect(seedSize('11/0')).toBe(2100);
+  expect(Number(seedSize('15/0'))).toBeLessThan(Number(seedSize('8/0')));
+  expect(['11', '9/0', '11/1', ''].map(seedSize)).toEqual([undefined, undefined, undefined, undefined]);
 });
 
 describe('hole fit', () => {

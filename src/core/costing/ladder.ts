@@ -44,6 +44,7 @@ export function metalsLadder(
 ): Rung[] {
   const shown = mainMetal(body, specs);
   const own: Rung = { ...forecast(body, book), metal: null, shown };
+  if (most === 0) return [own];
   const known = new Set(Object.entries(specs).flatMap(([id, { metal }]) => (book.wires[id] ? [metal] : [])));
   const others = METALS.flatMap(({ id }): Rung[] => {
     if (id === shown || !known.has(id)) return [];

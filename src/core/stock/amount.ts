@@ -66,7 +66,8 @@ const VOLUME_GRAMMAR: QuantityGrammar = {
 
 /** Reads a count: "24", "2 dozen", "1 gross 6". Parts of a thing are refused. */
 export function parseCount(text: string): Result<number> {
-  const read = parseQuantity(text, COUNT_GRAMMAR, 'each');
+  // What is about so many is so many until it is counted.
+  const read = parseQuantity(text.replace(/^\s*[~≈]/, ''), COUNT_GRAMMAR, 'each');
   if (!read.ok) return read;
   return read.value % SUPPLY_PARTS === 0
     ? ok(read.value / SUPPLY_PARTS)

@@ -25,7 +25,9 @@ function readPrice(text: string, isFree: boolean): Result<unknown> {
   if (isFree) return ok(null);
   const read = parseAmount(text);
   if (!read.ok) return read;
-  return read.value.money > 0 ? read : refuse(`“${text}” is nothing; say that it was free, or what it was worth.`);
+  return read.value.money > 0
+    ? read
+    : refuse(`“${text}” is nothing; say that it was free, or what it was worth.`);
 }
 
 /** An input class with the fields of a purchase besides its own. */

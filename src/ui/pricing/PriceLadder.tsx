@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useMemo, useState } from 'react';
+import { memo, useId, useMemo, useState } from 'react';
 import { COST_LINES, costSheet, type CostSheet } from '@/core/costing/costSheet';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { Rung } from '@/core/costing/ladder';
@@ -57,13 +57,15 @@ type SchoolPricing = Parameters<typeof priceBySchools>[2];
 interface PriceLadderProps {
   readonly rungs: readonly Rung[];
   readonly rules: SaleRules;
+  /** Puts the other metals beside it, where they are not yet. */
+  readonly onCompare?: (() => void) | undefined;
 }
 
 /**
  * What a piece would cost and sell for before any wire is cut: at what was paid and at today's prices, and the same piece in the
  * studio's other metals, every price school on each.
  */
-export function PriceLadder({ rungs, rules }: PriceLadderProps) {
+export const PriceLadder = memo(function PriceLadder({ rungs, rules, onCompare }: PriceLadderProps) {
   const currency = useCurrency();
   const headingId = useId();
   const [sitting, setSitting] = useState('1');
@@ -134,7 +136,12 @@ export function PriceLadder({ rungs, rules }: PriceLadderProps) {
           <SchoolRows columns={columns} rules={rules} />
         </table>
       </div>
-      {rungs.length === 1 && (
+      {onCompare && (
+        <button type="button" className="btn no-print mt-2" onClick={onCompare}>
+          Beside other metals
+        </button>
+      )}
+      {rungs.length === 1 && !onCompare && (
         <p className="muted mt-2 text-sm">
           Other metals stand beside it once all its wires have been bought in them.
         </p>
@@ -158,7 +165,7 @@ export function PriceLadder({ rungs, rules }: PriceLadderProps) {
       </p>
     </section>
   );
-}
+});
 
 /** Lines of the cost sheet that are foreseen; scrap and spoilage are known only when they happen. */
 const FORESEEN = COST_LINES.filter((id) => id !== 'scrap' && id !== 'spoilage');

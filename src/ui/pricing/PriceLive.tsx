@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useMemo } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
 import { metalsLadder } from '@/core/costing/ladder';
@@ -37,12 +37,14 @@ const readParts = (drafts: readonly PartDraft[], currency: string): PatternPart[
   });
 
 /** What a pattern would cost and sell for as it stands, a moment behind what is typed. */
-export function PriceLive({ specs, book, rules, ...typed }: PriceLiveProps) {
+export const PriceLive = memo(function PriceLive({ specs, book, rules, ...typed }: PriceLiveProps) {
   const { system } = useLengths();
   const currency = useCurrency();
   const composition = useDeferredValue(typed.composition);
   const resolved = useDeferredValue(typed.resolved);
   const parts = useDeferredValue(typed.parts);
+  // Each other metal is the whole pattern worked out once more, so it waits until it is wanted.
+  const [isCompared, setCompared] = useState(false);
   const rungs = useMemo(() => {
     const body = {
       name: '',
@@ -53,7 +55,10 @@ export function PriceLive({ specs, book, rules, ...typed }: PriceLiveProps) {
       parts: allParts(resolved.parts, readParts(parts, currency)),
       steps: stepsOf(resolved),
     };
-    return body.cuts.length > 0 ? metalsLadder(body, specs, book, system) : [];
-  }, [composition, resolved, parts, specs, book, system, currency]);
-  return rungs.length > 0 ? <PriceLadder rungs={rungs} rules={rules} /> : null;
-}
+    return body.cuts.length > 0 ? metalsLadder(body, specs, book, system, isCompared ? undefined : 0) : [];
+  }, [composition, resolved, parts, specs, book, system, currency, isCompared]);
+  const compare = useCallback(() => setCompared(true), []);
+  return rungs.length > 0 ? (
+    <PriceLadder rungs={rungs} rules={rules} onCompare={isCompared ? undefined : compare} />
+  ) : null;
+});

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
@@ -27,10 +28,14 @@ import { useLengths } from '@/ui/lengths';
 import { useSettled } from '@/ui/useSettled';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { Link } from '@/ui/Link';
-import { PriceLive } from '@/ui/pricing/PriceLive';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
+
+/** What it costs comes a moment after the page. */
+const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
+  ssr: false,
+});
 
 /** What a technique comes to for what was typed last that could be read. */
 interface Answer {

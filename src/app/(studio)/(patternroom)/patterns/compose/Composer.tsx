@@ -25,7 +25,6 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { useLengths } from '@/ui/lengths';
-import { PriceLive } from '@/ui/pricing/PriceLive';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
@@ -50,6 +49,11 @@ export interface ComposerProps {
   readonly book: PriceBook;
   readonly rules: SaleRules;
 }
+
+/** What it costs comes a moment after the page. */
+const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
+  ssr: false,
+});
 
 /** Dragging comes a moment after the page: nothing is dragged before something is added. */
 const StepOrder = dynamic(() => import('./StepOrder').then((loaded) => loaded.StepOrder), { ssr: false });

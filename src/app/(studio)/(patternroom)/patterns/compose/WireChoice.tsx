@@ -1,5 +1,6 @@
 'use client';
 
+import { memo, useState } from 'react';
 import type { WireParameter, WireSize } from '@/core/technique/parameter';
 import { UM_PER_MM } from '@/core/units/length';
 import { describeSpec, describeSize } from '@/core/wire/spec';
@@ -14,6 +15,9 @@ const unlike = ({ profile, width }: WireSize, spec: KnownSpec): number =>
 /** What is near enough to be offered first. */
 const NEAR = 0.13;
 
+/** What asks for all of them. */
+const ALL = 'all';
+
 /** The studio’s wire that a wire of a technique is cut from. */
 export function WireChoice({
   parameter,
@@ -26,14 +30,10 @@ export function WireChoice({
   specId: string | undefined;
   onChoose: (specId: string) => void;
 }) {
-  const own = specs.filter(({ id }) => !isTradeWire(id));
-  const near = own.filter((spec) => unlike(parameter.initial, spec) < NEAR);
-  const groups: readonly (readonly [string, readonly KnownSpec[]])[] = [
-    ['Of the proposed size', near],
-    ['Others', own.filter((spec) => !near.includes(spec))],
-    ['To be bought', specs.filter((spec) => !own.includes(spec))],
-  ];
+  // Hundreds of wires are sold; they are listed once they are wanted.
+  const [all, setAll] = useState(false);
   const chosen = specs.find(({ id }) => id === specId);
+  const isFar = chosen !== undefined && isTradeWire(chosen.id) && unlike(parameter.initial, chosen) >= NEAR;
   return (
     <Field
       label={parameter.label}
@@ -48,23 +48,48 @@ export function WireChoice({
           {...ties}
           className="select w-full text-base"
           value={specId ?? ''}
-          onChange={(event) => onChoose(event.target.value)}
+          onChange={({ target: { value } }) => (value === ALL ? setAll(true) : onChoose(value))}
         >
           <option value="">Choose a wire…</option>
-          {groups.map(
-            ([label, wires]) =>
-              wires.length > 0 && (
-                <optgroup key={label} label={label}>
-                  {wires.map((spec) => (
-                    <option key={spec.id} value={spec.id}>
-                      {describeSpec(spec)}
-                    </option>
-                  ))}
-                </optgroup>
-              ),
-          )}
+          <WireOptions proposed={parameter.initial} specs={specs} isAll={all || isFar} />
+          {!all && <option value={ALL}>Every wire that is sold …</option>}
         </select>
       )}
     </Field>
   );
 }
+
+/** The wires to choose from; there are hundreds, and they stay while one types elsewhere. */
+const WireOptions = memo(function WireOptions({
+  proposed,
+  specs,
+  isAll,
+}: {
+  proposed: WireSize;
+  specs: readonly KnownSpec[];
+  /** Whether wires that are far from the proposed size are listed too. */
+  isAll: boolean;
+}) {
+  const own = specs.filter(({ id }) => !isTradeWire(id));
+  const near = own.filter((spec) => unlike(proposed, spec) < NEAR);
+  const groups: readonly (readonly [string, readonly KnownSpec[]])[] = [
+    ['Of the proposed size', near],
+    ['Others', own.filter((spec) => !near.includes(spec))],
+    [
+      'To be bought',
+      specs.filter((spec) => isTradeWire(spec.id) && (isAll || unlike(proposed, spec) < NEAR)),
+    ],
+  ];
+  return groups.map(
+    ([label, wires]) =>
+      wires.length > 0 && (
+        <optgroup key={label} label={label}>
+          {wires.map((spec) => (
+            <option key={spec.id} value={spec.id}>
+              {describeSpec(spec)}
+            </option>
+          ))}
+        </optgroup>
+      ),
+  );
+});

@@ -1,13 +1,14 @@
 'use client';
 
-import type { ReactNode } from 'react';
-import { useWatch, type Control, type DefaultValues, type FieldValues } from 'react-hook-form';
+import { useEffect, type ReactNode } from 'react';
+import { useController, useWatch, type Control, type DefaultValues, type FieldValues } from 'react-hook-form';
 import { BEAD_SHAPES } from '@/core/bead/bead';
+import { seedSize } from '@/core/bead/seedSize';
 import { FINDINGS } from '@/core/stock/finding';
 import { SUPPLY_UNITS } from '@/core/stock/amount';
 import { HOLE_AXES, OUTLINES, type HoleAxis, type OutlineKind, type StoneMeasures } from '@/core/stone/stone';
 import { tag, TAG_PATHS } from '@/core/tag';
-import { parseLength } from '@/core/units/length';
+import { parseLength, UM_PER_MM } from '@/core/units/length';
 import type { DrawerWare } from '@/studio/drawers/drawers';
 import {
   ReceiveBeadsInput,
@@ -65,6 +66,43 @@ function Receiving<Values extends FieldValues & PurchaseFields>({
   );
 }
 
+/** A seed bead’s number becomes its size, to be seen in the field. */
+function SeedNumber({ control }: { control: Control<ReceiveBeadsInput> }) {
+  const { field } = useController({ control, name: 'size' });
+  const size = seedSize(field.value);
+  const { onChange } = field;
+  useEffect(() => {
+    if (size !== undefined) onChange(`${size / UM_PER_MM} mm`);
+  }, [onChange, size]);
+  return null;
+}
+
+/** “25x18x6” typed as the length becomes length, width and depth, each in its own field. */
+function SizesTogether({ control }: { control: Control<ReceiveStoneInput> }) {
+  const { value, onChange: setLength } = useController({ control, name: 'length' }).field;
+  const { onChange: setWidth } = useController({ control, name: 'width' }).field;
+  const { onChange: setDepth } = useController({ control, name: 'depth' }).field;
+  useEffect(() => {
+    const [length, width, depth] = sizesIn(value) ?? [];
+    if (length === undefined) return;
+    setLength(`${length} mm`);
+    setWidth(`${width ?? ''} mm`);
+    setDepth(`${depth ?? ''} mm`);
+  }, [value, setLength, setWidth, setDepth]);
+  return null;
+}
+
+/** Length, width and depth of “25x18x6”, once the last of them is typed. */
+function sizesIn(text: string): string[] | undefined {
+  const parts = text
+    .toLowerCase()
+    .replaceAll('mm', '')
+    .replaceAll('×', 'x')
+    .split('x')
+    .map((part) => part.trim());
+  return parts.length === 3 && parts.every((part) => /^\d+(?:[.,]\d+)?$/.test(part)) ? parts : undefined;
+}
+
 interface FormProps {
   readonly hints: PurchaseHints;
 }
@@ -91,7 +129,14 @@ export function ReceiveBeads({ hints }: FormProps) {
         <>
           <TextField control={control} name="material" label="Material" placeholder="garnet" />
           <ChoiceField control={control} name="shape" label="Shape" choices={same(BEAD_SHAPES)} />
-          <LengthField bare="mm" control={control} name="size" label="Size across" placeholder="4 mm" />
+          <LengthField
+            bare="mm"
+            control={control}
+            name="size"
+            label="Size across"
+            placeholder="4 mm, or 11/0"
+          />
+          <SeedNumber control={control} />
           <LengthField
             bare="mm"
             control={control}
@@ -183,6 +228,7 @@ function StoneFields({ control }: { control: Control<ReceiveStoneInput> }) {
         choices={HOLE_AXES.map((value) => ({ value, text: value === 'none' ? 'not at all' : value }))}
       />
       <LengthField bare="mm" control={control} name="length" label="Length" placeholder="18 mm" />
+      <SizesTogether control={control} />
       <LengthField bare="mm" control={control} name="width" label="Width" placeholder="13 mm" />
       <LengthField bare="mm" control={control} name="depth" label="Depth" placeholder="5 mm" />
       <LengthField
