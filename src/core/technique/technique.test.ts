@@ -1,38 +1,17 @@
 import fc from 'fast-check';
 import { lengthOfPath } from '../geometry/path';
 import { diameterOfUs } from '../ring/ringSize';
-import { expectOk, type Result } from '../result';
+import { expectOk } from '../result';
 import { parseWeave } from '../weave/notation';
-import { gaugeSize } from '../wire/gauge';
 import { CAUTIONS } from './cautions';
 import { coil, flatSpiral, twistTakeUp } from './formulas';
 import { ringReached } from './reach';
-import { initialValues, roundWire, type Parameter, type ValuesOf, type WireSize } from './parameter';
-import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
+import { initialValues, roundWire, type Parameter } from './parameter';
+import { TECHNIQUES, type AnyTechnique } from './registry';
+import { cutNamed, ga, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
 import { cutOf, initialPlan, minutesOfPlan, netOf, type Plan } from './technique';
 import simpson from 'integrate-adaptive-simpson';
 
-/** Diameter of an AWG number, mm (ASTM B258). */
-const ga = (number: number): WireSize =>
-  roundWire(expectOk(gaugeSize({ system: 'AWG', number: String(number) })) / 1000);
-
-const named = (id: string): AnyTechnique => {
-  const found = techniqueOf(id);
-  if (!found) throw new Error(`${id} is no technique`);
-  return found;
-};
-
-type Values = Record<string, unknown>;
-const planFor = ({ parameters, plan }: AnyTechnique, values: Values): Result<Plan> => {
-  const initial = Object.fromEntries(Object.entries(parameters).map(([key, each]) => [key, each.initial]));
-  return plan({ ...initial, ...values } as ValuesOf<typeof parameters>);
-};
-const planOf = (id: string, values: Values = {}): Plan => expectOk(planFor(named(id), values));
-const cutNamed = (plan: Plan, name: string) => {
-  const cut = plan.cuts.find((each) => each.name === name);
-  if (!cut) throw new Error(`no ${name} among ${plan.cuts.map((each) => each.name).join(', ')}`);
-  return cut;
-};
 const wholeCut = (id: string, name: string, values: Values = {}) => cutOf(cutNamed(planOf(id, values), name));
 const netTotal = ({ cuts }: Plan) => cuts.reduce((sum, cut) => sum + cut.count * netOf(cut), 0);
 
@@ -351,32 +330,6 @@ describe('against common practice', () => {
     const plan = planOf('woven-band-ring', { base: ga(20), weaving: ga(28), inside: diameterOfUs(6.5) });
     expect(cutNamed(plan, 'frame wire').count).toBe(3);
     expectFits(cutOf(cutNamed(plan, 'frame wire')), 150);
-  });
-});
-
-describe('ring techniques', () => {
-  it.each([
-    ['bead-ring', /Begin at US 8 .* for US 7 /],
-    ['coil-bezel-ring', /Begin at US 8 .* for US 7 /],
-    ['herringbone-ring', /Begin at US 7¼ .* for US 7 /],
-    ['woven-band-ring', /Begin at US 6¾ .* for US 7 /],
-    ['spiral-head-ring', /Begin at US 4½ .* for US 7 /],
-    ['bound-band-ring', /Begin at US 7 .* for US 7 /],
-  ])('%s starts where its drift wants it (common practice)', (id, said) => {
-    expect(planOf(id, { inside: diameterOfUs(7) }).notes.join(' ')).toMatch(said);
-  });
-
-  it('adds a quarter size for a band from 6 mm on, a half from 10 mm (common practice: ¼ to ½)', () => {
-    const wide = (wires: number) => planOf('bound-band-ring', { inside: diameterOfUs(7), wires }).notes[0];
-    expect(wide(8)).toMatch(/Begin at US 7¼/);
-    expect(wide(12)).toMatch(/Begin at US 7¼/);
-    expect(
-      planOf('bound-band-ring', {
-        inside: diameterOfUs(7),
-        wires: 12,
-        wire: { profile: 'square', width: 1, height: 1 },
-      }).notes[0],
-    ).toMatch(/Begin at US 7½/);
   });
 });
 

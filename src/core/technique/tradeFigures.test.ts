@@ -1,26 +1,16 @@
+import { named, planOf, valuesOf, type Values } from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
 import { withTechnique, withUse } from '../pattern/changes';
 import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
-import { expectOk } from '../result';
 import { mm } from '../units/length';
 import type { Profile } from '../wire/profile';
 import { initialValues, roundWire } from './parameter';
 import { readTexts, textsOf } from './readTexts';
-import { techniqueOf, type AnyTechnique } from './registry';
 import { cutOf, type Plan } from './technique';
 import { plainSpec } from './totals';
 
 /** Where marks stand, what suits what, and what is nonsense: worked by hand, apart from the code. */
 
-type Values = Record<string, unknown>;
-const named = (id: string): AnyTechnique => {
-  const technique = techniqueOf(id);
-  if (!technique) throw new Error(`${id} is no technique`);
-  return technique;
-};
-const valuesOf = (id: string, values: Values) => ({ ...initialValues(named(id).parameters), ...values });
-const planOf = (id: string, values: Values = {}): Plan =>
-  expectOk(named(id).plan(valuesOf(id, values) as never));
 const onlyCut = (plan: Plan) => {
   const [cut] = plan.cuts;
   if (!cut) throw new Error('it has one cut');
@@ -32,7 +22,7 @@ const markAt = (plan: Plan, what: RegExp): number => {
   return mark.at;
 };
 const judged = (id: string, values: Values) =>
-  judgePlan(named(id), valuesOf(id, values), planOf(id, values), {}).map(
+  judgePlan(named(id), valuesOf(named(id), values), planOf(id, values), {}).map(
     ({ said, mend }) => `${said} ${mend}`,
   );
 

@@ -1,25 +1,14 @@
 import { lengthOfPath, type Path } from '../geometry/path';
+import { cutNamed, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
 import { parseWeave } from '../weave/notation';
-import { initialValues, roundWire } from './parameter';
-import { techniqueOf } from './registry';
+import { roundWire } from './parameter';
 import { ringStart } from './ringStart';
 import { minutesOfPlan, netOf, type Plan } from './technique';
 
 /** Figures worked out by hand or numerically, apart from the code, two-sided: a wrong construction does not pass. */
 
-type Values = Record<string, unknown>;
-const planned = (id: string, values: Values) => {
-  const technique = techniqueOf(id);
-  if (!technique) throw new Error(`${id} is no technique`);
-  return technique.plan({ ...initialValues(technique.parameters), ...values } as never);
-};
-const planOf = (id: string, values: Values = {}): Plan => expectOk(planned(id, values));
-const cutNamed = ({ cuts }: Plan, name: string) => {
-  const cut = cuts.find((each) => each.name === name);
-  if (!cut) throw new Error(`no ${name}`);
-  return cut;
-};
+const planned = (id: string, values: Values) => planFor(named(id), values);
 const term = (plan: Plan, cut: string, name: RegExp): number =>
   cutNamed(plan, cut)
     .terms.filter((each) => name.test(each.name))

@@ -3,6 +3,7 @@ import { checkBooks } from '@/data/checkBooks';
 import { closeDatabase } from '@/data/database';
 import { FINDING, STONE, SUPPLY } from '../../../tests/support/purchases';
 import { addTestHelper, done, newKey, openStudio, problemOf, receive } from '../../../tests/support/studio';
+import { settledImport } from '../../../tests/support/imports';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from '../drawers/receive';
 import type { StudioSession } from '../kernel/useCase';
@@ -32,22 +33,12 @@ async function written(session: StudioSession, id: string): Promise<string> {
   return text;
 }
 
-/** Watches a file until it rests. */
-async function settled(session: StudioSession, id: string): Promise<ImportView> {
-  for (;;) {
-    const view = await showImport(session, id);
-    if (!view) throw new Error('the file is gone');
-    if (view.state !== 'checking' && view.state !== 'posting') return view;
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  }
-}
-
 async function bringIn(session: StudioSession, list: string, content: string): Promise<ImportView> {
   const { id } = done(await openImport(session, list, `${list}.csv`, content));
-  const checked = await settled(session, id);
+  const checked = await settledImport(session, id);
   if (checked.good === 0) return checked;
   done(await postImport(session, id, 'good rows'));
-  return settled(session, id);
+  return settledImport(session, id);
 }
 
 async function fillEverything(session: StudioSession): Promise<void> {
@@ -151,13 +142,13 @@ it('reads a file from elsewhere: other names, another order, units and gauges in
     'Tin;1 m;20ga;unobtainium;soft;two',
   ].join('\n');
   const { id } = done(await openImport(session, 'wire', 'mine.csv', file));
-  expect((await settled(session, id)).questions.map((each) => each.id)).toEqual([
+  expect((await settledImport(session, id)).questions.map((each) => each.id)).toEqual([
     'each cost',
     'unit quantity',
     'word metal unobtainium',
   ]);
   done(await answerImport(session, id, { answers: [{ question: 'each cost', answer: 'all' }] }));
-  const view = await settled(session, id);
+  const view = await settledImport(session, id);
   expect(view).toMatchObject({ state: 'checked', total: 5, good: 2 });
   expect(view.bad.map(({ line }) => line)).toEqual([4, 5, 6]);
   const [noUnit, noGauge, allWrong] = view.bad.map(({ why }) => why.join(' '));
@@ -170,7 +161,7 @@ it('reads a file from elsewhere: other names, another order, units and gauges in
 
   expect(problemOf(await postImport(session, id, 'all or none')).message).toMatch(/3 rows are not good/);
   done(await postImport(session, id, 'good rows'));
-  expect(await settled(session, id)).toMatchObject({ state: 'posted', done: 2 });
+  expect(await settledImport(session, id)).toMatchObject({ state: 'posted', done: 2 });
   expect(problemOf(await postImport(session, id, 'good rows')).message).toMatch(/posted already/);
   // Fifty feet are 15.24 m.
   expect((await showRack(session, {})).totalLength).toBe(15_240_000 + 3_000_000);
@@ -188,10 +179,10 @@ it('takes a tag once, maps columns anew, and can be stopped', async () => {
     ['W-0009', 'copper', '20', 'dead soft', '1 m'],
   ]);
   const { id } = done(await openImport(session, 'wire', 'tags.csv', file));
-  const unmapped = await settled(session, id);
+  const unmapped = await settledImport(session, id);
   expect(unmapped).toMatchObject({ good: 0, mapping: { metal: -1, size: 2 } });
   done(await mapImport(session, id, { ...unmapped.mapping, metal: 1 }));
-  const mapped = await settled(session, id);
+  const mapped = await settledImport(session, id);
   expect(mapped.good).toBe(1);
   expect(mapped.bad.map(({ why }) => why[0])).toEqual([
     'Tag: W-0001 is here already.',

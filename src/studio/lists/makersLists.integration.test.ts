@@ -2,11 +2,12 @@ import { utils, write } from '@e965/xlsx';
 import { checkBooks } from '@/data/checkBooks';
 import { closeDatabase } from '@/data/database';
 import { done, openStudio, problemOf, receive } from '../../../tests/support/studio';
+import { settledImport } from '../../../tests/support/imports';
 import { showDrawer } from '../drawers/drawers';
 import type { StudioSession } from '../kernel/useCase';
 import { showRack, showStockPiece } from '../wire/rack';
 import type { ImportView } from './importFile';
-import { answerImport, mendImport, openImport, postImport, showImport } from './importList';
+import { answerImport, mendImport, openImport, postImport } from './importList';
 
 /** Lists as makers keep them: invented ones, each with the habits of its own keeper. */
 
@@ -31,18 +32,9 @@ const spreadsheet = (rows: readonly (readonly Cell[])[], bookType: 'xlsx' | 'ods
   return { base64: write(book, { type: 'base64', bookType }) as string };
 };
 
-async function settled(session: StudioSession, id: string): Promise<ImportView> {
-  for (;;) {
-    const view = await showImport(session, id);
-    if (!view) throw new Error('the file is gone');
-    if (view.state !== 'checking' && view.state !== 'posting') return view;
-    await new Promise((resolve) => setTimeout(resolve, 20));
-  }
-}
-
 async function opened(session: StudioSession, list: string, file: Parameters<typeof openImport>[3]) {
   const { id } = done(await openImport(session, list, 'mine', file));
-  return settled(session, id);
+  return settledImport(session, id);
 }
 
 /** Answers what is asked, as often as something new is asked. */
@@ -52,7 +44,7 @@ async function answered(session: StudioSession, view: ImportView, answers: Reado
     const known = now.questions.map(({ id }) => ({ question: id, answer: answers[id] ?? '' }));
     expect(known.filter(({ answer }) => answer === '')).toEqual([]);
     done(await answerImport(session, now.id, { answers: known }));
-    now = await settled(session, now.id);
+    now = await settledImport(session, now.id);
   }
   return now;
 }
@@ -84,7 +76,7 @@ it('an American workbook: titles above, unit in the title, totals below, month f
   const view = await opened(session, 'wire', sheet);
   expect(view).toMatchObject({ total: 4, good: 4, passedOver: 1, questions: [] });
   done(await postImport(session, view.id, 'all or none'));
-  expect((await settled(session, view.id)).state).toBe('posted');
+  expect((await settledImport(session, view.id)).state).toBe('posted');
   const rack = await showRack(session, {});
   // 87.5 ft, and what was paid for each.
   expect(rack.totalLength).toBe(87.5 * 304_800);
@@ -113,7 +105,7 @@ it('a European sheet: millimetres, decimal comma, metres, day first, price for a
   const view = await opened(session, 'wire', sheet);
   expect(view).toMatchObject({ total: 3, good: 3, questions: [] });
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   const rack = await showRack(session, {});
   // 5.5 × 2.40 + 30 × 0.10 + 4 × 0.35 are 17.60.
   expect(rack.totalCost).toBe(1_760_000);
@@ -135,7 +127,7 @@ it('one column that says it all, and a word that nobody knows: asked once, and r
   const view = await answered(session, first, { 'each cost': 'all', 'all metal': 'brass' });
   expectNearlyAll(view);
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   const rack = await showRack(session, {});
   expect(rack.groups.map(({ spec }) => [spec.metal, spec.finish, spec.finishName])).toEqual([
     ['copper', 'bare', ''],
@@ -161,7 +153,7 @@ it('wire by weight, without a unit in the title: asked once', async () => {
   const view = await answered(session, first, { 'unit quantity': 'g' });
   expect(view.good).toBe(3);
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   // 15 g of 20 ga sterling: 0.5178 mm² × 10.36 g/cm³ are 5.365 g a metre, 2.796 m.
   expect((await showStockPiece(session, 1))?.length).toBeGreaterThan(2_790_000);
   expect((await showStockPiece(session, 1))?.length).toBeLessThan(2_802_000);
@@ -187,7 +179,7 @@ it('beads by the strand, about so many, without a hole: what is not said is aske
   });
   expectNearlyAll(view);
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   const { pieces } = await showDrawer(session, 'bead', {});
   expect(pieces.map(({ quantity }) => quantity).sort((a, b) => a - b)).toEqual([24, 64, 90, 180]);
 });
@@ -205,7 +197,7 @@ it('stones measured in one cell, edges and depths not at all', async () => {
   const view = await answered(session, first, { 'all depth': '6 mm', 'all edge': '2 mm' });
   expect(view).toMatchObject({ good: 4, total: 4 });
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   const { pieces } = await showDrawer(session, 'stone', {});
   expect(pieces.map(({ detail }) => detail)).toEqual(
     expect.arrayContaining([
@@ -238,7 +230,7 @@ it('findings by the dozen and gross, under headings, day or month first unknown'
   const view = await answered(session, first, { 'order boughtOn': 'day first' });
   expect(view.good).toBe(3);
   done(await postImport(session, view.id, 'good rows'));
-  await settled(session, view.id);
+  await settledImport(session, view.id);
   const { pieces } = await showDrawer(session, 'finding', {});
   expect(pieces.reduce((sum, { quantity }) => sum + quantity, 0)).toBe(24 + 6 + 144);
 });
@@ -255,7 +247,7 @@ it('a row is mended in place before anything is posted', async () => {
     { line: '3', column: 'size', text: '18ga' },
   ];
   done(await mendImport(session, view.id, { cells }));
-  expect(await settled(session, view.id)).toMatchObject({ good: 2, bad: [] });
+  expect(await settledImport(session, view.id)).toMatchObject({ good: 2, bad: [] });
   const odd = { cells: [{ line: '2', column: 'owner', text: 'me' }] };
   expect(problemOf(await mendImport(session, view.id, odd)).message).toMatch(/no column “owner”/);
 });
