@@ -115,7 +115,7 @@ test('what could be made until a day becomes a batch', async ({ owner: page }) =
   await page.getByLabel('What is it for?').fill('Whatever there is');
   await expect(page.getByLabel('Pattern', { exact: true })).toHaveCount(kinds);
   await page.getByRole('button', { name: 'Plan this batch' }).click();
-  await expect(heading(page, /^(Enough|Wire) for/)).toBeVisible();
+  await expect(heading(page, /^(Enough for|Wire for|At most)/)).toBeVisible();
   await page.getByText('Cancel it', { exact: true }).click();
   await page.getByRole('button', { name: 'Cancel the batch' }).click();
   await expect(heading(page, '“Whatever there is” is cancelled')).toBeVisible();

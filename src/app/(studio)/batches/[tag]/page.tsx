@@ -191,7 +191,9 @@ function headline({ state, name, lines, complete, bottleneck, specs, parts }: Ba
   if (!bottleneck) return `Enough for ${wanted === 1 ? 'the piece' : `all ${wanted} pieces`}`;
   const spec = 'specId' in bottleneck ? specs[bottleneck.specId] : undefined;
   const what = spec ? describeSpec(spec) : 'name' in bottleneck ? bottleneck.name : 'wire';
-  return `Enough for ${now} of ${wanted} pieces: the ${what} is enough for ${bottleneck.pieces}`;
+  // What is not counted may hold it up more still.
+  const enough = unknown.length > 0 ? 'At most' : 'Enough for';
+  return `${enough} ${now} of ${wanted} pieces: the ${what} is enough for ${bottleneck.pieces}`;
 }
 
 function Pieces({ batch: { number, state, lines, complete, made, ready } }: { batch: BatchView }) {
