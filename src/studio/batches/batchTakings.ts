@@ -34,7 +34,10 @@ export async function batchTakings(session: StudioSession, number: number): Prom
     const lines = await linesOf(tx, [batch.id]);
     const settings = await settingsIn(tx);
     const specIds = lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
-    const book = await priceBookIn(tx, [...new Set(specIds)]);
+    const book = await priceBookIn(tx, {
+      specIds: [...new Set(specIds)],
+      parts: lines.flatMap(({ body }) => body.parts.map(({ name }) => name)),
+    });
     const prices = await lastPrices(
       tx,
       lines.map(({ patternNumber }) => patternNumber),

@@ -78,7 +78,14 @@ describe('a batch', () => {
     done(await receiveStone(session, newKey(), { ...STONE, material: 'iolite' }));
     const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 2)])));
     expect((await view(session, number)).parts).toMatchObject([
-      { needed: 4, free: 3, short: 1, article: null, stones: 'prehnite' },
+      {
+        needed: 4,
+        free: 3,
+        short: 1,
+        article: null,
+        isKnown: true,
+        fitting: [{ ware: 'stone' }, { ware: 'stone' }, { ware: 'stone' }],
+      },
     ]);
     expect((await view(session, number)).bottleneck).toMatchObject({ pieces: 1 });
   });
@@ -156,7 +163,7 @@ describe('a batch', () => {
     const shown = await view(await addTestHelper(session), number);
     expect(shown.wires[0]?.buy?.cost).toBeNull();
     expect(shown.plans[0]?.saved).toBeNull();
-    expect(shown.lines[0]?.body.parts[0]?.unitCost).toBe(0);
+    expect(shown.lines[0]?.body.parts[0]?.unitCost).toBeNull();
   });
 });
 

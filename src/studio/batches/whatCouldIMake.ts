@@ -144,7 +144,10 @@ interface PatternRow {
 async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
   const settings = await settingsIn(tx);
   const specIds = rows.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
-  const book = await priceBookIn(tx, [...new Set(specIds)]);
+  const book = await priceBookIn(tx, {
+    specIds: [...new Set(specIds)],
+    parts: rows.flatMap(({ body }) => body.parts.map(({ name }) => name)),
+  });
   return rows.map(({ number, name, body, price: lastPrice }) => {
     // Setting up is once for a sitting, however many are made in it; it is in the hours and not in the piece.
     const outlay = { ...forecast(body, book).outlay, setUpMinutes: 0, sharedBy: 1 };

@@ -51,26 +51,39 @@ export async function partsInDrawers(
   });
   if (wanted.length === 0) return named;
   const kinds = await kindsInDrawers(tx, [...new Set(wanted.flatMap(([, { wares }]) => wares))], batchId);
+  const fits = wanted.map(([key, want]) => ({ key, kinds: fitting(want, kinds) }));
+  const free = await freeOf(
+    tx,
+    fits.flatMap(({ kinds: own }) => own.map(({ articleId }) => articleId)),
+    batchId,
+  );
+  const best = (own: readonly Fitting[]) =>
+    own
+      .map((part) => ({ ...part, free: free.get(part.articleId) ?? 0 }))
+      .sort((x, y) => x.off - y.off || y.free - x.free);
   return [
     ...named,
-    ...wanted.flatMap(([key, want]) => fitting(want, kinds).map((kind) => ({ key, ...kind }))),
+    ...fits.flatMap(({ key, kinds: own }) =>
+      best(own).map(({ off: _, kind: __, ...part }) => ({ key, ...part })),
+    ),
   ];
 }
 
 /** A kind of bead, stone or finding with its measures. */
-export interface KindInDrawers extends Omit<FreePart, 'key'> {
+export interface KindInDrawers extends Omit<FreePart, 'key' | 'free'> {
   readonly kind: PartKind;
 }
 
-function fitting(wanted: WantedPart, kinds: readonly KindInDrawers[]): Omit<FreePart, 'key'>[] {
-  return kinds
-    .flatMap(({ kind, ...part }) => {
-      const off = misfit(wanted, kind);
-      return off === undefined ? [] : [{ part, off }];
-    })
-    .sort((a, b) => a.off - b.off || b.part.free - a.part.free)
-    .map(({ part }) => part);
+/** One that fits, and how far it is off. */
+interface Fitting extends KindInDrawers {
+  readonly off: number;
 }
+
+const fitting = (wanted: WantedPart, kinds: readonly KindInDrawers[]): Fitting[] =>
+  kinds.flatMap((each) => {
+    const off = misfit(wanted, each.kind);
+    return off === undefined ? [] : [{ ...each, off }];
+  });
 
 /** Where the kinds of a ware are told apart, as {@link PartKind}. */
 const MEASURES: Readonly<
@@ -100,16 +113,29 @@ export async function kindsInDrawers(
   const kinds: KindInDrawers[] = [];
   for (const ware of wares) {
     const { table, columns, only } = MEASURES[ware];
-    const rows = await tx.select<Omit<FreePart, 'key' | 'isNamed' | 'ware'> & { kind: object }>(
-      `SELECT a.article_id AS "articleId", a.name AS article, ${FREE} AS free, to_jsonb(m) AS kind
+    const rows = await tx.select<Pick<FreePart, 'articleId' | 'article'> & { kind: object }>(
+      `SELECT a.article_id AS "articleId", a.name AS article, to_jsonb(m) AS kind
          FROM ${table} k JOIN articles a ON a.studio_id = k.studio_id AND a.article_id = k.article_id
          CROSS JOIN LATERAL (SELECT $2::text AS ware, ${columns}) AS m
         WHERE k.studio_id = $1 AND ${only} ORDER BY k.article_id LIMIT ${MOST_KINDS}`,
-      [tx.session.studioId, ware, batchId],
+      ware === 'stone' ? [tx.session.studioId, ware, batchId] : [tx.session.studioId, ware],
     );
     kinds.push(...rows.map(({ kind, ...row }) => ({ ...row, ware, isNamed: false, kind: kind as PartKind })));
   }
   return kinds;
+}
+
+/** How many of each article are free. */
+export async function freeOf(
+  tx: Tx,
+  articleIds: readonly string[],
+  batchId: string | null,
+): Promise<Map<string, number>> {
+  const rows = await tx.select<{ id: string; free: number }>(
+    `SELECT a.article_id AS id, ${FREE} AS free FROM articles a WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
+    [tx.session.studioId, [...new Set(articleIds)], batchId],
+  );
+  return new Map(rows.map(({ id, free }) => [id, free]));
 }
 
 /** So many of each part there are, by its key; parts that are not in the drawers are left out. */

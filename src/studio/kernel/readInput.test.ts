@@ -106,6 +106,12 @@ it('refuses what nobody asked for, at any depth', async () => {
   });
 });
 
+it('refuses a list where an entry belongs, at any depth', async () => {
+  expect(await fieldsOf({ inner: [{ length: '4 in' }, []] })).toEqual({
+    'inner.1': 'This is a list; one entry belongs here.',
+  });
+});
+
 it.each([null, undefined, 'text', 5, []])('refuses %p, which is no form', async (plain) => {
   await expect(readInput(Everything, plain)).rejects.toThrow(/Nothing readable/);
 });

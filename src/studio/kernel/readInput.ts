@@ -1,5 +1,5 @@
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
-import { validate, type ValidationError } from 'class-validator';
+import { getMetadataStorage, validate, ValidationTypes, type ValidationError } from 'class-validator';
 import { Refused } from './outcome';
 
 /** First sentence of every wrong field, by path. */
@@ -12,6 +12,26 @@ function fieldMessages(errors: readonly ValidationError[], path = ''): [string, 
       rule === 'whitelistValidation' ? `There is no field “${error.property}” here.` : message,
     ]);
     return [...said, ...fieldMessages(error.children ?? [], here)];
+  });
+}
+
+/**
+ * Entries of lists that are lists themselves, by path. The validator looks into them for entries, finds none wrong, and would let an
+ * empty one pass for an entry.
+ */
+function listsInLists(input: object, path = ''): string[] {
+  const { constructor } = input;
+  const nested = getMetadataStorage()
+    .getTargetValidationMetadatas(constructor, '', false, false)
+    .filter(({ type }) => type === ValidationTypes.NESTED_VALIDATION);
+  return [...new Set(nested.map(({ propertyName }) => propertyName))].flatMap((name) => {
+    const value: unknown = (input as Record<string, unknown>)[name];
+    if (!Array.isArray(value)) return [];
+    return value.flatMap((entry: unknown, index) => {
+      const here = `${path}${name}.${index}`;
+      if (Array.isArray(entry)) return [here];
+      return typeof entry === 'object' && entry !== null ? listsInLists(entry, `${here}.`) : [];
+    });
   });
 }
 
@@ -29,7 +49,10 @@ export async function readInput<T extends object>(Input: ClassConstructor<T>, pl
     forbidNonWhitelisted: true,
     stopAtFirstError: true,
   });
-  const fields = Object.fromEntries(fieldMessages(errors));
+  const fields = Object.fromEntries([
+    ...listsInLists(input).map((at): [string, string] => [at, 'This is a list; one entry belongs here.']),
+    ...fieldMessages(errors),
+  ]);
   const [first] = Object.values(fields);
   if (first === undefined) return input;
   const others = Object.keys(fields).length - 1;

@@ -268,6 +268,6 @@ describe('making a piece', () => {
       ([, , value]) => value,
     );
     expect(amounts.length).toBeGreaterThan(5);
-    expect(new Set(amounts)).toEqual(new Set(['null', '0']));
+    expect(new Set(amounts)).toEqual(new Set(['null']));
   });
 });

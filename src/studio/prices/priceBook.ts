@@ -4,22 +4,37 @@ import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { kindsInDrawers } from '../drawers/partsInDrawers';
+import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';
 import { look, type StudioSession } from '../kernel/useCase';
 import { replacementPrices } from './replacement';
 
 /** What everything costs that a piece may take, for the owner; helpers are given null. */
-export const priceBook = (session: StudioSession): Promise<PriceBook | null> =>
-  session.role === 'owner' ? look(session, (tx) => priceBookIn(tx)) : Promise.resolve(null);
+export const priceBook = (
+  session: StudioSession,
+  only?: Parameters<typeof priceBookIn>[1],
+): Promise<PriceBook | null> =>
+  session.role === 'owner' ? look(session, (tx) => priceBookIn(tx, only)) : Promise.resolve(null);
 
 /**
  * What everything costs that a piece may take: wires, beads, stones and findings at what was paid on average for what lies in the
  * studio, or at the last price where none does, and at today’s price.
- * @param specIds only of these wires; of all that the studio knows when it is left out
+ * @param only of these wires, and of what fits parts of these names; of all that the studio knows when it is left out
  */
-export async function priceBookIn(tx: Tx, specIds?: readonly string[]): Promise<PriceBook> {
-  const wireIds = specIds ?? (await allSpecs(tx));
-  const kinds = await kindsInDrawers(tx, ['bead', 'stone', 'finding'], null);
+export async function priceBookIn(
+  tx: Tx,
+  only?: { readonly specIds: readonly string[]; readonly parts: readonly string[] },
+): Promise<PriceBook> {
+  const wireIds = only?.specIds ?? (await allSpecs(tx));
+  const wanted =
+    only && new Set((await partsInDrawers(tx, only.parts, null)).map(({ articleId }) => articleId));
+  const kinds = (await kindsInDrawers(tx, ['bead', 'stone', 'finding'], null)).filter(
+    ({ articleId }) => !wanted || wanted.has(articleId),
+  );
+  const free = await freeOf(
+    tx,
+    kinds.map(({ articleId }) => articleId),
+    null,
+  );
   const ids = [...wireIds, ...kinds.map(({ articleId }) => articleId)];
   const paid = await paidPrices(tx, ids);
   const today = await replacementPrices(tx, ids);
@@ -35,11 +50,11 @@ export async function priceBookIn(tx: Tx, specIds?: readonly string[]): Promise<
         return price ? [[id, price]] : [];
       }),
     ),
-    parts: kinds.map(({ articleId, article, free, kind }): PricedPart => ({
+    parts: kinds.map(({ articleId, article, kind }): PricedPart => ({
       name: article,
       aliases: aliases.get(articleId) ?? [],
       kind,
-      free,
+      free: free.get(articleId) ?? 0,
       price: priceOf(articleId),
     })),
     supplies: await suppliesOfOne(tx),

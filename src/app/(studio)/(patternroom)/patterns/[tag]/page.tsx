@@ -133,10 +133,14 @@ export default async function PatternPage({ params }: { params: Params }) {
 
 /** What the pattern costs and sells for, in the studio’s metals; null for helpers. */
 async function pricingOf(session: StudioSession, body: PatternBody) {
-  const book = await priceBook(session);
+  const known = await listSpecs(session);
+  const book = await priceBook(session, {
+    specIds: known.map(({ id }) => id),
+    parts: body.parts.map(({ name }) => name),
+  });
   if (!book) return null;
   const rules = await readSettings(session);
-  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  const specs = Object.fromEntries(known.map((spec) => [spec.id, spec]));
   return { rules, rungs: metalsLadder(body, specs, book, rules.lengthSystem) };
 }
 
