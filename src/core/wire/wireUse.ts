@@ -75,8 +75,8 @@ export const WIRE_USES = {
     profiles: ['half-round', 'round', 'flat'],
     tooThick: 'it cannot be drawn close round the bundle',
     tooThin: 'it breaks where it is drawn tight',
-    tempers: ['dead soft', 'half hard'],
-    temperWhy: 'harder wire does not lie close round the bundle',
+    tempers: ['dead soft', 'dead soft'],
+    temperWhy: 'springy wire will not pull tight round the bundle',
   },
   net: {
     name: 'a twisted net',
