@@ -20,7 +20,8 @@ export async function listPeople(session: StudioSession): Promise<Person[]> {
   return look(session, async (tx) => {
     const users = await User.findAll({
       where: { studioId: session.studioId, active: true },
-      order: ['createdAt'],
+      // The owner first; two who came at one moment by their names, so that the order is always the same.
+      order: [['role', 'DESC'], 'createdAt', 'login'],
       ...tx.within,
     });
     return users.map(({ userId, name, login, role }) => ({ userId, name, login, role }));
