@@ -161,7 +161,7 @@ const CHECKS: readonly string[] = [
      LEFT JOIN set_asides s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
      LEFT JOIN batch_pieces m ON m.studio_id = c.studio_id AND m.batch_id = c.batch_id AND m.line = c.line AND m.piece = c.piece
     WHERE c.kind = 'cut' AND (c.length_um <> p.initial_quantity
-       OR (b.state = 'open' AND b.planning <> 'stale' AND COALESCE(s.quantity, 0) <> CASE WHEN m.piece_id IS NULL THEN p.quantity ELSE 0 END))`,
+       OR (b.state = 'open' AND b.planning <> 'stale' AND m.piece_id IS NULL AND COALESCE(s.quantity, 0) <> p.quantity))`,
   // A piece of a batch that is made stands on the shelf.
   `SELECT m.studio_id AS studio, 'piece of batch R-' || lpad(b.number::text, 4, '0') AS what, 'made' AS kept, 'taken back' AS rebuilt
      FROM batch_pieces m JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id

@@ -2,7 +2,7 @@ import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
 import { workOnBatches } from './randomBatches';
-import { SPOOL, closeBooks, done, newKey, openAsOwner, type OwnerClient } from './studio';
+import { SPOOL, ofGauge, closeBooks, done, newKey, openAsOwner, type OwnerClient } from './studio';
 import { keepCounted, postCount, showCount, startCount } from '../../src/studio/counting/counting';
 import { countOutSet } from '../../src/studio/drawers/countOutSet';
 import { makeFindings } from '../../src/studio/drawers/makeFindings';
@@ -269,21 +269,8 @@ export class Bench {
       }
       case 'relabel': {
         const from = await wire();
-        const { metal, gaugeSystem, height, temper, finish, finishName } = SPOOL;
-        return (
-          from &&
-          relabelWire(who, newKey(), from.number, {
-            metal,
-            profile: 'round',
-            gaugeSystem,
-            gaugeNumber: String(18 + (part % 12)),
-            height,
-            temper,
-            finish,
-            finishName,
-            reason: 'random',
-          })
-        );
+        const spec = { ...ofGauge(String(18 + (part % 12)), 'random'), profile: 'round' } as const;
+        return from && relabelWire(who, newKey(), from.number, spec);
       }
       case 'set': {
         const from = await this.#some('bead', which);

@@ -205,6 +205,12 @@ export async function makeOne(session: StudioSession): Promise<number> {
   ).number;
 }
 
+/** What the relabel form sends of a spool like {@link SPOOL} that turned out to have another gauge. */
+export function ofGauge(gaugeNumber: string, reason = 'measured') {
+  const { metal, profile, gaugeSystem, height, temper, finish, finishName } = SPOOL;
+  return { metal, profile, gaugeSystem, height, temper, finish, finishName, gaugeNumber, reason };
+}
+
 /** The house rules as their form sends them. */
 export const settingsInput = (changed: object = {}) => ({
   version: '1',

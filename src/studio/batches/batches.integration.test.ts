@@ -1,6 +1,7 @@
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
 import { batch, composedFrame, line, planned, studioWithPattern, view } from '../../../tests/support/batches';
+import { differencesIn } from '../../../tests/support/cuttingTable';
 import { BEADS, STONE } from '../../../tests/support/purchases';
 import {
   addTestHelper,
@@ -8,6 +9,7 @@ import {
   closeBooks,
   done,
   newKey,
+  ofGauge,
   openStudio,
   problemOf,
   receive,
@@ -21,11 +23,12 @@ import { readCsv } from '../lists/csv';
 import { batchPaper } from '../paper/batchPaper';
 import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
+import { relabelWire } from '../wire/relabelWire';
 import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
-import { beginPlanning, stopPlanning, workOutCutting } from './planCutting';
+import { beginPlanning, keepCuts, reckonCuts, stopPlanning, workOutCutting } from './planCutting';
 
 afterAll(closeBooks);
 
@@ -268,6 +271,39 @@ describe('the cuts of a batch', () => {
     const shown = await planned(session, number);
     expect(shown.plans[0]?.plan.pieces[0]?.cuts).toHaveLength(10);
     expect((await showStockPiece(session, wire))?.length).toBe(mm(10_000));
+  });
+
+  it('are not kept when their wire became another, or was cut from, while they were worked out', async () => {
+    const { session, wire, pattern } = await studioWithPattern();
+    const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 40)])));
+    const whileWorkedOut = async (meanwhile: () => Promise<unknown>) => {
+      const key = newKey();
+      done(await beginPlanning(session, key, number));
+      const plans = await reckonCuts(session, number, key);
+      if (!plans) throw new Error('nobody called it off');
+      await meanwhile();
+      await keepCuts(session, number, key, plans);
+      return view(session, number);
+    };
+    const coil = await whileWorkedOut(async () =>
+      done(await partWire(session, newKey(), wire, { form: 'bobbin', length: '8 m', place: '' })),
+    );
+    expect(coil).toMatchObject({
+      planning: 'failed',
+      said: expect.stringContaining('W-0001 was cut from while'),
+    });
+    const relabelled = await whileWorkedOut(async () => {
+      for (const each of [wire, wire + 1]) done(await relabelWire(session, newKey(), each, ofGauge('26')));
+    });
+    expect(relabelled).toMatchObject({
+      planning: 'failed',
+      said: expect.stringMatching(/W-000[12] became another wire while/),
+    });
+    expect(await differencesIn(session)).toEqual([]);
+    // There is no such wire any more.
+    const [only] = (await planned(session, number)).plans;
+    expect(only?.plan.pieces).toEqual([]);
+    expect(only?.plan.unmet).toHaveLength(40);
   });
 
   it('of two batches planned at once do not set the same wire aside twice', async () => {

@@ -146,18 +146,42 @@ interface SpecProblem {
 
 /** Works out the cuts of a batch whose planning has begun under a key, and sets their stock aside, unless it was called off. */
 export async function workOutCutting(session: StudioSession, number: number, key: string): Promise<void> {
+  const plans = await reckonCuts(session, number, key);
+  if (plans) await keepCuts(session, number, key, plans);
+}
+
+/** How wires are to be cut, by spec. */
+export type PlansOfSpecs = ReadonlyMap<string, CuttingPlanKept>;
+
+/** Works the plans of a batch out and keeps nothing; undefined when it was called off meanwhile. */
+export async function reckonCuts(
+  session: StudioSession,
+  number: number,
+  key: string,
+): Promise<PlansOfSpecs | undefined> {
   const problems = await look(session, (tx) => problemsOf(tx, number));
   const plans = new Map<string, CuttingPlanKept>();
   for (const [index, { spec, cuts, stock, problem }] of problems.entries()) {
     const said = `${index + 1} of ${problems.length}: ${cuts.length} cuts of ${describeSpec(spec)}`;
-    if (!(await note(session, key, said))) return;
+    if (!(await note(session, key, said))) return undefined;
     const answer = await watched(session, key, said, (signal) =>
       aside('planCuts', { problem, limitMs: LIMIT_MS }, { studioId: session.studioId, signal }),
     );
     plans.set(spec.id, kept(answer, cuts, stock));
   }
-  await inStudio(session, (tx) => keep(tx, number, key, plans));
+  return plans;
 }
+
+/**
+ * Keeps plans that were worked out under a key and sets their stock aside, beads and findings with it. When stock has moved or become
+ * another wire meanwhile, it says so and keeps nothing; when the planning was called off, it does nothing.
+ */
+export const keepCuts = (
+  session: StudioSession,
+  number: number,
+  key: string,
+  plans: PlansOfSpecs,
+): Promise<void> => inStudio(session, (tx) => keep(tx, number, key, plans));
 
 /** Does long work while it is looked whether it was called off. */
 async function watched<T>(
@@ -259,23 +283,17 @@ function kept(
   };
 }
 
-/** Keeps the plans and sets their stock aside, beads and findings with it; when stock has moved meanwhile, says so and keeps nothing. */
-async function keep(
-  tx: Tx,
-  number: number,
-  key: string,
-  plans: ReadonlyMap<string, CuttingPlanKept>,
-): Promise<void> {
+async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): Promise<void> {
   const { studioId } = tx.session;
   const batch = await tx.first<{ id: string }>(
     `SELECT batch_id AS id FROM batches WHERE studio_id = $1 AND number = $2 AND planning_key = $3 AND planning = 'working' FOR UPDATE`,
     [studioId, number, key],
   );
   if (!batch) return;
-  const taken = [...plans.values()].flatMap(({ pieces }) =>
-    pieces.map((stock) => ({ id: stock.id, number: stock.number, quantity: takenOf(stock) })),
+  const taken = [...plans].flatMap(([specId, { pieces }]) =>
+    pieces.map((stock) => ({ id: stock.id, specId, number: stock.number, quantity: takenOf(stock) })),
   );
-  await lockStock(
+  const held = await lockStock(
     tx,
     taken.map(({ id }) => id),
   );
@@ -284,14 +302,16 @@ async function keep(
       WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2)`,
     [studioId, taken.map(({ id }) => id), batch.id],
   );
-  const moved = taken.find(({ id, quantity }) => (free.find((each) => each.id === id)?.free ?? 0) < quantity);
+  const turned = taken.find(({ id, specId }) => held.get(id)?.articleId !== specId);
+  const moved =
+    turned ?? taken.find(({ id, quantity }) => (free.find((each) => each.id === id)?.free ?? 0) < quantity);
   if (moved) {
     await tx.run(
       `UPDATE batches SET planning = 'failed', planning_key = NULL, planning_said = $3 WHERE studio_id = $1 AND batch_id = $2`,
       [
         studioId,
         batch.id,
-        `${tag('wire', moved.number)} was cut from while the plan was made. Nothing was set aside; plan it once more.`,
+        `${tag('wire', moved.number)} ${turned ? 'became another wire' : 'was cut from'} while the plan was made. Nothing was set aside; plan it once more.`,
       ],
     );
     return;

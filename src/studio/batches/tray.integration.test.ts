@@ -27,6 +27,7 @@ import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
 import { proposeFromTray, proposeMaking, readyInTrays } from '../making/proposeMaking';
 import { showPiece } from '../shelf/shelf';
+import { takeOut } from '../stock/takeOut';
 import { listBatches } from './batches';
 import { showSchedule } from './benchHours';
 import { cancelBatch, takeUpAgain } from './cancelBatch';
@@ -92,6 +93,27 @@ describe('a piece of a batch', () => {
     expect(await differencesIn(session)).toEqual([]);
     done(await make(session, await fromTray(session, number)));
     expect((await view(session, number)).state).toBe('made');
+  });
+
+  it('gives back what was left of its wires, though another wire was planned to be cut from it', async () => {
+    const { session, number } = await plannedBatch(2);
+    await cutNext(session, number, '300 mm');
+    const taking = { kind: 'used', quantity: '150 mm', reason: 'a sample' };
+    done(await takeOut(session, newKey(), 'wire', 2, taking));
+    const piece = await fromTray(session, number);
+    expect(piece.cuts).toMatchObject([{ length: mm(150) }]);
+    done(await make(session, piece));
+    const taken = async (kind: 'used' | 'cut') => (await showLedger(session, { kind })).lines[0]?.id ?? 0;
+    done(await reverseMovement(session, newKey(), await taken('used'), { reason: 'the sample came back' }));
+    // Half of the wire is there again, and is an off-cut like any other.
+    expect((await planned(session, number)).plans).toMatchObject([{ plan: { pieces: [{ number: 2 }] } }]);
+    expect(await differencesIn(session)).toEqual([]);
+    done(await reverseMovement(session, newKey(), await taken('cut'), { reason: 'came apart' }));
+    expect(await view(session, number)).toMatchObject({ planning: 'stale', plans: [] });
+    expect(await differencesIn(session)).toEqual([]);
+    expect((await planned(session, number)).plans).toMatchObject([{ plan: { pieces: [{ number: 1 }] } }]);
+    done(await make(session, await fromTray(session, number)));
+    expect(await differencesIn(session)).toEqual([]);
   });
 
   it('takes its beads from what is set aside, at what was paid for them', async () => {

@@ -164,15 +164,19 @@ export async function progressOf(tx: Tx, batchIds: readonly string[]): Promise<M
 export const madeCounts = ({ made }: Progress): Map<number, number> =>
   new Map([...made].map(([line, pieces]) => [line, pieces.size]));
 
-/** Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut. */
-export async function setTrayAside(tx: Tx, batchId: string): Promise<void> {
+/**
+ * Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut.
+ * @returns how many are to be cut again
+ */
+export async function setTrayAside(tx: Tx, batchId: string): Promise<number> {
   const bind = [tx.session.studioId, batchId];
-  await tx.run(
+  const gone = await tx.select<{ act: number }>(
     `DELETE FROM batch_cuts c WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
         AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
         AND NOT EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.stock_piece_id = c.cut_id AND p.quantity >= c.length_um
                            AND p.article_id = c.spec_id
-                           AND NOT EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.stock_piece_id = c.cut_id AND s.batch_id <> $2))`,
+                           AND NOT EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.stock_piece_id = c.cut_id AND s.batch_id <> $2))
+     RETURNING act`,
     bind,
   );
   await tx.run(
@@ -183,8 +187,13 @@ export async function setTrayAside(tx: Tx, batchId: string): Promise<void> {
      ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = excluded.quantity`,
     bind,
   );
+  return gone.length;
 }
 
-/** In SQL over set_asides s of batch $2: whether it is a wire that was cut for it. */
+/**
+ * In SQL over set_asides s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
+ * wire once its piece is made is wire like any other.
+ */
 export const IN_TRAY = `EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = s.studio_id AND c.batch_id = s.batch_id AND c.cut_id = s.stock_piece_id
-  AND c.kind = 'cut')`;
+  AND c.kind = 'cut' AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = c.studio_id AND b.batch_id = c.batch_id AND b.line = c.line
+                                        AND b.piece = c.piece))`;

@@ -12,7 +12,7 @@ import {
   openStudio,
   problemOf,
   receive,
-  SPOOL,
+  ofGauge,
 } from '../../../tests/support/studio';
 import { lastBookCheck } from '../books/lastCheck';
 import { receiveBeads } from '../drawers/receive';
@@ -62,18 +62,7 @@ describe('taking back', () => {
   it('leads a relabelled wire back through what it was, and keeps scrap that was sent off', async () => {
     const session = await openStudio();
     const spool = await receive(session);
-    const { metal, profile, gaugeSystem, height, temper, finish, finishName } = SPOOL;
-    const spec = {
-      metal,
-      profile,
-      gaugeSystem,
-      height,
-      temper,
-      finish,
-      finishName,
-      gaugeNumber: '21',
-      reason: 'measured',
-    };
+    const spec = ofGauge('21');
     done(await takeOut(session, newKey(), 'wire', spool, take('1 m', 'spoiled')));
     const spoiling = (await showLedger(session, { kind: 'spoiled' })).lines[0]?.id ?? 0;
     done(await relabelWire(session, newKey(), spool, spec));

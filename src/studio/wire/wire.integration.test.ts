@@ -5,7 +5,7 @@ import {
   openStudio,
   problemOf,
   receive,
-  SPOOL,
+  ofGauge,
 } from '../../../tests/support/studio';
 import { showLedger } from '../ledger/ledgerPage';
 import { showJars } from '../scrap/jars';
@@ -123,18 +123,7 @@ describe('wire', () => {
     const session = await openStudio();
     const spool = await receive(session);
     done(await takeOut(session, newKey(), 'wire', spool, take('1 m')));
-    const { metal, profile, gaugeSystem, height, temper, finish, finishName } = SPOOL;
-    const spec = {
-      metal,
-      profile,
-      gaugeSystem,
-      height,
-      temper,
-      finish,
-      finishName,
-      gaugeNumber: '21',
-      reason: 'calliper says 0.72',
-    };
+    const spec = ofGauge('21', 'calliper says 0.72');
     done(await relabelWire(session, newKey(), spool, spec));
     expect(await showStockPiece(session, spool)).toMatchObject({
       length: 9_000_000,
