@@ -10,6 +10,7 @@ export const TAG_LETTERS = {
   piece: 'F',
   count: 'T',
   batch: 'R',
+  delivery: 'D',
 } as const;
 export type Tagged = keyof typeof TAG_LETTERS;
 
@@ -36,6 +37,7 @@ export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
   piece: '/shelf',
   count: '/counts',
   batch: '/batches',
+  delivery: '/deliveries',
 };
 
 /** Address of the page of a tagged thing. */

@@ -104,6 +104,12 @@ const CHECKS: readonly string[] = [
     WHERE (l.quantity, l.price * 1000) IS DISTINCT FROM (m.quantity, m.cost) AND (m.quantity <> 0 OR m.cost <> 0)`,
   `SELECT l.studio_id AS studio, 'purchase of ' || l.bought_on AS what, 'bought' AS kept, 'never came in' AS rebuilt
      FROM lots l WHERE NOT EXISTS (SELECT FROM movements m WHERE m.studio_id = l.studio_id AND m.lot_id = l.lot_id)`,
+  // The lines of a delivery bear all of its postage and tax, and no more.
+  `SELECT d.studio_id AS studio, 'delivery D-' || lpad(d.number::text, 4, '0') AS what, d.postage || ' postage, ' || d.tax || ' tax' AS kept,
+          sum(l.postage_share) || ' postage, ' || sum(l.tax_share) || ' tax' AS rebuilt
+     FROM deliveries d LEFT JOIN lots l ON l.studio_id = d.studio_id AND l.delivery_id = d.delivery_id
+    GROUP BY d.studio_id, d.delivery_id, d.number, d.postage, d.tax
+   HAVING (d.postage, d.tax) IS DISTINCT FROM (sum(l.postage_share), sum(l.tax_share))`,
   // What moves from one stock piece to another is neither more nor less afterwards; what is turned into something else keeps its cost.
   evenPosts('split', 'quantity'),
   evenPosts('split', 'cost_units'),

@@ -10,8 +10,8 @@ export function faultCode(fault: unknown): string | undefined {
   return undefined;
 }
 
-/** Serialisation failure, deadlock. */
-const LOST_RACE = new Set(['40001', '40P01']);
+/** Serialisation failure, deadlock, no turn in time. */
+const LOST_RACE = new Set(['40001', '40P01', '55P03']);
 /** Administrator shutdown, crash shutdown, starting up; broken sockets. */
 const LOST_CONNECTION = new Set([
   '57P01',

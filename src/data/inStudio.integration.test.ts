@@ -176,6 +176,42 @@ it('a studio whose work waits for a lock makes no other studio wait', async () =
   expect([await versionOf(busy), await versionOf(other)]).toEqual([1 + 1 + 8, 1 + 40]);
 });
 
+it('who loses to other copies of the application again and again gets a turn alone', async () => {
+  const who = await openStudio();
+  const touch = `UPDATE studios SET version = version + 1 WHERE studio_id = $1`;
+  let isOver = false;
+  let others = 0;
+  // As another copy of the application works: it changes, all the time, what the slow one has read and is about to change.
+  const other = asApp(async (client) => {
+    while (!isOver) {
+      await client.query('BEGIN ISOLATION LEVEL SERIALIZABLE');
+      try {
+        await client.query('LOCK TABLE turns IN ROW SHARE MODE');
+        await client.query(`SELECT set_config('pewterer.studio', $1, true)`, [who.studioId]);
+        await client.query(touch, [who.studioId]);
+        await client.query('COMMIT');
+        others += 1;
+      } catch {
+        await client.query('ROLLBACK');
+      }
+    }
+  });
+  let tries = 0;
+  const slowly = inStudio(who, async (tx) => {
+    tries += 1;
+    await tx.first('SELECT version FROM studios');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    await tx.run(touch, [who.studioId]);
+  });
+  await slowly.finally(() => (isOver = true));
+  await other;
+  // It did lose before, and nothing is lost.
+  expect(tries).toBeGreaterThan(3);
+  expect(await inStudio(who, (tx) => tx.first('SELECT version FROM studios'))).toEqual({
+    version: 1 + others + 1,
+  });
+}, 60_000);
+
 it('has nothing left to do on a database that is up to date', async () => {
   expect(MIGRATIONS.map(({ name }) => name)).toEqual([...MIGRATIONS.map(({ name }) => name)].sort());
   expect(await migrate(process.env['PEWTERER_OWNER_URL'] ?? '')).toEqual([]);

@@ -48,6 +48,9 @@ export interface DoorOptions {
 /** How long a transaction is tried again after a lost race or a lost connection before the fault is passed on. */
 const PATIENCE_MS = 15_000;
 
+/** How long it goes on losing before it is run while nobody else writes at all. */
+const ALONE_AFTER_MS = 3_000;
+
 /**
  * The one door to the database. Opens a serialisable transaction, sets the studio for row-level security, runs the work
  * and commits; a lost race (serialisation failure, deadlock) or a connection cut by a database restart runs it again.
@@ -55,7 +58,7 @@ const PATIENCE_MS = 15_000;
  * newcomers of the studio stand behind: under contention the line is far cheaper than one lost race after another, which a long
  * transaction would lose for ever. No studio waits for another, but for work at the front of its own line that loses again and again:
  * the database tells races by the page, so that it sees some between studios, and of those who lose such races one goes at a time.
- * Between copies of the application the database alone decides.
+ * Between copies of the application the database decides; who has lost for seconds on end runs while nobody else writes, in any copy.
  * The work must therefore do nothing outside the transaction; submitted forms carry a key, so that trying again after an
  * unanswered commit posts nothing twice.
  */
@@ -64,26 +67,30 @@ export async function inStudio<T>(
   work: (tx: Tx) => Promise<T>,
   { readOnly = false }: DoorOptions = {},
 ): Promise<T> {
-  const attempt = () => once(session, work, readOnly);
+  const attempt = (isAlone: boolean) => once(session, work, { readOnly, isAlone });
   if (readOnly || atTheFront.getStore()) return persist(attempt);
   const { studioId } = session;
   if (lastInLine.has(studioId)) return inLine(studioId, () => persistAtFront(attempt));
   try {
-    return await attempt();
+    return await attempt(false);
   } catch (fault) {
     if (!isPassing(fault)) throw fault;
     return inLine(studioId, () => persistAtFront(attempt));
   }
 }
 
+/** One try of a transaction; alone when nobody else is to write meanwhile. */
+type Attempt<T> = (isAlone: boolean) => Promise<T>;
+
 /** Tries until it works, patience runs out, or the fault is none that passes. */
-async function persist<T>(attempt: () => Promise<T>): Promise<T> {
-  const giveUp = Date.now() + PATIENCE_MS;
+async function persist<T>(attempt: Attempt<T>): Promise<T> {
+  const begun = Date.now();
   for (let tries = 0; ; tries += 1) {
+    const lost = Date.now() - begun;
     try {
-      return await attempt();
+      return await attempt(tries > 0 && lost > ALONE_AFTER_MS);
     } catch (fault) {
-      if (!isPassing(fault) || Date.now() > giveUp) throw fault;
+      if (!isPassing(fault) || lost > PATIENCE_MS) throw fault;
       await pause(Math.min(400, 5 * 2 ** tries) * (0.5 + Math.random()));
     }
   }
@@ -95,10 +102,10 @@ const LOST_TO_OTHERS = 4;
 /** No studio's id: the line of those who lose races to other studios. */
 const ALL_STUDIOS = '';
 
-async function persistAtFront<T>(attempt: () => Promise<T>): Promise<T> {
+async function persistAtFront<T>(attempt: Attempt<T>): Promise<T> {
   for (let tries = 0; tries < LOST_TO_OTHERS; tries += 1) {
     try {
-      return await attempt();
+      return await attempt(false);
     } catch (fault) {
       if (!isPassing(fault)) throw fault;
       await pause(5 * 2 ** tries * (0.5 + Math.random()));
@@ -134,7 +141,25 @@ type MakeRow<M> = M extends ModelStatic<infer Row extends Model> ? CreationAttri
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, readOnly: boolean): Promise<T> {
+/** Whether this work is inside a transaction that has its turn already: one inside another must not wait for a third. */
+const hasTurn = new AsyncLocalStorage<boolean>();
+
+/** How long who is to run alone waits for those before it: while it does, newcomers wait behind it. */
+const TURN = '2s';
+
+/** Takes a transaction's turn among those that write, in every copy of the application. It reads nothing. */
+async function takeTurn(run: Tx['run'], isAlone: boolean): Promise<void> {
+  if (!isAlone) return run('LOCK TABLE turns IN ROW SHARE MODE');
+  await run(`SET LOCAL lock_timeout = '${TURN}'`);
+  await run('LOCK TABLE turns IN EXCLUSIVE MODE');
+  await run('SET LOCAL lock_timeout = 0');
+}
+
+async function once<T>(
+  session: StudioSession,
+  work: (tx: Tx) => Promise<T>,
+  { readOnly, isAlone }: { readonly readOnly: boolean; readonly isAlone: boolean },
+): Promise<T> {
   const sequelize = database();
   const isolationLevel = readOnly
     ? Transaction.ISOLATION_LEVELS.REPEATABLE_READ
@@ -145,11 +170,13 @@ async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, rea
     const run = async (sql: string, bind: BindOrReplacements = []) => {
       await sequelize.query(sql, { bind, transaction, type: QueryTypes.RAW });
     };
+    // Before anything is read: what waits for its turn must not see what was there before it came.
+    if (!readOnly && !hasTurn.getStore()) await takeTurn(run, isAlone);
     await select(
       `SELECT set_config('pewterer.studio', $1, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
       [session.studioId],
     );
-    return work({
+    const tx: Tx = {
       session,
       select,
       run,
@@ -164,6 +191,7 @@ async function once<T>(session: StudioSession, work: (tx: Tx) => Promise<T>, rea
           await model.bulkCreate(whole.slice(from, from + CHUNK), { transaction, returning: false });
       },
       within: { transaction },
-    });
+    };
+    return readOnly ? work(tx) : hasTurn.run(true, () => work(tx));
   });
 }

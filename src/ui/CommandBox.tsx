@@ -1,8 +1,9 @@
 'use client';
 
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { pathOf, readTag } from '@/core/tag';
 import { Dialog } from './Dialog';
+import { placesByName } from './places';
 
 interface Entry {
   readonly tag: string;
@@ -16,38 +17,6 @@ interface CommandBoxProps {
   readonly go: (href: string) => void;
   readonly isOwner: boolean;
 }
-
-const ACTS: readonly (Entry & { ownerOnly?: boolean })[] = [
-  { tag: 'do', name: 'Receive wire', href: '/rack/receive', ownerOnly: true },
-  { tag: 'do', name: 'Receive beads', href: '/beads/receive', ownerOnly: true },
-  { tag: 'do', name: 'Receive a stone', href: '/stones/receive', ownerOnly: true },
-  { tag: 'do', name: 'Receive findings', href: '/findings/receive', ownerOnly: true },
-  { tag: 'do', name: 'Make findings', href: '/findings/make' },
-  { tag: 'do', name: 'Receive a supply', href: '/supplies/receive', ownerOnly: true },
-  { tag: 'do', name: 'Count a place', href: '/counts' },
-  { tag: 'do', name: 'Print labels', href: '/labels' },
-  { tag: 'go', name: 'Stockroom at a glance', href: '/stock' },
-  { tag: 'go', name: 'Beads', href: '/beads' },
-  { tag: 'go', name: 'Stones', href: '/stones' },
-  { tag: 'go', name: 'Findings', href: '/findings' },
-  { tag: 'go', name: 'Supplies', href: '/supplies' },
-  { tag: 'go', name: 'Scrap jars', href: '/jars' },
-  { tag: 'go', name: 'Which wire passes which hole', href: '/fit' },
-  { tag: 'go', name: 'To buy', href: '/to-buy' },
-  { tag: 'go', name: 'Ledger', href: '/ledger' },
-  { tag: 'go', name: 'Metal prices', href: '/metal', ownerOnly: true },
-  { tag: 'go', name: 'Lists in and out', href: '/lists', ownerOnly: true },
-  { tag: 'go', name: 'How much wire it takes', href: '/how-much' },
-  { tag: 'go', name: 'Fitting: which patterns suit a stone', href: '/fitting' },
-  { tag: 'do', name: 'Compose a pattern', href: '/patterns/compose', ownerOnly: true },
-  { tag: 'go', name: 'Programs and tokens', href: '/rules/programs', ownerOnly: true },
-  { tag: 'do', name: 'Write a new pattern', href: '/patterns/new', ownerOnly: true },
-  { tag: 'do', name: 'Make a piece at the bench', href: '/bench' },
-  { tag: 'go', name: 'Wire rack', href: '/rack' },
-  { tag: 'go', name: 'Pattern room', href: '/patterns' },
-  { tag: 'go', name: 'Shelf', href: '/shelf' },
-  { tag: 'go', name: 'House rules', href: '/rules', ownerOnly: true },
-];
 
 const PAUSE_MS = 120;
 
@@ -64,16 +33,18 @@ function Finder({ onClose, go, isOwner }: Omit<CommandBoxProps, 'open'>) {
   const [text, setText] = useState('');
   const { found, state } = useFound(text);
   const [at, setAt] = useState(0);
-  const acts = useMemo(
-    () =>
-      ACTS.filter(
-        ({ name, ownerOnly }) =>
-          (isOwner || !ownerOnly) && name.toLowerCase().includes(text.trim().toLowerCase()),
-      ),
-    [isOwner, text],
-  );
+  const acts = useMemo(() => {
+    const wanted = text.toLowerCase().split(/\s+/);
+    return placesByName(isOwner)
+      .filter(({ name }) => wanted.every((word) => name.toLowerCase().includes(word)))
+      .map(({ is, ...entry }): Entry => ({ tag: is, ...entry }));
+  }, [isOwner, text]);
   const entries = [...found, ...acts];
   const chosen = Math.min(at, entries.length - 1);
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    list.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
+  }, [chosen, entries.length]);
   const open = (entry: Entry | undefined) => {
     if (!entry) return;
     onClose();
@@ -109,14 +80,20 @@ function Finder({ onClose, go, isOwner }: Omit<CommandBoxProps, 'open'>) {
         }}
         onKeyDown={onKeyDown}
       />
-      <ul id="found" role="listbox" aria-label="Found" className="mt-3 max-h-[55vh] overflow-y-auto">
+      <ul
+        ref={list}
+        id="found"
+        role="listbox"
+        aria-label="Found"
+        className="mt-3 max-h-[55vh] overflow-y-auto"
+      >
         {entries.map((entry, index) => (
           <li
             key={`${entry.href} ${entry.tag}`}
             id={`found-${index}`}
             role="option"
             aria-selected={index === chosen}
-            onMouseEnter={() => setAt(index)}
+            onMouseMove={() => index !== chosen && setAt(index)}
             onClick={() => open(entry)}
             className={`flex min-h-11 cursor-pointer items-center gap-3 px-2 ${index === chosen ? 'bg-base-300' : ''}`}
           >

@@ -2,103 +2,80 @@
 
 import { Link, PlaceLink } from './Link';
 import { usePathname } from 'next/navigation';
-import { useCallback, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Boxes, Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
 import { remember } from './remember';
 import { ShortcutList } from './ShortcutList';
-import { useKeys, type Shortcut } from './useKeys';
+import { DEEDS, isWithin, openTo, PLACES, type Place } from './places';
+import { setKeysOff, useKeys, type Shortcut } from './useKeys';
 
-/** A place in the studio, in the order of the work. */
-export interface Place {
-  readonly href: string;
-  readonly name: string;
-  /** Its name where there is little room. */
-  readonly short?: string;
-  readonly key: string;
-  readonly icon: typeof Rows3;
-  readonly ownerOnly?: boolean;
-  /** Addresses of its parts. */
-  readonly parts?: readonly string[];
+/** Keys that no word begins with. */
+const SIGNS = ['/', '?'];
+
+const ICONS: Readonly<Record<string, typeof Rows3>> = {
+  '/rack': Rows3,
+  '/patterns': ScrollText,
+  '/batches': Boxes,
+  '/bench': Hammer,
+  '/shelf': Layers,
+  '/rules': KeyRound,
+};
+
+/** What a place is drawn as where there is little room. */
+function PlaceIcon({ href }: { href: string }) {
+  const Icon = ICONS[href];
+  return Icon ? <Icon size={20} aria-hidden="true" /> : null;
 }
-
-export const PLACES: readonly Place[] = [
-  {
-    href: '/rack',
-    name: 'Stockroom',
-    key: '1',
-    icon: Rows3,
-    parts: [
-      '/stock',
-      '/beads',
-      '/stones',
-      '/findings',
-      '/supplies',
-      '/jars',
-      '/fit',
-      '/counts',
-      '/to-buy',
-      '/labels',
-      '/ledger',
-      '/metal',
-      '/lists',
-    ],
-  },
-  {
-    href: '/patterns',
-    name: 'Pattern room',
-    short: 'Patterns',
-    key: '2',
-    icon: ScrollText,
-    parts: ['/fitting', '/how-much'],
-  },
-  { href: '/batches', name: 'Batches', key: '3', icon: Boxes },
-  { href: '/bench', name: 'Bench', key: '4', icon: Hammer },
-  { href: '/shelf', name: 'Shelf', key: '5', icon: Layers },
-  { href: '/rules', name: 'House rules', short: 'Rules', key: '6', icon: KeyRound, ownerOnly: true },
-];
 
 interface ShellProps {
   readonly studioName: string;
   readonly personName: string;
   readonly isOwner: boolean;
   readonly theme: 'light' | 'dark' | null;
+  /** Whether this browser takes no single keys for shortcuts. */
+  readonly keysAreOff: boolean;
   readonly signOut: () => Promise<void>;
   readonly go: (href: string) => void;
   readonly children: ReactNode;
 }
 
 /** The frame of every page inside the studio: the bench edge with its places, the command box, the shortcuts. */
-export function Shell({ studioName, personName, isOwner, theme, signOut, go, children }: ShellProps) {
+export function Shell({
+  studioName,
+  personName,
+  isOwner,
+  theme,
+  keysAreOff,
+  signOut,
+  go,
+  children,
+}: ShellProps) {
   const path = usePathname();
   const { system, toggle } = useLengths();
   const [finding, setFinding] = useState(false);
   const [listing, setListing] = useState(false);
   const dark = useTheme(theme);
-  const places = PLACES.filter(({ ownerOnly }) => isOwner || !ownerOnly);
+  const places = openTo(isOwner, PLACES);
+  const keys = useKeysWanted(keysAreOff);
 
   const shortcuts: Shortcut[] = [
     { keys: '/', does: 'Find any wire, pattern or piece', run: () => setFinding(true) },
     { keys: '?', does: 'Show these shortcuts', run: () => setListing(true) },
     { keys: 'u', does: 'Inches or millimetres', run: toggle },
-    { keys: 'q', does: 'How much wire does it take?', run: () => go('/how-much') },
     ...places.map(({ key, name, href }): Shortcut => ({
       keys: key,
       does: `Go to the ${name.toLowerCase()}`,
       run: () => go(href),
     })),
-    ...(isOwner
-      ? [
-          { keys: 'r', does: 'Receive wire', run: () => go('/rack/receive') },
-          { keys: 'n', does: 'Write a new pattern', run: () => go('/patterns/new') },
-        ]
-      : []),
+    ...openTo(isOwner, DEEDS).flatMap(({ key, name, href }): Shortcut[] =>
+      key === undefined ? [] : [{ keys: key, does: name, run: () => go(href) }],
+    ),
   ];
-  useKeys(shortcuts);
+  useKeys(shortcuts, SIGNS);
   const close = useCallback(() => setFinding(false), []);
-  const isHere = ({ href, parts = [] }: Place) =>
-    [href, ...parts].some((each) => path === each || path.startsWith(`${each}/`));
+  const isHere = (place: Place) => isWithin(path, place);
 
   return (
     <div className="min-h-dvh pb-20 md:pb-8">
@@ -192,7 +169,7 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
                 aria-current={isHere(place) ? 'page' : undefined}
                 className={`flex h-14 flex-col items-center justify-center text-xs ${isHere(place) ? 'border-t-4 border-primary font-semibold' : ''}`}
               >
-                <place.icon size={20} aria-hidden="true" />
+                <PlaceIcon href={place.href} />
                 <span className="max-w-full truncate px-0.5">{place.short ?? place.name}</span>
               </PlaceLink>
             </li>
@@ -200,7 +177,13 @@ export function Shell({ studioName, personName, isOwner, theme, signOut, go, chi
         </ul>
       </nav>
       <CommandBox open={finding} onClose={close} go={go} isOwner={isOwner} />
-      <ShortcutList open={listing} onClose={() => setListing(false)} shortcuts={shortcuts} />
+      <ShortcutList
+        open={listing}
+        onClose={() => setListing(false)}
+        shortcuts={shortcuts}
+        areOn={keys.on}
+        onSwitch={keys.toggle}
+      />
     </div>
   );
 }
@@ -229,6 +212,17 @@ function BenchEdge() {
       <rect width="100%" height="11" fill="url(#bench-edge)" />
     </svg>
   );
+}
+
+/** Whether single keys are shortcuts on this browser, and the switch for it. */
+function useKeysWanted(keptOff: boolean): { on: boolean; toggle: () => void } {
+  const [off, setOff] = useState(keptOff);
+  useEffect(() => setKeysOff(off), [off]);
+  const toggle = () => {
+    remember('keys', off ? 'on' : 'off');
+    setOff(!off);
+  };
+  return { on: !off, toggle };
 }
 
 const DARK = '(prefers-color-scheme: dark)';

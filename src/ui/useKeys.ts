@@ -13,11 +13,29 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** Runs shortcuts on single keys, except while somebody types or a dialog is open. */
-export function useKeys(shortcuts: readonly Shortcut[]): void {
+/** Whether single keys do nothing. */
+export const keysAreOff = (): boolean => areOff;
+
+/** Whether nothing is typed into a search yet: a sign that no search begins with may act as a shortcut there. */
+const isEmptySearch = (target: EventTarget | null): boolean =>
+  target instanceof HTMLInputElement && target.type === 'search' && target.value === '';
+
+let areOff = false;
+
+/** Switches all single keys off, for who speaks to the machine or presses keys by chance (WCAG 2.1.4). */
+export function setKeysOff(off: boolean): void {
+  areOff = off;
+}
+
+/**
+ * Runs shortcuts on single keys, except while somebody types or a dialog is open.
+ * @param inSearch keys that also act in a search that is still empty
+ */
+export function useKeys(shortcuts: readonly Shortcut[], inSearch: readonly string[] = []): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (areOff || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event.target) && !(inSearch.includes(event.key) && isEmptySearch(event.target))) return;
       if (document.querySelector('dialog[open]')) return;
       const shortcut = shortcuts.find(({ keys }) => keys === event.key);
       if (!shortcut) return;
@@ -26,5 +44,5 @@ export function useKeys(shortcuts: readonly Shortcut[]): void {
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [shortcuts]);
+  }, [shortcuts, inSearch]);
 }

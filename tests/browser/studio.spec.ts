@@ -97,6 +97,39 @@ test('works without a mouse: find, shortcuts, units, places', async ({ owner: pa
   await expect(page).toHaveURL(/\/rack\/W-\d{4}$/);
 });
 
+test('the box finds wire by its size, techniques and places; single keys can be switched off', async ({
+  owner: page,
+}) => {
+  const box = page.getByRole('combobox', { name: 'Find anything' });
+  await pressUntil(page, '/', box);
+  await box.fill('20ga copper');
+  await expect(page.getByRole('dialog').getByRole('option').first()).toContainText('20 ga round copper');
+  await box.fill('coil');
+  const technique = page.getByRole('option', { name: 'wire for Coil', exact: true });
+  await expect(technique).toBeVisible();
+  // The last of many is brought into view.
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('dialog').getByRole('option', { selected: true })).toBeInViewport({
+    ratio: 0.9,
+  });
+  await technique.click();
+  await expect(page).toHaveURL(/\/how-much\?of=coil/);
+  // The search of techniques has the focus, and is empty.
+  await page.getByRole('searchbox', { name: 'Find a technique' }).focus();
+  await page.keyboard.press('?');
+  const list = page.getByRole('dialog', { name: 'Keyboard shortcuts' });
+  await list.getByRole('checkbox', { name: 'Single keys do these things' }).uncheck();
+  await list.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('1');
+  await page.keyboard.press('/');
+  await expect(page).toHaveURL(/\/how-much/);
+  await expect(box).toBeHidden();
+  await page.getByRole('button', { name: 'Find anything' }).click();
+  await expect(box).toBeVisible();
+});
+
 const SHOWN_MONEY = /\$\s?\d|worth|sells for|carrying/;
 const SENT_MONEY =
   /hourlyRate|overheadPerHour|"(price|totalCost|cost|melt|perKilogram|paid|proceeds|premium)\\?":\s?\d|\$\d+\.\d\d/;

@@ -28,6 +28,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
               personName={name}
               isOwner={session.role === 'owner'}
               theme={preferences.theme}
+              keysAreOff={preferences.keysAreOff}
               signOut={signOutAction}
             >
               {doubt && <ClockBanner {...doubt} />}

@@ -5,6 +5,8 @@ import type { LengthSystem } from '@/core/units/length';
 export interface Preferences {
   readonly theme: 'light' | 'dark' | null;
   readonly lengthSystem: LengthSystem | null;
+  /** Whether single keys are no shortcuts. */
+  readonly keysAreOff: boolean;
 }
 
 export async function readPreferences(): Promise<Preferences> {
@@ -14,5 +16,6 @@ export async function readPreferences(): Promise<Preferences> {
   return {
     theme: theme === 'light' || theme === 'dark' ? theme : null,
     lengthSystem: system === 'in' || system === 'mm' ? system : null,
+    keysAreOff: jar.get('keys')?.value === 'off',
   };
 }

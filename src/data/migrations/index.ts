@@ -14,6 +14,8 @@ import { lists } from './0012-lists';
 import { labour } from './0013-labour';
 import { devices } from './0014-devices';
 import { costs } from './0015-costs';
+import { deliveries } from './0016-deliveries';
+import { turns } from './0017-turns';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -32,4 +34,6 @@ export const MIGRATIONS: readonly Migration[] = [
   labour,
   devices,
   costs,
+  deliveries,
+  turns,
 ];

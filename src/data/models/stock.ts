@@ -8,6 +8,7 @@ import {
 } from 'sequelize';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { CostIs } from '@/core/stock/costIs';
+import type { SharedBy } from '@/core/stock/delivery';
 import type { MovementKind } from '@/core/stock/movement';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
@@ -81,6 +82,24 @@ export class WireSpecRow extends Model<InferAttributes<WireSpecRow>, InferCreati
   declare gaugeNumber: string;
 }
 
+/** Several purchases that came together. */
+export class Delivery extends Model<InferAttributes<Delivery>, InferCreationAttributes<Delivery>> {
+  declare studioId: string;
+  declare deliveryId: string;
+  declare number: number;
+  declare supplierId: string | null;
+  declare boughtOn: string;
+  declare note: string;
+  /** Of the invoice, with postage and tax in its minor units. */
+  declare currency: string;
+  declare postage: MinorUnits;
+  declare tax: MinorUnits;
+  declare sharedBy: SharedBy;
+  declare postKey: string;
+  declare userId: string;
+  declare receivedAt: Date;
+}
+
 /** One purchase. */
 export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot>> {
   declare studioId: string;
@@ -103,6 +122,12 @@ export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot
   declare note: string;
   /** Whether the price was paid, is an estimate for old stock, or is nothing, for a gift. */
   declare costIs: CreationOptional<CostIs>;
+  /** The delivery it came with, and as which line; null when it came by itself. */
+  declare deliveryId: CreationOptional<string | null>;
+  declare deliveryLine: CreationOptional<number | null>;
+  /** What of the price is its share of the delivery's postage and tax, in the currency of the purchase. */
+  declare postageShare: CreationOptional<MinorUnits>;
+  declare taxShare: CreationOptional<MinorUnits>;
   declare createdAt: Date;
 }
 
@@ -260,6 +285,24 @@ export function initStockModels(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'wire_specs' },
   );
+  Delivery.init(
+    {
+      studioId: keyId(),
+      deliveryId: keyId(),
+      number: number(),
+      supplierId: maybe(id()),
+      boughtOn: day(),
+      note: text(),
+      currency: text(),
+      postage: whole(),
+      tax: whole(),
+      sharedBy: text(),
+      postKey: id(),
+      userId: id(),
+      receivedAt: moment(),
+    },
+    { sequelize, tableName: 'deliveries' },
+  );
   Lot.init(
     {
       studioId: keyId(),
@@ -276,6 +319,10 @@ export function initStockModels(sequelize: Sequelize): void {
       paidCurrency: text(),
       note: text(),
       costIs: { ...text(), defaultValue: 'paid' },
+      deliveryId: maybe(id()),
+      deliveryLine: maybe(number()),
+      postageShare: { ...whole(), defaultValue: 0 },
+      taxShare: { ...whole(), defaultValue: 0 },
       createdAt: moment(),
     },
     { sequelize, tableName: 'lots' },

@@ -32,6 +32,7 @@ import { DEMO_HELPER, DEMO_OWNER, DEMO_TOKEN } from './people';
 import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
 import { taken } from './taken';
 import { Chance } from './random';
+import { receiveParcel } from './parcel';
 import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, DEMO_WIRES, type DemoWire } from './wires';
 
 const SEED = 20_240_611;
@@ -98,6 +99,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await composePatterns(day(DAYS));
   await settleStockroom(day(DAYS));
   await planDemoBatches(day(DAYS));
+  await receiveParcel(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
 }

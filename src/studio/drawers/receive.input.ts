@@ -52,7 +52,8 @@ export function parseShades(text: string): Result<{ name: string; count: number 
   return ok(groups);
 }
 
-class BeadFields {
+/** What beads came in. */
+export class BeadFields {
   @ReadsName('the material', 80) material!: string;
   @ReadsOneOf(BEAD_SHAPES, 'a shape') shape!: string;
   @ReadsSize(BEAD_RANGE, 'a bead’s size') size!: string;
@@ -86,7 +87,8 @@ class BeadFields {
 /** Beads that have come in. */
 export class ReceiveBeadsInput extends Purchased(BeadFields) {}
 
-class StoneFields {
+/** What stone came in. */
+export class StoneFields {
   @ReadsName('the material', 80) material!: string;
   @ReadsOneOf(OUTLINES, 'an outline') outline!: string;
   @ReadsSize(STONE_RANGE, 'a stone’s length') length!: string;
@@ -108,7 +110,8 @@ class StoneFields {
 /** A stone that has come in. */
 export class ReceiveStoneInput extends Purchased(StoneFields) {}
 
-class FindingFields {
+/** What findings came in. */
+export class FindingFields {
   @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
   @ReadsName('the material', 80) material!: string;
   /** Size as it is sold: "4 mm inside, 20 ga". */
@@ -125,7 +128,8 @@ const readSupply = (text: string, unit: string, zero: boolean): Result<number> =
     : read;
 };
 
-class SupplyFields {
+/** What supply came in. */
+export class SupplyFields {
   @ReadsName('the supply a name', 120) name!: string;
   @ReadsOneOf(SUPPLY_UNITS, 'what it is measured in') unit!: string;
   @ReadsBy<SupplyFields>('readsSupply', (text, { unit }) => readSupply(text, unit, false)) quantity!: string;

@@ -19,13 +19,17 @@ import { refused, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { ensureArticle } from '../stock/articles';
 import type { PurchaseFields } from '../stock/purchase.input';
-import { takeIn } from '../stock/takeIn';
+import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import {
   parseShades,
+  type BeadFields,
+  type FindingFields,
   ReceiveBeadsInput,
   ReceiveFindingsInput,
   ReceiveStoneInput,
   ReceiveSupplyInput,
+  type StoneFields,
+  type SupplyFields,
 } from './receive.input';
 
 /** The number on the new tag. */
@@ -33,22 +37,19 @@ export interface TakenIn {
   readonly number: number;
 }
 
-/** What comes in as one article, once it is known or made. */
-interface Arrival {
-  readonly articleId: string;
-  readonly sortKey: string;
-  readonly form: StockForm;
-  readonly quantity: number;
+/** How one ware comes in: what makes its article, and what is kept with the stock piece. */
+export interface ArrivalOf<Fields> {
+  readonly arrive: (tx: Tx, fields: Fields) => Promise<Omit<Goods, 'ware'>>;
+  readonly afterwards?: (tx: Tx, fields: Fields, stockPieceId: string) => Promise<void>;
 }
 
-/** A use case that takes in one ware: only what makes the article differs. */
+/** A use case that takes in one ware by itself. */
 const receiving =
-  <Input extends PurchaseFields & object>(
+  <Fields extends object>(
     ware: Ware,
     useCase: string,
-    InputClass: new () => Input,
-    arrive: (tx: Tx, input: Input) => Promise<Arrival>,
-    afterwards: (tx: Tx, input: Input, stockPieceId: string) => Promise<void> = () => Promise.resolve(),
+    InputClass: new () => Fields & PurchaseFields,
+    { arrive, afterwards }: ArrivalOf<Fields>,
   ) =>
   (session: StudioSession, postKey: string, plain: unknown): Promise<Outcome<TakenIn>> => {
     const prepare = () => {
@@ -56,15 +57,16 @@ const receiving =
       return readInput(InputClass, plain);
     };
     return post(session, useCase, postKey, prepare, async (tx, input) => {
-      const { number, id } = await takeIn(tx, postKey, { ware, ...(await arrive(tx, input)) }, input);
-      await afterwards(tx, input, id);
+      const goods = { ware, ...(await arrive(tx, input)) };
+      const { number, id } = await takeIn(tx, postKey, goods, await readPurchase(tx, input));
+      await afterwards?.(tx, input, id);
       return { number };
     });
   };
 
 const length = (text: string) => expectOk(parseLength(text));
 
-const beadOf = ({ material, shape, size, largest, hole }: ReceiveBeadsInput): BeadKind => ({
+const beadOf = ({ material, shape, size, largest, hole }: BeadFields): BeadKind => ({
   material: material.trim(),
   shape: shape as BeadShape,
   min: length(size),
@@ -82,23 +84,20 @@ export async function ensureBead(tx: Tx, bead: BeadKind): Promise<{ articleId: s
   return { articleId: article.id, sortKey: article.sortKey };
 }
 
-/** Takes in beads, by the strand or loose; the shades of a strand are kept with it. */
-export const receiveBeads = receiving(
-  'bead',
-  'receiveBeads',
-  ReceiveBeadsInput,
-  async (tx, input) => ({
+/** Beads, by the strand or loose; the shades of a strand are kept with it. */
+const beads: ArrivalOf<BeadFields> = {
+  arrive: async (tx, input) => ({
     ...(await ensureBead(tx, beadOf(input))),
     form: input.form as StockForm,
     quantity: expectOk(parseCount(input.count)),
   }),
-  async (tx, { shades }, stockPieceId) => {
+  afterwards: async (tx, { shades }, stockPieceId) => {
     const groups = expectOk(parseShades(shades));
     const { studioId } = tx.session;
     if (groups.length > 0)
       await StockPiece.update({ shades: groups }, { where: { studioId, stockPieceId }, ...tx.within });
   },
-);
+};
 
 /** One stone is one article: no two are the same. */
 export async function addStone(
@@ -139,21 +138,23 @@ export async function addStone(
   return { articleId: id, sortKey };
 }
 
-/** Takes in one stone with its measures. */
-export const receiveStone = receiving('stone', 'receiveStone', ReceiveStoneInput, async (tx, input) => ({
-  ...(await addStone(tx, {
-    material: input.material,
-    outline: input.outline as OutlineKind,
-    length: length(input.length),
-    width: length(input.width),
-    depth: length(input.depth),
-    edge: length(input.edge),
-    holeAxis: input.holeAxis as HoleAxis,
-    hole: input.holeAxis === 'none' ? um(0) : length(input.hole),
-  })),
-  form: 'stone' as const,
-  quantity: 1,
-}));
+/** One stone with its measures. */
+const stone: ArrivalOf<StoneFields> = {
+  arrive: async (tx, input) => ({
+    ...(await addStone(tx, {
+      material: input.material,
+      outline: input.outline as OutlineKind,
+      length: length(input.length),
+      width: length(input.width),
+      depth: length(input.depth),
+      edge: length(input.edge),
+      holeAxis: input.holeAxis as HoleAxis,
+      hole: input.holeAxis === 'none' ? um(0) : length(input.hole),
+    })),
+    form: 'stone',
+    quantity: 1,
+  }),
+};
 
 /** What a finding is. */
 export interface FindingIdentity {
@@ -179,17 +180,14 @@ export async function ensureFinding(
   return { articleId: article.id, sortKey: article.sortKey };
 }
 
-/** Takes in findings by the piece, the dozen or the gross. */
-export const receiveFindings = receiving(
-  'finding',
-  'receiveFindings',
-  ReceiveFindingsInput,
-  async (tx, input) => ({
+/** Findings by the piece, the dozen or the gross. */
+const findings: ArrivalOf<FindingFields> = {
+  arrive: async (tx, input) => ({
     ...(await ensureFinding(tx, { ...input, finding: input.finding as FindingKind })),
-    form: 'pack' as const,
+    form: 'pack',
     quantity: expectOk(parseCount(input.count)),
   }),
-);
+};
 
 /** The studio's supply of a name, made when there is none yet; what a piece uses of it is set anew. */
 export async function ensureSupply(
@@ -217,13 +215,30 @@ export async function ensureSupply(
   return { articleId: article.id, sortKey: article.sortKey };
 }
 
+/** A supply: polish, antiquing, packaging. */
+const supply: ArrivalOf<SupplyFields> = {
+  arrive: async (tx, input) => {
+    const unit = input.unit as SupplyUnit;
+    const amount = (text: string) => expectOk(parseAmountOf({ ware: 'supply', unit }, text));
+    return {
+      ...(await ensureSupply(tx, input.name, unit, amount(input.perPiece))),
+      form: 'pack',
+      quantity: amount(input.quantity),
+    };
+  },
+};
+
+/** How what lies in the drawers comes in. */
+export const ARRIVALS = { bead: beads, stone, finding: findings, supply } as const;
+
+/** Takes in beads, by the strand or loose. */
+export const receiveBeads = receiving('bead', 'receiveBeads', ReceiveBeadsInput, beads);
+
+/** Takes in one stone with its measures. */
+export const receiveStone = receiving('stone', 'receiveStone', ReceiveStoneInput, stone);
+
+/** Takes in findings by the piece, the dozen or the gross. */
+export const receiveFindings = receiving('finding', 'receiveFindings', ReceiveFindingsInput, findings);
+
 /** Takes in a supply: polish, antiquing, packaging. */
-export const receiveSupply = receiving('supply', 'receiveSupply', ReceiveSupplyInput, async (tx, input) => {
-  const unit = input.unit as SupplyUnit;
-  const amount = (text: string) => expectOk(parseAmountOf({ ware: 'supply', unit }, text));
-  return {
-    ...(await ensureSupply(tx, input.name, unit, amount(input.perPiece))),
-    form: 'pack' as const,
-    quantity: amount(input.quantity),
-  };
-});
+export const receiveSupply = receiving('supply', 'receiveSupply', ReceiveSupplyInput, supply);

@@ -1,10 +1,13 @@
 import type { Ware } from '@/core/stock/ware';
-import { pathOf, readTag, tag, type Tagged } from '@/core/tag';
+import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
+import { TECHNIQUES } from '@/core/technique/registry';
+import { soughtWords } from '@/core/wire/gaugeWords';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** Something the command box found, with the address of its page. */
 export interface Found {
-  readonly kind: Tagged;
+  readonly kind: Tagged | 'kind' | 'technique';
+  /** The number on its tag; of what has none, what it is. */
   readonly tag: string;
   readonly name: string;
   readonly href: string;
@@ -14,24 +17,49 @@ const MOST = 6;
 
 const TABLES = { pattern: 'patterns', piece: 'pieces', batch: 'batches' } as const;
 
-/** Finds stock of any ware, patterns, finished pieces and batches by the number on their tag or by words of their name. */
+/** A kind of stock, with how its list is narrowed to it. */
+interface KindRow {
+  readonly ware: Ware;
+  readonly name: string;
+  readonly pieces: number;
+  readonly metal: string | null;
+  readonly profile: string | null;
+  readonly temper: string | null;
+  readonly gauge: string | null;
+}
+
+/**
+ * Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of
+ * their name; sizes of wire in whatever way they are written.
+ */
 export function findAnything(session: StudioSession, typed: string): Promise<Found[]> {
   const text = typed.trim().slice(0, 100);
   if (text === '') return Promise.resolve([]);
-  const words = text
-    .toLowerCase()
-    .split(/\s+/)
-    .slice(0, 6)
-    .map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  const escaped = (word: string) => word.replace(/[\\%_]/g, '\\$&');
+  const anywhere = (list: readonly string[]) => list.slice(0, 6).map((word) => `%${escaped(word)}%`);
+  const { sizes, words: others } = soughtWords(text);
+  const words = anywhere(text.toLowerCase().split(/\s+/));
+  // A wire is called by its size first: "20 ga round sterling".
+  const ofWire = [...sizes.map((size) => `${escaped(size)} %`), ...anywhere(others)];
   const tagged = readTag(text);
   const { studioId } = session;
   return look(session, async (tx) => {
     const stock = await tx.select<{ kind: Ware; number: number; name: string }>(
       `SELECT p.ware AS kind, p.number, a.name
          FROM stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-        WHERE p.studio_id = $1 AND ((p.ware = $4 AND p.number = $2) OR (p.quantity > 0 AND a.said LIKE ALL ($3)))
+        WHERE p.studio_id = $1 AND ((p.ware = $4 AND p.number = $2) OR (p.quantity > 0 AND (a.said LIKE ALL ($3) OR (p.ware = 'wire' AND a.said LIKE ALL ($5)))))
         ORDER BY (p.ware = $4 AND p.number = $2) DESC, p.ware DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${2 * MOST}`,
-      [studioId, tagged?.number ?? -1, words, tagged?.kind ?? ''],
+      [studioId, tagged?.number ?? -1, words, tagged?.kind ?? '', ofWire],
+    );
+    const kinds = await tx.select<KindRow>(
+      `SELECT a.ware, a.name, n.pieces, s.metal, s.profile, s.temper, s.gauge_number || ' ' || s.gauge_system AS gauge
+         FROM articles a LEFT JOIN wire_specs s ON s.studio_id = a.studio_id AND s.spec_id = a.article_id
+         CROSS JOIN LATERAL (SELECT count(*)::int AS pieces FROM stock_pieces p
+                              WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0) AS n
+        WHERE a.studio_id = $1 AND a.ware IN ('wire', 'bead', 'finding') AND n.pieces > 1
+          AND (a.said LIKE ALL ($2) OR (a.ware = 'wire' AND a.said LIKE ALL ($3)))
+        ORDER BY a.ware DESC, a.sort_key LIMIT ${MOST}`,
+      [studioId, words, ofWire],
     );
     const named = (kind: 'pattern' | 'piece' | 'batch') =>
       tx.select<{ number: number; name: string }>(
@@ -46,10 +74,39 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
       href: pathOf(kind, number),
     });
     return [
+      ...kinds.map(foundKind),
       ...stock.map(({ kind, number, name }) => found(kind, number, name)),
       ...(await named('pattern')).map(({ number, name }) => found('pattern', number, name)),
       ...(await named('piece')).map(({ number, name }) => found('piece', number, name)),
       ...(await named('batch')).map(({ number, name }) => found('batch', number, name)),
+      ...techniquesCalled(text),
     ];
   });
+}
+
+/** All there is of a kind: the list of its ware, narrowed to it. */
+function foundKind({ ware, name, pieces, metal, profile, temper, gauge }: KindRow): Found {
+  const narrowed: Record<string, string> =
+    metal === null
+      ? { words: name }
+      : { metal, profile: profile ?? '', gauge: gauge ?? '', temper: temper ?? '' };
+  return {
+    kind: 'kind',
+    tag: `all ${pieces}`,
+    name,
+    href: `${TAG_PATHS[ware]}?${new URLSearchParams(narrowed).toString()}`,
+  };
+}
+
+/** Techniques that are called so: how much wire they take. */
+function techniquesCalled(text: string): Found[] {
+  const words = text.toLowerCase().split(/\s+/);
+  return TECHNIQUES.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
+    .slice(0, MOST)
+    .map(({ id, title }) => ({
+      kind: 'technique',
+      tag: 'wire for',
+      name: title,
+      href: `/how-much?of=${encodeURIComponent(id)}`,
+    }));
 }

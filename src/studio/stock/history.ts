@@ -47,17 +47,23 @@ export interface LotView {
   readonly paid: MinorUnits | null;
   readonly paidCurrency: string;
   readonly costIs: CostIs;
+  /** Number of the delivery it came with; null when it came by itself. */
+  readonly delivery: number | null;
+  /** What of the price is postage and tax, in the currency it was paid in. */
+  readonly extras: MinorUnits | null;
 }
 
 export async function lotOf(tx: Tx, stockPieceId: string): Promise<LotView | null> {
   const lot = await tx.first<LotView>(
     `SELECT l.bought_on::text AS "boughtOn", u.name AS supplier, l.gauge_number || ' ' || l.gauge_system AS label, l.price, l.quantity,
-            l.note, l.paid, l.paid_currency AS "paidCurrency", l.cost_is AS "costIs"
+            l.note, l.paid, l.paid_currency AS "paidCurrency", l.cost_is AS "costIs", d.number AS delivery,
+            l.postage_share + l.tax_share AS extras
        FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
        LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
+       LEFT JOIN deliveries d ON d.studio_id = l.studio_id AND d.delivery_id = l.delivery_id
       WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
     [tx.session.studioId, stockPieceId],
   );
   if (!lot) return null;
-  return tx.session.role === 'owner' ? lot : { ...lot, price: null, paid: null, note: null };
+  return tx.session.role === 'owner' ? lot : { ...lot, price: null, paid: null, extras: null, note: null };
 }

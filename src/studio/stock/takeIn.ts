@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
-import { COST_IS } from '@/core/stock/costIs';
-import { minor, parseAmount, toCost } from '@/core/units/money';
+import { COST_IS, type CostIs } from '@/core/stock/costIs';
+import { minor, parseAmount, toCost, type MinorUnits } from '@/core/units/money';
 import type { GaugeLabel } from '@/core/wire/gauge';
 import type { Tx } from '@/data/inStudio';
 import { Lot, Supplier } from '@/data/models/stock';
@@ -25,27 +25,56 @@ export interface Goods {
   readonly label?: GaugeLabel;
 }
 
+/** What was paid for goods, where they came from and where they are put. */
+export interface Purchase {
+  readonly costIs: CostIs;
+  /** In the studio's currency. */
+  readonly price: MinorUnits;
+  /** As it was paid. */
+  readonly paid: { readonly money: MinorUnits; readonly code: string };
+  readonly supplier: string;
+  readonly boughtOn: string;
+  readonly place: string;
+  readonly note: string;
+  /** The delivery it came with; undefined when it came by itself. */
+  readonly delivery?: {
+    readonly id: string;
+    readonly line: number;
+    readonly postage: MinorUnits;
+    readonly tax: MinorUnits;
+  };
+}
+
+/** The purchase that a form tells of. @throws Refused when it was typed under another currency than the studio's */
+export async function readPurchase(tx: Tx, fields: PurchaseFields): Promise<Purchase> {
+  const { currency } = await settingsIn(tx);
+  const costIs = costIsOf(fields.costIs);
+  const price = costIs === 'free' ? minor(0) : readMoney('price', fields.price, currency);
+  const paid =
+    fields.paid === '' || costIs === 'free'
+      ? { money: price, code: currency }
+      : expectOk(parseAmount(fields.paid));
+  const { supplier, boughtOn, place, note } = fields;
+  return { costIs, price, paid, supplier, boughtOn, place, note };
+}
+
+/** How something was got; paid when nothing is said. */
+export const costIsOf = (said: string | undefined): CostIs => COST_IS.find((each) => each === said) ?? 'paid';
+
 /** Takes in a purchase: its lot, its stock piece with the whole cost on it, and the movement. @returns the number on its tag */
 export async function takeIn(
   tx: Tx,
   postKey: string,
   { ware, articleId, sortKey, form, quantity, mass = null, label }: Goods,
-  purchase: PurchaseFields,
+  { costIs, price, paid, supplier, boughtOn, place, note, delivery }: Purchase,
 ): Promise<{ readonly number: number; readonly id: string }> {
-  const { currency } = await settingsIn(tx);
-  const costIs = COST_IS.find((each) => each === purchase.costIs) ?? 'paid';
-  const price = costIs === 'free' ? minor(0) : readMoney('price', purchase.price, currency);
-  const paid =
-    purchase.paid === '' || costIs === 'free'
-      ? { money: price, code: currency }
-      : expectOk(parseAmount(purchase.paid));
   const lotId = randomUUID();
   await tx.add(Lot, [
     {
       lotId,
       articleId,
-      supplierId: await ensureSupplier(tx, purchase.supplier),
-      boughtOn: purchase.boughtOn,
+      supplierId: await ensureSupplier(tx, supplier),
+      boughtOn,
       gaugeSystem: label?.system ?? null,
       gaugeNumber: label?.number ?? null,
       quantity,
@@ -53,13 +82,19 @@ export async function takeIn(
       price,
       paid: paid.money,
       paidCurrency: paid.code,
-      note: purchase.note.trim(),
+      note: note.trim(),
       costIs,
+      ...(delivery && {
+        deliveryId: delivery.id,
+        deliveryLine: delivery.line,
+        postageShare: delivery.postage,
+        taxShare: delivery.tax,
+      }),
       createdAt: tx.session.now,
     },
   ]);
   const posting = new Posting(tx, postKey);
-  const placeId = await ensurePlace(tx, purchase.place);
+  const placeId = await ensurePlace(tx, place);
   const stock = { ware, articleId, sortKey, lotId, form, placeId };
   const id = posting.open(stock, 'received', quantity, toCost(price), { lotId });
   return { number: (await posting.commit()).get(id) ?? 0, id };

@@ -44,17 +44,17 @@ export class WireSpecInput {
   finishName!: string;
 }
 
-/** Wire that has come in. */
-export class ReceiveWireInput extends Purchased(WireSpecInput) {
+/** What wire came in, and how much of it. */
+export class WireFields extends WireSpecInput {
   @ReadsOneOf(BOUGHT_FORMS, 'what it is on') form!: string;
 
   /** Either may be left empty, not both; both together check each other. */
-  @ValidateIf(({ length, mass }: ReceiveWireInput) => length !== '' || mass === '')
+  @ValidateIf(({ length, mass }: WireFields) => length !== '' || mass === '')
   @ReadsLength()
   length!: string;
 
-  @ValidateIf(({ mass }: ReceiveWireInput) => mass !== '')
-  @ReadsBy<ReceiveWireInput>('readsMassOfMetal', (text, { metal }) => {
+  @ValidateIf(({ mass }: WireFields) => mass !== '')
+  @ReadsBy<WireFields>('readsMassOfMetal', (text, { metal }) => {
     const isPrecious = METALS.some(({ id, precious }) => id === metal && precious);
     if (isPrecious && isBareOunce(text))
       return refuse(`“${text}”: troy or avoirdupois ounces? Write oz t (31.1 g) or oz av (28.3 g).`);
@@ -63,3 +63,6 @@ export class ReceiveWireInput extends Purchased(WireSpecInput) {
   })
   mass!: string;
 }
+
+/** Wire that has come in. */
+export class ReceiveWireInput extends Purchased(WireFields) {}

@@ -140,7 +140,22 @@ describe('the rack', () => {
     expect(await findAnything(session, 'w-1')).toMatchObject([
       { kind: 'wire', tag: 'W-0001', name: '20 ga round sterling, half hard' },
     ]);
-    expect((await findAnything(session, 'loop')).map(({ kind }) => kind)).toEqual(['pattern']);
+    expect((await findAnything(session, 'loop')).map(({ kind }) => kind).slice(0, 2)).toEqual([
+      'pattern',
+      'technique',
+    ]);
     expect(await findAnything(session, '   ')).toEqual([]);
+    await receive(session);
+    await receive(session, { metal: 'copper' });
+    for (const typed of ['20ga sterling', 'Sterling #20', '20 gauge half sterling'])
+      expect((await findAnything(session, typed)).map(({ tag: on, href }) => [on, href])).toEqual([
+        ['all 2', '/rack?metal=sterling&profile=round&gauge=20+AWG&temper=half+hard'],
+        ['W-0001', '/rack/W-0001'],
+        ['W-0002', '/rack/W-0002'],
+      ]);
+    expect(await findAnything(session, '20ga brass')).toEqual([]);
+    expect(await findAnything(session, 'jump ring')).toMatchObject([
+      { kind: 'technique', name: 'Jump rings', href: '/how-much?of=jump-rings' },
+    ]);
   });
 });

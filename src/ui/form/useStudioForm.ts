@@ -1,7 +1,7 @@
 'use client';
 
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import {
   useForm,
   type DefaultValues,
@@ -10,6 +10,7 @@ import {
   type UseFormReturn,
 } from 'react-hook-form';
 import { newKey } from '../newKey';
+import { gentle } from './gentle';
 import { OFFLINE, type FormProblem } from './problem';
 
 type Answer<T> =
@@ -40,7 +41,13 @@ export function useStudioForm<Values extends FieldValues, T>(
   options: StudioFormOptions<Values, T>,
 ): StudioForm<Values> {
   const { input, defaultValues, send, onDone } = options;
-  const form = useForm<Values>({ resolver: classValidatorResolver(input), defaultValues, mode: 'onTouched' });
+  const [{ resolver, follow }] = useState(() => gentle<Values>(classValidatorResolver(input)));
+  const form = useForm<Values>({ resolver, defaultValues, mode: 'onTouched' });
+  const { getFieldState } = form;
+  useEffect(
+    () => follow((path) => getFieldState(path as FieldPath<Values>).isTouched),
+    [follow, getFieldState],
+  );
   const [postKey, setPostKey] = useState('');
   const [problem, setProblem] = useState<FormProblem>();
   const [sending, setSending] = useState(false);

@@ -1,19 +1,14 @@
 import type { ReactNode } from 'react';
 import { pageMember } from '@/app/lib/member';
-import { PartsNav, type Part } from '@/ui/PartsNav';
-
-const PARTS: readonly Part[] = [
-  { href: '/patterns', name: 'Patterns' },
-  { href: '/fitting', name: 'Fitting' },
-  { href: '/how-much', name: 'How much wire' },
-];
+import { PartsNav } from '@/ui/PartsNav';
+import { PATTERN_ROOM } from '@/ui/places';
 
 /** The pattern room: patterns, and the arithmetic behind them. */
 export default async function PatternRoomLayout({ children }: { children: ReactNode }) {
   const { session } = await pageMember();
   return (
     <>
-      <PartsNav label="Pattern room" parts={PARTS} isOwner={session.role === 'owner'} />
+      <PartsNav place={PATTERN_ROOM} isOwner={session.role === 'owner'} />
       {children}
     </>
   );

@@ -4,6 +4,17 @@ import { memo, useState } from 'react';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import type { AnyTechnique } from '@/core/technique/registry';
 
+/** The technique whose name a text is, begins or is part of, in that order; the first of them all when none is. */
+function bestNamed(found: readonly AnyTechnique[], wanted: string): AnyTechnique | undefined {
+  const named = (fits: (title: string) => boolean) => found.find(({ title }) => fits(title.toLowerCase()));
+  return (
+    named((title) => title === wanted) ??
+    named((title) => title.startsWith(wanted)) ??
+    named((title) => title.includes(wanted)) ??
+    found[0]
+  );
+}
+
 /** Every technique by its group: type a part of its name, arrows move, Enter picks. */
 export const TechniquePicker = memo(function TechniquePicker({
   techniques,
@@ -18,12 +29,12 @@ export const TechniquePicker = memo(function TechniquePicker({
   const wanted = text.trim().toLowerCase();
   const found = techniques.filter(({ title, group }) => `${title} ${group}`.toLowerCase().includes(wanted));
   const at = found.findIndex(({ id }) => id === chosen);
+  const best = wanted === '' ? found[at] : bestNamed(found, wanted);
   const onKeyDown = (event: React.KeyboardEvent) => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step === undefined && event.key !== 'Enter') return;
     event.preventDefault();
-    const next =
-      step === undefined ? found[at < 0 ? 0 : at] : found[(found.length + at + step) % found.length];
+    const next = step === undefined ? best : found[(found.length + at + step) % found.length];
     if (next) onPick(next.id);
   };
   return (
@@ -33,6 +44,7 @@ export const TechniquePicker = memo(function TechniquePicker({
     >
       <input
         autoFocus
+        type="search"
         className="input w-full shrink-0 text-base"
         placeholder="Find a technique"
         aria-label="Find a technique"

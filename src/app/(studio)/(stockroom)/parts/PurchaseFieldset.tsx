@@ -5,8 +5,11 @@ import { useWatch, type Control, type FieldPath, type FieldValues } from 'react-
 import { COST_IS, COST_IS_WORDS } from '@/core/stock/costIs';
 import { CURRENCIES } from '@/core/units/money';
 import type { PurchaseFields } from '@/studio/stock/purchase.input';
+import type { PurchaseAgain } from '@/studio/deliveries/again';
+import type { DeliveredWare } from '@/studio/deliveries/delivery.input';
 import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
 import { useCurrency } from '@/ui/money';
+import { BLANK } from './WareFields';
 
 /** What is known of purchases before: offered while one types. */
 export interface PurchaseHints {
@@ -25,6 +28,18 @@ export const noPurchase = (today: string): PurchaseFields => ({
   note: '',
   paid: '',
 });
+
+/** Values of a form that takes something in: of a purchase that is made again, today; else with nothing said yet. */
+export function againValues(
+  ware: DeliveredWare,
+  today: string,
+  again: PurchaseAgain | null,
+): Readonly<Record<string, string>> {
+  const blank: PurchaseFields & Readonly<Record<string, string>> = { ...BLANK[ware], ...noPurchase(today) };
+  if (again?.ware !== ware) return blank;
+  const own = Object.entries(again.line).filter(([field]) => field in blank);
+  return { ...blank, ...Object.fromEntries(own), supplier: again.supplier };
+}
 
 /** Names to choose from while typing. */
 export function Hints({ id, names }: { id: string; names: readonly string[] }) {

@@ -12,13 +12,15 @@ const GAUGE_NAMES = { AWG: 'AWG (B&S)', SWG: 'SWG', mm: 'millimetres' } as const
 /** Choices that are said as they are called. */
 export const same = (values: readonly string[]) => values.map((value) => ({ value, text: value }));
 
-/** The fields that say what wire something is. */
-export function SpecFieldset<Values extends FieldValues & WireSpecInput>({
+/** The fields that say what wire something is. @param at the path of a field, where they are not the form's own */
+export function SpecFieldset<Values extends FieldValues>({
   control,
+  at: path = (name) => name as FieldPath<Values>,
 }: {
   control: Control<Values>;
+  at?: (name: string) => FieldPath<Values>;
 }) {
-  const at = (name: keyof WireSpecInput) => name as FieldPath<Values>;
+  const at = (name: keyof WireSpecInput) => path(name);
   const [profile, system, finish] = useWatch({
     control,
     name: [at('profile'), at('gaugeSystem'), at('finish')],

@@ -1,11 +1,10 @@
-import { COST_IS_WORDS } from '@/core/stock/costIs';
 import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { listPlacesAndSpools } from '@/app/lib/hints';
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { thickestThrough } from '@/core/bead/holeFit';
-import { tag } from '@/core/tag';
+import { tag, TAG_PATHS } from '@/core/tag';
 import { formatDiameter } from '@/core/units/length';
 import type { Measure } from '@/core/stock/amount';
 import { showDrawerPiece, type DrawerDetail } from '@/studio/drawers/drawers';
@@ -13,12 +12,11 @@ import { wiresForHole } from '@/studio/fit/fit';
 import { showPricing } from '@/studio/prices/replacement';
 import { showMinimum } from '@/studio/toBuy/toBuy';
 import { Amount } from '@/ui/Amount';
-import { Cost, Money } from '@/ui/money';
-import { MoneyIn } from '@/ui/MoneyIn';
-import { Day } from '@/ui/When';
+import { Cost } from '@/ui/money';
 import { WireChip } from '@/ui/WireChip';
 import { ArticleRules } from '../../parts/ArticleRules';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
+import { LotFacts } from '../../parts/LotFacts';
 import { SetAsideFact } from '../../parts/SetAsideFact';
 import { PhotoForm } from '../../parts/PhotoForm';
 import { Picture } from '../DrawerList';
@@ -78,18 +76,11 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
               </Fact>
             )}
             {lot && (
-              <Fact name={lot.costIs === 'free' ? 'Got' : 'Bought'}>
-                <Day at={lot.boughtOn} />
-                {lot.supplier && ` from ${lot.supplier}`}
-                {lot.costIs !== 'paid' && ` · ${COST_IS_WORDS[lot.costIs]}`}
-                {lot.note && <span className="muted"> · {lot.note}</span>}
-              </Fact>
-            )}
-            {lot?.price && (
-              <Fact name={lot.costIs === 'estimated' ? 'Estimated' : 'Paid'}>
-                <Money of={lot.price} /> for <Amount {...measure} of={lot.quantity} />
-                {lot.paid !== null && <MoneyIn of={lot.paid} currency={lot.paidCurrency} />}
-              </Fact>
+              <LotFacts
+                lot={lot}
+                measure={measure}
+                again={`${TAG_PATHS[ware]}/receive?again=${tag(ware, piece.number)}`}
+              />
             )}
             {piece.note && <Fact name="Note">{piece.note}</Fact>}
           </dl>

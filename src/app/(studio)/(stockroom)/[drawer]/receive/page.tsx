@@ -1,6 +1,8 @@
 import { drawerOf } from '@/app/lib/drawers';
 import { purchaseHints } from '@/app/lib/hints';
 import { pageOwner } from '@/app/lib/member';
+import { searched, type Search } from '@/app/lib/search';
+import { purchaseAgain } from '@/studio/deliveries/again';
 import { ReceiveBeads, ReceiveFindings, ReceiveStone, ReceiveSupply } from './ReceiveForms';
 
 export const metadata = { title: 'Receive' };
@@ -18,15 +20,22 @@ const ASKS = {
   supply: 'What supply came in, and how much does a piece take of it?',
 } as const;
 
-export default async function ReceiveDrawerPage({ params }: { params: Promise<{ drawer: string }> }) {
+export default async function ReceiveDrawerPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ drawer: string }>;
+  searchParams: Search;
+}) {
   const { ware } = drawerOf((await params).drawer);
   const { session } = await pageOwner();
+  const { again } = await searched(searchParams, ['again']);
   const Form = FORMS[ware];
   return (
     <>
       <h1>{ASKS[ware]}</h1>
       <div className="leaf mt-4 max-w-4xl p-4">
-        <Form hints={await purchaseHints(session)} />
+        <Form hints={await purchaseHints(session)} again={await purchaseAgain(session, again ?? '')} />
       </div>
     </>
   );

@@ -1,4 +1,3 @@
-import { COST_IS_WORDS } from '@/core/stock/costIs';
 import { Link } from '@/ui/Link';
 import { listPlacesAndSpools } from '@/app/lib/hints';
 import { pageMember } from '@/app/lib/member';
@@ -15,13 +14,12 @@ import { showMinimum } from '@/studio/toBuy/toBuy';
 import { showStockPiece } from '@/studio/wire/rack';
 import { listSpecs } from '@/studio/wire/specs';
 import { Length } from '@/ui/lengths';
-import { Cost, Money } from '@/ui/money';
-import { MoneyIn } from '@/ui/MoneyIn';
+import { Cost } from '@/ui/money';
 import { Ruler } from '@/ui/Ruler';
-import { Day } from '@/ui/When';
 import { WireBar } from '@/ui/WireBar';
 import { WireChip } from '@/ui/WireChip';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
+import { LotFacts } from '../../parts/LotFacts';
 import { SetAsideFact } from '../../parts/SetAsideFact';
 import { ArticleRules } from '../../parts/ArticleRules';
 import { WireActs } from './WireActs';
@@ -81,21 +79,18 @@ export default async function StockPiecePage({ params }: { params: Params }) {
               </Fact>
             )}
             {lot && (
-              <Fact name={lot.costIs === 'free' ? 'Got' : 'Bought'}>
-                <Day at={lot.boughtOn} />
-                {lot.supplier && ` from ${lot.supplier}`}
-                {lot.label && `, as ${lot.label.replace(/ AWG$/, ' ga')}`}
-                {lot.costIs !== 'paid' && ` · ${COST_IS_WORDS[lot.costIs]}`}
-                {lot.note && <span className="muted"> · {lot.note}</span>}
-              </Fact>
-            )}
-            {lot?.price && paid && (
-              <Fact name={lot.costIs === 'estimated' ? 'Estimated' : 'Paid'}>
-                <Money of={lot.price} /> for <Length of={um(lot.quantity)} short />:{' '}
-                <Cost of={cost(Math.round(paid.perMetre))} /> a metre,{' '}
-                <Cost of={cost(Math.round(paid.perFoot))} /> a foot
-                {lot.paid !== null && <MoneyIn of={lot.paid} currency={lot.paidCurrency} />}
-              </Fact>
+              <LotFacts
+                lot={lot}
+                measure={{ ware: 'wire' }}
+                again={`/rack/receive?again=${tag('wire', piece.number)}`}
+              >
+                {paid && (
+                  <>
+                    : <Cost of={cost(Math.round(paid.perMetre))} /> a metre,{' '}
+                    <Cost of={cost(Math.round(paid.perFoot))} /> a foot
+                  </>
+                )}
+              </LotFacts>
             )}
             {piece.note && <Fact name="Note">{piece.note}</Fact>}
             {beads.length > 0 && (

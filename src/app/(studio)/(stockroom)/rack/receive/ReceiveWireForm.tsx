@@ -2,23 +2,31 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { useWatch } from 'react-hook-form';
+import { useWatch, type FieldPath } from 'react-hook-form';
 import { tag } from '@/core/tag';
 import type { WireSpec } from '@/core/wire/spec';
-import { BOUGHT_FORMS, ReceiveWireInput } from '@/studio/wire/receiveWire.input';
-import { ChoiceField, LengthField, MassField } from '@/ui/form/fields';
+import type { PurchaseAgain } from '@/studio/deliveries/again';
+import { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
 import { Fold } from '@/ui/Fold';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { MeasuredSize } from '../../parts/MeasuredSize';
-import { noPurchase, PurchaseFieldset, type PurchaseHints } from '../../parts/PurchaseFieldset';
-import { same, SpecFieldset } from '../../parts/SpecFieldset';
+import { againValues, PurchaseFieldset, type PurchaseHints } from '../../parts/PurchaseFieldset';
+import { SpecFieldset } from '../../parts/SpecFieldset';
+import { HowMuchWire } from '../../parts/WareFields';
 import { receiveWireAction } from './actions';
 import { Reckoning } from './Reckoning';
 
-export function ReceiveWireForm({ hints, specs }: { hints: PurchaseHints; specs: readonly WireSpec[] }) {
+interface ReceiveWireProps {
+  readonly hints: PurchaseHints;
+  readonly specs: readonly WireSpec[];
+  /** What is bought once more. */
+  readonly again: PurchaseAgain | null;
+}
+
+export function ReceiveWireForm({ hints, specs, again }: ReceiveWireProps) {
   const router = useRouter();
   const toast = useToast();
   const send = useCallback((key: string, values: ReceiveWireInput) => receiveWireAction(key, values), []);
@@ -29,20 +37,7 @@ export function ReceiveWireForm({ hints, specs }: { hints: PurchaseHints; specs:
     },
     [router, toast],
   );
-  const defaultValues: ReceiveWireInput = {
-    metal: 'copper',
-    profile: 'round',
-    gaugeSystem: 'AWG',
-    gaugeNumber: '',
-    height: '',
-    temper: 'dead soft',
-    finish: 'bare',
-    finishName: '',
-    form: 'spool',
-    length: '',
-    mass: '',
-    ...noPurchase(hints.today),
-  };
+  const defaultValues = againValues('wire', hints.today, again) as unknown as ReceiveWireInput;
   const { form, submit, problem, sending } = useStudioForm({
     input: ReceiveWireInput,
     defaultValues,
@@ -66,17 +61,7 @@ export function ReceiveWireForm({ hints, specs }: { hints: PurchaseHints; specs:
         </fieldset>
         <fieldset className="mt-5">
           <legend className="font-display font-semibold">How much came</legend>
-          <div className="mt-2 grid gap-4 sm:grid-cols-3">
-            <ChoiceField control={control} name="form" label="On a" choices={same(BOUGHT_FORMS)} />
-            <LengthField
-              control={control}
-              name="length"
-              label="Length"
-              hint="Or the weight; both check each other"
-              placeholder="50 ft"
-            />
-            <MassField control={control} name="mass" label="Weight" hint="Without the spool" />
-          </div>
+          <HowMuchWire control={control} at={(name) => name as FieldPath<ReceiveWireInput>} />
         </fieldset>
         <PurchaseFieldset control={control} hints={hints} />
         <FormEnd problem={problem} sending={sending} action="Put it on the rack" busy="Posting …" />

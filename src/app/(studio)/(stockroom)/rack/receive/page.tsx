@@ -1,17 +1,24 @@
 import { purchaseHints } from '@/app/lib/hints';
 import { pageOwner } from '@/app/lib/member';
+import { searched, type Search } from '@/app/lib/search';
+import { purchaseAgain } from '@/studio/deliveries/again';
 import { listSpecs } from '@/studio/wire/specs';
 import { ReceiveWireForm } from './ReceiveWireForm';
 
 export const metadata = { title: 'Receive wire' };
 
-export default async function ReceivePage() {
+export default async function ReceivePage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageOwner();
-  const [hints, specs] = await Promise.all([purchaseHints(session), listSpecs(session)]);
+  const { again } = await searched(searchParams, ['again']);
+  const [hints, specs, bought] = await Promise.all([
+    purchaseHints(session),
+    listSpecs(session),
+    purchaseAgain(session, again ?? ''),
+  ]);
   return (
     <>
       <h1>What wire came in, and what was paid for it?</h1>
-      <ReceiveWireForm hints={hints} specs={specs} />
+      <ReceiveWireForm hints={hints} specs={specs} again={bought} />
     </>
   );
 }

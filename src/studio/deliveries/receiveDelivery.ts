@@ -1,0 +1,177 @@
+import { randomUUID } from 'node:crypto';
+import { expectOk } from '@/core/result';
+import { landedCosts, type SharedBy } from '@/core/stock/delivery';
+import type { Ware } from '@/core/stock/ware';
+import { um } from '@/core/units/length';
+import { parseMass, type Micrograms } from '@/core/units/mass';
+import { minor, type MinorUnits } from '@/core/units/money';
+import { massOfLength } from '@/core/wire/mass';
+import type { Tx } from '@/data/inStudio';
+import { Delivery } from '@/data/models/stock';
+import { ARRIVALS, type ArrivalOf } from '../drawers/receive';
+import { takeNumbers } from '../kernel/numbers';
+import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { readMoney } from '../settings/readMoney';
+import { settingsIn } from '../settings/settings';
+import { costIsOf, ensureSupplier, takeIn, type Goods } from '../stock/takeIn';
+import { wireGoods } from '../wire/receiveWire';
+import { specsById } from '../wire/specs';
+import {
+  BeadLine,
+  DeliveryInput,
+  FindingLine,
+  StoneLine,
+  WireLine,
+  type DeliveryLine,
+  type SupplyLine,
+} from './delivery.input';
+
+/** What came in. */
+export interface DeliveryReceived {
+  readonly number: number;
+  readonly lines: number;
+}
+
+/** A line that is known or made in the stockroom. */
+interface Arrived {
+  readonly line: DeliveryLine;
+  readonly goods: Goods;
+  readonly price: MinorUnits;
+  readonly weight: Micrograms | undefined;
+  readonly afterwards: ((stockPieceId: string) => Promise<void>) | undefined;
+}
+
+/**
+ * Takes in several purchases that came together, all or none: each carries its price and its share of the postage and the tax, so that
+ * the stock carries exactly what was paid.
+ */
+export function receiveDelivery(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<DeliveryReceived>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(DeliveryInput, plain);
+  };
+  return post(session, 'receiveDelivery', postKey, prepare, async (tx, input) => {
+    const { currency: own } = await settingsIn(tx);
+    const { currency, supplier, boughtOn, note } = input;
+    const sharedBy = input.sharedBy as SharedBy;
+    const [postage, tax] = [extra('postage', input.postage, currency), extra('tax', input.tax, currency)];
+    const cameTo = readCameTo(input, own);
+    const arrived: Arrived[] = [];
+    for (const [index, line] of input.lines.entries())
+      arrived.push(await arrive(tx, line, `lines.${index}`, currency));
+    const lines = arrived.map(({ price, weight }) => ({ price, weight }));
+    if (sharedBy === 'weight' && postage > 0) refuseUnweighed(arrived);
+    const landed = landedCosts({ lines, postage, tax, sharedBy, cameTo });
+    if (!landed.ok) throw refused(`${landed.error} Nothing was posted.`);
+
+    const deliveryId = randomUUID();
+    const number = await takeNumbers(tx, 'delivery');
+    await tx.add(Delivery, [
+      {
+        deliveryId,
+        number,
+        supplierId: await ensureSupplier(tx, supplier),
+        boughtOn,
+        note: note.trim(),
+        currency,
+        postage,
+        tax,
+        sharedBy,
+        postKey,
+        userId: session.userId,
+        receivedAt: session.now,
+      },
+    ]);
+    for (const [index, { line, goods, afterwards }] of arrived.entries()) {
+      const share = landed.value[index];
+      const costIs = costIsOf(line.costIs);
+      if (!share || (costIs !== 'free' && share.cost === 0))
+        throw invalid(`lines.${index}.price`, `This comes to nothing in ${own}; give what it really cost.`);
+      const { id } = await takeIn(tx, postKey, goods, {
+        costIs,
+        price: share.cost,
+        paid: { money: share.paid, code: currency },
+        supplier,
+        boughtOn,
+        place: line.place,
+        note,
+        delivery: { id: deliveryId, line: index + 1, postage: share.postage, tax: share.tax },
+      });
+      await afterwards?.(id);
+    }
+    return { number, lines: arrived.length };
+  });
+}
+
+const extra = (field: string, text: string, currency: string): MinorUnits =>
+  text.trim() === '' ? minor(0) : readMoney(field, text, currency);
+
+/** What the invoice came to in the studio's currency, when it is in another. @throws Refused beside the field */
+function readCameTo({ currency, cameTo = '' }: DeliveryInput, own: string): MinorUnits | undefined {
+  if (currency === own) return undefined;
+  if (cameTo.trim() === '')
+    throw invalid('cameTo', `The invoice is in ${currency}; say what it came to in ${own}.`);
+  return readMoney('cameTo', cameTo, own);
+}
+
+async function arrive(tx: Tx, line: DeliveryLine, at: string, currency: string): Promise<Arrived> {
+  const price = line.costIs === 'free' ? minor(0) : readMoney(`${at}.price`, line.price, currency);
+  const { goods, afterwards } = await beside(at, () => goodsOf(tx, line));
+  const typed = line.weight.trim() === '' ? undefined : expectOk(parseMass(line.weight));
+  return { line, goods, price, weight: typed ?? (await weightOf(tx, goods)), afterwards };
+}
+
+/** What a wire weighs by itself; of anything else it is not known. */
+async function weightOf(tx: Tx, { ware, articleId, quantity, mass }: Goods): Promise<Micrograms | undefined> {
+  if (ware !== 'wire') return undefined;
+  const spec = (await specsById(tx, [articleId])).get(articleId);
+  return mass ?? (spec && massOfLength(spec, um(quantity)));
+}
+
+/** What came as a line: its article is known or made. */
+async function goodsOf(tx: Tx, line: DeliveryLine): Promise<Pick<Arrived, 'goods' | 'afterwards'>> {
+  if (line instanceof WireLine) return { goods: await wireGoods(tx, line), afterwards: undefined };
+  if (line instanceof BeadLine) return intoDrawer(tx, 'bead', ARRIVALS.bead, line);
+  if (line instanceof StoneLine) return intoDrawer(tx, 'stone', ARRIVALS.stone, line);
+  if (line instanceof FindingLine) return intoDrawer(tx, 'finding', ARRIVALS.finding, line);
+  return intoDrawer(tx, 'supply', ARRIVALS.supply, line as SupplyLine);
+}
+
+async function intoDrawer<Fields>(
+  tx: Tx,
+  ware: Ware,
+  { arrive: arriveInDrawer, afterwards }: ArrivalOf<Fields>,
+  fields: Fields,
+): Promise<Pick<Arrived, 'goods' | 'afterwards'>> {
+  return {
+    goods: { ware, ...(await arriveInDrawer(tx, fields)) },
+    afterwards: afterwards && ((id) => afterwards(tx, fields, id)),
+  };
+}
+
+/** Does something for a line: what is refused about a field is told beside the line's. */
+async function beside<T>(at: string, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (fault) {
+    if (!(fault instanceof Refused) || !fault.problem.fields) throw fault;
+    const fields = Object.entries(fault.problem.fields).map(([field, said]) => [`${at}.${field}`, said]);
+    throw new Refused({ ...fault.problem, fields: Object.fromEntries(fields) as Record<string, string> });
+  }
+}
+
+/** @throws Refused beside the first line that bears postage by weight and does not say what it weighs */
+function refuseUnweighed(arrived: readonly Arrived[]): void {
+  const index = arrived.findIndex(({ price, weight = 0 }) => price > 0 && weight === 0);
+  if (index >= 0)
+    throw invalid(
+      `lines.${index}.weight`,
+      'Say what this weighs, so that the postage can be shared by weight, or share it by value.',
+    );
+}
