@@ -122,7 +122,7 @@ const CHECKS: readonly string[] = [
                   - COALESCE((SELECT l.cost_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key =
                        (SELECT o.post_key FROM movements r JOIN movements o ON o.studio_id = r.studio_id AND o.movement_id = r.reverses
                          WHERE r.studio_id = m.studio_id AND r.post_key = m.post_key LIMIT 1)), 0) AS labour
-             FROM movements m WHERE m.kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled')
+             FROM movements m WHERE m.kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled', 'used')
               AND EXISTS (SELECT FROM movements o WHERE o.studio_id = m.studio_id AND o.post_key = m.post_key AND o.kind = 'made')
             GROUP BY m.studio_id, m.post_key) AS t
     WHERE t.cost <> t.labour`,

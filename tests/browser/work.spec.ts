@@ -88,9 +88,30 @@ test('the maker takes a cut from another length than was proposed', async ({ own
   const other = choices.filter((value) => value !== '' && value !== proposed).at(-1) ?? '';
   await from.selectOption(other);
   const label = (await from.locator('option:checked').innerText()).split(' ')[0] ?? '';
+  await page.getByRole('radio', { name: 'On the shelf, to be sold by itself' }).check();
   await page.getByRole('button', { name: 'It is made' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('“Everyday jump rings”');
   await expect(page.getByRole('link', { name: label }).first()).toBeVisible();
+});
+
+test('findings of a pattern go into the drawer with their wire and hours', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/bench/P-0014`);
+  await expect(page.getByRole('radio', { name: 'Into the findings drawer' })).toBeChecked();
+  await page.getByRole('button', { name: 'It is made' }).click();
+  await expect(page.getByText('Enter a count, like 24')).toBeVisible();
+  await page.getByLabel('Finding', { exact: true }).selectOption('jump ring');
+  await page.getByLabel('Size', { exact: true }).fill('5 mm');
+  await page.getByLabel('How many came of it').fill('2 dozen');
+  await page.getByRole('button', { name: 'It is made' }).click();
+  await expect(page).toHaveURL(/\/findings\/H-\d{4}$/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('24');
+  await expect(page.getByRole('row', { name: /made/ })).toBeVisible();
+  // The making itself says where it went.
+  await page
+    .getByRole('link', { name: /^F-\d{4}/ })
+    .first()
+    .click();
+  await expect(page.getByText('It went into the drawer as')).toBeVisible();
 });
 
 test('a piece takes its stone out of the drawer, and says what the drawers do not have', async ({

@@ -16,6 +16,7 @@ import { devices } from './0014-devices';
 import { costs } from './0015-costs';
 import { deliveries } from './0016-deliveries';
 import { turns } from './0017-turns';
+import { intoDrawers } from './0018-into-drawers';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -36,4 +37,5 @@ export const MIGRATIONS: readonly Migration[] = [
   costs,
   deliveries,
   turns,
+  intoDrawers,
 ];

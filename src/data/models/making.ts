@@ -72,6 +72,8 @@ export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes
   /** Supplies that every piece uses up, at what they cost and at today's price. */
   declare suppliesCost: CreationOptional<CostUnits>;
   declare suppliesReplacement: CreationOptional<CostUnits>;
+  /** The findings it became, when it went into the drawers; null for what stands on the shelf. */
+  declare drawerStockId: CreationOptional<string | null>;
 }
 
 export function initMakingModels(sequelize: Sequelize): void {
@@ -127,6 +129,7 @@ export function initMakingModels(sequelize: Sequelize): void {
       school: maybe(text()),
       price: maybe(whole()),
       version: { ...number(), defaultValue: 1 },
+      drawerStockId: maybe(id()),
       struckAt: maybe(moment()),
       suppliesCost: { ...whole(), defaultValue: 0 },
       suppliesReplacement: { ...whole(), defaultValue: 0 },

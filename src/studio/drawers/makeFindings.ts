@@ -3,17 +3,16 @@ import { usefulMinimumFor } from '@/core/cutting/settle';
 import { parseCount } from '@/core/stock/amount';
 import { type FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
-import { costOfMinutes } from '@/core/costing/costSheet';
-import { cost, type CostUnits } from '@/core/units/money';
-import type { Tx } from '@/data/inStudio';
+import { cost } from '@/core/units/money';
 import { describeMetal } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
+import { enterLabour } from '../ledger/labour';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../scrap/throwAway';
 import { numberOf } from '../kernel/rules';
-import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
+import { minimumsOf, settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
 import { quantityWithin } from '../stock/takeOut';
 import { lockTagged } from '../wire/taggedWire';
@@ -62,19 +61,4 @@ export function makeFindings(
     );
     return { number: (await posting.commit()).get(id) ?? 0 };
   });
-}
-
-/** Keeps the hours that a making took, at the rates of the day. @returns what they cost, overhead with them */
-async function enterLabour(
-  tx: Tx,
-  postKey: string,
-  minutes: number,
-  { hourlyRate, overheadPerHour }: Settings,
-): Promise<CostUnits> {
-  const labour = cost(costOfMinutes(minutes, hourlyRate) + costOfMinutes(minutes, overheadPerHour));
-  await tx.run(
-    `INSERT INTO made_labour (studio_id, post_key, minutes, hourly_rate, overhead_per_hour, cost_units) VALUES ($1, $2, $3, $4, $5, $6)`,
-    [tx.session.studioId, postKey, minutes, hourlyRate, overheadPerHour, labour],
-  );
-  return labour;
 }

@@ -122,6 +122,11 @@ export class Posting {
     this.#for = { pieceId, batchId };
   }
 
+  /** The key that everything of it is posted under. */
+  get postKey(): string {
+    return this.#postKey;
+  }
+
   /** Says which locked stock pieces it is about. */
   hold(...stock: readonly HeldStock[]): this {
     for (const { id, articleId, quantity, cost: carried, shades } of stock) {

@@ -1,6 +1,27 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsInt, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
-import { ReadsLength, ReadsName, ReadsNumber, ReadsWhole } from '../kernel/rules';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsInt,
+  IsOptional,
+  IsUUID,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { parseCount } from '@/core/stock/amount';
+import { FINDINGS } from '@/core/stock/finding';
+import { refuse } from '@/core/result';
+import {
+  ReadsBy,
+  ReadsLength,
+  ReadsName,
+  ReadsNumber,
+  ReadsOneOf,
+  ReadsText,
+  ReadsWhole,
+} from '../kernel/rules';
 
 /** One wire of the pattern as it was really cut. */
 export class DoneCutInput {
@@ -29,6 +50,20 @@ export class DonePartInput {
   @ReadsWhole(1, 100_000) count!: string;
 }
 
+/** Findings that come of a making, and go into the drawers instead of onto the shelf. */
+export class IntoDrawerInput {
+  @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
+  @ReadsName('what they are made of', 80) material!: string;
+  @ReadsText(80) size!: string;
+  /** How many came of it. */
+  @ReadsBy('readsCount', (text) => {
+    const read = parseCount(text);
+    return read.ok && read.value === 0 ? refuse(`“${text}” is nothing; say how many came of it.`) : read;
+  })
+  count!: string;
+  @ReadsText(120) place!: string;
+}
+
 /** What the maker did. */
 export class MakePieceInput {
   @IsArray()
@@ -50,6 +85,12 @@ export class MakePieceInput {
   @ValidateNested({ each: true })
   @Type(() => DonePartInput)
   parts?: DonePartInput[];
+
+  /** Left out, what was made stands on the shelf. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => IntoDrawerInput)
+  drawer?: IntoDrawerInput;
 
   @ReadsNumber(0, 10_000) minutes!: string;
   @ReadsNumber(0, 10_000) setUpMinutes!: string;

@@ -10,7 +10,12 @@ import {
   simplePattern,
   addTestHelper,
 } from '../../../tests/support/studio';
+import { PURCHASE } from '../../../tests/support/purchases';
 import type { StudioSession } from '../kernel/useCase';
+import { showDrawerPiece } from '../drawers/drawers';
+import { receiveFindings } from '../drawers/receive';
+import { showLedger } from '../ledger/ledgerPage';
+import { reverseMovement } from '../ledger/reverse';
 import { showPiece, showShelf } from '../shelf/shelf';
 import { showRack, showStockPiece } from '../wire/rack';
 import { makePiece } from './makePiece';
@@ -50,6 +55,56 @@ const first = (input: MakePieceInput) => {
   if (!cut) throw new Error('no cut');
   return cut;
 };
+
+describe('making findings of a pattern', () => {
+  const drawer = { finding: 'bail', material: 'sterling', size: '6 mm', count: '4', place: 'Findings box' };
+
+  it('puts them into the drawer with wire, scrap, parts and hours in their cost, and nothing on the shelf', async () => {
+    const session = await openStudio(); // 20.00 an hour and 6.00 of overhead
+    await receive(session); // 10 m for $50.00: half a cent a millimetre
+    const { number: lot } = done(
+      await receiveFindings(session, newKey(), {
+        ...PURCHASE,
+        finding: 'spacer',
+        material: 'brass',
+        size: '',
+        count: '10',
+        price: '3.00 USD',
+      }),
+    );
+    const pattern = await simplePattern(session, { count: '2', part: 'brass spacer' });
+    const input = await proposed(session, pattern.number, {
+      minutes: '12',
+      setUpMinutes: '6',
+      sharedBy: '2',
+      drawer,
+    });
+    const made = done(await makePiece(session, newKey(), pattern, input));
+    expect(made).toEqual({ number: lot + 1, as: 'finding' });
+    const findings = await showDrawerPiece(session, 'finding', made.number);
+    // By hand: 200 mm of wire are 1.00, two spacers 0.60, a quarter of an hour at 26.00 with overhead is 6.50.
+    expect(findings).toMatchObject({ quantity: 4, cost: 810_000 });
+    expect((await showShelf(session)).pieces).toEqual([]);
+    expect((await showDrawerPiece(session, 'finding', lot))?.quantity).toBe(8);
+    expect((await books()).differences.filter(({ studio }) => studio === session.studioId)).toEqual([]);
+
+    const [movement] = (await showLedger(session, { kind: 'made' })).lines;
+    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'miscounted' }));
+    expect((await showDrawerPiece(session, 'finding', made.number))?.quantity).toBe(0);
+    expect((await showDrawerPiece(session, 'finding', lot))?.quantity).toBe(10);
+    expect((await books()).differences.filter(({ studio }) => studio === session.studioId)).toEqual([]);
+  });
+
+  it('asks how many came of it', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    const input = await proposed(session, pattern.number, { drawer: { ...drawer, count: '0' } });
+    expect(problemOf(await makePiece(session, newKey(), pattern, input)).fields).toEqual({
+      'drawer.count': '“0” is nothing; say how many came of it.',
+    });
+  });
+});
 
 describe('making a piece', () => {
   it('takes wire with its share of the cost, keeps what came back, logs what was spoiled', async () => {

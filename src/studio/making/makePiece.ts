@@ -12,12 +12,14 @@ import {
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
+import { parseCount } from '@/core/stock/amount';
+import type { FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
 import { ug } from '@/core/units/mass';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
-import { describeSpec, specKey } from '@/core/wire/spec';
+import { describeSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
@@ -30,21 +32,25 @@ import {
   type WasteShare,
 } from '../batches/makeFromTray';
 import { setAsideOf } from '../batches/setAsides';
+import { ensureFinding } from '../drawers/receive';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
+import { enterLabour } from '../ledger/labour';
 import { lockStock, Posting, type HeldStock } from '../ledger/posting';
 import { replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../wire/specs';
-import { MakePieceInput } from './makePiece.input';
+import { ensurePlace } from '../stock/places';
+import { MakePieceInput, type IntoDrawerInput } from './makePiece.input';
 import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
 
-/** The finished piece's number. */
+/** The finished piece's number; of what went into the drawers, the number of the findings. */
 export interface Made {
   readonly number: number;
+  readonly as: 'piece' | 'finding';
 }
 
 /** The pattern, in the revision, that the bench was working from; and the piece of a batch that it was made as. */
@@ -101,7 +107,12 @@ export function makePiece(
     const number = await takeNumbers(tx, 'piece');
     const outlay = await outlayOf(tx, settled, stock, specs);
     const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
-    const supplies = await useSupplies(tx, posting);
+    if (tray && input.drawer)
+      throw refused(
+        'A piece of a batch stands on the shelf; make findings by themselves. Nothing was posted.',
+      );
+    // A finding is no finished piece: nothing is packed or polished for it.
+    const supplies = input.drawer ? NO_SUPPLIES : await useSupplies(tx, posting);
     const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
     const stone = tray ? await useStone(tx, posting, tray) : cost(0);
     const parts = await takeParts(tx, posting, body.parts, input.parts, {
@@ -134,9 +145,48 @@ export function makePiece(
       },
     ]);
     if (tray) await closeTray(tx, tray, pieceId);
-    await postMaking(posting, settled, stock, specs);
-    return { number };
+    enterMaking(posting, settled, stock);
+    await toJars(posting, settled, specs);
+    const labour = {
+      minutes: numberOf(input.minutes) + numberOf(input.setUpMinutes) / numberOf(input.sharedBy),
+      settings,
+    };
+    const findings =
+      input.drawer && (await intoDrawer(tx, posting, input.drawer, settled, parts.taken, labour));
+    const numbers = await posting.commit();
+    if (!findings) return { number, as: 'piece' };
+    await Piece.update(
+      { drawerStockId: findings },
+      { where: { studioId: session.studioId, pieceId }, ...tx.within },
+    );
+    return { number: numbers.get(findings) ?? 0, as: 'finding' };
   });
+}
+
+const NO_SUPPLIES = { suppliesCost: cost(0), suppliesReplacement: cost(0) };
+
+/** Lets what was made become findings that carry all it took: wire, scrap, parts and hours. @returns their id */
+async function intoDrawer(
+  tx: Tx,
+  posting: Posting,
+  { finding, material, size, count, place }: IntoDrawerInput,
+  { movements, offCuts }: SettledMaking,
+  parts: CostUnits,
+  { minutes, settings }: { readonly minutes: number; readonly settings: Settings },
+): Promise<string> {
+  const wire = sumCosts([
+    ...movements.map(({ cost: amount }) => cost(0 - amount)),
+    ...offCuts.map(({ cost: amount }) => cost(0 - amount)),
+  ]);
+  const labour = await enterLabour(tx, posting.postKey, minutes, settings);
+  const article = await ensureFinding(tx, { finding: finding as FindingKind, material, size });
+  const placeId = await ensurePlace(tx, place);
+  return posting.open(
+    { ware: 'finding', ...article, lotId: null, form: 'pack', placeId },
+    'made',
+    expectOk(parseCount(count)),
+    sumCosts([wire, parts, labour]),
+  );
 }
 
 async function patternOf(
@@ -337,27 +387,22 @@ async function outlayOf(
   };
 }
 
-/** Enters everything a making did to the stock; what was scrapped or spoiled falls into the jar. */
-async function postMaking(
+/** Enters what a making took from the rack, and what came back to it. */
+function enterMaking(
   posting: Posting,
   { movements, offCuts }: SettledMaking,
   stock: ReadonlyMap<string, StockRow>,
-  specs: ReadonlyMap<string, KnownSpec>,
-): Promise<void> {
+): void {
   posting.hold(...stock.values());
-  for (const { kind, from, length, cost: amount, reason } of movements) {
+  for (const { kind, from, length, cost: amount, reason } of movements)
     posting.enter(from, kind, length, amount, { reason });
-    if (kind === 'cut') continue;
-    const spec = specOf(specs, posting.balance(from).articleId);
-    await posting.toJar(spec.metal, massOfLength(spec, um(-length)), cost(0 - amount), reason);
-  }
   for (const { from, specId, length, cost: amount } of offCuts) {
     const source = stock.get(from);
     posting.open(
       {
         ware: 'wire',
         articleId: specId,
-        sortKey: specKey(specOf(specs, specId)),
+        sortKey: source?.sortKey ?? '',
         lotId: source?.lotId ?? null,
         form: 'off-cut',
         placeId: source?.placeId ?? null,
@@ -368,5 +413,17 @@ async function postMaking(
       { reason: `cut from ${tag('wire', source?.number ?? 0)}` },
     );
   }
-  await posting.commit();
+}
+
+/** Lets what was scrapped or spoiled fall into the jars, with what it cost. */
+async function toJars(
+  posting: Posting,
+  { movements }: SettledMaking,
+  specs: ReadonlyMap<string, KnownSpec>,
+): Promise<void> {
+  for (const { kind, from, length, cost: amount, reason } of movements) {
+    if (kind === 'cut') continue;
+    const spec = specOf(specs, posting.balance(from).articleId);
+    await posting.toJar(spec.metal, massOfLength(spec, um(-length)), cost(0 - amount), reason);
+  }
 }

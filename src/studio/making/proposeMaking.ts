@@ -1,6 +1,8 @@
 import { proposeCuts, type Shortage } from '@/core/cutting/propose';
-import { minutesOf, wantedCuts, type WantedCut } from '@/core/pattern/pattern';
+import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
+import { findingsMade } from '@/core/technique/findingsMade';
 import type { Micrometres } from '@/core/units/length';
+import { describeMetal } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import type { WireForm } from '@/core/stock/ware';
 import { piecesReady } from '@/core/batch/batch';
@@ -10,6 +12,7 @@ import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
 import { proposeParts, type PartProposal } from './proposeParts';
+import type { IntoDrawerInput } from './makePiece.input';
 import { specsById, type KnownSpec } from '../wire/specs';
 import { bodyShownTo, showPattern, type PatternView } from '../patterns/patterns';
 
@@ -34,6 +37,26 @@ export interface MakingProposal {
   readonly parts: readonly PartProposal[];
   readonly shortages: readonly (Shortage & { readonly spec: KnownSpec | undefined })[];
   readonly minutes: { readonly each: number; readonly setUp: number };
+  /** What of the drawers it becomes, for a pattern of findings; null for what stands on the shelf. */
+  readonly drawer: IntoDrawerInput | null;
+}
+
+/** What a pattern of findings makes, as far as its techniques tell; null for any other pattern. */
+function drawerFor(
+  { kind, composition, cuts }: PatternBody,
+  specs: Readonly<Record<string, KnownSpec>>,
+): IntoDrawerInput | null {
+  if (kind !== 'finding') return null;
+  const [use, ...others] = composition?.uses ?? [];
+  const made = use && others.length === 0 ? findingsMade(use.technique, use.texts) : undefined;
+  const spec = specs[cuts[0]?.specId ?? ''];
+  return {
+    finding: made?.finding ?? 'other',
+    material: spec ? describeMetal(spec) : '',
+    size: '',
+    count: made ? String(made.count * (composition?.copies ?? 1)) : '',
+    place: '',
+  };
 }
 
 /** Off-cuts and spools of one spec that are offered; beyond that a list is no help. */
@@ -63,6 +86,7 @@ export async function proposeMaking(
     parts,
     shortages: shortages.map((shortage) => ({ ...shortage, spec: pattern.specs[shortage.specId] })),
     minutes: minutesOf(pattern.body),
+    drawer: drawerFor(pattern.body, pattern.specs),
   };
 }
 
@@ -108,6 +132,7 @@ export function proposeFromTray(
       parts: await proposeParts(tx, body.parts, batch.id),
       shortages: [],
       minutes: minutesOf(body),
+      drawer: null,
     };
   });
 }

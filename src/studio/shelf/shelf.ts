@@ -88,11 +88,11 @@ export function showShelf(session: StudioSession, before?: number): Promise<Shel
               f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
               f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour"
          FROM pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-        WHERE f.studio_id = $1 AND f.struck_at IS NULL AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
+        WHERE f.studio_id = $1 AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
       [session.studioId, before ?? 2_147_483_647],
     );
     const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
-      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1 AND struck_at IS NULL',
+      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1 AND struck_at IS NULL AND drawer_stock_id IS NULL',
       [session.studioId],
     );
     const shown = rows.slice(0, PAGE);
@@ -144,6 +144,8 @@ export interface PieceView {
   readonly wires: readonly PieceWire[];
   /** When its making was taken back: then it never was. */
   readonly struckAt: Date | null;
+  /** Number of the findings that it became; null when it stands on the shelf. */
+  readonly findings: number | null;
   readonly money: PieceMoney | null;
 }
 
@@ -162,12 +164,18 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
     const { studioId } = session;
     const piece = await Piece.findOne({ where: { studioId, number }, ...tx.within });
     if (!piece) return null;
-    const names = await tx.first<{ patternNumber: number; madeBy: string; batchNumber: number | null }>(
+    const names = await tx.first<{
+      patternNumber: number;
+      madeBy: string;
+      batchNumber: number | null;
+      findings: number | null;
+    }>(
       `SELECT p.number AS "patternNumber", u.name AS "madeBy", (SELECT b.number FROM batch_pieces m
                 JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-               WHERE m.studio_id = $1 AND m.piece_id = $4) AS "batchNumber"
+               WHERE m.studio_id = $1 AND m.piece_id = $4) AS "batchNumber",
+              (SELECT d.number FROM stock_pieces d WHERE d.studio_id = $1 AND d.stock_piece_id = $5) AS findings
          FROM patterns p, users u WHERE p.studio_id = $1 AND p.pattern_id = $2 AND u.studio_id = $1 AND u.user_id = $3`,
-      [studioId, piece.patternId, piece.userId, piece.pieceId],
+      [studioId, piece.patternId, piece.userId, piece.pieceId, piece.drawerStockId],
     );
     const sees = session.role === 'owner';
     const wires = await tx.select<SpecColumns & Omit<PieceWire, 'spec'>>(
@@ -193,6 +201,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       sharedBy: piece.sharedBy,
       wireMass: piece.wireMassUg,
       struckAt: piece.struckAt,
+      findings: names?.findings ?? null,
       wires: wires.map((row) => ({
         kind: row.kind,
         stockNumber: row.stockNumber,
@@ -236,6 +245,11 @@ export function pricePiece(
       throw new Refused({
         kind: 'refused',
         message: 'The making of this piece was taken back; it has no price.',
+      });
+    if (piece.drawerStockId !== null)
+      throw new Refused({
+        kind: 'refused',
+        message: 'This went into the findings drawer; it is priced with the pieces that take it.',
       });
     const settings = await settingsIn(tx);
     const goingPrice =

@@ -2,12 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { roundSpan } from '@/core/ruler';
-import { tag } from '@/core/tag';
+import { FINDINGS } from '@/core/stock/finding';
+import { pathOf, tag } from '@/core/tag';
 import { formatLengthShort, parseLength, um, writableLength } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
-import { MakePieceInput } from '@/studio/making/makePiece.input';
+import type { Made } from '@/studio/making/makePiece';
+import { MakePieceInput, type IntoDrawerInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { MarkList } from '@/ui/craft/MarkList';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
@@ -32,7 +34,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const router = useRouter();
   const toast = useToast();
   const { system } = useLengths();
-  const { pattern, batch, cuts, choices, parts, minutes } = proposal;
+  const { pattern, batch, cuts, choices, parts, minutes, drawer } = proposal;
   const { number, revision } = pattern;
   const send = useCallback(
     (key: string, values: MakePieceInput) =>
@@ -40,7 +42,12 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     [number, revision, batch],
   );
   const onDone = useCallback(
-    (made: { number: number }) => {
+    (made: Made) => {
+      if (made.as === 'finding') {
+        toast(`Made: it is ${tag('finding', made.number)}, in the drawer with its wire and its hours.`);
+        router.push(pathOf('finding', made.number));
+        return;
+      }
       toast(`Made: it is ${tag('piece', made.number)}, and stands on the shelf.`);
       // Who makes a batch goes on with it; a single piece is priced next.
       router.push(batch ? `/batches/${tag('batch', batch.number)}` : `/shelf/${tag('piece', made.number)}`);
@@ -59,6 +66,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     parts: parts.flatMap(({ part, picks }) =>
       picks.map(({ from, count }) => ({ part, from: from ?? '', count: String(count) })),
     ),
+    ...(drawer ? { drawer } : {}),
     minutes: String(minutes.each),
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(batch?.count ?? 1),
@@ -135,10 +143,53 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           hint="They share the setting up"
         />
       </section>
+      {drawer && <IntoDrawer control={control} proposed={drawer} />}
       <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
         <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
     </FormBox>
+  );
+}
+
+/** Findings go into the drawers, where pieces take them; or one stands on the shelf, to be sold by itself. */
+function IntoDrawer({ control, proposed }: { control: FormControl; proposed: IntoDrawerInput }) {
+  const { field } = useController({ control, name: 'drawer' });
+  const isWanted = field.value !== undefined;
+  return (
+    <section className="leaf p-4">
+      <h2>Where does it go?</h2>
+      <div className="mt-2 flex flex-wrap gap-x-6" role="radiogroup" aria-label="Where it goes">
+        {[
+          { wanted: true, text: 'Into the findings drawer' },
+          { wanted: false, text: 'On the shelf, to be sold by itself' },
+        ].map(({ wanted, text }) => (
+          <label key={text} className="flex min-h-11 cursor-pointer items-center gap-2">
+            <input
+              type="radio"
+              name="where it goes"
+              className="radio radio-sm"
+              checked={isWanted === wanted}
+              onChange={() => field.onChange(wanted ? proposed : undefined)}
+            />
+            {text}
+          </label>
+        ))}
+      </div>
+      {isWanted && (
+        <div className="mt-2 grid gap-4 sm:grid-cols-3">
+          <ChoiceField
+            control={control}
+            name="drawer.finding"
+            label="Finding"
+            choices={FINDINGS.map((value) => ({ value, text: value }))}
+          />
+          <TextField control={control} name="drawer.material" label="Material" />
+          <TextField control={control} name="drawer.size" label="Size" placeholder="4 mm, 20 ga" />
+          <TextField control={control} name="drawer.count" label="How many came of it" placeholder="24" />
+          <TextField control={control} name="drawer.place" label="Put it in" placeholder="Findings box" />
+        </div>
+      )}
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import { Link } from '@/ui/Link';
-import { tag } from '@/core/tag';
+import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
 import { showPiece } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
@@ -37,7 +37,10 @@ export default async function PiecePage({ params }: { params: Params }) {
     setUpMinutes,
     sharedBy,
     money,
+    struckAt,
+    findings,
   } = piece;
+  const isOnShelf = struckAt === null && findings === null;
   return (
     <>
       <p className="muted no-print">
@@ -52,7 +55,7 @@ export default async function PiecePage({ params }: { params: Params }) {
             <>
               {' '}
               cost <Cost of={money.sheet.total.actual} />
-              {money.price === null ? (
+              {!isOnShelf ? null : money.price === null ? (
                 ' and has no price yet'
               ) : (
                 <>
@@ -86,10 +89,24 @@ export default async function PiecePage({ params }: { params: Params }) {
         {setUpMinutes > 0 && ` + ${setUpMinutes} min setting up shared by ${sharedBy}`} ·{' '}
         {formatMass(wireMass)} of wire
       </p>
+      {findings !== null && (
+        <p role="status" className="mt-3 border-l-4 border-base-content/40 bg-base-100 p-3">
+          It went into the drawer as{' '}
+          <Link href={pathOf('finding', findings)} className="link">
+            {tag('finding', findings)}
+          </Link>
+          , with all it took in their cost.
+        </p>
+      )}
+      {struckAt !== null && (
+        <p role="status" className="mt-3 border-l-4 border-warning bg-base-100 p-3">
+          Its making was taken back on <Day at={struckAt} />; what it took is in the stockroom again.
+        </p>
+      )}
       {money && (
         <div className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
           <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
-          <Prices piece={{ number, version: piece.version }} money={money} />
+          {isOnShelf && <Prices piece={{ number, version: piece.version }} money={money} />}
         </div>
       )}
       <section className="leaf mt-4 overflow-x-auto p-4">
