@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsDefined,
   IsInt,
   IsOptional,
   IsUUID,
@@ -87,7 +88,10 @@ export class MakePieceInput {
   parts?: DonePartInput[];
 
   /** Left out, what was made stands on the shelf. */
-  @IsOptional()
+  @IsOptional() @ReadsOneOf(['shelf', 'drawer'], 'where it goes') goesTo?: string;
+
+  @ValidateIf(({ goesTo }: MakePieceInput) => goesTo === 'drawer')
+  @IsDefined({ message: 'Say which findings it became.' })
   @ValidateNested()
   @Type(() => IntoDrawerInput)
   drawer?: IntoDrawerInput;

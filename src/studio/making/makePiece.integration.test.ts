@@ -77,6 +77,7 @@ describe('making findings of a pattern', () => {
       minutes: '12',
       setUpMinutes: '6',
       sharedBy: '2',
+      goesTo: 'drawer',
       drawer,
     });
     const made = done(await makePiece(session, newKey(), pattern, input));
@@ -99,7 +100,10 @@ describe('making findings of a pattern', () => {
     const session = await openStudio();
     await receive(session);
     const pattern = await simplePattern(session);
-    const input = await proposed(session, pattern.number, { drawer: { ...drawer, count: '0' } });
+    const input = await proposed(session, pattern.number, {
+      goesTo: 'drawer',
+      drawer: { ...drawer, count: '0' },
+    });
     expect(problemOf(await makePiece(session, newKey(), pattern, input)).fields).toEqual({
       'drawer.count': '“0” is nothing; say how many came of it.',
     });

@@ -107,12 +107,13 @@ export function makePiece(
     const number = await takeNumbers(tx, 'piece');
     const outlay = await outlayOf(tx, settled, stock, specs);
     const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
-    if (tray && input.drawer)
+    const drawer = input.goesTo === 'drawer' ? input.drawer : undefined;
+    if (tray && drawer)
       throw refused(
         'A piece of a batch stands on the shelf; make findings by themselves. Nothing was posted.',
       );
     // A finding is no finished piece: nothing is packed or polished for it.
-    const supplies = input.drawer ? NO_SUPPLIES : await useSupplies(tx, posting);
+    const supplies = drawer ? NO_SUPPLIES : await useSupplies(tx, posting);
     const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
     const stone = tray ? await useStone(tx, posting, tray) : cost(0);
     const parts = await takeParts(tx, posting, body.parts, input.parts, {
@@ -151,8 +152,7 @@ export function makePiece(
       minutes: numberOf(input.minutes) + numberOf(input.setUpMinutes) / numberOf(input.sharedBy),
       settings,
     };
-    const findings =
-      input.drawer && (await intoDrawer(tx, posting, input.drawer, settled, parts.taken, labour));
+    const findings = drawer && (await intoDrawer(tx, posting, drawer, settled, parts.taken, labour));
     const numbers = await posting.commit();
     if (!findings) return { number, as: 'piece' };
     await Piece.update(

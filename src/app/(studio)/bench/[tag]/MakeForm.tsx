@@ -9,7 +9,7 @@ import { pathOf, tag } from '@/core/tag';
 import { formatLengthShort, parseLength, um, writableLength } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
 import type { Made } from '@/studio/making/makePiece';
-import { MakePieceInput, type IntoDrawerInput } from '@/studio/making/makePiece.input';
+import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { MarkList } from '@/ui/craft/MarkList';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
@@ -66,7 +66,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     parts: parts.flatMap(({ part, picks }) =>
       picks.map(({ from, count }) => ({ part, from: from ?? '', count: String(count) })),
     ),
-    ...(drawer ? { drawer } : {}),
+    ...(drawer ? { goesTo: 'drawer', drawer } : {}),
     minutes: String(minutes.each),
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(batch?.count ?? 1),
@@ -143,7 +143,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           hint="They share the setting up"
         />
       </section>
-      {drawer && <IntoDrawer control={control} proposed={drawer} />}
+      {drawer && <IntoDrawer control={control} />}
       <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
         <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
@@ -152,30 +152,29 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
 }
 
 /** Findings go into the drawers, where pieces take them; or one stands on the shelf, to be sold by itself. */
-function IntoDrawer({ control, proposed }: { control: FormControl; proposed: IntoDrawerInput }) {
-  const { field } = useController({ control, name: 'drawer' });
-  const isWanted = field.value !== undefined;
+function IntoDrawer({ control }: { control: FormControl }) {
+  const { field } = useController({ control, name: 'goesTo' });
   return (
     <section className="leaf p-4">
       <h2>Where does it go?</h2>
       <div className="mt-2 flex flex-wrap gap-x-6" role="radiogroup" aria-label="Where it goes">
         {[
-          { wanted: true, text: 'Into the findings drawer' },
-          { wanted: false, text: 'On the shelf, to be sold by itself' },
-        ].map(({ wanted, text }) => (
+          { goesTo: 'drawer', text: 'Into the findings drawer' },
+          { goesTo: 'shelf', text: 'On the shelf, to be sold by itself' },
+        ].map(({ goesTo, text }) => (
           <label key={text} className="flex min-h-11 cursor-pointer items-center gap-2">
             <input
               type="radio"
-              name="where it goes"
+              name={field.name}
               className="radio radio-sm"
-              checked={isWanted === wanted}
-              onChange={() => field.onChange(wanted ? proposed : undefined)}
+              checked={field.value === goesTo}
+              onChange={() => field.onChange(goesTo)}
             />
             {text}
           </label>
         ))}
       </div>
-      {isWanted && (
+      {field.value === 'drawer' && (
         <div className="mt-2 grid gap-4 sm:grid-cols-3">
           <ChoiceField
             control={control}
