@@ -26,7 +26,7 @@ export function SetUpForm() {
   const router = useRouter();
   const send = useCallback((_key: string, values: SetUpStudioInput) => setUpAction(values), []);
   const onDone = useCallback(() => router.push('/rack'), [router]);
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: SetUpStudioInput,
     defaultValues: EMPTY,
     send,
@@ -80,7 +80,13 @@ export function SetUpForm() {
           hint="Rent, light, tools, spread over the hours; 0 if you do not know"
         />
       </div>
-      <FormEnd problem={problem} sending={sending} action="Open the studio" busy="Setting up …" />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Open the studio"
+        busy="Setting up …"
+      />
     </FormBox>
   );
 }

@@ -14,6 +14,7 @@ export function SignInForm() {
   const send = useCallback((_key: string, values: SignInInput) => signInAction(values), []);
   const onDone = useCallback(() => router.push('/rack'), [router]);
   const { form, submit, problem, sending } = useStudioForm({
+    typedFor: null,
     input: SignInInput,
     defaultValues: { login: '', password: '' },
     send,

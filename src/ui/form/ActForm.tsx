@@ -24,11 +24,18 @@ export function ActForm<Values extends FieldValues, T>({
   children,
   ...options
 }: ActFormProps<Values, T>) {
-  const { form, submit, problem, sending } = useStudioForm(options);
+  const { form, submit, problem, sending, before } = useStudioForm(options);
   return (
     <FormBox onSubmit={submit}>
       <div className={className}>{children(form.control)}</div>
-      <FormEnd problem={problem} sending={sending} action={action} busy={busy} quiet={quiet} />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action={action}
+        busy={busy}
+        quiet={quiet}
+      />
     </FormBox>
   );
 }

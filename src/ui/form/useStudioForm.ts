@@ -11,6 +11,7 @@ import {
 } from 'react-hook-form';
 import { newKey } from '../newKey';
 import { gentle } from './gentle';
+import { useTyped, type TypedBefore } from './useTyped';
 import { OFFLINE, type FormProblem } from './problem';
 
 type Answer<T> =
@@ -23,6 +24,8 @@ export interface StudioFormOptions<Values extends FieldValues, T> {
   /** Sends the form under its key. */
   readonly send: (postKey: string, values: Values) => Promise<Answer<T>>;
   readonly onDone: (value: T) => void;
+  /** Tells it from other forms of its page that ask for the same; null when what is typed is not to be kept. */
+  readonly typedFor?: string | null;
 }
 
 export interface StudioForm<Values extends FieldValues> {
@@ -30,6 +33,8 @@ export interface StudioForm<Values extends FieldValues> {
   readonly submit: (event?: React.BaseSyntheticEvent) => Promise<void>;
   readonly problem: FormProblem | undefined;
   readonly sending: boolean;
+  /** What was typed on an earlier visit. */
+  readonly before: TypedBefore;
 }
 
 /**
@@ -40,7 +45,7 @@ export interface StudioForm<Values extends FieldValues> {
 export function useStudioForm<Values extends FieldValues, T>(
   options: StudioFormOptions<Values, T>,
 ): StudioForm<Values> {
-  const { input, defaultValues, send, onDone } = options;
+  const { input, defaultValues, send, onDone, typedFor = '' } = options;
   const [{ resolver, follow }] = useState(() => gentle<Values>(classValidatorResolver(input)));
   const form = useForm<Values>({ resolver, defaultValues, mode: 'onTouched' });
   const { getFieldState } = form;
@@ -52,6 +57,7 @@ export function useStudioForm<Values extends FieldValues, T>(
   const [problem, setProblem] = useState<FormProblem>();
   const [sending, setSending] = useState(false);
   const { handleSubmit, setError } = form;
+  const { forget, ...before } = useTyped(form, defaultValues, typedFor);
 
   const take = useCallback(
     async (values: Values) => {
@@ -63,6 +69,7 @@ export function useStudioForm<Values extends FieldValues, T>(
         const answer = await send(key, JSON.parse(JSON.stringify(values)) as Values);
         if (answer.ok) {
           setPostKey('');
+          forget();
           onDone(answer.value);
           return;
         }
@@ -79,7 +86,7 @@ export function useStudioForm<Values extends FieldValues, T>(
         setSending(false);
       }
     },
-    [onDone, postKey, send, setError],
+    [forget, onDone, postKey, send, setError],
   );
 
   const submit = useCallback(
@@ -89,5 +96,5 @@ export function useStudioForm<Values extends FieldValues, T>(
       )(event),
     [handleSubmit, take],
   );
-  return { form, submit, problem, sending };
+  return { form, submit, problem, sending, before };
 }

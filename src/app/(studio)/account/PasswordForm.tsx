@@ -19,6 +19,7 @@ export function PasswordForm() {
     [toast],
   );
   const { form, submit, problem, sending } = useStudioForm({
+    typedFor: null,
     input: ChangePasswordInput,
     defaultValues: EMPTY,
     send,

@@ -49,7 +49,7 @@ export function BatchForm({
     },
     [base, router, toast],
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: PlanBatchInput,
     defaultValues,
     send,
@@ -110,6 +110,7 @@ export function BatchForm({
       <FormEnd
         problem={problem}
         sending={sending}
+        before={before}
         action={base ? 'Change the batch' : 'Plan this batch'}
         busy="Planning …"
       >

@@ -21,7 +21,7 @@ export function CurrencyForm({ version, currency }: { version: number; currency:
     router.refresh();
   }, [router, toast]);
   const defaultValues: ChangeCurrencyInput = { version: String(version), currency };
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: ChangeCurrencyInput,
     defaultValues,
     send,
@@ -36,7 +36,14 @@ export function CurrencyForm({ version, currency }: { version: number; currency:
         hint="Your rates keep their figures"
         choices={CURRENCIES.map(({ code, name }) => ({ value: code, text: `${name} (${code})` }))}
       />
-      <FormEnd problem={problem} sending={sending} action="Change the currency" busy="Changing …" quiet />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Change the currency"
+        busy="Changing …"
+        quiet
+      />
     </FormBox>
   );
 }

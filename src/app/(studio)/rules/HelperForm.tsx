@@ -19,7 +19,7 @@ export function HelperForm() {
     toast('The helper can sign in now.');
     router.refresh();
   }, [router, toast]);
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: AddHelperInput,
     defaultValues: { name: '', login: '', password: '' },
     send,
@@ -45,7 +45,13 @@ export function HelperForm() {
             hint="At least 10 characters"
           />
         </div>
-        <FormEnd problem={problem} sending={sending} action="Add the helper" busy="Adding …" />
+        <FormEnd
+          problem={problem}
+          sending={sending}
+          before={before}
+          action="Add the helper"
+          busy="Adding …"
+        />
       </FormBox>
     </details>
   );

@@ -35,7 +35,7 @@ export function RulesForm({
     toast('The house rules are changed.');
     router.refresh();
   }, [router, toast]);
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: ChangeSettingsInput,
     defaultValues: values,
     send,
@@ -109,7 +109,13 @@ export function RulesForm({
           <Minimums control={control} specs={specs} />
         </section>
       </div>
-      <FormEnd problem={problem} sending={sending} action="Keep these rules" busy="Keeping …" />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Keep these rules"
+        busy="Keeping …"
+      />
     </FormBox>
   );
 }

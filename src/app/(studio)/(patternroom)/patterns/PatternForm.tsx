@@ -51,7 +51,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
     },
     [router, toast],
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: WritePatternInput,
     defaultValues,
     send,
@@ -87,6 +87,7 @@ export function PatternForm({ base, specs, defaultValues }: PatternFormProps) {
         <FormEnd
           problem={problem}
           sending={sending}
+          before={before}
           action={base ? 'Save the new revision' : 'Save pattern'}
           busy="Writing …"
         />

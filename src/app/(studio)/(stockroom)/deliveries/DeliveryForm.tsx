@@ -66,7 +66,7 @@ export function DeliveryForm({
     },
     [router, toast],
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: DeliveryInput,
     defaultValues,
     send,
@@ -113,7 +113,13 @@ export function DeliveryForm({
         </div>
       </section>
       <Sum control={control} own={own} />
-      <FormEnd problem={problem} sending={sending} action="Put it all away" busy="Posting …" />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Put it all away"
+        busy="Posting …"
+      />
       <Hints id="suppliers" names={hints.suppliers} />
       <Hints id="places" names={hints.places} />
     </FormBox>

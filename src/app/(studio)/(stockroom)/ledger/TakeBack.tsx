@@ -31,6 +31,7 @@ export function TakeBack({ movementId }: { movementId: number }) {
           <ActForm
             className=""
             input={ReverseInput}
+            typedFor={`movement ${movementId}`}
             defaultValues={{ reason: '' }}
             send={(key, input) => reverseAction(movementId, key, input)}
             onDone={(value: { movements: number }) => {

@@ -21,7 +21,7 @@ export function HoursForm({ defaultValues }: { defaultValues: BenchHoursInput })
     toast('The calendar goes by these hours now.');
     router.refresh();
   }, [router, toast]);
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: BenchHoursInput,
     defaultValues,
     send,
@@ -37,7 +37,13 @@ export function HoursForm({ defaultValues }: { defaultValues: BenchHoursInput })
         ))}
       </div>
       <NotesField control={control} name="daysOff" label="Days off" hint="One a line, like 2026-12-24" />
-      <FormEnd problem={problem} sending={sending} action="Set these hours" busy="Setting …" />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Set these hours"
+        busy="Setting …"
+      />
     </FormBox>
   );
 }

@@ -71,7 +71,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(batch?.count ?? 1),
   };
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: MakePieceInput,
     defaultValues,
     send,
@@ -144,7 +144,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
         />
       </section>
       {drawer && <IntoDrawer control={control} />}
-      <FormEnd problem={problem} sending={sending} action="It is made" busy="Posting …">
+      <FormEnd problem={problem} sending={sending} before={before} action="It is made" busy="Posting …">
         <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
     </FormBox>

@@ -45,7 +45,7 @@ export function Prices({ piece, money }: PricesProps) {
     },
     [currency, router, toast],
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: PricePieceInput,
     defaultValues: {
       version: String(piece.version),
@@ -102,7 +102,13 @@ export function Prices({ piece, money }: PricesProps) {
           hint="The market’s price, if you know it"
         />
       </div>
-      <FormEnd problem={problem} sending={sending} action="Put this price on it" busy="Posting …" />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Put this price on it"
+        busy="Posting …"
+      />
     </FormBox>
   );
 }

@@ -38,7 +38,7 @@ export function ReceiveWireForm({ hints, specs, again }: ReceiveWireProps) {
     [router, toast],
   );
   const defaultValues = againValues('wire', hints.today, again) as unknown as ReceiveWireInput;
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: ReceiveWireInput,
     defaultValues,
     send,
@@ -64,7 +64,13 @@ export function ReceiveWireForm({ hints, specs, again }: ReceiveWireProps) {
           <HowMuchWire control={control} at={(name) => name as FieldPath<ReceiveWireInput>} />
         </fieldset>
         <PurchaseFieldset control={control} hints={hints} />
-        <FormEnd problem={problem} sending={sending} action="Put it on the rack" busy="Posting …" />
+        <FormEnd
+          problem={problem}
+          sending={sending}
+          before={before}
+          action="Put it on the rack"
+          busy="Posting …"
+        />
       </div>
       <Reckoning values={values} />
     </FormBox>

@@ -60,6 +60,7 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
   );
   const { line, piece: index, cutIndex, copy } = cut;
   const { form, submit, problem, sending } = useStudioForm({
+    typedFor: null,
     input: CutWireInput,
     defaultValues: {
       line,

@@ -31,7 +31,7 @@ export function MiscutForm({ number, from }: { number: number; from: string }) {
     },
     [router, toast],
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: MiscutInput,
     defaultValues: { from, length: '', reason: '', then: 'lost' },
     send,
@@ -53,7 +53,14 @@ export function MiscutForm({ number, from }: { number: number; from: string }) {
         <ChoiceField control={control} name="then" label="What becomes of it" choices={BECOMES} />
       </div>
       <SpoilageReasons />
-      <FormEnd problem={problem} sending={sending} action="Log the mis-cut" busy="Logging …" quiet />
+      <FormEnd
+        problem={problem}
+        sending={sending}
+        before={before}
+        action="Log the mis-cut"
+        busy="Logging …"
+        quiet
+      />
     </FormBox>
   );
 }

@@ -43,7 +43,7 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
         : `The books are set right by ${formatBothWays(um(Math.abs(difference)))}.`,
     () => `/rack/${tag('wire', number)}`,
   );
-  const { form, submit, problem, sending } = useStudioForm({
+  const { form, submit, problem, sending, before } = useStudioForm({
     input: WeighInInput,
     defaultValues: {
       expected: String(expected),
@@ -117,7 +117,13 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
             />
           )}
         </div>
-        <FormEnd problem={problem} sending={sending} action="Set the books to this" busy="Posting …" />
+        <FormEnd
+          problem={problem}
+          sending={sending}
+          before={before}
+          action="Set the books to this"
+          busy="Posting …"
+        />
       </div>
     </FormBox>
   );
