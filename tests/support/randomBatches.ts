@@ -41,7 +41,7 @@ export async function workOnBatches(
   which: number,
   part: number,
 ): Promise<Outcome<unknown> | undefined> {
-  const batches = await listBatches(who);
+  const { batches } = await listBatches(who);
   const open = batches.filter(({ state }) => state === 'open');
   const some = open[which % Math.max(1, open.length)]?.number;
   if (some === undefined || (open.length < OPEN && which % 7 === 0)) {
@@ -77,7 +77,7 @@ async function actOn(
     case 'cancel':
       return cancelBatch(who, newKey(), number);
     case 'again': {
-      const cancelled = (await listBatches(who)).find(({ state }) => state === 'cancelled');
+      const cancelled = (await listBatches(who)).batches.find(({ state }) => state === 'cancelled');
       return cancelled && takeUpAgain(who, newKey(), cancelled.number);
     }
     case 'make':

@@ -63,7 +63,7 @@ it('is a working studio two years in, whose books add up; a run that is cut off 
   expect((await listToBuy(owner)).length).toBeGreaterThan(0);
   const shelf = await showShelf(owner);
   expect(shelf.total).toBeGreaterThanOrEqual(150);
-  const oldest = await showShelf(owner, 2);
+  const oldest = await showShelf(owner, { sort: 'oldest' });
   const years =
     ((shelf.pieces[0]?.madeAt.valueOf() ?? 0) - (oldest.pieces[0]?.madeAt.valueOf() ?? 0)) / 86_400_000 / 365;
   expect(years).toBeGreaterThan(1.8);

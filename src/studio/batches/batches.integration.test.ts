@@ -54,7 +54,9 @@ describe('a batch', () => {
     expect(shown.bottleneck).toMatchObject({ pieces: 100 });
     expect([...shown.complete.values()]).toEqual([100]);
     expect(shown.minutes).toBe(10 + 120 * 20);
-    expect((await listBatches(session)).map(({ name, pieces, minutes }) => [name, pieces, minutes])).toEqual([
+    expect(
+      (await listBatches(session)).batches.map(({ name, pieces, minutes }) => [name, pieces, minutes]),
+    ).toEqual([
       ['Spring fair', 120, 2410],
       ['Later', 1, 30],
     ]);
@@ -141,7 +143,7 @@ describe('a batch', () => {
     const pattern = await composedFrame(session);
     const outcome = await planBatch(session, newKey(), null, batch([line(pattern, 1, wrong)]));
     expect(problemOf(outcome).fields?.[`lines.0.${field}`]).toMatch(said);
-    expect(await listBatches(session)).toEqual([]);
+    expect((await listBatches(session)).batches).toEqual([]);
   });
 
   it('that somebody changed meanwhile is not overwritten; one sent twice is one', async () => {

@@ -18,6 +18,15 @@ import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import {
+  calledSql,
+  pageOf,
+  pageSql,
+  sortingOf,
+  type ListQuery,
+  type SortedRow,
+  type Sorting,
+} from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
 import { replacementPrices } from '../prices/replacement';
@@ -29,7 +38,8 @@ import type { BatchLineInput } from './planBatch.input';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 
-export type BatchState = 'open' | 'made' | 'cancelled';
+export const BATCH_STATES = ['open', 'made', 'cancelled'] as const;
+export type BatchState = (typeof BATCH_STATES)[number];
 /** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
 export type Planning = 'none' | 'working' | 'planned' | 'stale' | 'failed';
 
@@ -91,19 +101,59 @@ export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine 
   );
 
 /** Batches that are listed at once. */
-const PAGE = 100;
+const PAGE = 60;
 
-/** Batches: open ones by the day they are due, then those that are made, then those that are cancelled. */
-export function listBatches(session: StudioSession): Promise<BatchSummary[]> {
+/** What is asked of the batches. */
+export interface BatchQuery extends ListQuery {
+  readonly state?: string | undefined;
+}
+
+/** Open ones by the day they are due, then those that are made, then those that are cancelled, each the latest first. */
+const BY_DUE = `CASE b.state WHEN 'open' THEN '0' || COALESCE(b.due_on::text, '9999-12-31') WHEN 'made' THEN '1' ELSE '2' END
+  || lpad((99999999 - b.number)::text, 8, '0')`;
+
+/** Ways of sorting the batches. */
+export const BATCH_SORTINGS = {
+  due: { by: BY_DUE, as: 'text' },
+  newest: { by: 'b.number', as: 'bigint', isDown: true },
+  name: { by: 'b.name_lower', as: 'text' },
+} as const satisfies Readonly<Record<string, Sorting>>;
+
+/** A page of the batches. */
+export interface BatchPage {
+  readonly batches: readonly BatchSummary[];
+  /** Of what was asked for. */
+  readonly total: number;
+  readonly open: number;
+  /** The day that the next open one is due; null when none is. */
+  readonly nextDue: string | null;
+  readonly next: string | null;
+}
+
+/** Batches as they are asked for, a page at a time. */
+export function listBatches(session: StudioSession, query: BatchQuery = {}): Promise<BatchPage> {
   return look(session, async (tx) => {
-    const rows = await tx.select<BatchRow>(
-      `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $1
-        ORDER BY b.state DESC, CASE WHEN b.state = 'open' THEN b.due_on END NULLS LAST, b.number DESC LIMIT ${PAGE}`,
-      [session.studioId],
+    const bind: unknown[] = [session.studioId];
+    const inState = BATCH_STATES.some((each) => each === query.state)
+      ? ` AND b.state = $${bind.push(query.state)}`
+      : '';
+    const asked = `b.studio_id = $1${calledSql('batch', 'b', query.words, bind)}${inState}`;
+    const sums = await tx.first<{ total: number; open: number; nextDue: string | null }>(
+      `SELECT count(*)::int AS total, count(*) FILTER (WHERE state = 'open')::int AS open,
+              min(due_on) FILTER (WHERE state = 'open')::text AS "nextDue" FROM batches b WHERE ${asked}`,
+      bind,
+    );
+    const page = pageSql(sortingOf(BATCH_SORTINGS, query.sort), 'b.number', query.after, bind);
+    const { shown: rows, next } = pageOf(
+      await tx.select<BatchRow & SortedRow>(
+        `SELECT ${BATCH_COLUMNS}, ${page.column} FROM batches b WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
+        bind,
+      ),
+      PAGE,
     );
     const ids = rows.map(({ id }) => id);
     const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
-    return rows.map(({ id, number, name, dueOn, state, planning }) => {
+    const batches = rows.map(({ id, number, name, dueOn, state, planning }): BatchSummary => {
       const own = lines.filter(({ batchId }) => batchId === id);
       const made = madeCounts(progress.get(id) ?? NOTHING_DONE);
       return {
@@ -117,6 +167,8 @@ export function listBatches(session: StudioSession): Promise<BatchSummary[]> {
         minutes: minutesOfBatch(linesToMake(own, made)),
       };
     });
+    const { total = 0, open = 0, nextDue = null } = sums ?? {};
+    return { batches, total, open, nextDue, next };
   });
 }
 

@@ -52,7 +52,7 @@ describe('a piece of a batch', () => {
       const proposal = await fromTray(session, number);
       expect(proposal.batch).toMatchObject({ number, line: 1, count: 3 });
       made.push(done(await make(session, proposal)).number);
-      const [listed] = await listBatches(session);
+      const [listed] = (await listBatches(session)).batches;
       expect(listed).toMatchObject({ made: 3 - left, minutes: left === 0 ? 0 : 10 + 20 * left });
     }
     const pieces = await Promise.all(made.map((each) => showPiece(session, each)));

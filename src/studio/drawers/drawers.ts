@@ -7,6 +7,7 @@ import type { HoleAxis, OutlineKind, StoneMeasures } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { pageOf, pageSql, sortingOf, type ListQuery, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
 
@@ -42,12 +43,22 @@ export interface DrawerPiece {
   readonly detail: DrawerDetail;
 }
 
-export interface DrawerQuery {
-  readonly words?: string;
+export interface DrawerQuery extends ListQuery {
   /** Stones only: free, set aside, used. */
-  readonly state?: string;
-  readonly after?: string;
+  readonly state?: string | undefined;
 }
+
+/** Ways of sorting a drawer: as it is kept when nothing is said. */
+export const DRAWER_SORTINGS = {
+  kept: { by: 'p.sort_key', as: 'text' },
+  newest: { by: 'p.number', as: 'bigint', isDown: true },
+  largest: {
+    by: 'COALESCE(s.length_um::bigint * s.width_um, b.max_um::bigint, 0)',
+    as: 'bigint',
+    isDown: true,
+  },
+  'most left': { by: 'p.quantity', as: 'bigint', isDown: true },
+} as const satisfies Readonly<Record<string, Sorting>>;
 
 export interface DrawerPage {
   readonly pieces: readonly DrawerPiece[];
@@ -62,7 +73,7 @@ const PAGE = 48;
 
 const COLUMNS = `p.stock_piece_id AS id, p.article_id AS "articleId", p.ware, p.number, p.form, a.name, p.quantity,
   p.initial_quantity AS "initialQuantity", p.cost_units AS cost, l.name AS place, a.photo_id AS "photoId", p.shades, p.note, p.version,
-  p.sort_key AS "sortKey", COALESCE(b.material, s.material, f.material) AS material, b.shape, b.min_um AS "min", b.max_um AS "max",
+  COALESCE(b.material, s.material, f.material) AS material, b.shape, b.min_um AS "min", b.max_um AS "max",
   COALESCE(b.hole_um, s.hole_um) AS hole, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge,
   s.hole_axis AS "holeAxis", s.set_aside_for AS "setAsideFor", f.finding, f.size, y.unit, y.per_piece AS "perPiece"`;
 
@@ -77,7 +88,6 @@ const FROM = `stock_pieces p
 interface Row extends Omit<DrawerPiece, 'detail' | 'cost'> {
   readonly ware: DrawerWare;
   readonly cost: CostUnits;
-  readonly sortKey: string;
   readonly material: string;
   readonly shape: BeadShape;
   readonly min: Micrometres;
@@ -160,22 +170,19 @@ export function showDrawer(
          FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = $2${where}`,
       bind,
     );
-    const cursor = /^(.*)~(\d{1,9})$/.exec(query.after ?? '');
-    const after = cursor
-      ? ` AND (p.sort_key, p.number) > ($${bind.push(cursor[1])}, $${bind.push(Number(cursor[2]))})`
-      : '';
-    const rows = await tx.select<Row>(
-      `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = $2${where}${after}
-        ORDER BY p.sort_key, p.number LIMIT ${PAGE + 1}`,
+    const page = pageSql(sortingOf(DRAWER_SORTINGS, query.sort), 'p.number', query.after, bind);
+    const rows = await tx.select<Row & SortedRow>(
+      `SELECT ${COLUMNS}, ${page.column} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = $2${where}${page.where}
+       ${page.orderBy} LIMIT ${PAGE + 1}`,
       bind,
     );
-    const last = rows[PAGE - 1];
+    const { shown, next } = pageOf(rows, PAGE);
     return {
-      pieces: rows.slice(0, PAGE).map((row) => pieceFrom(row, sees)),
+      pieces: shown.map((row) => pieceFrom(row, sees)),
       count: sums?.count ?? 0,
       quantity: sums?.quantity ?? 0,
       cost: sees ? (sums?.cost ?? null) : null,
-      next: rows.length > PAGE && last ? `${last.sortKey}~${last.number}` : null,
+      next,
     };
   });
 }

@@ -1,7 +1,16 @@
 import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
-import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
+import {
+  calledSql,
+  pageOf,
+  pageSql,
+  sortingOf,
+  type ListQuery,
+  type SortedRow,
+  type Sorting,
+} from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../wire/specs';
 
@@ -17,9 +26,10 @@ export interface PatternCard {
 
 export interface PatternList {
   readonly patterns: readonly PatternCard[];
+  /** Of what was asked for. */
   readonly total: number;
   readonly specs: Readonly<Record<string, KnownSpec>>;
-  readonly next: number | null;
+  readonly next: string | null;
 }
 
 const PAGE = 24;
@@ -45,30 +55,51 @@ async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<s
   );
 }
 
-/** Patterns, newest number last, from the one after `after`. */
-export function listPatterns(session: StudioSession, after = 0): Promise<PatternList> {
+/** What is asked of the pattern room. */
+export interface PatternQuery extends ListQuery {
+  readonly kind?: string | undefined;
+}
+
+const MADE =
+  '(SELECT count(*) FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id)';
+
+/** Ways of sorting the patterns: as they were written when nothing is said. */
+export const PATTERN_SORTINGS = {
+  written: { by: 'p.number', as: 'bigint' },
+  newest: { by: 'p.number', as: 'bigint', isDown: true },
+  name: { by: 'p.name_lower', as: 'text' },
+  'most made': { by: MADE, as: 'bigint', isDown: true },
+} as const satisfies Readonly<Record<string, Sorting>>;
+
+/** Patterns as they are asked for, a page at a time. */
+export function listPatterns(session: StudioSession, query: PatternQuery = {}): Promise<PatternList> {
   return look(session, async (tx) => {
-    const rows = await tx.select<PatternCard>(
-      `SELECT p.number, p.name, p.kind, p.revision, r.body,
-              (SELECT count(*)::int FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id) AS "madeCount"
+    const bind: unknown[] = [session.studioId];
+    const ofKind = PATTERN_KINDS.some((each) => each === query.kind)
+      ? ` AND p.kind = $${bind.push(query.kind)}`
+      : '';
+    const asked = `p.studio_id = $1${calledSql('pattern', 'p', query.words, bind)}${ofKind}`;
+    const total = await tx.first<{ total: number }>(
+      `SELECT count(*)::int AS total FROM patterns p WHERE ${asked}`,
+      bind,
+    );
+    const page = pageSql(sortingOf(PATTERN_SORTINGS, query.sort), 'p.number', query.after, bind);
+    const rows = await tx.select<PatternCard & SortedRow>(
+      `SELECT p.number, p.name, p.kind, p.revision, r.body, ${MADE}::int AS "madeCount", ${page.column}
          FROM patterns p JOIN pattern_revisions r
            ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND p.number > $2 ORDER BY p.number LIMIT ${PAGE + 1}`,
-      [session.studioId, after],
+        WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
+      bind,
     );
-    const total = await tx.first<{ total: number }>(
-      'SELECT count(*)::int AS total FROM patterns WHERE studio_id = $1',
-      [session.studioId],
-    );
-    const shown = rows.slice(0, PAGE).map((row) => ({ ...row, body: bodyShownTo(session, row.body) }));
+    const { shown, next } = pageOf(rows, PAGE);
     return {
-      patterns: shown,
+      patterns: shown.map(({ sortedBy: _, ...row }) => ({ ...row, body: bodyShownTo(session, row.body) })),
       total: total?.total ?? 0,
       specs: await specsOf(
         tx,
         shown.map(({ body }) => body),
       ),
-      next: rows.length > PAGE ? (shown.at(-1)?.number ?? null) : null,
+      next,
     };
   });
 }

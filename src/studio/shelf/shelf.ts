@@ -1,7 +1,7 @@
 import { costSheet, type CostSheet } from '@/core/costing/costSheet';
 import { priceBasis } from '@/core/costing/price';
 import { priceBySchools } from '@/core/costing/priceSchools';
-import type { PatternKind } from '@/core/pattern/pattern';
+import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
@@ -9,6 +9,15 @@ import { Piece } from '@/data/models/making';
 import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import {
+  calledSql,
+  pageOf,
+  pageSql,
+  sortingOf,
+  type ListQuery,
+  type SortedRow,
+  type Sorting,
+} from '../kernel/sorting';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
@@ -30,11 +39,28 @@ export interface ShelfPiece {
 
 export interface ShelfPage {
   readonly pieces: readonly ShelfPiece[];
+  /** Of what was asked for. */
   readonly total: number;
   readonly unpriced: number;
   readonly priceTotal: MinorUnits | null;
-  readonly next: number | null;
+  readonly next: string | null;
 }
+
+/** What is asked of the shelf. */
+export interface ShelfQuery extends ListQuery {
+  readonly kind?: string | undefined;
+  /** "no" for what has no price yet; the owner's. */
+  readonly priced?: string | undefined;
+}
+
+/** Ways of sorting the shelf; those by price are the owner's. */
+export const SHELF_SORTINGS = {
+  newest: { by: 'f.number', as: 'bigint', isDown: true },
+  oldest: { by: 'f.number', as: 'bigint' },
+  name: { by: 'f.name_lower', as: 'text' },
+  dearest: { by: 'COALESCE(f.price, -1)', as: 'bigint', isDown: true },
+  cheapest: { by: 'COALESCE(f.price, -1)', as: 'bigint' },
+} as const satisfies Readonly<Record<string, Sorting>>;
 
 const PAGE = 40;
 
@@ -74,28 +100,36 @@ function sheetOf(piece: Outlay): CostSheet {
   );
 }
 
-/** The shelf, newest piece first, before the number `before`. */
-export function showShelf(session: StudioSession, before?: number): Promise<ShelfPage> {
+/** The shelf, as it is asked for: a page of it, newest first when nothing is said. */
+export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promise<ShelfPage> {
   return look(session, async (tx) => {
     const sees = session.role === 'owner';
+    const bind: unknown[] = [session.studioId];
+    const asked = `f.studio_id = $1 AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL${shelfConditions(query, sees, bind)}`;
+    const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
+      `SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price
+         FROM pieces f WHERE ${asked}`,
+      bind,
+    );
+    const { newest, oldest, name } = SHELF_SORTINGS;
+    const sorting = sortingOf(sees ? SHELF_SORTINGS : { newest, oldest, name }, query.sort);
+    const page = pageSql(sorting, 'f.number', query.after, bind);
     const rows = await tx.select<
-      Outlay & Pick<Piece, 'number' | 'name' | 'kind' | 'madeAt' | 'price'> & { patternNumber: number }
+      SortedRow &
+        Outlay &
+        Pick<Piece, 'number' | 'name' | 'kind' | 'madeAt' | 'price'> & { patternNumber: number }
     >(
       `SELECT f.number, f.name, f.kind, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
               f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
               f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
               f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
               f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
-              f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour"
+              f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour", ${page.column}
          FROM pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-        WHERE f.studio_id = $1 AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL AND f.number < $2 ORDER BY f.number DESC LIMIT ${PAGE + 1}`,
-      [session.studioId, before ?? 2_147_483_647],
+        WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
+      bind,
     );
-    const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
-      'SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price FROM pieces WHERE studio_id = $1 AND struck_at IS NULL AND drawer_stock_id IS NULL',
-      [session.studioId],
-    );
-    const shown = rows.slice(0, PAGE);
+    const { shown, next } = pageOf(rows, PAGE);
     return {
       pieces: shown.map((row) => ({
         number: row.number,
@@ -110,9 +144,16 @@ export function showShelf(session: StudioSession, before?: number): Promise<Shel
       total: sums?.total ?? 0,
       unpriced: sums?.unpriced ?? 0,
       priceTotal: sees ? ((sums?.price ?? 0) as MinorUnits) : null,
-      next: rows.length > PAGE ? (shown.at(-1)?.number ?? null) : null,
+      next,
     };
   });
+}
+
+/** SQL for what is asked of the shelf. */
+function shelfConditions({ words, kind, priced }: ShelfQuery, sees: boolean, bind: unknown[]): string {
+  const ofKind = PATTERN_KINDS.some((each) => each === kind) ? ` AND f.kind = $${bind.push(kind)}` : '';
+  const unpriced = sees && priced === 'no' ? ' AND f.price IS NULL' : '';
+  return calledSql('piece', 'f', words, bind) + ofKind + unpriced;
 }
 
 /** One wire that went into a piece. */

@@ -1,8 +1,12 @@
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
-import { listBatches, type BatchSummary } from '@/studio/batches/batches';
+import { BATCH_SORTINGS, BATCH_STATES, listBatches, type BatchSummary } from '@/studio/batches/batches';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { ListFilters } from '@/ui/ListFilters';
+import { narrowedBy, sortChoice } from '@/ui/listChoices';
+import { MorePages } from '@/ui/MorePages';
 import { pageMember } from '../../lib/member';
+import { searchedList, type Search } from '../../lib/search';
 import { dueIn, hours } from './due';
 
 export const metadata = { title: 'Batches' };
@@ -15,12 +19,11 @@ const STANDING: Readonly<Record<BatchSummary['planning'], string>> = {
   failed: 'its cuts could not be planned',
 };
 
-export default async function BatchesPage() {
+export default async function BatchesPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const batches = await listBatches(session);
-  const open = batches.filter(({ state }) => state === 'open');
-  const [next] = open.filter(({ dueOn }) => dueOn !== null);
-  if (batches.length === 0)
+  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'state', 'sort']);
+  const { batches, total, open, nextDue, next } = await listBatches(session, query);
+  if (total === 0 && !isAsked)
     return (
       <EmptyPlace title="No batch is planned" next={{ href: '/batches/new', text: 'Plan a batch' }}>
         A batch is everything that is made for a fair or an order. It says what you have enough of, what to
@@ -31,8 +34,9 @@ export default async function BatchesPage() {
     <>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <h1>
-          {open.length} {open.length === 1 ? 'batch' : 'batches'} to make
-          {next?.dueOn && `, the next ${dueIn(next.dueOn, session.now)}`}
+          {open} {open === 1 ? 'batch' : 'batches'} to make
+          {nextDue !== null && `, the next ${dueIn(nextDue, session.now)}`}
+          {isAsked && <span className="muted"> under this filter</span>}
         </h1>
         <div className="flex flex-wrap gap-3">
           <Link href="/batches/makeable" className="btn btn-lg">
@@ -46,6 +50,14 @@ export default async function BatchesPage() {
           </Link>
         </div>
       </div>
+      <ListFilters
+        label="Batches"
+        action="/batches"
+        placeholder="Words or a number, like R-0003"
+        chosen={asked}
+        selects={[narrowedBy('state', 'Standing', BATCH_STATES), sortChoice(Object.keys(BATCH_SORTINGS))]}
+      />
+      {batches.length === 0 && <p className="leaf mt-4 p-6">No batch is like that.</p>}
       <ul className="leaf mt-4 divide-y divide-base-300">
         {batches.map(({ number, name, dueOn, state, planning, pieces, made, minutes }) => (
           <li key={number}>
@@ -76,6 +88,7 @@ export default async function BatchesPage() {
           </li>
         ))}
       </ul>
+      <MorePages of="batches" action="/batches" query={query} next={next} more="More batches" />
     </>
   );
 }

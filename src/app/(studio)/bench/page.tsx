@@ -4,19 +4,19 @@ import { tag } from '@/core/tag';
 import { readyInTrays, type ReadyInTray } from '@/studio/making/proposeMaking';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
+import { PatternFilters } from '@/app/lib/PatternFilters';
 import { pageMember } from '../../lib/member';
-import { searchedNumber, type Search } from '@/app/lib/search';
+import { searchedList, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Bench' };
 
 export default async function BenchPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { patterns, total, specs, next } = await listPatterns(
-    session,
-    await searchedNumber(searchParams, 'after'),
-  );
-  if (total === 0) {
+  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'sort']);
+  const { patterns, total, specs, next } = await listPatterns(session, query);
+  if (total === 0 && !isAsked) {
     return (
       <EmptyPlace
         title="Nothing to make yet"
@@ -32,7 +32,9 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
   return (
     <>
       <h1>Which of your {total} patterns is on the bench?</h1>
-      {ready.length > 0 && <Ready ready={ready} />}
+      {ready.length > 0 && !isAsked && <Ready ready={ready} />}
+      <PatternFilters action="/bench" chosen={asked} />
+      {patterns.length === 0 && <p className="leaf mt-4 p-6">No pattern is like that.</p>}
       <ul className="leaf mt-4 divide-y divide-base-300">
         {patterns.map(({ number, name, body }) => (
           <li key={number}>
@@ -51,11 +53,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
           </li>
         ))}
       </ul>
-      {next !== null && (
-        <Link href={`/bench?after=${next}`} className="btn mt-4" rel="next">
-          More patterns
-        </Link>
-      )}
+      <MorePages of="patterns" action="/bench" query={query} next={next} more="More patterns" />
     </>
   );
 }

@@ -1,26 +1,39 @@
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { COST_UNITS_PER_MINOR } from '@/core/units/money';
-import { showShelf } from '@/studio/shelf/shelf';
+import { PATTERN_KINDS } from '@/core/pattern/pattern';
+import { SHELF_SORTINGS, showShelf } from '@/studio/shelf/shelf';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { ListFilters } from '@/ui/ListFilters';
+import { narrowedBy, sortChoice } from '@/ui/listChoices';
+import { MorePages } from '@/ui/MorePages';
 import { Cost, Money } from '@/ui/money';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
-import { searchedNumber, type Search } from '@/app/lib/search';
+import { searchedList, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Shelf' };
 
+const WAYS = Object.keys(SHELF_SORTINGS);
+const UNPRICED = {
+  name: 'priced',
+  label: 'Priced',
+  none: 'Priced or not',
+  choices: [{ value: 'no', text: 'without a price' }],
+};
+
 export default async function ShelfPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const before = await searchedNumber(searchParams, 'before');
-  const page = await showShelf(session, before);
+  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'priced', 'sort']);
+  const page = await showShelf(session, query);
   const { pieces, total, unpriced, priceTotal, next } = page;
+  const isOwner = session.role === 'owner';
   const dearest = Math.max(
     1,
     ...pieces.map(({ price, cost }) => Math.max(price ?? 0, (cost ?? 0) / COST_UNITS_PER_MINOR)),
   );
-  if (total === 0) {
+  if (total === 0 && !isAsked) {
     return (
       <EmptyPlace
         title="Nothing stands on the shelf yet"
@@ -40,7 +53,20 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
           </>
         )}
         {priceTotal !== null && unpriced > 0 && `; ${unpriced} without a price`}
+        {isAsked && <span className="muted"> under this filter</span>}
       </h1>
+      <ListFilters
+        label="The shelf"
+        action="/shelf"
+        placeholder="Words or a number, like F-0012"
+        chosen={asked}
+        selects={[
+          narrowedBy('kind', 'Kind', PATTERN_KINDS),
+          ...(isOwner ? [UNPRICED] : []),
+          sortChoice(isOwner ? WAYS : WAYS.slice(0, 3)),
+        ]}
+      />
+      {pieces.length === 0 && <p className="leaf mt-4 p-6">Nothing on the shelf is like that.</p>}
       <ul className="mt-4 grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-4">
         {pieces.map(({ number, name, kind, madeAt, price, cost, minutes }) => (
           <li key={number}>
@@ -71,18 +97,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
           </li>
         ))}
       </ul>
-      <nav aria-label="More of the shelf" className="no-print mt-4 flex gap-3">
-        {before !== undefined && (
-          <Link href="/shelf" className="btn">
-            Back to the newest
-          </Link>
-        )}
-        {next !== null && (
-          <Link href={`/shelf?before=${next}`} className="btn" rel="next">
-            Older pieces
-          </Link>
-        )}
-      </nav>
+      <MorePages of="of the shelf" action="/shelf" query={query} next={next} more="Further along the shelf" />
     </>
   );
 }

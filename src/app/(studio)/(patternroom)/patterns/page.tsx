@@ -5,23 +5,23 @@ import { ImportPattern } from './ImportPattern';
 import { madeSaid } from './madeSaid';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
+import { PatternFilters } from '@/app/lib/PatternFilters';
 import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
-import { searchedNumber, type Search } from '@/app/lib/search';
+import { searchedList, type Search } from '@/app/lib/search';
 
 export const metadata = { title: 'Pattern room' };
 
 export default async function PatternsPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { patterns, total, specs, next } = await listPatterns(
-    session,
-    await searchedNumber(searchParams, 'after'),
-  );
+  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'sort']);
+  const { patterns, total, specs, next } = await listPatterns(session, query);
   const isOwner = session.role === 'owner';
   const span = spanOf(patterns.map(({ body }) => body.cuts));
-  if (total === 0) {
+  if (total === 0 && !isAsked) {
     return (
       <>
         <EmptyPlace
@@ -41,6 +41,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
       <div className="flex flex-wrap items-start justify-between gap-3">
         <h1>
           {total} {total === 1 ? 'pattern hangs' : 'patterns hang'} in the room
+          {isAsked && <span className="muted"> under this filter</span>}
         </h1>
         {isOwner && (
           <div className="no-print flex flex-wrap gap-2">
@@ -56,6 +57,8 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
           </div>
         )}
       </div>
+      <PatternFilters action="/patterns" chosen={asked} />
+      {patterns.length === 0 && <p className="leaf mt-4 p-6">No pattern is like that.</p>}
       <div className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
         <div className="px-4">
           <p className="muted text-sm">Every wire below is drawn to this ruler</p>
@@ -88,11 +91,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
           );
         })}
       </ul>
-      {next !== null && (
-        <Link href={`/patterns?after=${next}`} className="btn mt-4" rel="next">
-          More patterns
-        </Link>
-      )}
+      <MorePages of="patterns" action="/patterns" query={query} next={next} more="More patterns" />
       {isOwner && <ImportPattern />}
     </>
   );

@@ -1,9 +1,12 @@
 import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
-import { showDrawer } from '@/studio/drawers/drawers';
+import { searchedList, type Search } from '@/app/lib/search';
+import { showDrawer, type DRAWER_SORTINGS, type DrawerWare } from '@/studio/drawers/drawers';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { ListFilters } from '@/ui/ListFilters';
+import { narrowedBy, sortChoice } from '@/ui/listChoices';
+import { MorePages } from '@/ui/MorePages';
 import { Cost } from '@/ui/money';
 import { DrawerList } from './DrawerList';
 
@@ -16,10 +19,18 @@ export async function generateMetadata({ params }: { params: Params }) {
 
 const STATES = ['free', 'set aside', 'used'] as const;
 
+/** Ways of sorting that mean something in each drawer. */
+const SORTS = {
+  bead: ['kept', 'newest', 'largest', 'most left'],
+  stone: ['kept', 'newest', 'largest'],
+  finding: ['kept', 'newest', 'most left'],
+  supply: ['kept', 'newest'],
+} as const satisfies Readonly<Record<DrawerWare, readonly (keyof typeof DRAWER_SORTINGS)[]>>;
+
 export default async function DrawerPage({ params, searchParams }: { params: Params; searchParams: Search }) {
   const { ware, one, many, receive, slug } = drawerOf((await params).drawer);
   const { session } = await pageMember();
-  const query = await searched(searchParams, ['words', 'state', 'after']);
+  const { query, asked } = await searchedList(searchParams, ['words', 'state', 'sort']);
   const page = await showDrawer(session, ware, query);
   const filtered = query.words !== undefined || query.state !== undefined;
   const isOwner = session.role === 'owner';
@@ -67,62 +78,24 @@ export default async function DrawerPage({ params, searchParams }: { params: Par
           )}
         </div>
       </div>
-      <form
+      <ListFilters
+        label={many}
         action={`/${slug}`}
-        role="search"
-        aria-label={many}
-        className="no-print mt-3 flex flex-wrap gap-2"
-      >
-        <label className="w-full sm:w-72">
-          <span className="sr-only">Words or a place</span>
-          <input
-            name="words"
-            type="search"
-            className="input w-full"
-            placeholder="Words or a place"
-            defaultValue={query.words ?? ''}
-          />
-        </label>
-        {ware === 'stone' && (
-          <select
-            name="state"
-            aria-label="Which stones"
-            className="select w-auto"
-            defaultValue={query.state ?? ''}
-          >
-            <option value="">Free and set aside</option>
-            {STATES.map((state) => (
-              <option key={state} value={state}>
-                {state}
-              </option>
-            ))}
-          </select>
-        )}
-        <button type="submit" className="btn">
-          Show
-        </button>
-        {filtered && (
-          <Link href={`/${slug}`} className="btn btn-ghost">
-            Show all
-          </Link>
-        )}
-      </form>
+        placeholder="Words or a place"
+        chosen={asked}
+        selects={[
+          ...(ware === 'stone'
+            ? [{ ...narrowedBy('state', 'Which stones', STATES), none: 'Free and set aside' }]
+            : []),
+          sortChoice(SORTS[ware]),
+        ]}
+      />
       {page.pieces.length === 0 ? (
         <p className="leaf mt-4 p-6">Nothing in the drawers is like that.</p>
       ) : (
         <DrawerList pieces={page.pieces} slug={slug} />
       )}
-      {page.next && (
-        <nav aria-label={`More ${many}`} className="no-print mt-4">
-          <Link
-            href={{ pathname: `/${slug}`, query: { ...query, after: page.next } }}
-            className="btn"
-            rel="next"
-          >
-            Further in the drawer
-          </Link>
-        </nav>
-      )}
+      <MorePages of={many} action={`/${slug}`} query={query} next={page.next} more="Further in the drawer" />
     </>
   );
 }
