@@ -190,8 +190,9 @@ const CHECKS: readonly string[] = [
   // A month that is closed still sums to what was closed.
   `SELECT c.studio_id AS studio, 'closing of ' || c.month AS what, c.quantity || ', ' || c.cost_units || ' cost units' AS kept,
           COALESCE(sum(m.quantity), 0) || ', ' || COALESCE(sum(m.cost_units), 0) || ' cost units' AS rebuilt
-     FROM closings c LEFT JOIN movements m ON m.studio_id = c.studio_id AND m.article_id = c.article_id
-                                          AND m.happened_at < c.month + INTERVAL '1 month'
+     FROM closings c JOIN studios s ON s.studio_id = c.studio_id
+     LEFT JOIN movements m ON m.studio_id = c.studio_id AND m.article_id = c.article_id
+                          AND m.happened_at < (c.month + INTERVAL '1 month') AT TIME ZONE s.time_zone
     GROUP BY c.studio_id, c.month, c.article_id, c.quantity, c.cost_units
    HAVING (c.quantity, c.cost_units) IS DISTINCT FROM (COALESCE(sum(m.quantity), 0), COALESCE(sum(m.cost_units), 0))`,
   // No number was handed out twice or beyond its counter.

@@ -1,3 +1,4 @@
+import { dayIn } from '@/core/calendar/day';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import {
   QueryTypes,
@@ -17,7 +18,15 @@ export interface StudioSession {
   readonly role: 'owner' | 'helper';
   /** When the work happens; the demo studio's two years are written with past times. */
   readonly now: Date;
+  /** Where the studio is, an IANA time zone: days and months are those of there. Universal time when it is left out. */
+  readonly zone?: string;
 }
+
+/** Where a studio is. */
+export const zoneOf = ({ zone = 'UTC' }: StudioSession): string => zone;
+
+/** The day that it is for a session, where its studio is. */
+export const todayOf = (session: StudioSession): string => dayIn(zoneOf(session), session.now);
 
 /** A row of any table: each carries its studio in its key. */
 type StudioRow = Model & { studioId: string };
@@ -173,8 +182,8 @@ async function once<T>(
     // Before anything is read: what waits for its turn must not see what was there before it came.
     if (!readOnly && !hasTurn.getStore()) await takeTurn(run, isAlone);
     await select(
-      `SELECT set_config('pewterer.studio', $1, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
-      [session.studioId],
+      `SELECT set_config('pewterer.studio', $1, true), set_config('TimeZone', $2, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
+      [session.studioId, zoneOf(session)],
     );
     const tx: Tx = {
       session,

@@ -21,7 +21,7 @@ export function ListFilters({
   selects: readonly ListChoice[];
 }) {
   const form = useRef<HTMLFormElement>(null);
-  const isAsked = Object.values(chosen).some((value) => value !== undefined);
+  const isAsked = Object.entries(chosen).some(([name, value]) => name !== 'sort' && value !== undefined);
   return (
     <form
       ref={form}

@@ -1,20 +1,32 @@
-import { format } from 'date-fns';
+'use client';
 
-/** A day, written out so that no country misreads it. */
+import { createContext, useContext, type ReactNode } from 'react';
+import { dayIn, sayDay, sayMoment } from '@/core/calendar/day';
+
+const ZoneContext = createContext('UTC');
+
+/** Where the studio is: moments are shown as its clock says them. */
+export const ZoneProvider = ({ zone, children }: { zone: string; children: ReactNode }) => (
+  <ZoneContext value={zone}>{children}</ZoneContext>
+);
+
+/** A day, written out so that no country misreads it. @param at a moment, or a day of the calendar */
 export function Day({ at }: { at: Date | string }) {
-  const date = typeof at === 'string' ? new Date(`${at.slice(0, 10)}T00:00:00`) : at;
+  const zone = useContext(ZoneContext);
+  const day = typeof at === 'string' ? at.slice(0, 10) : dayIn(zone, at);
   return (
-    <time dateTime={format(date, 'yyyy-MM-dd')} className="whitespace-nowrap">
-      {format(date, 'd MMM yyyy')}
+    <time dateTime={day} className="whitespace-nowrap">
+      {sayDay(day)}
     </time>
   );
 }
 
 /** A moment: its day and its time. */
 export function Moment({ at }: { at: Date }) {
+  const zone = useContext(ZoneContext);
   return (
     <time dateTime={at.toISOString()} className="whitespace-nowrap">
-      {format(at, 'd MMM yyyy, HH:mm')}
+      {sayMoment(zone, at)}
     </time>
   );
 }

@@ -216,6 +216,7 @@ export const settingsInput = (changed: object = {}) => ({
   version: '1',
   name: 'Bench',
   lengthSystem: 'in',
+  timeZone: 'UTC',
   hourlyRate: '25.00 USD',
   overheadPerHour: '5.00 USD',
   targetPerHour: '35.00 USD',

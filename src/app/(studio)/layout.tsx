@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { CurrencyProvider } from '@/ui/money';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
+import { ZoneProvider } from '@/ui/When';
+import { zoneOf } from '@/studio/kernel/useCase';
 import { DEVICES } from '@/devices/devices';
 import { DevicesProvider } from '@/app/lib/devices';
 import { readDevices } from '@/studio/settings/devices';
@@ -20,23 +22,25 @@ export default async function StudioLayout({ children }: { children: ReactNode }
   const kinds = Object.fromEntries(DEVICES.map((device) => [device, devices[device].kind]));
   return (
     <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
-      <CurrencyProvider code={currency}>
-        <DevicesProvider kinds={kinds}>
-          <ToastProvider>
-            <StudioShell
-              studioName={studioName}
-              personName={name}
-              isOwner={session.role === 'owner'}
-              theme={preferences.theme}
-              keysAreOff={preferences.keysAreOff}
-              signOut={signOutAction}
-            >
-              {doubt && <ClockBanner {...doubt} />}
-              {children}
-            </StudioShell>
-          </ToastProvider>
-        </DevicesProvider>
-      </CurrencyProvider>
+      <ZoneProvider zone={zoneOf(session)}>
+        <CurrencyProvider code={currency}>
+          <DevicesProvider kinds={kinds}>
+            <ToastProvider>
+              <StudioShell
+                studioName={studioName}
+                personName={name}
+                isOwner={session.role === 'owner'}
+                theme={preferences.theme}
+                keysAreOff={preferences.keysAreOff}
+                signOut={signOutAction}
+              >
+                {doubt && <ClockBanner {...doubt} />}
+                {children}
+              </StudioShell>
+            </ToastProvider>
+          </DevicesProvider>
+        </CurrencyProvider>
+      </ZoneProvider>
     </LengthsProvider>
   );
 }

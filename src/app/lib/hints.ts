@@ -1,11 +1,11 @@
-import type { StudioSession } from '@/studio/kernel/useCase';
+import { todayOf, type StudioSession } from '@/studio/kernel/useCase';
 import { listPlaces, listSpoolTypes } from '@/studio/stock/places';
 import { listSuppliers } from '@/studio/wire/rack';
 
 /** What is offered while a purchase is typed. */
 export async function purchaseHints(session: StudioSession) {
   const [suppliers, places] = await Promise.all([listSuppliers(session), listPlaces(session)]);
-  return { suppliers, places: places.map(({ name }) => name), today: session.now.toISOString().slice(0, 10) };
+  return { suppliers, places: places.map(({ name }) => name), today: todayOf(session) };
 }
 
 /** The places and kinds of spool that are offered when something is put away. */

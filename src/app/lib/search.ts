@@ -28,13 +28,13 @@ export async function searchedNumber(search: Search, name: string): Promise<numb
   return /^\d{1,9}$/.test(text) && Number(text) > 0 ? Number(text) : undefined;
 }
 
-/** What an address asks of a list: all of it, and what narrows or sorts it, without where the page begins. */
+/** What an address asks of a list: all of it, what narrows or sorts it without where the page begins, and whether it is narrowed. */
 export async function searchedList<Name extends string>(search: Search, names: readonly Name[]) {
   const asked = await searched(search, names);
   const { after } = await searched(search, ['after']);
   return {
     query: { ...asked, after },
     asked,
-    isAsked: Object.keys(asked).length > 0,
+    isAsked: Object.keys(asked).some((name) => name !== 'sort'),
   };
 }

@@ -24,7 +24,11 @@ const EMPTY: SetUpStudioInput = {
 
 export function SetUpForm() {
   const router = useRouter();
-  const send = useCallback((_key: string, values: SetUpStudioInput) => setUpAction(values), []);
+  const send = useCallback(
+    (_key: string, values: SetUpStudioInput) =>
+      setUpAction({ ...values, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }),
+    [],
+  );
   const onDone = useCallback(() => router.push('/rack'), [router]);
   const { form, submit, problem, sending, before } = useStudioForm({
     input: SetUpStudioInput,

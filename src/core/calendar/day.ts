@@ -13,3 +13,86 @@ export function parseDay(text: string): Date | undefined {
 }
 
 export const isDay = (text: string): boolean => parseDay(text) !== undefined;
+
+/** Whether a text is the name of a time zone, as the IANA database has them: "Pacific/Auckland". */
+export function isZone(text: string): boolean {
+  if (!/^[A-Za-z0-9_+\-/]{1,60}$/.test(text)) return false;
+  try {
+    return new Intl.DateTimeFormat('en-US', { timeZone: text }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}
+
+/** Formatters are costly to make, and a page shows many moments. */
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
+function clockOf(zone: string): Intl.DateTimeFormat {
+  const known = clocks.get(zone);
+  if (known) return known;
+  const clock = new Intl.DateTimeFormat('en-US', {
+    timeZone: zone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
+  clocks.set(zone, clock);
+  return clock;
+}
+
+const partsIn = (zone: string, at: Date): Readonly<Record<string, string>> =>
+  Object.fromEntries(
+    clockOf(zone)
+      .formatToParts(at)
+      .map(({ type, value }) => [type, value]),
+  );
+
+/**
+ * The day that a moment falls on in a time zone.
+ * @example dayIn('Pacific/Auckland', new Date('2026-05-31T13:00:00Z')) // '2026-06-01'
+ */
+export function dayIn(zone: string, at: Date): string {
+  const { year = '', month = '', day = '' } = partsIn(zone, at);
+  return `${year.padStart(4, '0')}-${month}-${day}`;
+}
+
+const DAY_MS = 86_400_000;
+
+/** A day so many days later; earlier when they are less than none. @throws RangeError for what is no day */
+export function daysLater(day: string, days: number): string {
+  const from = parseDay(day);
+  if (!from) throw new RangeError(`${day} is no day`);
+  return new Date(from.valueOf() + days * DAY_MS).toISOString().slice(0, 10);
+}
+
+/** How many days from one day to another. @throws RangeError for what is no day */
+export function daysBetween(from: string, to: string): number {
+  const [a, b] = [parseDay(from), parseDay(to)];
+  if (!a || !b) throw new RangeError(`${from} or ${to} is no day`);
+  return Math.round((b.valueOf() - a.valueOf()) / DAY_MS);
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+
+/** A day written out, so that no country misreads it: "4 May 2026". What is no day stays as it is. */
+export function sayDay(day: string): string {
+  if (!isDay(day)) return day;
+  const [year = '', month = '', date = ''] = day.split('-');
+  return `${Number(date)} ${MONTHS[Number(month) - 1] ?? ''} ${year}`;
+}
+
+/** A day of this year or the next: "Mon 4 May". What is no day stays as it is. */
+export function sayWeekday(day: string): string {
+  const at = parseDay(day);
+  return at ? `${WEEKDAYS[at.getUTCDay()] ?? ''} ${sayDay(day).slice(0, -5)}` : day;
+}
+
+/** A moment in a time zone: "4 May 2026, 14:05". */
+export function sayMoment(zone: string, at: Date): string {
+  const { hour = '', minute = '' } = partsIn(zone, at);
+  return `${sayDay(dayIn(zone, at))}, ${hour}:${minute}`;
+}

@@ -17,6 +17,7 @@ import { costs } from './0015-costs';
 import { deliveries } from './0016-deliveries';
 import { turns } from './0017-turns';
 import { intoDrawers } from './0018-into-drawers';
+import { zones } from './0019-zones';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -38,4 +39,5 @@ export const MIGRATIONS: readonly Migration[] = [
   deliveries,
   turns,
   intoDrawers,
+  zones,
 ];

@@ -17,6 +17,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare name: string;
   declare currency: string;
   declare lengthSystem: LengthSystem;
+  /** Where it is, an IANA time zone. */
+  declare timeZone: CreationOptional<string>;
   declare hourlyRate: MinorUnits;
   declare overheadPerHour: MinorUnits;
   declare targetPerHour: MinorUnits;
@@ -89,6 +91,7 @@ export function initStudioModels(sequelize: Sequelize): void {
       name: text(),
       currency: text(),
       lengthSystem: text(),
+      timeZone: { ...text(), defaultValue: 'UTC' },
       hourlyRate: whole(),
       overheadPerHour: whole(),
       targetPerHour: whole(),

@@ -1,4 +1,3 @@
-import { formatISO } from 'date-fns';
 import { linesToMake, minutesOfBatch, type BatchLine } from '@/core/batch/batch';
 import { minutesOf } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
@@ -15,7 +14,7 @@ import type { Tx } from '@/data/inStudio';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
 import { linesOf } from './batches';
 import { BenchHoursInput } from './benchHours.input';
 import { readDaysOff } from './readDaysOff';
@@ -107,7 +106,7 @@ export function showSchedule(session: StudioSession): Promise<ScheduleView> {
   return look(session, async (tx) => {
     const hours = await hoursIn(tx);
     const batches = await openJobs(tx);
-    const today = formatISO(session.now, { representation: 'date' });
+    const today = todayOf(session);
     const { days, jobs } = scheduleJobs(batches, hours, today);
     return {
       hours,

@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, formatISO } from 'date-fns';
+import { daysBetween } from '@/core/calendar/day';
 import { type Makeable } from '@/core/batch/makeable';
 import { partKey } from '@/core/part/partKey';
 import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
@@ -12,7 +12,7 @@ import { aside } from '../aside/aside';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
-import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
+import { attempt, look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
 import { hoursIn, openJobs } from './benchHours';
@@ -64,8 +64,7 @@ export function whatCouldIMake(session: StudioSession, plain: unknown): Promise<
     const input = await readInput(WhatCouldIMakeInput, plain);
     const aim = AIMS.find((each) => each === input.aim) ?? 'pieces';
     if (aim === 'margin') ownerOnly(session);
-    const ahead =
-      input.until === '' ? -1 : differenceInCalendarDays(new Date(`${input.until}T00:00:00`), session.now);
+    const ahead = input.until === '' ? -1 : daysBetween(todayOf(session), input.until);
     if (ahead < 0 || ahead > HORIZON)
       throw invalid('until', 'Give a day from today to a year from now, like 2026-12-05.');
     const asked = await look(session, (tx) => problemOf(tx, input, aim));
@@ -86,7 +85,7 @@ interface Asked {
 }
 
 async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<Asked> {
-  const { studioId, now } = tx.session;
+  const { studioId } = tx.session;
   const rows = await tx.select<PatternRow>(
     `SELECT p.number, p.name, r.body, s.price FROM patterns p
        JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
@@ -102,7 +101,7 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
   const wires = await freeWires(tx, specIds, null);
   const ages = await tx.select<{ id: string; days: number }>(
     `SELECT stock_piece_id AS id, GREATEST(0, $3::date - created_at::date) AS days FROM stock_pieces WHERE studio_id = $1 AND stock_piece_id = ANY ($2)`,
-    [studioId, wires.map(({ id }) => id), formatISO(now, { representation: 'date' })],
+    [studioId, wires.map(({ id }) => id), todayOf(tx.session)],
   );
   const days = new Map(ages.map((row) => [row.id, row.days]));
   const names = bodies.flatMap(({ parts }) => parts.map(({ name }) => name));
@@ -166,7 +165,7 @@ async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
 
 /** Minutes at the bench until a day that open batches leave. */
 async function freeMinutes(tx: Tx, until: string): Promise<number> {
-  const [hours, today] = [await hoursIn(tx), formatISO(tx.session.now, { representation: 'date' })];
+  const [hours, today] = [await hoursIn(tx), todayOf(tx.session)];
   const taken = scheduleJobs(await openJobs(tx), hours, today)
     .days.filter(({ day }) => day <= until)
     .reduce((sum, { work }) => sum + work.reduce((all, { minutes }) => all + minutes, 0), 0);

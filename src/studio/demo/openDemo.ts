@@ -143,6 +143,7 @@ async function changeSettingsOnce(session: StudioSession, key: string, version: 
       version,
       name: 'Sparrowgate Wire Studio',
       lengthSystem: 'in',
+      timeZone: 'UTC',
       hourlyRate: '22.00 USD',
       overheadPerHour: '4.50 USD',
       targetPerHour: '30.00 USD',

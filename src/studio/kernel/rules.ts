@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { ValidateBy, type ValidationArguments, type ValidationOptions } from 'class-validator';
-import { parseDay } from '@/core/calendar/day';
+import { isZone, parseDay } from '@/core/calendar/day';
 import { refuse, ok, type Result } from '@/core/result';
 import { parseLength } from '@/core/units/length';
 import { parseMass } from '@/core/units/mass';
@@ -160,6 +160,14 @@ export const ReadsDayOrNone = () =>
       ? ok(day)
       : refuse(`“${text.slice(0, 40)}” is not a day from 2000 to 2099; write it like 2026-05-21.`);
   });
+
+/** The name of a time zone: "Pacific/Auckland". */
+export const ReadsZone = () =>
+  readsWith('readsZone', (text) =>
+    isZone(text)
+      ? ok(text)
+      : refuse(`“${text.slice(0, 60)}” is not a time zone; choose one of the list, like Pacific/Auckland.`),
+  );
 
 /** A field whose meaning depends on others of the same form. */
 export const ReadsBy = <Form extends object>(

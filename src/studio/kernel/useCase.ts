@@ -4,7 +4,7 @@ import { inStudio, type StudioSession, type Tx } from '@/data/inStudio';
 import { Post } from '@/data/models/studio';
 import { Refused, type Outcome, type Problem } from './outcome';
 
-export type { StudioSession } from '@/data/inStudio';
+export { todayOf, zoneOf, type StudioSession } from '@/data/inStudio';
 
 const FORBIDDEN: Problem = { kind: 'forbidden', message: 'Only the studio’s owner may see or do this.' };
 

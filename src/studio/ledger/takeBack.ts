@@ -1,3 +1,4 @@
+import { sayDay } from '@/core/calendar/day';
 import type { MovementKind } from '@/core/stock/movement';
 import type { Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
@@ -104,6 +105,6 @@ async function refuseUsedSince(tx: Tx, movements: readonly Undone[]): Promise<vo
   const became =
     later.pieceNumber === null ? later.kind : `${later.kind} for ${tag('piece', later.pieceNumber)}`;
   throw refused(
-    `${tag(later.ware, later.number)} has been used since (${became} on ${later.day}). Take that back first. Nothing was posted.`,
+    `${tag(later.ware, later.number)} has been used since (${became} on ${sayDay(later.day)}). Take that back first. Nothing was posted.`,
   );
 }

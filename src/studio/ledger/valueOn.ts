@@ -1,7 +1,7 @@
 import { WARES, type Ware } from '@/core/stock/ware';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
+import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { closeMonths } from './closings';
 
 /** What the stock of one ware carried on a day. */
@@ -22,8 +22,7 @@ export interface StockValue {
 /** What the stock carried at the end of a day (ISO), or now. Closes the months that have ended on the way. */
 export async function stockValueOn(session: StudioSession, day?: string): Promise<StockValue> {
   ownerOnly(session);
-  if (day === undefined)
-    return look(session, async (tx) => valueOf(isoDay(session.now), await valuesNow(tx)));
+  if (day === undefined) return look(session, async (tx) => valueOf(todayOf(session), await valuesNow(tx)));
   await closeMonths(session);
   return look(session, async (tx) => valueOf(day, await valuesOn(tx, day)));
 }
@@ -33,8 +32,6 @@ interface Row {
   readonly cost: number;
   readonly articles: number;
 }
-
-const isoDay = (at: Date): string => at.toISOString().slice(0, 10);
 
 function valueOf(day: string, rows: readonly Row[]): StockValue {
   const wares = WARES.flatMap((ware): WareValue[] => {

@@ -6,7 +6,7 @@ import { Lot } from '@/data/models/stock';
 import { Post } from '@/data/models/studio';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';
-import { look, type StudioSession } from '../kernel/useCase';
+import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace, ensureSpoolType } from '../stock/places';
@@ -83,7 +83,7 @@ async function open(
   const places = remembered((name: string) => ensurePlace(tx, name));
   const suppliers = remembered((name: string) => ensureSupplier(tx, name));
   const articles = new Map<string, { articleId: string; sortKey: string }>();
-  const today = tx.session.now.toISOString().slice(0, 10);
+  const today = todayOf(tx.session);
   const lots: Parameters<typeof tx.add<Lot>>[1][number][] = [];
   for (const [index, { row }] of rows.entries()) {
     const { articleKey, purchase, spoolType = '', emptyMass = null } = row;

@@ -1,6 +1,7 @@
+import { IsOptional } from 'class-validator';
 import { CURRENCIES } from '@/core/units/money';
 import { ok, refuse } from '@/core/result';
-import { ReadsBy, ReadsMoney, ReadsName, ReadsOneOf } from '../kernel/rules';
+import { ReadsBy, ReadsMoney, ReadsName, ReadsOneOf, ReadsZone } from '../kernel/rules';
 
 const MIN_PASSWORD = 10;
 const MAX_PASSWORD = 200;
@@ -29,6 +30,8 @@ export class SetUpStudioInput {
   @ReadsPassword() password!: string;
   @ReadsOneOf(CURRENCIES.map(({ code }) => code), 'a currency') currency!: string;
   @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
+  /** As the browser says; universal time when it says none. */
+  @IsOptional() @ReadsZone() timeZone?: string;
   @ReadsMoney({ zero: true }) hourlyRate!: string;
   @ReadsMoney({ zero: true }) overheadPerHour!: string;
 }

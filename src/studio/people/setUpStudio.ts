@@ -49,6 +49,7 @@ export function setUpStudio(
           name: input.studioName.trim(),
           currency: input.currency,
           lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+          timeZone: input.timeZone ?? 'UTC',
           hourlyRate,
           overheadPerHour,
           targetPerHour: minor(Math.round(hourlyRate * 1.5)),

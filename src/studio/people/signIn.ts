@@ -69,7 +69,7 @@ export async function memberOf(
     const studio = await Studio.findOne({ where: { studioId }, ...tx.within });
     if (!user || !studio || !user.active || user.sessionEpoch !== epoch) return undefined;
     return {
-      session: { studioId, userId, role: user.role, now },
+      session: { studioId, userId, role: user.role, now, zone: studio.timeZone },
       name: user.name,
       studioName: studio.name,
       currency: studio.currency,

@@ -1,3 +1,4 @@
+import { daysLater } from '@/core/calendar/day';
 import { ageInDays, PRICED_METALS, STALE_DAYS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import { GRAMS_PER_TROY_OUNCE } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
@@ -7,7 +8,7 @@ import type { DayPrice, MetalFeed } from '@/devices/metalFeed/port';
 import { inStudio } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { attempt, look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { attempt, look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
 import { devicesIn } from '../settings/devices';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
@@ -24,7 +25,6 @@ export interface KnownPrice {
 
 /** How far back prices are fetched the first time. */
 const HISTORY_DAYS = 730;
-const DAY_MS = 86_400_000;
 
 /** Where the studio's prices come from: the stand-in that runs beside the demonstration, an address of its own, or nowhere. */
 async function feedAddress(tx: Tx): Promise<string | undefined> {
@@ -83,8 +83,8 @@ export function fetchMetalPrices(
       throw refused(
         'No service for metal prices is set up in the house rules; type the prices as you read them.',
       );
-    const today = session.now.toISOString().slice(0, 10);
-    const first = since ?? new Date(session.now.valueOf() - HISTORY_DAYS * DAY_MS).toISOString().slice(0, 10);
+    const today = todayOf(session);
+    const first = since ?? daysLater(today, -HISTORY_DAYS);
     const prices = await feed.prices(currency, first, today).catch((fault: unknown) => {
       const why = fault instanceof Error ? fault.message : 'it did not answer';
       throw refused(

@@ -12,6 +12,7 @@ import {
   ReadsOneOf,
   ReadsPercent,
   ReadsWhole,
+  ReadsZone,
 } from '../kernel/rules';
 
 /** The useful minimum off-cut of one metal or one wire. */
@@ -33,6 +34,7 @@ export class ChangeSettingsInput {
   @ReadsWhole(1, 1_000_000_000) version!: string;
   @ReadsName('the studio a name') name!: string;
   @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
+  @ReadsZone() timeZone!: string;
   @ReadsMoney({ zero: true }) hourlyRate!: string;
   @ReadsMoney({ zero: true }) overheadPerHour!: string;
   @ReadsMoney({ zero: true }) targetPerHour!: string;

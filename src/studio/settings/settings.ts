@@ -18,6 +18,8 @@ export interface Settings extends PriceRules {
   readonly name: string;
   readonly currency: string;
   readonly lengthSystem: LengthSystem;
+  /** Where the studio is, an IANA time zone. */
+  readonly timeZone: string;
   readonly hourlyRate: MinorUnits;
   readonly overheadPerHour: MinorUnits;
   readonly priceFrom: 'actual' | 'replacement';
@@ -80,6 +82,7 @@ export function changeSettings(
       {
         name: input.name.trim(),
         lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+        timeZone: input.timeZone,
         hourlyRate: money('hourlyRate', input.hourlyRate),
         overheadPerHour: money('overheadPerHour', input.overheadPerHour),
         targetPerHour: money('targetPerHour', input.targetPerHour),
@@ -97,6 +100,9 @@ export function changeSettings(
       },
       { where: { studioId }, ...tx.within },
     );
+    // Months that were closed begin at other moments elsewhere; they are closed anew when they are asked for.
+    if (input.timeZone !== now.timeZone)
+      await tx.run('DELETE FROM closings WHERE studio_id = $1', [studioId]);
     const byKey = new Map(input.minimums.map((each) => [`${each.scope} ${each.of}`, each]));
     await UsefulMinimum.destroy({ where: { studioId }, ...tx.within });
     await tx.add(

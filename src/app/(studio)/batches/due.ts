@@ -1,8 +1,8 @@
-import { differenceInCalendarDays } from 'date-fns';
+import { daysBetween } from '@/core/calendar/day';
 
 /** How long there is until a day: "in 10 days", "today", "3 days ago". */
-export function dueIn(day: string, today: Date): string {
-  const days = differenceInCalendarDays(new Date(`${day}T00:00:00`), today);
+export function dueIn(day: string, today: string): string {
+  const days = daysBetween(today, day);
   if (days === 0) return 'today';
   const count = Math.abs(days);
   const said = `${count} ${count === 1 ? 'day' : 'days'}`;

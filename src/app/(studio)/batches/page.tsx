@@ -5,6 +5,8 @@ import { EmptyPlace } from '@/ui/EmptyPlace';
 import { ListFilters } from '@/ui/ListFilters';
 import { narrowedBy, sortChoice } from '@/ui/listChoices';
 import { MorePages } from '@/ui/MorePages';
+import { todayOf } from '@/studio/kernel/useCase';
+import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
 import { searchedList, type Search } from '../../lib/search';
 import { dueIn, hours } from './due';
@@ -35,7 +37,7 @@ export default async function BatchesPage({ searchParams }: { searchParams: Sear
       <div className="flex flex-wrap items-start justify-between gap-3">
         <h1>
           {open} {open === 1 ? 'batch' : 'batches'} to make
-          {nextDue !== null && `, the next ${dueIn(nextDue, session.now)}`}
+          {nextDue !== null && `, the next ${dueIn(nextDue, todayOf(session))}`}
           {isAsked && <span className="muted"> under this filter</span>}
         </h1>
         <div className="flex flex-wrap gap-3">
@@ -79,8 +81,8 @@ export default async function BatchesPage({ searchParams }: { searchParams: Sear
                   <span className="muted">no day is set</span>
                 ) : (
                   <>
-                    {dueOn}
-                    <span className="muted block text-sm">{dueIn(dueOn, session.now)}</span>
+                    <Day at={dueOn} />
+                    <span className="muted block text-sm">{dueIn(dueOn, todayOf(session))}</span>
                   </>
                 )}
               </span>

@@ -18,6 +18,8 @@ import { changeSettingsAction } from './actions';
 
 type FormControl = Control<ChangeSettingsInput>;
 
+const ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')];
+
 /** The studio's own numbers. */
 export function RulesForm({
   values,
@@ -57,6 +59,18 @@ export function RulesForm({
             ]}
             hint={`Books are kept in ${currency}`}
           />
+          <TextField
+            control={control}
+            name="timeZone"
+            label="Time zone"
+            list="zones"
+            hint="What day it is here, and when a month begins"
+          />
+          <datalist id="zones">
+            {ZONES.map((zone) => (
+              <option key={zone} value={zone} />
+            ))}
+          </datalist>
         </Group>
         <Group title="The bench hour">
           <MoneyField control={control} name="hourlyRate" label="Rate for an hour" />

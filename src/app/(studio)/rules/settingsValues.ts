@@ -12,6 +12,7 @@ export function settingsValues(settings: Settings): ChangeSettingsInput {
     version: String(settings.version),
     name: settings.name,
     lengthSystem,
+    timeZone: settings.timeZone,
     hourlyRate: money(settings.hourlyRate),
     overheadPerHour: money(settings.overheadPerHour),
     targetPerHour: money(settings.targetPerHour),

@@ -1,3 +1,4 @@
+import { todayOf } from '@/studio/kernel/useCase';
 import { pageOwner } from '@/app/lib/member';
 import { perTroyOunce, PRICED_METALS } from '@/core/metalPrice/metalPrice';
 import { COST_UNITS_PER_MINOR, cost } from '@/core/units/money';
@@ -71,7 +72,7 @@ export default async function MetalPage() {
         </div>
         <div className="space-y-4">
           {kind !== 'none' && <FeedPanel isSimulated={kind === 'simulated'} />}
-          <TypePrice today={session.now.toISOString().slice(0, 10)} />
+          <TypePrice today={todayOf(session)} />
         </div>
       </div>
     </>

@@ -1,3 +1,5 @@
+import { sayDay } from '@/core/calendar/day';
+import { todayOf } from '@/studio/kernel/useCase';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -39,8 +41,8 @@ export default async function BatchPage({ params }: { params: Params }) {
           <h1 className="[overflow-wrap:anywhere]">{headline(batch)}</h1>
           <p className="muted mt-1 [overflow-wrap:anywhere]">
             {name}, {label}
-            {dueOn !== null && `, due on ${dueOn}, ${dueIn(dueOn, session.now)}`}; {hours(minutes)} at the
-            bench
+            {dueOn !== null && `, due on ${sayDay(dueOn)}, ${dueIn(dueOn, todayOf(session))}`};{' '}
+            {hours(minutes)} at the bench
           </p>
         </div>
         {open && (

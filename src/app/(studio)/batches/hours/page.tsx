@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns';
+import { sayDay, sayWeekday } from '@/core/calendar/day';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
@@ -76,8 +76,8 @@ function Batches({
               <span className="muted text-sm">{hours(minutes)}</span>
             </p>
             <p className="text-sm">
-              {readyOn === null ? 'Not within a year' : `Ready on ${readyOn}`}
-              {dueOn !== null && `, due on ${dueOn}`}
+              {readyOn === null ? 'Not within a year' : `Ready on ${sayDay(readyOn)}`}
+              {dueOn !== null && `, due on ${sayDay(dueOn)}`}
             </p>
             {late > 0 && (
               <div className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
@@ -122,7 +122,7 @@ function Calendar({ schedule: { days, batches } }: { schedule: ScheduleView }) {
         {shown.map((day) => (
           <li key={day.day} className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-3 py-0.5">
             <span className={`text-sm whitespace-nowrap ${day.minutes === 0 ? 'muted' : ''}`}>
-              {format(parseISO(day.day), 'EEE d MMM')}
+              {sayWeekday(day.day)}
             </span>
             <div>
               <DayBar day={day} most={most} />

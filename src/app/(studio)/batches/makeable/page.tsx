@@ -1,4 +1,4 @@
-import { addDays, formatISO } from 'date-fns';
+import { daysLater } from '@/core/calendar/day';
 import { Link } from '@/ui/Link';
 import { Suspense } from 'react';
 import { type StoppedBy } from '@/core/batch/makeable';
@@ -6,7 +6,7 @@ import { AIMS, type Aim } from '@/core/batch/makeableProblem';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import type { Problem } from '@/studio/kernel/outcome';
-import type { StudioSession } from '@/studio/kernel/useCase';
+import { todayOf, type StudioSession } from '@/studio/kernel/useCase';
 import { whatCouldIMake, type MakeableAnswer } from '@/studio/batches/whatCouldIMake';
 import { Money } from '@/ui/money';
 import { pageMember } from '../../../lib/member';
@@ -32,7 +32,7 @@ export default async function MakeablePage({ searchParams }: { searchParams: Sea
   const isOwner = session.role === 'owner';
   const given = await searched(searchParams, FIELDS);
   const asked: Asked = {
-    until: formatISO(addDays(session.now, USUAL_DAYS), { representation: 'date' }),
+    until: daysLater(todayOf(session), USUAL_DAYS),
     aim: isOwner ? 'margin' : 'pieces',
     kind: 'any',
     most: '6',

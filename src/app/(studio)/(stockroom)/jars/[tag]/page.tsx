@@ -1,3 +1,4 @@
+import { todayOf } from '@/studio/kernel/useCase';
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { tag } from '@/core/tag';
@@ -62,11 +63,7 @@ export default async function JarPage({ params }: { params: Params }) {
           </dl>
         </section>
         {isOwner && jar.mass > 0 && (
-          <RefineForm
-            number={jar.number}
-            mass={`${jar.mass / 1e6} g`}
-            today={session.now.toISOString().slice(0, 10)}
-          />
+          <RefineForm number={jar.number} mass={`${jar.mass / 1e6} g`} today={todayOf(session)} />
         )}
       </div>
       <HistoryTable history={jar.history} measure={{ ware: 'scrap' }} />
