@@ -1,8 +1,8 @@
-import '@fontsource-variable/bitter/wght.css';
-import '@fontsource-variable/source-sans-3/wght.css';
 import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
+import { EarlyKeys } from './EarlyKeys';
+import { FACES } from './fonts';
 import { readPreferences } from './lib/preferences';
 
 export const metadata: Metadata = { title: { default: 'Pewterer', template: '%s · Pewterer' } };
@@ -14,7 +14,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const { theme } = await readPreferences();
   const chosen = theme === null ? {} : { 'data-theme': theme === 'dark' ? 'pewter-dark' : 'pewter' };
   return (
-    <html lang="en" {...chosen}>
+    <html lang="en" className={FACES} {...chosen}>
+      <head>
+        <EarlyKeys />
+      </head>
       <body>{children}</body>
     </html>
   );

@@ -27,6 +27,27 @@ export function setKeysOff(off: boolean): void {
   areOff = off;
 }
 
+declare global {
+  interface Window {
+    /** Keys that were pressed before the page listened, in their order. */
+    earlyKeys?: { readonly key: string; readonly at: number }[];
+    stopEarlyKeys?: () => void;
+  }
+}
+
+/** A key that is older was meant for the page before. */
+const EARLY_MS = 5_000;
+
+/** Hands over the keys that were pressed before the page listened: those of shortcuts run now, once. */
+function takeEarlyKeys(shortcuts: readonly Shortcut[]): void {
+  const early = window.earlyKeys ?? [];
+  if (early.length === 0 || areOff || document.querySelector('dialog[open]')) return;
+  const mine = early.filter(({ key }) => shortcuts.some(({ keys }) => keys === key));
+  window.earlyKeys = early.filter((each) => !mine.includes(each));
+  const last = mine.findLast(({ at }) => Date.now() - at < EARLY_MS);
+  shortcuts.find(({ keys }) => keys === last?.key)?.run();
+}
+
 /**
  * Runs shortcuts on single keys, except while somebody types or a dialog is open.
  * @param inSearch keys that also act in a search that is still empty
@@ -43,6 +64,8 @@ export function useKeys(shortcuts: readonly Shortcut[], inSearch: readonly strin
       shortcut.run();
     };
     document.addEventListener('keydown', onKey);
+    window.stopEarlyKeys?.();
+    takeEarlyKeys(shortcuts);
     return () => document.removeEventListener('keydown', onKey);
   }, [shortcuts, inSearch]);
 }

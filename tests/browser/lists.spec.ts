@@ -33,7 +33,9 @@ test('patterns are found at the bench, and batches by how they stand', async ({ 
   await page.goto(`${DEMO_URL}/bench`);
   await page.getByPlaceholder(/Words or a number/).fill('gatekeeper');
   await page.keyboard.press('Enter');
-  await expect(page.locator('main li')).toHaveCount(1);
+  await expect(page).toHaveURL(/words=gatekeeper/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 pattern under this filter');
+  await expect(page.getByRole('main').getByRole('link', { name: /Gatekeeper ring/ })).toBeVisible();
   await page.goto(`${DEMO_URL}/batches`);
   await page.getByLabel('Standing').selectOption('cancelled');
   await expect(page).toHaveURL(/state=cancelled/);

@@ -31,7 +31,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
   const span = spanOf(patterns.map(({ body }) => body.cuts));
   return (
     <>
-      <h1>Which of your {total} patterns is on the bench?</h1>
+      <h1>{headline(total, isAsked)}</h1>
       {ready.length > 0 && !isAsked && <Ready ready={ready} />}
       <PatternFilters action="/bench" chosen={asked} />
       {patterns.length === 0 && <p className="leaf mt-4 p-6">No pattern is like that.</p>}
@@ -56,6 +56,12 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
       <MorePages of="patterns" action="/bench" query={query} next={next} more="More patterns" />
     </>
   );
+}
+
+function headline(total: number, isAsked: boolean): string {
+  const patterns = `${total} ${total === 1 ? 'pattern' : 'patterns'}`;
+  if (isAsked) return `${patterns} under this filter`;
+  return total === 1 ? 'One pattern is there to make' : `Which of your ${patterns} is on the bench?`;
 }
 
 /** What lies cut in the trays of the batches: it comes before anything new. */

@@ -1,0 +1,65 @@
+import { DEMO_OWNER, DEMO_URL, expect, signIn, test } from './support/studio';
+
+/** How long everything that a page fetches besides itself is held back. */
+const HELD_MS = 1_500;
+
+test('a key that is pressed before the page listens is not lost', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await route.continue();
+  });
+  // The page is there, and none of its scripts.
+  await page.goto(`${DEMO_URL}/shelf`, { waitUntil: 'commit' });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('finished pieces');
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/patterns$/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('hang in the room');
+});
+
+test('what is typed early into a field is no shortcut', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await route.continue();
+  });
+  await page.goto(`${DEMO_URL}/shelf`, { waitUntil: 'commit' });
+  const words = page.getByPlaceholder(/Words or a number/);
+  await words.pressSequentially('12');
+  await expect(page.getByRole('button', { name: 'Find anything' })).toBeEnabled();
+  await page.waitForLoadState('networkidle');
+  await expect(page).toHaveURL(/\/shelf$/);
+  await expect(words).toHaveValue('12');
+});
+
+for (const [name, address] of [
+  ['the rack', '/rack'],
+  ['the shelf', '/shelf'],
+  ['a batch', '/batches/R-0001'],
+] as const)
+  test(`nothing of ${name} moves on a phone while its letters come`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page, DEMO_OWNER);
+    let fonts = 0;
+    await page.route(/\.woff2/, async (route) => {
+      fonts += 1;
+      await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+      await route.continue();
+    });
+    await page.addInitScript(() => {
+      Object.assign(window, { moved: 0 });
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as (PerformanceEntry & {
+          value: number;
+          hadRecentInput: boolean;
+        })[])
+          if (!entry.hadRecentInput) (window as unknown as { moved: number }).moved += entry.value;
+      }).observe({ type: 'layout-shift', buffered: true });
+    });
+    await page.goto(DEMO_URL + address, { waitUntil: 'networkidle' });
+    await page.evaluate(() => document.fonts.ready);
+    expect(fonts).toBeGreaterThan(0);
+    expect(await page.evaluate(() => (window as unknown as { moved: number }).moved)).toBeLessThanOrEqual(
+      0.05,
+    );
+  });
