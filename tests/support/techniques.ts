@@ -36,3 +36,10 @@ export function cutNamed({ cuts }: Plan, name: string): PlannedCut {
   if (!cut) throw new Error(`no ${name} among ${cuts.map((each) => each.name).join(', ')}`);
   return cut;
 }
+
+/** Why a technique cannot be made so. */
+export function refusalOf(id: string, values: Values): string {
+  const result = planFor(named(id), values);
+  if (result.ok) throw new Error(`${id} can be made so`);
+  return result.error;
+}

@@ -83,7 +83,17 @@ export function judgeHolds(outline: Outline, holds: readonly Hold[], about: stri
         add,
       ),
     );
-  const least = LITTLE * narrowest(outline);
+  const across = narrowest(outline);
+  if (holds.length > 0 && 2 * overlap >= across)
+    judgements.push(
+      fault(
+        about,
+        `Holds that reach ${overlap.toFixed(1)} mm over the edge meet in the middle of the stone.`,
+        `It is ${across.toFixed(1)} mm across at its narrowest: nothing of it is to be seen.`,
+        `Let them reach ${(across / 4).toFixed(1)} mm at most.`,
+      ),
+    );
+  const least = LITTLE * across;
   if (overlap < least) {
     const weigh = overlap > 0 ? advice : fault;
     judgements.push(

@@ -1,4 +1,4 @@
-import { named, planOf, valuesOf, type Values } from '../../../tests/support/techniques';
+import { named, planOf, refusalOf, valuesOf, type Values } from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
 import { withTechnique, withUse } from '../pattern/changes';
 import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
@@ -155,5 +155,38 @@ describe('in a pattern', () => {
     });
     expect(resolve(before, {}).uses[0]?.wrong).toEqual({});
     expect(resolve(before, {}).cuts[0]?.terms).toEqual(resolve(composition, {}).cuts[0]?.terms);
+  });
+});
+
+describe('what cannot be, or should not', () => {
+  it('loops that lie over one another are refused', () => {
+    // Half round the 30 × 22 oval, wire of 1.291 in the middle of which it is measured, is some 43 mm: 11 loops stand 3.9 mm apart, and
+    // a loop of 3 mm inside is 3 + 2 × 1.291 = 5.6 mm across.
+    expect(refusalOf('looped-bezel', { loop: 3, apart: 4 })).toMatch(
+      /Loops of 5\.58 mm across lie over one another/,
+    );
+    expect(planOf('looped-bezel', { loop: 3, apart: 8 }).cuts).toHaveLength(2);
+  });
+
+  it('binding is never longer than what is bound', () => {
+    const plan = planOf('bundle-frame', { bound: 40 });
+    const round = plan.cuts[0]?.terms.find(({ name }) => name === 'round the stone')?.length ?? 0;
+    expect(planOf('bundle-frame', { bound: round + 24 }).cuts).toHaveLength(2);
+    expect(refusalOf('bundle-frame', { bound: round + 24.1 })).toMatch(/do not lie along them/);
+    // Bands of four turns of 1.024 mm are 4.1 mm wide: forty of them are 164 mm, and the crescent is some 100 mm round.
+    expect(refusalOf('band-frame', { bands: 40 })).toMatch(/40 bands of 4\.1 mm are 163\.8 mm/);
+  });
+
+  it('scrolls that lie over one another are said', () => {
+    const said = (values: Values) =>
+      judged('cradle', values).filter((each) => /lie over one another/.test(each));
+    expect(said({ scroll: 8, wires: 3 })).toEqual([]);
+    expect(said({ scroll: 20, wires: 6, along: 12 })).toHaveLength(1);
+  });
+
+  it('holds that meet in the middle of the stone are a fault', () => {
+    const stone = { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 };
+    expect(judged('bundle-frame', { stone, reach: 9 }).join(' ')).toMatch(/meet in the middle of the stone/);
+    expect(judged('bundle-frame', { stone, reach: 1 }).join(' ')).not.toMatch(/meet in the middle/);
   });
 });

@@ -1,6 +1,6 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import { ok } from '../../result';
+import { ok, refuse } from '../../result';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, setAt, stoodUp, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
@@ -38,6 +38,10 @@ export const bandFrame = technique({
     const round = perimeterOf(line);
     const gap = rounds > 1 ? Math.max(0, (held.edge - rounds * D) / (rounds - 1)) : 0;
     const bound = winding(frameRow(frame, rounds, gap), band, turns);
+    if (bands * bound.along > round)
+      return refuse(
+        `${bands} bands of ${said(bound.along)} are ${said(bands * bound.along)}; the frame is ${said(round)} round.`,
+      );
     const height = (index: number) => (index - (rounds - 1) / 2) * (D + gap);
     const upright = stoodUp(moved(bound.path, -bound.along / 2, 0));
     const laid = Array.from({ length: bands }, (_, index) =>

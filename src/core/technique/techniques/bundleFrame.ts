@@ -1,5 +1,6 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
+import { refuse } from '../../result';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, laidInParts, moved, stoodUp, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
@@ -28,6 +29,11 @@ export const bundleFrame = technique({
     if (!outline.ok) return outline;
     const D = frame.width;
     const round = parallelOf(outline.value, D / 2);
+    const room = perimeterOf(round) + 2 * bail;
+    if (bound > room)
+      return refuse(
+        `The frame and the bail are ${said(room)} long together; ${said(bound)} of binding do not lie along them.`,
+      );
     const wraps = Math.ceil(bound / binding.width);
     const wound = winding(frameRow(frame, wires), binding, wraps);
     const top = placeAt(round, 0).point;

@@ -1,11 +1,20 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
+import { minus, norm, scaled, type Vec } from '../../geometry/vector';
+import { advice } from '../../judgement/judgement';
 import { ok, refuse } from '../../result';
 import { flatSpiral, spiralEnd } from '../formulas';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { allRound, moved, partRound, setAt, spiral, straight } from '../shapes';
 import { allowance, evenHolds, net, said, technique } from '../technique';
 import { frameRow, winding } from '../winding';
+
+/** How far from the middle of the stone its scrolls sit, of the way to its edge. */
+const OVER_FACE = 0.7;
+
+/** The least distance between two of some points, mm. */
+const closestPair = (points: readonly Vec[]): number =>
+  Math.min(...points.flatMap((a, index) => points.slice(index + 1).map((b) => norm(minus(a, b)))));
 
 /** A heavy wire round and under a stone, with thinner wires bound along it that end in scrolls over its face. */
 export const cradle = technique({
@@ -42,15 +51,20 @@ export const cradle = technique({
     const bound = winding(frameRow(heavy, 1), thin, wraps);
     // Bars run from edge to edge under the stone, as far apart as they are from its ends.
     const across = held.width + D;
+    // A scroll lies over the face, where its wire leaves the cradle.
+    const scrollsOf = (index: number) => {
+      const start = (round * index) / wires;
+      return [start, start + along].map((at) => scaled(placeAt(line, at).point, OVER_FACE));
+    };
+    const closest = closestPair(Array.from({ length: wires }, (_, index) => scrollsOf(index)).flat());
     const run = (index: number) => {
       const start = (round * index) / wires;
-      const [first, last] = [placeAt(line, start), placeAt(line, start + along)];
+      const [first, last] = scrollsOf(index);
       const roll = spiral(0, 0, from, to, d);
       return [
         partRound(line, start, start + along, (D + d) / 2),
         setAt(moved(bound.path, -bound.along / 2, 0), placeAt(line, start + along / 2)),
-        moved(roll, first.point.x * 0.7, first.point.y * 0.7, held.depth / 2),
-        moved(roll, last.point.x * 0.7, last.point.y * 0.7, held.depth / 2),
+        ...[first, last].flatMap((at) => (at ? [moved(roll, at.x, at.y, held.depth / 2)] : [])),
       ];
     };
     return ok({
@@ -112,6 +126,16 @@ export const cradle = technique({
         { first: 'try', then: 'bind', why: 'a bound cradle cannot be formed any more' },
         { first: 'stone', then: 'scrolls', why: 'the scrolls are what holds the stone from the front' },
       ],
+      ...(closest < scroll && {
+        advice: [
+          advice(
+            'scroll',
+            `Scrolls of ${said(scroll)} lie over one another: two of them are ${said(closest)} apart.`,
+            'Wire that lies on wire rocks, catches, and hides the stone (common practice).',
+            `Roll them to ${said(closest)} across at most, or take fewer scroll wires.`,
+          ),
+        ],
+      }),
       holds: evenHolds(perimeterOf(outline.value), 2 * wires, scroll / 2),
       solids: [{ kind: 'outline', outline: outline.value }],
     });

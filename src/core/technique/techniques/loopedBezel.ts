@@ -1,7 +1,7 @@
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { outward, plus, scaled } from '../../geometry/vector';
-import { ok } from '../../result';
+import { ok, refuse } from '../../result';
 import { ring } from '../formulas';
 import { count, length, roundWire, stone, wire } from '../parameter';
 import { bow, moved, partRound, setAt } from '../shapes';
@@ -38,6 +38,16 @@ export const loopedBezel = technique({
     const lashes = 2 * loops + 2;
     const between = (2 * side) / lashes;
     const step = side / loops;
+    const across = loop + 2 * D;
+    // Along the edge, where they are turned: they stand off it only later, when they are pushed over the shoulder.
+    if (loops > 1 && step < across)
+      return refuse(
+        `Loops of ${said(across)} across lie over one another when they stand ${said(step)} apart; give ${said(across)} or more.`,
+      );
+    if (across > side)
+      return refuse(
+        `A loop of ${said(across)} across is more than half of the way round the stone, ${said(side)}.`,
+      );
     const circles = Array.from({ length: loops }, (_, index) => {
       const { point, direction } = placeAt(line, step * (index + 0.5));
       const centre = plus(point, scaled(outward(direction), radius));
