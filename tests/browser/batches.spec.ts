@@ -17,6 +17,7 @@ test('a batch is planned, cut on paper with the least waste, set aside, and canc
   const bar = pattern.getByRole('option', { name: /Millrace bar/ });
   await pattern.selectOption((await bar.getAttribute('value')) ?? '');
   await page.getByLabel('How many').fill('14');
+  await expect(page.getByRole('region', { name: 'Expected takings' })).toContainText('14 × Millrace bar');
   await page.getByRole('button', { name: 'Plan this batch' }).click();
   await expect(page).toHaveURL(/\/batches\/R-\d{4}$/);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Enough for 13 of 14 pieces: the 17 ga/);

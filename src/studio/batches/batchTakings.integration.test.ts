@@ -1,10 +1,18 @@
-import { BEADS } from '../../../tests/support/purchases';
-import { batch, line, studioWithPattern } from '../../../tests/support/batches';
-import { addTestHelper, closeBooks, done, newKey } from '../../../tests/support/studio';
-import { receiveBeads } from '../drawers/receive';
-import { makeOne } from '../../../tests/support/studio';
+import { tag } from '@/core/tag';
+import { BEADS, STONE } from '../../../tests/support/purchases';
+import { batch, composedFrame, line, studioWithPattern } from '../../../tests/support/batches';
+import {
+  addTestHelper,
+  closeBooks,
+  done,
+  makeOne,
+  newKey,
+  openStudio,
+  receive,
+} from '../../../tests/support/studio';
+import { receiveBeads, receiveStone } from '../drawers/receive';
 import { pricePiece, showPiece } from '../shelf/shelf';
-import { batchTakings } from './batchTakings';
+import { batchTakings, takingsAsTyped } from './batchTakings';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
 
@@ -49,4 +57,37 @@ it('tells helpers nothing of it', async () => {
   const { session, pattern } = await studioWithPattern();
   const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 1)])));
   expect(await batchTakings(await addTestHelper(session), number)).toBeNull();
+});
+
+it('says the same while the batch is typed, leaves out what is not right yet, and changes nothing', async () => {
+  const session = await openStudio();
+  await receive(session);
+  const pattern = await composedFrame(session);
+  const other = { ...STONE, length: '27 mm', width: '19 mm', price: '14.00 USD' };
+  const { number: stone } = done(await receiveStone(session, newKey(), other));
+  const lines = [
+    line(pattern, 3),
+    line(pattern, 1, { stone: tag('stone', stone) }),
+    line(pattern, 2, { metal: 'copper' }),
+  ];
+  const typed = await takingsAsTyped(session, lines);
+  expect(typed?.lines).toHaveLength(3);
+  const [own, forStone] = typed?.lines ?? [];
+  // The stone is paid for in its piece, and its frame is another length.
+  expect(forStone?.sale.sheet.total.actual).not.toBe(own?.sale.sheet.total.actual);
+  const { number } = done(await planBatch(session, newKey(), null, batch(lines)));
+  expect(await batchTakings(session, number)).toEqual(typed);
+
+  const wrong = [
+    line(pattern, 3),
+    { ...line(pattern), count: 'many' },
+    line(99),
+    { spaceship: 1 },
+    null,
+    [],
+    line(pattern, 1, { ring: 'US 7' }),
+  ];
+  expect((await takingsAsTyped(session, wrong))?.lines.map(({ line: at }) => at)).toEqual([1, 7]);
+  expect(await takingsAsTyped(session, 'nothing')).toBeNull();
+  expect(await takingsAsTyped(await addTestHelper(session), lines)).toBeNull();
 });

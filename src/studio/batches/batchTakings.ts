@@ -1,13 +1,19 @@
-import { minutesOfBatch } from '@/core/batch/batch';
+import { minutesOfBatch, type BatchLine } from '@/core/batch/batch';
+import type { PatternBody } from '@/core/pattern/pattern';
 import { expectedSale, takingsOf, type ExpectedSale, type Takings } from '@/core/costing/expectedSale';
 import { forecast } from '@/core/costing/forecast';
 import { numberOnTag } from '@/core/tag';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
 import { look, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
+import { specsOfStudio } from '../wire/specs';
 import { batchNumbered, linesOf } from './batches';
+import { bodyOfLine, stonesFor } from './planBatch';
+import { BatchLineInput } from './planBatch.input';
 
 /** What the pieces of one line of a batch should cost and bring. */
 export interface LineTakings {
@@ -25,49 +31,101 @@ export interface BatchTakings {
   readonly together: Takings;
 }
 
+/** A line of a batch as far as its cost and its price go by it. */
+interface PricedLine extends BatchLine {
+  readonly patternNumber: number;
+  readonly wanted: Pick<BatchLineInput, 'stone'>;
+}
+
 /** What a batch should cost and bring at the studio's own prices; null for helpers, and when there is no such batch. */
 export async function batchTakings(session: StudioSession, number: number): Promise<BatchTakings | null> {
   if (session.role !== 'owner') return null;
   return look(session, async (tx) => {
     const batch = await batchNumbered(tx, number);
-    if (!batch) return null;
-    const lines = await linesOf(tx, [batch.id]);
-    const settings = await settingsIn(tx);
-    const specIds = lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
-    const book = await priceBookIn(tx, {
-      specIds: [...new Set(specIds)],
-      parts: lines.flatMap(({ body }) => body.parts.map(({ name }) => name)),
-    });
-    const prices = await lastPrices(
-      tx,
-      lines.map(({ patternNumber }) => patternNumber),
-    );
-    const stones = await stoneCosts(
-      tx,
-      lines.map(({ wanted }) => wanted.stone),
-    );
-    const sold = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
-      const { outlay, parts } = forecast(body, book);
-      const stone = stones.get(numberOnTag('stone', wanted.stone) ?? 0) ?? cost(0);
-      const piece = {
-        ...outlay,
-        // A stone that was chosen for the line is no part of its pattern any more, and was paid for.
-        parts: {
-          actual: sumCosts([outlay.parts.actual, stone]),
-          replacement: sumCosts([outlay.parts.replacement, stone]),
-        },
-        sharedBy: Math.max(1, count),
-      };
-      return {
-        line,
-        count,
-        name: body.name,
-        sale: expectedSale(piece, settings, prices.get(patternNumber) ?? null),
-        uncosted: parts.flatMap((part) => (part.cost === null ? [part.name] : [])),
-      };
-    });
-    return { lines: sold, together: takingsOf(sold, minutesOfBatch(lines)) };
+    return batch ? takingsOfLines(tx, await linesOf(tx, [batch.id])) : null;
   });
+}
+
+/** Lines of a batch as they are being typed. */
+const MOST_TYPED = 60;
+
+/**
+ * What a batch that is being typed should cost and bring, as far as its lines can be read: a line that is not right yet is left out.
+ * Null for helpers.
+ * @param plain the lines of the form
+ */
+export async function takingsAsTyped(session: StudioSession, plain: unknown): Promise<BatchTakings | null> {
+  if (session.role !== 'owner' || !Array.isArray(plain)) return null;
+  const typed = await Promise.all(
+    plain.slice(0, MOST_TYPED).map((each: unknown) => readInput(BatchLineInput, each).catch(() => undefined)),
+  );
+  const wanted = typed.flatMap((each) => each ?? []);
+  return look(session, async (tx) => {
+    const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
+    const { lengthSystem } = await settingsIn(tx);
+    const bodies = await tx.select<{ number: number; body: PatternBody }>(
+      `SELECT p.number, r.body FROM patterns p
+         JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+        WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
+      [session.studioId, wanted.map(({ pattern }) => numberOf(pattern))],
+    );
+    const stones = await stonesFor(tx, null, wanted, false);
+    const lines = typed.flatMap((each, index): PricedLine[] => {
+      const pattern = bodies.find(({ number }) => number === numberOf(each?.pattern ?? ''));
+      if (!each || !pattern) return [];
+      const stone = stones.find(({ number }) => number === numberOnTag('stone', each.stone));
+      const body = bodyOfLine(pattern.body, each, stone, specs, lengthSystem);
+      if (!body.ok) return [];
+      return [
+        {
+          line: index + 1,
+          count: numberOf(each.count),
+          body: body.value,
+          patternNumber: pattern.number,
+          wanted: each,
+        },
+      ];
+    });
+    return takingsOfLines(tx, lines);
+  });
+}
+
+async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<BatchTakings> {
+  const settings = await settingsIn(tx);
+  const specIds = lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
+  const book = await priceBookIn(tx, {
+    specIds: [...new Set(specIds)],
+    parts: lines.flatMap(({ body }) => body.parts.map(({ name }) => name)),
+  });
+  const prices = await lastPrices(
+    tx,
+    lines.map(({ patternNumber }) => patternNumber),
+  );
+  const stones = await stoneCosts(
+    tx,
+    lines.map(({ wanted }) => wanted.stone),
+  );
+  const sold = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
+    const { outlay, parts } = forecast(body, book);
+    const stone = stones.get(numberOnTag('stone', wanted.stone) ?? 0) ?? cost(0);
+    const piece = {
+      ...outlay,
+      // A stone that was chosen for the line is no part of its pattern any more, and was paid for.
+      parts: {
+        actual: sumCosts([outlay.parts.actual, stone]),
+        replacement: sumCosts([outlay.parts.replacement, stone]),
+      },
+      sharedBy: Math.max(1, count),
+    };
+    return {
+      line,
+      count,
+      name: body.name,
+      sale: expectedSale(piece, settings, prices.get(patternNumber) ?? null),
+      uncosted: parts.flatMap((part) => (part.cost === null ? [part.name] : [])),
+    };
+  });
+  return { lines: sold, together: takingsOf(sold, minutesOfBatch(lines)) };
 }
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */

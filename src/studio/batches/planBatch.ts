@@ -1,3 +1,5 @@
+import { type LengthSystem } from '@/core/units/length';
+import { ok, type Result } from '@/core/result';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { countWires } from '@/core/batch/batch';
@@ -15,7 +17,7 @@ import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { specsOfStudio } from '../wire/specs';
+import { specsOfStudio, type KnownSpec } from '../wire/specs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
 import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
 import { setTrayAside } from './tray';
@@ -201,7 +203,7 @@ async function readLines(
       const { patternId, revision, body, stoneId } = kept;
       return { patternId, revision, count: numberOf(wanted.count), wanted, body, stone, stoneId };
     }
-    const [measures, bound] = [measuresOf(wanted, stone), boundTo(pattern.body)];
+    const bound = boundTo(pattern.body);
     for (const measure of ['stone', 'ring', 'bead'] as const)
       if (wanted[measure] !== '' && !bound.includes(measure))
         throw invalid(
@@ -211,37 +213,54 @@ async function readLines(
     const metal = METAL_IDS.find((id) => id === wanted.metal);
     if (wanted.metal !== '' && !metal)
       throw invalid(`lines.${index}.metal`, `“${wanted.metal}” is not a metal; choose one of the list.`);
-    const asked: Wanted = { measures, ...(metal ? { metal } : {}) };
-    const body = bodyFor(pattern.body, asked, specs, lengthSystem);
+    const body = bodyOfLine(pattern.body, wanted, stone, specs, lengthSystem);
     if (!body.ok)
       throw invalid(
-        `lines.${index}.${metal && Object.keys(measures).length === 0 ? 'metal' : 'pattern'}`,
+        `lines.${index}.${metal && Object.keys(measuresOf(wanted, stone)).length === 0 ? 'metal' : 'pattern'}`,
         body.error,
       );
     const { patternId, revision } = pattern;
-    const own = stone ? withStoneChosen(body.value, stone.material) : body.value;
     const count = numberOf(wanted.count);
-    return { patternId, revision, count, wanted, body: own, stone, stoneId: stone?.id ?? null };
+    return { patternId, revision, count, wanted, body: body.value, stone, stoneId: stone?.id ?? null };
   });
+}
+
+/** What is made for a line: its pattern, for the stone, ring, bead and metal that are wanted; or why it cannot be. */
+export function bodyOfLine(
+  pattern: PatternBody,
+  wanted: BatchLineInput,
+  stone: (StoneMeasures & { readonly material: string }) | undefined,
+  specs: Readonly<Record<string, KnownSpec>>,
+  lengthSystem: LengthSystem,
+): Result<PatternBody> {
+  const metal = METAL_IDS.find((id) => id === wanted.metal);
+  const asked: Wanted = { measures: measuresOf(wanted, stone), ...(metal ? { metal } : {}) };
+  const body = bodyFor(pattern, asked, specs, lengthSystem);
+  return body.ok && stone ? ok(withStoneChosen(body.value, stone.material)) : body;
 }
 
 const boundTo = ({ composition }: PatternBody): readonly Measure[] =>
   composition ? boundMeasures(composition) : [];
 
-const measuresOf = ({ ring, bead }: BatchLineInput, stone: ChosenStone | undefined): Texts => ({
+const measuresOf = ({ ring, bead }: BatchLineInput, stone: StoneMeasures | undefined): Texts => ({
   ...(stone ? stoneTexts(stone) : {}),
   ...(ring.trim() === '' ? {} : { ring }),
   ...(bead.trim() === '' ? {} : { bead }),
 });
 
-/** The stones that lines name by their tags, locked. */
-const stonesFor = (tx: Tx, batchId: string, lines: readonly BatchLineInput[]): Promise<ChosenStone[]> =>
+/** The stones that lines name by their tags; locked when they are to be set aside. */
+export const stonesFor = (
+  tx: Tx,
+  batchId: string | null,
+  lines: readonly BatchLineInput[],
+  lock = true,
+): Promise<ChosenStone[]> =>
   tx.select<ChosenStone>(
     `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
             t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor",
             ${SET_ASIDE_FOR_OTHERS} AS taken
        FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
-      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id FOR UPDATE OF p`,
+      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id${lock ? ' FOR UPDATE OF p' : ''}`,
     [tx.session.studioId, lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []), batchId],
   );
 

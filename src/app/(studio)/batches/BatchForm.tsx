@@ -16,12 +16,15 @@ import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { planBatchAction } from './actions';
 import { EMPTY_LINE } from './emptyLine';
+import { LiveTakings } from './LiveTakings';
 
 type Choices = readonly { readonly value: string; readonly text: string }[];
 
 export interface BatchFormData {
   readonly patterns: readonly PatternChoice[];
   readonly stones: Choices;
+  /** What prices are set on; null for who sees no money. */
+  readonly priceFrom: 'actual' | 'replacement' | null;
 }
 
 const METAL_CHOICES: Choices = [
@@ -35,6 +38,7 @@ export function BatchForm({
   defaultValues,
   patterns,
   stones,
+  priceFrom,
 }: BatchFormData & { base: BatchBase | null; defaultValues: PlanBatchInput }) {
   const router = useRouter();
   const toast = useToast();
@@ -107,6 +111,7 @@ export function BatchForm({
         ))}
         <AddButton onClick={() => append(EMPTY_LINE)}>Another pattern</AddButton>
       </section>
+      {priceFrom && <LiveTakings control={control} priceFrom={priceFrom} />}
       <FormEnd
         problem={problem}
         sending={sending}
@@ -126,7 +131,7 @@ function MadeFor({
   index,
   patterns,
   stones,
-}: BatchFormData & { control: Control<PlanBatchInput>; index: number }) {
+}: Pick<BatchFormData, 'patterns' | 'stones'> & { control: Control<PlanBatchInput>; index: number }) {
   const chosen = useWatch({ control, name: `lines.${index}.pattern` });
   const measures = patterns.find(({ number }) => String(number) === chosen)?.measures ?? [];
   const own = [{ value: '', text: 'the stone of the pattern' }, ...stones];

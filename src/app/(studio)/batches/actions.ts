@@ -1,5 +1,6 @@
 'use server';
 
+import { takingsAsTyped } from '@/studio/batches/batchTakings';
 import { watchPlanning } from '@/studio/batches/batches';
 import { setBenchHours } from '@/studio/batches/benchHours';
 import type { BenchHoursInput } from '@/studio/batches/benchHours.input';
@@ -18,6 +19,10 @@ import { asMember } from '../../lib/member';
 
 export async function planBatchAction(postKey: string, base: BatchBase | null, input: PlanBatchInput) {
   return asMember((session) => planBatch(session, postKey, base, input));
+}
+
+export async function takingsAction(lines: readonly object[]) {
+  return asMember((session) => attempt(() => takingsAsTyped(session, lines)));
 }
 
 export async function planCuttingAction(postKey: string, number: number) {

@@ -1,6 +1,7 @@
 import { showDrawer } from '@/studio/drawers/drawers';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { patternChoices } from '@/studio/patterns/patterns';
+import { readSettings } from '@/studio/settings/settings';
 import { describeStone } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
 import type { BatchFormData } from './BatchForm';
@@ -18,6 +19,7 @@ export async function batchFormData(
   const ours = (aside?.pieces ?? []).filter(({ number }) => own.includes(tag('stone', number)));
   return {
     patterns,
+    priceFrom: session.role === 'owner' ? (await readSettings(session)).priceFrom : null,
     stones: [...ours, ...free.pieces].flatMap(({ number, detail }) =>
       detail.ware === 'stone'
         ? [{ value: tag('stone', number), text: `${tag('stone', number)} ${describeStone(detail)}` }]

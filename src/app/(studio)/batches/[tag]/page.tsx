@@ -12,7 +12,7 @@ import { dueIn, hours } from '../due';
 import { PaperMenu } from '@/ui/PaperMenu';
 import { readSettings } from '@/studio/settings/settings';
 import { CancelBatch, TakeUpAgain } from './CancelBatch';
-import { ExpectedTakings } from './ExpectedTakings';
+import { ExpectedTakings } from '../ExpectedTakings';
 import { PlanDrawn } from './PlanDrawn';
 import { Planning } from './Planning';
 import { Standing } from './Standing';
