@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import fs from 'node:fs';
 import { DEMO_URL, expect, pressUntil, test } from './support/studio';
 import type { Page } from '@playwright/test';
@@ -236,4 +237,16 @@ test('a pattern goes out on paper and as a file, and comes back in', async ({ ow
   await page.goto(`${DEMO_URL}/patterns`);
   await page.getByLabel('A pattern from a file').setInputFiles(broken);
   await expect(page.getByText(/This is no pattern’s file/)).toBeVisible();
+});
+
+test('a calculator says what its fields mean, and how a weave is written', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/how-much?of=straight-weave`);
+  await page.getByText('How a weave is written').click();
+  await page.getByRole('button', { name: 'Write A3 AB BC' }).click();
+  const weave = page.getByRole('textbox', { name: /^Weave/ });
+  await expect(weave).toHaveValue('A3 AB BC');
+  await page.getByText('What these fields mean').click();
+  await expect(page.getByText(/Arithmetic: /)).toBeVisible();
+  await expect(page.getByText(/\d+ to \d+ mm/).first()).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });

@@ -11,6 +11,7 @@ import { describeSize } from '@/core/wire/spec';
 import { gaugeSize, parseGauge } from '@/core/wire/gauge';
 import { Field, TextInput } from '../form/Field';
 import { useLengths } from '../lengths';
+import { WeaveHelp } from './FieldHelp';
 import { Judgements } from './Judgements';
 import { TraceStone } from './TraceStone';
 
@@ -67,6 +68,13 @@ function Fields({
       onChange={(text) => onChange(field.field, text)}
     />
   ));
+  if (parameter.kind === 'weave')
+    return (
+      <>
+        {inputs}
+        <WeaveHelp onPick={(text) => onChange(name, text)} />
+      </>
+    );
   if (!grouped) return inputs;
   return (
     <fieldset className="grid grid-cols-2 gap-2">

@@ -21,6 +21,7 @@ import { METALS, type MetalId } from '@/core/wire/metal';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
+import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
@@ -175,6 +176,7 @@ export function QuickAnswer({
               ))}
             </select>
           </label>
+          <TechniqueHelp parameters={technique.parameters} source={technique.source} />
           <WireStock
             parameters={technique.parameters}
             texts={texts}
@@ -315,7 +317,6 @@ const Shown = memo(function Shown({
             </li>
           ))}
         </ol>
-        <p className="muted mt-3 text-sm">Arithmetic: {technique.source}.</p>
       </section>
     </>
   );
