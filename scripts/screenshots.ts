@@ -41,7 +41,7 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'ledger', path: '/ledger' },
   { name: 'counting-phone', path: '/counts/T-0002', size: PHONE },
-  { name: 'pattern-room', path: '/patterns?after=14' },
+  { name: 'pattern-room', path: '/patterns?after=14~14' },
   { name: 'pattern', path: '/patterns/P-0017' },
   { name: 'composing', path: '/patterns/P-0023/compose' },
   { name: 'how-much-wire', path: '/how-much?of=curved-weave&metal=sterling' },
