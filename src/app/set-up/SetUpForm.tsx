@@ -2,12 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { useWatch } from 'react-hook-form';
+import { useWatch, type FieldPath } from 'react-hook-form';
 import { CURRENCIES } from '@/core/units/money';
 import { SetUpStudioInput } from '@/studio/people/people.input';
 import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { FormBox } from '@/ui/form/FormBox';
+import { useSameCurrency } from '@/ui/form/useSameCurrency';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { setUpAction } from './actions';
 
@@ -21,6 +22,8 @@ const EMPTY: SetUpStudioInput = {
   hourlyRate: '',
   overheadPerHour: '',
 };
+
+const amountsOf = (): FieldPath<SetUpStudioInput>[] => ['hourlyRate', 'overheadPerHour'];
 
 export function SetUpForm() {
   const router = useRouter();
@@ -38,6 +41,7 @@ export function SetUpForm() {
   });
   const { control } = form;
   const currency = useWatch({ control, name: 'currency' });
+  useSameCurrency(form, currency, amountsOf);
   return (
     <FormBox onSubmit={submit} className="leaf mt-4 p-4">
       <div className="grid gap-4 sm:grid-cols-2">

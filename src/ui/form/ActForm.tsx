@@ -26,7 +26,7 @@ export function ActForm<Values extends FieldValues, T>({
 }: ActFormProps<Values, T>) {
   const { form, submit, problem, sending, before } = useStudioForm(options);
   return (
-    <FormBox onSubmit={submit}>
+    <FormBox onSubmit={submit} begins={!quiet}>
       <div className={className}>{children(form.control)}</div>
       <FormEnd
         problem={problem}

@@ -89,6 +89,13 @@ export function useStudioForm<Values extends FieldValues, T>(
     [forget, onDone, postKey, send, setError],
   );
 
+  // Once the network is back, that it was away is no news.
+  useEffect(() => {
+    const onBack = () => setProblem((now) => (now === OFFLINE ? undefined : now));
+    window.addEventListener('online', onBack);
+    return () => window.removeEventListener('online', onBack);
+  }, []);
+
   const submit = useCallback(
     (event?: React.BaseSyntheticEvent) =>
       handleSubmit(take, () =>

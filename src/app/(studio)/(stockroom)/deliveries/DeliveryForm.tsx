@@ -2,7 +2,7 @@
 
 import { Copy } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { useFieldArray, useWatch, type Control, type FieldPath } from 'react-hook-form';
 import { SHARED_BY, type LandedLine } from '@/core/stock/delivery';
 import { tag } from '@/core/tag';
@@ -17,6 +17,7 @@ import { ChoiceField, MassField, MoneyField, TextField } from '@/ui/form/fields'
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
+import { useSameCurrency } from '@/ui/form/useSameCurrency';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Money, useCurrency } from '@/ui/money';
 import { useToast } from '@/ui/toasts';
@@ -28,6 +29,13 @@ import { WARE_WORDS } from './wareWords';
 
 const blankLine = (ware: DeliveredWare): DeliveryLine =>
   ({ ...BLANK[ware], ware, costIs: 'paid', price: '', place: '', weight: '' }) as unknown as DeliveryLine;
+
+/** The amounts of the invoice. */
+const amountsOf = ({ lines }: DeliveryInput): FieldPath<DeliveryInput>[] => [
+  'postage',
+  'tax',
+  ...lines.map((_, index) => `lines.${index}.price` as const),
+];
 
 /** A delivery: what it has in common, its lines one below the other, and what each comes to with its share of the rest. */
 export function DeliveryForm({
@@ -72,24 +80,12 @@ export function DeliveryForm({
     send,
     onDone,
   });
-  const { control, getValues, setValue } = form;
+  const { control, getValues } = form;
   const { fields, append, insert, remove } = useFieldArray({ control, name: 'lines' });
   const currency = useWatch({ control, name: 'currency' });
-  // What was typed as 18.50 is 18.50 of the invoice's currency, whichever is chosen afterwards.
-  useEffect(() => {
-    const paths = [
-      'postage' as const,
-      'tax' as const,
-      ...getValues('lines').map((_, index) => `lines.${index}.price` as const),
-    ];
-    for (const path of paths) {
-      const text = getValues(path) ?? '';
-      const inCurrency = text.replace(/[A-Z]{3}$/, currency);
-      if (inCurrency !== text) setValue(path, inCurrency);
-    }
-  }, [currency, getValues, setValue]);
+  useSameCurrency(form, currency, amountsOf);
   return (
-    <FormBox onSubmit={submit} className="mt-4 space-y-4">
+    <FormBox begins onSubmit={submit} className="mt-4 space-y-4">
       <Common control={control} own={own} />
       {fields.map(({ id }, index) => (
         <Line

@@ -24,6 +24,8 @@ export default async function LedgerPage({ searchParams }: { searchParams: Searc
   const page = await showLedger(session, before === undefined ? query : { ...query, before });
   const isOwner = session.role === 'owner';
   const filtered = Object.keys(query).length > 0;
+  // What was posted together is taken back together: once, at what it began with.
+  const begunBy = new Map(page.lines.map(({ postKey, id }) => [postKey, id]));
   return (
     <>
       <h1>{page.lines[0] ? <Latest line={page.lines[0]} /> : 'The ledger is empty'}</h1>
@@ -82,7 +84,12 @@ export default async function LedgerPage({ searchParams }: { searchParams: Searc
           </thead>
           <tbody>
             {page.lines.map((line) => (
-              <Row key={line.id} line={line} isOwner={isOwner} />
+              <Row
+                key={line.id}
+                line={line}
+                isOwner={isOwner}
+                begins={line.id === begunBy.get(line.postKey)}
+              />
             ))}
           </tbody>
         </table>
@@ -109,7 +116,7 @@ const Latest = ({ line }: { line: LedgerLine }) => (
   </>
 );
 
-function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
+function Row({ line, isOwner, begins }: { line: LedgerLine; isOwner: boolean; begins: boolean }) {
   const { id, at, who, kind, ware, number, article, unit, quantity, cost, reason, pieceNumber, pieceName } =
     line;
   return (
@@ -148,7 +155,7 @@ function Row({ line, isOwner }: { line: LedgerLine; isOwner: boolean }) {
       <td>{who}</td>
       {isOwner && (
         <td className="no-print">
-          {line.reverses === null && line.reversedBy === null && <TakeBack movementId={id} />}
+          {begins && line.reverses === null && line.reversedBy === null && <TakeBack movementId={id} />}
         </td>
       )}
     </tr>

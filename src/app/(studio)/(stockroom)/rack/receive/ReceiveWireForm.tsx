@@ -49,6 +49,7 @@ export function ReceiveWireForm({ hints, specs, again }: ReceiveWireProps) {
   return (
     <FormBox
       onSubmit={submit}
+      begins
       className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(18rem,2fr)]"
     >
       <div className="leaf p-4">
