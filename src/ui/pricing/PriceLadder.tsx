@@ -115,7 +115,9 @@ export const PriceLadder = memo(function PriceLadder({ rungs, rules, onCompare }
         <table className="table table-sm">
           <thead>
             <tr>
-              <th className="min-w-40" />
+              <th scope="col" className="min-w-40">
+                <span className="sr-only">What it costs and brings</span>
+              </th>
               {columns.map(({ key, title, metal }) => (
                 <th key={key} scope="col" className="text-right whitespace-nowrap text-base-content">
                   <svg width="12" height="12" aria-hidden="true" className="mr-1 inline">

@@ -59,7 +59,7 @@ export const TechniquePicker = memo(function TechniquePicker({
           if (inGroup.length === 0) return null;
           return (
             <section key={group} className="mb-2">
-              <h3 className="muted text-sm font-normal first-letter:uppercase">{group}</h3>
+              <h2 className="muted font-sans text-sm font-normal first-letter:uppercase">{group}</h2>
               <ul>
                 {inGroup.map(({ id, title }) => (
                   <li key={id}>
