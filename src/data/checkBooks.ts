@@ -1,6 +1,5 @@
 import { QueryTypes, Transaction } from 'sequelize';
 import { TAG_LETTERS } from '@/core/tag';
-import { METAL_IDS } from '@/core/wire/metal';
 import { openDatabase } from './database';
 
 /** One balance that does not follow from its movements. */
@@ -132,10 +131,8 @@ const CHECKS: readonly string[] = [
      FROM (SELECT m.studio_id, s.metal, m.cost_units AS lost, 0 AS jarred FROM movements m
              JOIN wire_specs s ON s.studio_id = m.studio_id AND s.spec_id = m.article_id WHERE m.kind IN ('scrapped', 'spoiled')
            UNION ALL
-           SELECT m.studio_id, j.metal, 0, m.cost_units FROM movements m
+           SELECT m.studio_id, a.identity, 0, m.cost_units FROM movements m
              JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-             JOIN (VALUES ${METAL_IDS.map((id, index) => `('${String(index).padStart(2, '0')}', '${id}')`).join(', ')}) AS j(key, metal)
-               ON j.key = a.sort_key
             WHERE m.kind = 'jarred') AS t
     GROUP BY studio_id, metal HAVING sum(lost) + sum(jarred) <> 0`,
   // Nothing is set aside that is not there, nor for a batch that is not open.

@@ -16,10 +16,22 @@ export interface WireSpec extends CrossSection {
   readonly label: GaugeLabel;
 }
 
-/**
- * The five things that make two wires the same stock, as one text: equal for the same stock only, and in the order a rack
- * is hung: by metal, profile, thick to thin, soft to hard.
- */
+/** The things that make two wires the same stock, as one text: equal for the same stock only, in whatever order a rack is hung. */
+export function specIdentity({
+  metal,
+  profile,
+  width,
+  height,
+  temper,
+  finish,
+  finishName,
+  twist,
+}: WireSpec): string {
+  const all = [metal, profile, width, height, temper, finish, finishName.trim().toLowerCase()];
+  return [...all, ...(twist ? [twist] : [])].join('|');
+}
+
+/** Where a wire hangs on the rack: by metal, profile, thick to thin, soft to hard. */
 export function specKey(spec: WireSpec): string {
   const { metal, profile, width, height, temper, finish, finishName, twist } = spec;
   const two = (index: number) => String(index).padStart(2, '0');

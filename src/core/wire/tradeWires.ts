@@ -2,7 +2,7 @@ import { mm, um } from '../units/length';
 import { awgDiameterMm } from './gauge';
 import { METAL_IDS, type MetalId, type Temper } from './metal';
 import type { DrawnProfile } from './profile';
-import { specKey, type WireSpec } from './spec';
+import { specIdentity, type WireSpec } from './spec';
 
 /** A wire that is sold, whether the studio ever had it or not. */
 export interface TradeWire extends WireSpec {
@@ -35,7 +35,7 @@ function tradeWire(metal: MetalId, profile: DrawnProfile, gauge: number, temper:
     finishName: '',
     label: { system: 'AWG', number: String(gauge) },
   };
-  return { ...spec, id: PREFIX + specKey(spec) };
+  return { ...spec, id: PREFIX + specIdentity(spec) };
 }
 
 /** The wires that are usually sold, so that a pattern can be cut from one that the studio has yet to buy. */
@@ -47,8 +47,8 @@ export const TRADE_WIRES: readonly TradeWire[] = METAL_IDS.flatMap((metal) =>
 
 /** The wires of the trade that a studio does not have as its own. */
 export function tradeWiresBeside(own: readonly WireSpec[]): TradeWire[] {
-  const known = new Set(own.map(specKey));
-  return TRADE_WIRES.filter((wire) => !known.has(specKey(wire)));
+  const known = new Set(own.map(specIdentity));
+  return TRADE_WIRES.filter((wire) => !known.has(specIdentity(wire)));
 }
 
 /** The wire of the trade of an id; undefined when there is none. */

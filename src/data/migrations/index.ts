@@ -18,6 +18,7 @@ import { deliveries } from './0016-deliveries';
 import { turns } from './0017-turns';
 import { intoDrawers } from './0018-into-drawers';
 import { zones } from './0019-zones';
+import { identity } from './0020-identity';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -40,4 +41,5 @@ export const MIGRATIONS: readonly Migration[] = [
   turns,
   intoDrawers,
   zones,
+  identity,
 ];

@@ -51,7 +51,9 @@ export class Article extends Model<InferAttributes<Article>, InferCreationAttrib
   declare name: string;
   /** How it is said, lower case, for finding it by words. */
   declare said: string;
-  /** Equal for the same stock only; sorts as the stock is kept. */
+  /** Equal for the same stock only, whatever order it is kept in. */
+  declare identity: string;
+  /** Sorts as the stock is kept. */
   declare sortKey: string;
   declare minimumBy: CreationOptional<'none' | 'typed' | 'use'>;
   declare minimum: CreationOptional<number>;
@@ -256,6 +258,7 @@ export function initStockModels(sequelize: Sequelize): void {
       ware: text(),
       name: text(),
       said: text(),
+      identity: text(),
       sortKey: text(),
       minimumBy: { ...text(), defaultValue: 'none' },
       minimum: { ...whole(), defaultValue: 0 },

@@ -1,4 +1,5 @@
-import { beadKey, describeBead, type BeadKind, type BeadShape } from '@/core/bead/bead';
+import { randomUUID } from 'node:crypto';
+import { beadIdentity, beadKey, describeBead, type BeadKind, type BeadShape } from '@/core/bead/bead';
 import { expectOk } from '@/core/result';
 import { parseAmountOf, parseCount, type SupplyUnit } from '@/core/stock/amount';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
@@ -76,7 +77,12 @@ const beadOf = ({ material, shape, size, largest, hole }: BeadFields): BeadKind 
 
 /** The studio's kind of bead, made when there is none yet. */
 export async function ensureBead(tx: Tx, bead: BeadKind): Promise<{ articleId: string; sortKey: string }> {
-  const article = await ensureArticle(tx, { ware: 'bead', name: describeBead(bead), sortKey: beadKey(bead) });
+  const article = await ensureArticle(tx, {
+    ware: 'bead',
+    name: describeBead(bead),
+    identity: beadIdentity(bead),
+    sortKey: beadKey(bead),
+  });
   if (article.isNew) {
     const { material, shape, min: minUm, max: maxUm, hole: holeUm } = bead;
     await tx.add(Bead, [{ articleId: article.id, material, shape, minUm, maxUm, holeUm }]);
@@ -115,12 +121,12 @@ export async function addStone(
     OUTLINES.indexOf(outline),
     String((same?.count ?? 0) + 1).padStart(6, '0'),
   ];
-  const { id, sortKey, isNew } = await ensureArticle(tx, {
+  const { id, sortKey } = await ensureArticle(tx, {
     ware: 'stone',
     name: describeStone(stone),
+    identity: randomUUID(),
     sortKey: order.join('|'),
   });
-  if (!isNew) throw refused('Another stone came in at the same moment; send this once more.');
   await tx.add(Stone, [
     {
       articleId: id,
@@ -172,6 +178,7 @@ export async function ensureFinding(
   const article = await ensureArticle(tx, {
     ware: 'finding',
     name: [`${of} ${finding}`, how].filter(Boolean).join(', '),
+    identity: [finding, of.toLowerCase(), how.toLowerCase()].join('|'),
     sortKey: [String(FINDINGS.indexOf(finding)).padStart(2, '0'), of.toLowerCase(), how.toLowerCase()].join(
       '|',
     ),
@@ -197,7 +204,12 @@ export async function ensureSupply(
   perPiece: number,
 ): Promise<{ articleId: string; sortKey: string }> {
   const said = name.trim();
-  const article = await ensureArticle(tx, { ware: 'supply', name: said, sortKey: said.toLowerCase() });
+  const article = await ensureArticle(tx, {
+    ware: 'supply',
+    name: said,
+    identity: said.toLowerCase(),
+    sortKey: said.toLowerCase(),
+  });
   const { studioId } = tx.session;
   if (article.isNew) await tx.add(Supply, [{ articleId: article.id, unit, perPiece }]);
   else {

@@ -218,8 +218,9 @@ export class Posting {
 
   async #findJar(metal: MetalId): Promise<string | undefined> {
     const jar = await this.#tx.first<HeldStock>(
-      `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' AND sort_key = $2 FOR UPDATE`,
-      [this.#tx.session.studioId, jarKey(metal)],
+      `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap'
+          AND article_id = (SELECT a.article_id FROM articles a WHERE a.studio_id = $1 AND a.ware = 'scrap' AND a.identity = $2) FOR UPDATE`,
+      [this.#tx.session.studioId, metal],
     );
     if (jar) this.hold(jar);
     return jar?.id;
@@ -309,7 +310,12 @@ export class Posting {
 /** The studio's article for a metal's scrap, made when there is none yet. */
 export async function ensureScrap(tx: Tx, metal: MetalId): Promise<{ articleId: string; sortKey: string }> {
   const name = `${metalOf(metal).name} scrap`;
-  const { id, sortKey } = await ensureArticle(tx, { ware: 'scrap', name, sortKey: jarKey(metal) });
+  const { id, sortKey } = await ensureArticle(tx, {
+    ware: 'scrap',
+    name,
+    identity: metal,
+    sortKey: jarKey(metal),
+  });
   return { articleId: id, sortKey };
 }
 

@@ -1,4 +1,4 @@
-import { BEAD_RANGE, BEAD_SHAPES, beadKey, type BeadKind } from '@/core/bead/bead';
+import { BEAD_RANGE, BEAD_SHAPES, beadIdentity, type BeadKind } from '@/core/bead/bead';
 import { FORMS } from '@/core/stock/ware';
 import { type Micrometres } from '@/core/units/length';
 import { ensureBead } from '../drawers/receive';
@@ -49,7 +49,7 @@ export const BEAD_LIST: StockList = {
       ...common,
       form: reader.choice('form', FORMS.bead, { otherwise: 'strand' }),
       shades,
-      articleKey: beadKey(bead),
+      articleKey: beadIdentity(bead),
       article: (tx) => ensureBead(tx, bead),
     };
   },

@@ -1,5 +1,5 @@
 import { type StockForm } from '@/core/stock/ware';
-import { METAL_IDS, metalOf } from '@/core/wire/metal';
+import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import { ensureScrap } from '../ledger/posting';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type StockList } from './stockList';
@@ -26,11 +26,11 @@ export const SCRAP_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{ sortKey: string }>(
+    const rows = await selectRows<{ metal: MetalId }>(
       tx,
       'scrap',
-      'p.sort_key AS "sortKey"',
-      '',
+      'a.identity AS metal',
+      'JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id',
       after,
       most,
     );
@@ -38,7 +38,7 @@ export const SCRAP_LIST: StockList = {
       number: row.number,
       cells: [
         tagCell('scrap', row),
-        metalOf(METAL_IDS[Number(row.sortKey)] ?? 'copper').name,
+        metalOf(row.metal).name,
         ...commonCells(row, { ware: 'scrap' }, currency).slice(0, 4),
       ],
     }));

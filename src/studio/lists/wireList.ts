@@ -6,7 +6,7 @@ import { formatGauge, gaugeSize, parseGauge, type GaugeLabel } from '@/core/wire
 import { FINISHES, METAL_IDS, metalOf, TEMPERS } from '@/core/wire/metal';
 import { hasOwnHeight, isTwisted, PROFILES, usualHeight } from '@/core/wire/profile';
 import { lengthOfMass } from '@/core/wire/mass';
-import { specKey, type WireSpec } from '@/core/wire/spec';
+import { specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
 import { ensureSpec, SPEC_COLUMNS, specFromRow, type SpecColumns } from '../wire/specs';
 import { COMMON_COLUMNS, commonCells, massCell, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type RowReader } from './rowReader';
@@ -115,7 +115,7 @@ export const WIRE_LIST: StockList = {
       label,
       spoolType,
       emptyMass,
-      articleKey: specKey(spec),
+      articleKey: specIdentity(spec),
       article: async (tx) => ({ articleId: (await ensureSpec(tx, spec)).id, sortKey: specKey(spec) }),
     };
   },

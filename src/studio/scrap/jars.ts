@@ -1,7 +1,7 @@
 import { CONTENT, meltValue } from '@/core/metalPrice/metalPrice';
 import { parseMass, type Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { METAL_IDS, type MetalId } from '@/core/wire/metal';
+import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import { Refining } from '@/data/models/stock';
@@ -30,17 +30,16 @@ export interface Jar {
 interface JarRow {
   readonly id: string;
   readonly number: number;
-  readonly sortKey: string;
+  readonly metal: MetalId;
   readonly mass: Micrograms;
   readonly cost: CostUnits;
 }
 
-const COLUMNS = `stock_piece_id AS id, number, sort_key AS "sortKey", quantity AS mass, cost_units AS cost`;
+const COLUMNS = `p.stock_piece_id AS id, p.number, a.identity AS metal, p.quantity AS mass, p.cost_units AS cost`;
 
-const metalAt = (sortKey: string): MetalId => METAL_IDS[Number(sortKey)] ?? 'copper';
+const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id`;
 
-function jarFrom({ number, sortKey, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
-  const metal = metalAt(sortKey);
+function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
   const price = prices.find((each) => each.metal === CONTENT[metal]?.metal) ?? null;
   return {
     number,
@@ -56,7 +55,7 @@ function jarFrom({ number, sortKey, mass, cost }: JarRow, prices: readonly Known
 export function showJars(session: StudioSession): Promise<Jar[]> {
   return look(session, async (tx) => {
     const rows = await tx.select<JarRow>(
-      `SELECT ${COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' ORDER BY sort_key`,
+      `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = 'scrap' ORDER BY a.sort_key`,
       [session.studioId],
     );
     const prices = await lastMetalPrices(tx);
@@ -81,7 +80,7 @@ export function showJar(
 > {
   return look(session, async (tx) => {
     const row = await tx.first<JarRow>(
-      `SELECT ${COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap' AND number = $2`,
+      `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = 'scrap' AND p.number = $2`,
       [session.studioId, number],
     );
     if (!row) return null;

@@ -8,6 +8,8 @@ export interface ArticleIdentity {
   readonly ware: Ware;
   readonly name: string;
   /** Equal for the same stock only. */
+  readonly identity: string;
+  /** Where it stands in the order that its ware is kept in. */
   readonly sortKey: string;
 }
 
@@ -18,11 +20,13 @@ export interface KnownArticle extends ArticleIdentity {
 }
 
 /** The studio's article that is the same stock, made when there is none yet. */
-export async function ensureArticle(tx: Tx, { ware, name, sortKey }: ArticleIdentity): Promise<KnownArticle> {
+export async function ensureArticle(tx: Tx, article: ArticleIdentity): Promise<KnownArticle> {
   const { studioId } = tx.session;
-  const found = await Article.findOne({ where: { studioId, ware, sortKey }, ...tx.within });
-  if (found) return { id: found.articleId, ware, name: found.name, sortKey, isNew: false };
+  const { ware, name, identity, sortKey } = article;
+  const found = await Article.findOne({ where: { studioId, ware, identity }, ...tx.within });
+  if (found)
+    return { id: found.articleId, ware, name: found.name, identity, sortKey: found.sortKey, isNew: false };
   const articleId = randomUUID();
-  await tx.add(Article, [{ articleId, ware, name, said: name.toLowerCase(), sortKey }]);
-  return { id: articleId, ware, name, sortKey, isNew: true };
+  await tx.add(Article, [{ articleId, ware, name, said: name.toLowerCase(), identity, sortKey }]);
+  return { id: articleId, ...article, isNew: true };
 }

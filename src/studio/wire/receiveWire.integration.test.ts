@@ -155,7 +155,7 @@ describe('the rack', () => {
       ]);
     expect(await findAnything(session, '20ga brass')).toEqual([]);
     expect(await findAnything(session, 'jump ring')).toMatchObject([
-      { kind: 'technique', name: 'Jump rings', href: '/how-much?of=jump-rings' },
+      { kind: 'technique', name: 'Jump rings from a coil', href: '/how-much?of=jump-rings' },
     ]);
   });
 });

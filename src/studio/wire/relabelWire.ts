@@ -1,6 +1,6 @@
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
-import { describeSpec, specKey } from '@/core/wire/spec';
+import { describeSpec, specIdentity } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
@@ -27,7 +27,7 @@ export function relabelWire(
     if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
     const now = (await specsById(tx, [stock.articleId])).get(stock.articleId);
     if (!now) throw new Error(`the spec of ${tag('wire', number)} vanished`);
-    if (specKey(now) === specKey(described))
+    if (specIdentity(now) === specIdentity(described))
       throw refused(`${tag('wire', number)} is ${describeSpec(now)} already. Nothing was posted.`);
     const spec = await ensureSpec(tx, described);
     const { quantity, cost: carried } = stock;

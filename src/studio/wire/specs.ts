@@ -1,4 +1,4 @@
-import { describeSpec, specKey, type WireSpec } from '@/core/wire/spec';
+import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -39,6 +39,7 @@ export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
   const article = await ensureArticle(tx, {
     ware: 'wire',
     name: describeSpec(spec),
+    identity: specIdentity(spec),
     sortKey: specKey(spec),
   });
   const specId = article.id;
