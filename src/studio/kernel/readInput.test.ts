@@ -106,9 +106,9 @@ it('refuses what nobody asked for, at any depth', async () => {
   });
 });
 
-it('refuses a list where an entry belongs, at any depth', async () => {
-  expect(await fieldsOf({ inner: [{ length: '4 in' }, []] })).toEqual({
-    'inner.1': 'This is a list; one entry belongs here.',
+it.each([[[]], [undefined]])('refuses %p where an entry belongs', async (nothing) => {
+  expect(await fieldsOf({ inner: [{ length: '4 in' }, nothing] })).toEqual({
+    'inner.1': 'One entry belongs here, and not a list or nothing.',
   });
 });
 

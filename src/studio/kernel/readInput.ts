@@ -16,10 +16,10 @@ function fieldMessages(errors: readonly ValidationError[], path = ''): [string, 
 }
 
 /**
- * Entries of lists that are lists themselves, by path. The validator looks into them for entries, finds none wrong, and would let an
- * empty one pass for an entry.
+ * Entries of lists that are lists themselves, or nothing at all, by path. The validator looks into a list for entries, finds none wrong,
+ * and would let an empty one pass for an entry; where nothing stands it does not look.
  */
-function listsInLists(input: object, path = ''): string[] {
+function noEntries(input: object, path = ''): string[] {
   const { constructor } = input;
   const nested = getMetadataStorage()
     .getTargetValidationMetadatas(constructor, '', false, false)
@@ -29,8 +29,8 @@ function listsInLists(input: object, path = ''): string[] {
     if (!Array.isArray(value)) return [];
     return value.flatMap((entry: unknown, index) => {
       const here = `${path}${name}.${index}`;
-      if (Array.isArray(entry)) return [here];
-      return typeof entry === 'object' && entry !== null ? listsInLists(entry, `${here}.`) : [];
+      if (Array.isArray(entry) || entry === undefined) return [here];
+      return typeof entry === 'object' && entry !== null ? noEntries(entry, `${here}.`) : [];
     });
   });
 }
@@ -50,7 +50,10 @@ export async function readInput<T extends object>(Input: ClassConstructor<T>, pl
     stopAtFirstError: true,
   });
   const fields = Object.fromEntries([
-    ...listsInLists(input).map((at): [string, string] => [at, 'This is a list; one entry belongs here.']),
+    ...noEntries(input).map((at): [string, string] => [
+      at,
+      'One entry belongs here, and not a list or nothing.',
+    ]),
     ...fieldMessages(errors),
   ]);
   const [first] = Object.values(fields);
