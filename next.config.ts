@@ -10,6 +10,7 @@ const config: NextConfig = {
     'pino',
     'sharp',
     'pdfkit',
+    'fontkit',
     'bwip-js',
   ],
   // Photographs are made small in the browser, but a list of 20,000 rows is sent whole.

@@ -50,8 +50,8 @@ async function fillRack(
   const cuts = Math.floor(movements / pieces) - 1;
   const bind = { studioId, userId, pieces, cuts };
   await owner.query(
-    `INSERT INTO articles (studio_id, article_id, ware, name, said, sort_key)
-     SELECT $studioId, gen_random_uuid(), 'wire', 'copper ' || n, 'copper ' || n, '00|0|' || lpad(n::text, 5, '0') FROM generate_series(1, 60) AS n`,
+    `INSERT INTO articles (studio_id, article_id, ware, name, said, identity, sort_key)
+     SELECT $studioId, gen_random_uuid(), 'wire', 'copper ' || n, 'copper ' || n, 'copper ' || n, '00|0|' || lpad(n::text, 5, '0') FROM generate_series(1, 60) AS n`,
     { bind: { studioId } },
   );
   await owner.query(

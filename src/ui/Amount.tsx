@@ -1,6 +1,7 @@
 'use client';
 
 import { formatAmountOf, type Measure } from '@/core/stock/amount';
+import { Said } from './house';
 import { useLengths } from './lengths';
 
 /** A quantity of anything in stock, with its unit, in the system shown. */
@@ -9,7 +10,7 @@ export function Amount({ of, signed = false, ...measure }: Measure & { of: numbe
   return (
     <span className="whitespace-nowrap">
       {signed && of > 0 ? '+' : ''}
-      {formatAmountOf(measure, of, system)}
+      <Said>{formatAmountOf(measure, of, system)}</Said>
     </span>
   );
 }

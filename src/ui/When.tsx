@@ -1,32 +1,25 @@
 'use client';
 
-import { createContext, useContext, type ReactNode } from 'react';
-import { dayIn, sayDay, sayMoment } from '@/core/calendar/day';
-
-const ZoneContext = createContext('UTC');
-
-/** Where the studio is: moments are shown as its clock says them. */
-export const ZoneProvider = ({ zone, children }: { zone: string; children: ReactNode }) => (
-  <ZoneContext value={zone}>{children}</ZoneContext>
-);
+import { dayIn, sayDay, sayMoment, sayWeekday } from '@/core/calendar/day';
+import { useHouse } from './house';
 
 /** A day, written out so that no country misreads it. @param at a moment, or a day of the calendar */
-export function Day({ at }: { at: Date | string }) {
-  const zone = useContext(ZoneContext);
+export function Day({ at, weekday = false }: { at: Date | string; weekday?: boolean }) {
+  const { zone, days } = useHouse();
   const day = typeof at === 'string' ? at.slice(0, 10) : dayIn(zone, at);
   return (
     <time dateTime={day} className="whitespace-nowrap">
-      {sayDay(day)}
+      {weekday ? sayWeekday(day, days) : sayDay(day, days)}
     </time>
   );
 }
 
 /** A moment: its day and its time. */
 export function Moment({ at }: { at: Date }) {
-  const zone = useContext(ZoneContext);
+  const { zone, days } = useHouse();
   return (
     <time dateTime={at.toISOString()} className="whitespace-nowrap">
-      {sayMoment(zone, at)}
+      {sayMoment(zone, at, days)}
     </time>
   );
 }

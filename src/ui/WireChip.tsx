@@ -1,5 +1,6 @@
 import { formatGauge } from '@/core/wire/gauge';
 import { describeMetal, describeSize, type WireSpec } from '@/core/wire/spec';
+import { Said } from './house';
 import { CrossSection } from './CrossSection';
 
 /** A wire spec, the same everywhere: its end drawn true, then its words. */
@@ -11,7 +12,7 @@ export function WireChip({ spec, box }: { spec: WireSpec; box?: number }) {
         <span className="font-semibold whitespace-nowrap">{formatGauge(spec.label)}</span> {spec.profile}{' '}
         <span className="whitespace-nowrap">{describeMetal(spec)}</span>
         <span className="muted block text-sm whitespace-nowrap">
-          {spec.temper} · {describeSize(spec)}
+          {spec.temper} · <Said>{describeSize(spec)}</Said>
         </span>
       </span>
     </span>

@@ -10,6 +10,7 @@ import {
   type LengthSystem,
   type Micrometres,
 } from '@/core/units/length';
+import { Said, useWriting } from './house';
 import { remember } from './remember';
 
 interface Lengths {
@@ -41,9 +42,10 @@ export const useLengths = (): Lengths => useContext(LengthsContext);
 /** A computed length, as it is cut or as it is marked; exact on hovering. */
 export function Reckoned({ of, cut = false }: { of: Micrometres; cut?: boolean }) {
   const { system } = useLengths();
+  const write = useWriting();
   return (
-    <span className="whitespace-nowrap" title={formatBothWays(of)}>
-      {cut ? formatToCut(of, system) : formatToMark(of, system)}
+    <span className="whitespace-nowrap" title={write(formatBothWays(of))}>
+      <Said>{cut ? formatToCut(of, system) : formatToMark(of, system)}</Said>
     </span>
   );
 }
@@ -51,10 +53,11 @@ export function Reckoned({ of, cut = false }: { of: Micrometres; cut?: boolean }
 /** A length in the system shown, the other one on hovering. */
 export function Length({ of, short = false }: { of: Micrometres; short?: boolean }) {
   const { system } = useLengths();
+  const write = useWriting();
   const text = short ? formatLengthShort(of, system) : formatLength(of, system);
   return (
-    <span className="whitespace-nowrap" title={formatBothWays(of)}>
-      {text}
+    <span className="whitespace-nowrap" title={write(formatBothWays(of))}>
+      <Said>{text}</Said>
     </span>
   );
 }

@@ -2,6 +2,7 @@
 
 import { createContext, useContext, type ReactNode } from 'react';
 import { formatCost, formatMoney, minor, type CostUnits, type MinorUnits } from '@/core/units/money';
+import { Said } from './house';
 
 const CurrencyContext = createContext('USD');
 
@@ -13,7 +14,11 @@ export const useCurrency = (): string => useContext(CurrencyContext);
 
 /** An amount that is paid or asked. */
 export function Money({ of }: { of: MinorUnits }) {
-  return <span className="whitespace-nowrap">{formatMoney(of, useCurrency())}</span>;
+  return (
+    <span className="whitespace-nowrap">
+      <Said>{formatMoney(of, useCurrency())}</Said>
+    </span>
+  );
 }
 
 /** An amount in minor units that need not be whole: shown to the nearest one. */
@@ -23,5 +28,9 @@ export function MoneyAbout({ of }: { of: number }) {
 
 /** A cost carried by wire or summed on a sheet. */
 export function Cost({ of }: { of: CostUnits }) {
-  return <span className="whitespace-nowrap">{formatCost(of, useCurrency())}</span>;
+  return (
+    <span className="whitespace-nowrap">
+      <Said>{formatCost(of, useCurrency())}</Said>
+    </span>
+  );
 }

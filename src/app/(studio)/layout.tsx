@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { CurrencyProvider } from '@/ui/money';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
-import { ZoneProvider } from '@/ui/When';
+import { HouseProvider } from '@/ui/house';
 import { zoneOf } from '@/studio/kernel/useCase';
 import { DEVICES } from '@/devices/devices';
 import { DevicesProvider } from '@/app/lib/devices';
@@ -15,14 +15,14 @@ import { signOutAction } from '../sign-in/actions';
 import { StudioShell } from './StudioShell';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const { session, name, studioName, currency, lengthSystem } = await pageMember();
+  const { session, name, studioName, currency, lengthSystem, numbers, days } = await pageMember();
   const preferences = await readPreferences();
   const doubt = await doubtClock(session);
   const devices = await readDevices(session);
   const kinds = Object.fromEntries(DEVICES.map((device) => [device, devices[device].kind]));
   return (
     <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
-      <ZoneProvider zone={zoneOf(session)}>
+      <HouseProvider house={{ zone: zoneOf(session), numbers, days }}>
         <CurrencyProvider code={currency}>
           <DevicesProvider kinds={kinds}>
             <ToastProvider>
@@ -40,7 +40,7 @@ export default async function StudioLayout({ children }: { children: ReactNode }
             </ToastProvider>
           </DevicesProvider>
         </CurrencyProvider>
-      </ZoneProvider>
+      </HouseProvider>
     </LengthsProvider>
   );
 }

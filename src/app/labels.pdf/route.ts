@@ -1,5 +1,5 @@
 import type { NextRequest } from 'next/server';
-import { CODES, labelPdf, LAYOUTS, type LayoutName } from '@/studio/labels/labelPdf';
+import { CODES, labelPdf, LAYOUTS } from '@/studio/labels/labelPdf';
 import { labelsOf } from '@/studio/labels/labels';
 import { currentMember } from '../lib/member';
 
@@ -9,10 +9,9 @@ export async function GET(request: NextRequest) {
   if (!member) return new Response('Sign in first.', { status: 401 });
   const asked = request.nextUrl.searchParams;
   const tags = (asked.get('items') ?? '').split(/[\s,;]+/).filter(Boolean);
-  const layout =
-    Object.keys(LAYOUTS).find((each): each is LayoutName => each === asked.get('layout')) ?? 'sheet';
+  const layout = LAYOUTS.find((each) => each === asked.get('layout')) ?? 'sheet';
   const code = CODES.find((each) => each === asked.get('code')) ?? 'qr';
-  const pdf = await labelPdf(await labelsOf(member.session, tags), layout, code);
+  const pdf = await labelPdf(await labelsOf(member.session, tags), layout, code, member.sheet);
   return new Response(new Uint8Array(pdf), {
     headers: {
       'content-type': 'application/pdf',

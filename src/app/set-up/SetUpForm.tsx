@@ -10,6 +10,7 @@ import { FormEnd } from '@/ui/form/FormEnd';
 import { FormBox } from '@/ui/form/FormBox';
 import { useSameCurrency } from '@/ui/form/useSameCurrency';
 import { useStudioForm } from '@/ui/form/useStudioForm';
+import { customsHere } from './customs';
 import { setUpAction } from './actions';
 
 const EMPTY: SetUpStudioInput = {
@@ -28,8 +29,7 @@ const amountsOf = (): FieldPath<SetUpStudioInput>[] => ['hourlyRate', 'overheadP
 export function SetUpForm() {
   const router = useRouter();
   const send = useCallback(
-    (_key: string, values: SetUpStudioInput) =>
-      setUpAction({ ...values, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone }),
+    (_key: string, values: SetUpStudioInput) => setUpAction({ ...values, ...customsHere() }),
     [],
   );
   const onDone = useCallback(() => router.push('/rack'), [router]);

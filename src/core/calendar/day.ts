@@ -78,21 +78,35 @@ export function daysBetween(from: string, to: string): number {
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 
-/** A day written out, so that no country misreads it: "4 May 2026". What is no day stays as it is. */
-export function sayDay(day: string): string {
+/** What comes first in a date as a studio writes it. */
+export const DAY_ORDERS = ['day', 'month', 'year'] as const;
+export type DayOrder = (typeof DAY_ORDERS)[number];
+
+/** A day of the calendar without its year: "4 May", "May 4". */
+function sayDate(day: string, order: DayOrder): string {
+  const [, month = '', date = ''] = day.split('-');
+  const name = MONTHS[Number(month) - 1] ?? '';
+  return order === 'day' ? `${Number(date)} ${name}` : `${name} ${Number(date)}`;
+}
+
+/**
+ * A day written out, its month in letters so that no country misreads it. What is no day stays as it is.
+ * @example sayDay('2026-05-04', 'day') // '4 May 2026'; 'May 4, 2026' with the month first, '2026 May 4' with the year
+ */
+export function sayDay(day: string, order: DayOrder): string {
   if (!isDay(day)) return day;
-  const [year = '', month = '', date = ''] = day.split('-');
-  return `${Number(date)} ${MONTHS[Number(month) - 1] ?? ''} ${year}`;
+  const [year, date] = [day.slice(0, 4), sayDate(day, order)];
+  return order === 'day' ? `${date} ${year}` : order === 'month' ? `${date}, ${year}` : `${year} ${date}`;
 }
 
 /** A day of this year or the next: "Mon 4 May". What is no day stays as it is. */
-export function sayWeekday(day: string): string {
+export function sayWeekday(day: string, order: DayOrder): string {
   const at = parseDay(day);
-  return at ? `${WEEKDAYS[at.getUTCDay()] ?? ''} ${sayDay(day).slice(0, -5)}` : day;
+  return at ? `${WEEKDAYS[at.getUTCDay()] ?? ''} ${sayDate(day, order)}` : day;
 }
 
 /** A moment in a time zone: "4 May 2026, 14:05". */
-export function sayMoment(zone: string, at: Date): string {
+export function sayMoment(zone: string, at: Date, order: DayOrder): string {
   const { hour = '', minute = '' } = partsIn(zone, at);
-  return `${sayDay(dayIn(zone, at))}, ${hour}:${minute}`;
+  return `${sayDay(dayIn(zone, at), order)}, ${hour}:${minute}`;
 }

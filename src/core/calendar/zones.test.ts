@@ -17,7 +17,7 @@ describe('a day in a time zone', () => {
     ['UTC', '2027-01-01T00:00:00Z', '2027-01-01', '1 Jan 2027, 00:00'],
   ])('in %s %s is %s', (zone, at, day, said) => {
     expect(dayIn(zone, new Date(at))).toBe(day);
-    expect(sayMoment(zone, new Date(at))).toBe(said);
+    expect(sayMoment(zone, new Date(at), 'day')).toBe(said);
   });
 
   it.each([
@@ -49,8 +49,11 @@ describe('days', () => {
         expect(daysBetween(from, daysLater(from, days))).toBe(
           differenceInCalendarDays(addDays(at, days), at) + 0,
         );
-        expect(sayDay(from)).toBe(format(at, 'd MMM yyyy'));
-        expect(sayWeekday(from)).toBe(format(at, 'EEE d MMM'));
+        expect(sayDay(from, 'day')).toBe(format(at, 'd MMM yyyy'));
+        expect(sayDay(from, 'month')).toBe(format(at, 'MMM d, yyyy'));
+        expect(sayDay(from, 'year')).toBe(format(at, 'yyyy MMM d'));
+        expect(sayWeekday(from, 'month')).toBe(format(at, 'EEE MMM d'));
+        expect(sayWeekday(from, 'day')).toBe(format(at, 'EEE d MMM'));
       }),
     );
   });
@@ -58,6 +61,6 @@ describe('days', () => {
   it('that are none are refused, or left as they are', () => {
     expect(() => daysLater('2026-02-30', 1)).toThrow('2026-02-30 is no day');
     expect(() => daysBetween('2026-02-28', 'soon')).toThrow(RangeError);
-    expect([sayDay('soon'), sayWeekday('soon')]).toEqual(['soon', 'soon']);
+    expect([sayDay('soon', 'month'), sayWeekday('soon', 'day')]).toEqual(['soon', 'soon']);
   });
 });

@@ -3,7 +3,7 @@ import { mm } from '../units/length';
 import { roundWire } from '../technique/parameter';
 import { plainSpec } from '../technique/totals';
 import { cutSheet, scaleFor, type SheetPiece } from './cutSheet';
-import { A4, MARGIN, type Page, type Shape } from './sheet';
+import { SHEETS, MARGIN, type Page, type PaperRules, type Shape } from './sheet';
 
 const SPEC = plainSpec(roundWire(0.812), 'copper');
 const piece = (lengths: readonly number[], left: number, more: Partial<SheetPiece> = {}): SheetPiece => ({
@@ -13,8 +13,12 @@ const piece = (lengths: readonly number[], left: number, more: Partial<SheetPiec
   leftIs: 'off-cut',
   ...more,
 });
-const sheet = (pieces: readonly SheetPiece[], picks: Parameters<typeof cutSheet>[2] = []) =>
-  cutSheet({ tag: 'R-0001', name: 'Spring <fair>' }, [{ spec: SPEC, pieces }], picks);
+const A4: PaperRules = { sheet: 'A4', first: 'mm', numbers: 'point' };
+const sheet = (
+  pieces: readonly SheetPiece[],
+  picks: Parameters<typeof cutSheet>[2] = [],
+  rules: PaperRules = A4,
+) => cutSheet({ tag: 'R-0001', name: 'Spring <fair>' }, [{ spec: SPEC, pieces }], picks, rules);
 const all = (pages: readonly Page[]): readonly Shape[] => pages.flatMap(({ shapes }) => shapes);
 const rects = (pages: readonly Page[]) =>
   all(pages).flatMap((shape) => (shape.kind === 'rect' ? [shape] : []));
@@ -65,8 +69,8 @@ it('never leaves its pages, and loses no cut', () => {
       expect(boxes(pages)).toHaveLength(cuts);
       for (const { x, y, width, height } of rects(pages)) {
         expect(x).toBeGreaterThanOrEqual(MARGIN - 0.01);
-        expect(x + width).toBeLessThanOrEqual(A4.width - MARGIN + 0.01);
-        expect(y + height).toBeLessThanOrEqual(A4.height - MARGIN);
+        expect(x + width).toBeLessThanOrEqual(SHEETS.A4.width - MARGIN + 0.01);
+        expect(y + height).toBeLessThanOrEqual(SHEETS.A4.height - MARGIN);
       }
     }),
   );

@@ -1,8 +1,8 @@
 import type { Leftover } from '../cutting/problem';
-import { formatMarkBothWays, UM_PER_MM, type Micrometres } from '../units/length';
+import { UM_PER_MM, type Micrometres } from '../units/length';
 import { describeSpec, type WireSpec } from '../wire/spec';
 import { PageWriter } from './pageWriter';
-import { A4, line, MARGIN, text, type Page, type Shape } from './sheet';
+import { line, MARGIN, SHEETS, text, wrapped, type Page, type PaperRules, type Shape } from './sheet';
 
 /** A stock piece on a cut sheet, its cuts longest first. */
 export interface SheetPiece {
@@ -26,8 +26,8 @@ export interface SheetPick {
   readonly from: string;
 }
 
-/** Room for a bar, mm. */
-const WIDTH = A4.width - 2 * MARGIN;
+/** Room for a bar on the narrowest paper, mm: a sheet has one scale wherever it is printed. */
+const WIDTH = Math.min(...Object.values(SHEETS).map(({ width }) => width)) - 2 * MARGIN;
 const BAR = 5;
 const BOX = 3.2;
 /** Scales that a hand can reckon with: 1 to so much. */
@@ -63,7 +63,7 @@ function bar({ cuts, left, leftIs }: SheetPiece, scale: number, y: number): Shap
     x += width;
     return { kind: 'rect', x: at, y, width, height: BAR, thick: 0.3 };
   });
-  const end = Math.min(A4.width - MARGIN, x + left / UM_PER_MM / scale);
+  const end = Math.min(MARGIN + WIDTH, x + left / UM_PER_MM / scale);
   if (left > 0)
     shapes.push(
       line(x, y + (leftIs === 'scrap' ? BAR / 2 : 0), end, y + (leftIs === 'scrap' ? BAR / 2 : 0), 0.15),
@@ -83,9 +83,10 @@ export function cutSheet(
   head: { readonly tag: string; readonly name: string },
   specs: readonly SheetSpec[],
   picks: readonly SheetPick[],
+  rules: PaperRules,
 ): Page[] {
-  const paper = new PageWriter(head.name, `${head.tag}: cut sheet`);
-  for (const { spec, pieces } of specs) {
+  const paper = new PageWriter(head.name, `${head.tag}: cut sheet`, rules);
+  for (const { spec, pieces } of specs.filter((each) => each.pieces.length > 0)) {
     const scale = scaleFor(pieces);
     // A heading does not stand alone at the foot of a page.
     paper.makeRoom(BAR + 32);
@@ -98,24 +99,22 @@ export function cutSheet(
       for (const [, same] of grouped(piece.cuts)) {
         const [first] = same;
         if (!first) continue;
-        // So many boxes go in a row.
+        // So many boxes go in a row; what they are for stands beside them, in as many lines as it needs.
         for (let at = 0; at < same.length; at += BOXES) {
           const here = same.slice(at, at + BOXES);
-          paper.makeRoom(6);
+          const [beside = '', ...below] = wrapped(namesOf(here), NAMED);
+          paper.makeRoom(6 + below.length * NAME_LINE);
+          if (at === 0)
+            paper.put(text(MARGIN + 4, paper.y, 3.2, `${same.length} × ${paper.length(first.length)}`));
           paper.put(
-            text(
-              MARGIN + 4,
-              paper.y,
-              3.2,
-              at === 0 ? `${same.length} × ${formatMarkBothWays(first.length)}` : '',
-            ),
             ...here.map((_, index) => box(MARGIN + 52 + index * (BOX + 1.6), paper.y)),
-            text(MARGIN + 52 + BOXES * (BOX + 1.6) + 2, paper.y, 2.8, namesOf(here)),
+            text(NAMES_AT, paper.y, 2.8, beside),
+            ...below.map((more, index) => text(NAMES_AT, paper.y + (index + 1) * NAME_LINE, 2.8, more)),
           );
-          paper.y += 5.2;
+          paper.y += 5.2 + below.length * NAME_LINE;
         }
       }
-      if (piece.left > 0) paper.write(`${formatMarkBothWays(piece.left)} ${STAYS[piece.leftIs]}`, 1);
+      if (piece.left > 0) paper.write(`${paper.length(piece.left)} ${STAYS[piece.leftIs]}`, 1);
       paper.y += 2;
     }
   }
@@ -124,7 +123,7 @@ export function cutSheet(
     for (const { count, name, from } of picks) {
       paper.makeRoom(6);
       paper.put(box(MARGIN, paper.y), text(MARGIN + 6, paper.y, 3.3, `${count} × ${name}`));
-      paper.put(text(A4.width - MARGIN, paper.y, 3, from, { anchor: 'end' }));
+      paper.put(text(paper.size.width - MARGIN, paper.y, 3, from, { anchor: 'end' }));
       paper.y += 5.6;
     }
   }
@@ -132,13 +131,13 @@ export function cutSheet(
 }
 
 const BOXES = 10;
-/** Names that go beside the boxes. */
-const MOST_NAMED = 34;
+/** Where what cuts are for begins, mm; how far its lines stand apart, and how many characters they hold. */
+const NAMES_AT = MARGIN + 52 + BOXES * (BOX + 1.6) + 2;
+const NAME_LINE = 3.6;
+const NAMED = 46;
 
-function namesOf(cuts: readonly { readonly name: string }[]): string {
-  const names = [...new Set(cuts.map(({ name }) => name))].join(', ');
-  return names.length > MOST_NAMED ? `${names.slice(0, MOST_NAMED - 1)}…` : names;
-}
+const namesOf = (cuts: readonly { readonly name: string }[]): string =>
+  [...new Set(cuts.map(({ name }) => name))].join(', ');
 
 const grouped = <T extends { readonly length: Micrometres }>(cuts: readonly T[]): Map<Micrometres, T[]> => {
   const groups = new Map<Micrometres, T[]>();

@@ -1,29 +1,52 @@
-import { A4, checkBar, line, MARGIN, text, wrapped, type Page, type Shape } from './sheet';
+import type { Micrometres } from '../units/length';
+import {
+  checkBar,
+  lengthOn,
+  line,
+  MARGIN,
+  SHEETS,
+  text,
+  wrapped,
+  type Page,
+  type PaperRules,
+  type Shape,
+} from './sheet';
 
 /** Characters that a line of body text holds. */
-const LINE = 105;
+const LINE = 96;
 export const BODY = 3.3;
 /** What stands at the head of every page, and the bar at its foot, take so much, mm. */
 const [HEAD, FOOT] = [12, 8];
 
-/** Writes down pages of A4, a new one whenever there is no room: each with its title, a label, and the bar that shows the scale. */
+/** Writes down pages of the studio's paper, a new one whenever there is no room: each with its title, a label, and the bar that shows the scale. */
 export class PageWriter {
   private readonly pages: Shape[][] = [];
   /** Where the next thing goes, mm from the top. */
   y = Infinity;
 
+  /** The paper, mm. */
+  readonly size: { readonly width: number; readonly height: number };
+
   constructor(
     private readonly title: string,
     private readonly label: string,
-  ) {}
+    private readonly rules: PaperRules,
+  ) {
+    this.size = SHEETS[rules.sheet];
+  }
+
+  /** A computed length, in both units. */
+  length(of: Micrometres): string {
+    return lengthOn(this.rules, of);
+  }
 
   /** Begins a page when so much does not go on this one, mm. */
   makeRoom(height: number): void {
-    if (this.y + height <= A4.height - MARGIN - FOOT) return;
+    if (this.y + height <= this.size.height - MARGIN - FOOT) return;
     this.pages.push([
       text(MARGIN, MARGIN + 4, 6, this.title, { bold: true }),
-      text(A4.width - MARGIN, MARGIN + 4, 3.4, this.label, { anchor: 'end' }),
-      ...checkBar(MARGIN, A4.height - MARGIN),
+      text(this.size.width - MARGIN, MARGIN + 4, 3.4, this.label, { anchor: 'end' }),
+      ...checkBar(MARGIN, this.size.height - MARGIN),
     ]);
     this.y = MARGIN + HEAD;
   }
@@ -45,7 +68,7 @@ export class PageWriter {
     this.y += 3;
     this.put(
       text(MARGIN, this.y, 4, said, { bold: true }),
-      line(MARGIN, this.y + 1.2, A4.width - MARGIN, this.y + 1.2),
+      line(MARGIN, this.y + 1.2, this.size.width - MARGIN, this.y + 1.2),
     );
     this.y += 6;
   }
@@ -53,6 +76,6 @@ export class PageWriter {
   /** All pages; one at least. */
   finish(): Page[] {
     if (this.pages.length === 0) this.makeRoom(1);
-    return this.pages.map((shapes) => ({ ...A4, shapes }));
+    return this.pages.map((shapes) => ({ ...this.size, shapes }));
   }
 }

@@ -7,7 +7,7 @@ import { techniqueOf, type AnyTechnique } from '../technique/registry';
 import { plainSpec } from '../technique/totals';
 import { cutStrips, ROW } from './cutStrips';
 import { patternCard } from './patternCard';
-import { A4, CHECK_BAR, MARGIN, wrapped, type Page, type Shape } from './sheet';
+import { SHEETS, CHECK_BAR, MARGIN, wrapped, type Page, type PaperRules, type Shape } from './sheet';
 import { sheetSvg } from './sheetSvg';
 
 const SPECS: Specs = {
@@ -30,6 +30,7 @@ const BODY: PatternBody = {
   steps: stepsOf(resolved),
   composition,
 };
+const A4: PaperRules = { sheet: 'A4', first: 'mm', numbers: 'point' };
 const HEAD = { tag: 'P-0042', name: BODY.name, revision: 3 };
 
 const all = (pages: readonly Page[]): readonly Shape[] => pages.flatMap(({ shapes }) => shapes);
@@ -37,7 +38,7 @@ const texts = (pages: readonly Page[]): string[] =>
   all(pages).flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
 
 describe('cut strips', () => {
-  const pages = cutStrips(HEAD, BODY, SPECS);
+  const pages = cutStrips(HEAD, BODY, SPECS, A4);
 
   it('are as long as their wires, row by row, at 1:1', () => {
     const bars = all(pages).flatMap((shape) => (shape.kind === 'rect' ? [shape.width] : []));
@@ -68,8 +69,8 @@ describe('cut strips', () => {
       expect(bar && bar.kind === 'line' && bar.x2 - bar.x1).toBe(CHECK_BAR);
       for (const shape of shapes) {
         if (shape.kind !== 'rect') continue;
-        expect(shape.x + shape.width).toBeLessThanOrEqual(A4.width - MARGIN + 2.5);
-        expect(shape.y + shape.height).toBeLessThanOrEqual(A4.height - MARGIN - 4);
+        expect(shape.x + shape.width).toBeLessThanOrEqual(SHEETS.A4.width - MARGIN + 2.5);
+        expect(shape.y + shape.height).toBeLessThanOrEqual(SHEETS.A4.height - MARGIN - 4);
       }
     }
   });
@@ -78,7 +79,7 @@ describe('cut strips', () => {
     const many = {
       cuts: Array.from({ length: 6 }, () => ({ ...BODY.cuts[1], count: 1 }) as PatternBody['cuts'][number]),
     };
-    const sheets = cutStrips(HEAD, many, SPECS);
+    const sheets = cutStrips(HEAD, many, SPECS, A4);
     expect(sheets.length).toBeGreaterThan(1);
     const drawn = all(sheets).reduce((sum, shape) => sum + (shape.kind === 'rect' ? shape.width : 0), 0);
     expect(drawn).toBeCloseTo((6 * cutLength(many.cuts[0] as PatternBody['cuts'][number])) / 1000, 6);
@@ -86,7 +87,7 @@ describe('cut strips', () => {
 });
 
 it('a pattern card says every cut, part, step and caution', () => {
-  const said = texts(patternCard(HEAD, BODY, SPECS)).join('\n');
+  const said = texts(patternCard(HEAD, BODY, SPECS, A4)).join('\n');
   for (const { name } of BODY.steps) expect(said).toContain(name);
   for (const { name } of BODY.cuts) expect(said).toContain(name);
   expect(said).toContain('1 × prehnite cab');
@@ -96,7 +97,7 @@ it('a pattern card says every cut, part, step and caution', () => {
 });
 
 it('a sheet is an SVG in true millimetres, and markup in a name is text', () => {
-  const svg = sheetSvg(cutStrips(HEAD, BODY, SPECS));
+  const svg = sheetSvg(cutStrips(HEAD, BODY, SPECS, A4));
   expect(svg).toMatch(/width="210mm" height="(297|594|891)mm" viewBox="0 0 210/);
   expect(svg).not.toContain('<Pool>');
   expect(svg).toContain('Weir &#60;Pool&#62; &#38; more');
@@ -105,4 +106,23 @@ it('a sheet is an SVG in true millimetres, and markup in a name is text', () => 
 it('a text is broken at spaces', () => {
   expect(wrapped('one two three', 7)).toEqual(['one two', 'three']);
   expect(wrapped('', 10)).toEqual([]);
+});
+
+it('strips of a studio that measures in inches have ticks of eighths and marks in inches, in true size', () => {
+  const pages = cutStrips(HEAD, BODY, SPECS, { sheet: 'Letter', first: 'in', numbers: 'point' });
+  expect(pages[0]).toMatchObject({ width: 215.9, height: 279.4 });
+  const [bar] = all(pages).flatMap((shape) => (shape.kind === 'rect' ? [shape] : []));
+  const ticks = all(pages).flatMap((shape) =>
+    shape.kind === 'line' && shape.thick === 0.15 && bar && shape.y1 === bar.y + bar.height ? [shape.x1] : [],
+  );
+  // An inch is 25.4 mm exactly, so its eighths are 3.175 mm apart.
+  for (const [index, x] of ticks.slice(0, 20).entries()) expect(x).toBeCloseTo(MARGIN + index * 3.175, 6);
+  const [mark] = BODY.cuts[0]?.marks ?? [];
+  expect(texts(pages).some((each) => / in .+/.test(each) && each.endsWith(mark?.what ?? '?'))).toBe(true);
+});
+
+it('papers of a studio that writes a decimal comma have it', () => {
+  const said = texts(patternCard(HEAD, BODY, SPECS, { ...A4, numbers: 'comma' })).join('\n');
+  expect(said).toMatch(/\d,\d mm, \d/);
+  expect(said).not.toMatch(/\d\.\d mm, \d/);
 });

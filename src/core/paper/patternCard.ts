@@ -1,14 +1,13 @@
 import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import { drawPlan, type DrawnLine } from '../technique/drawPlan';
-import { formatMarkBothWays } from '../units/length';
+import { drawPlan, type Drawing, type DrawnLine } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
 import { PageWriter } from './pageWriter';
-import { A4, MARGIN, text, type Page, type Shape } from './sheet';
+import { MARGIN, text, type Page, type PaperRules, type Shape } from './sheet';
 
-/** Height of the row of drawings, and how many stand in it. */
-const [DRAWN, MOST_DRAWN] = [46, 4];
+/** Height of a row of drawings, and how many stand in it. */
+const [DRAWN, IN_ROW] = [46, 4];
 
 const strokes = (lines: readonly DrawnLine[], x: number, y: number, scale: number, grey: number): Shape[] =>
   lines.flatMap(({ d, thick }): Shape[] => [
@@ -16,15 +15,25 @@ const strokes = (lines: readonly DrawnLine[], x: number, y: number, scale: numbe
     { kind: 'path', d, x, y, scale, thick: thick * 0.7, grey },
   ]);
 
-/** The techniques of a composed pattern, each drawn as large as its room allows, with its own scale said. */
-function drawings(body: PatternBody, specs: Specs, top: number): Shape[] {
-  if (!body.composition) return [];
-  const drawn = resolve(body.composition, specs)
-    .uses.flatMap(({ use, plan, values }) =>
-      plan && values ? [{ name: use.name, drawing: drawPlan(plan, values, 3000) }] : [],
-    )
-    .slice(0, MOST_DRAWN);
-  const room = (A4.width - 2 * MARGIN) / Math.max(1, drawn.length);
+interface Drawn {
+  readonly name: string;
+  readonly drawing: Drawing;
+}
+
+/** The techniques of a composed pattern, in rows. */
+function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
+  if (!composition) return [];
+  const drawn = resolve(composition, specs).uses.flatMap(({ use, plan, values }) =>
+    plan && values ? [{ name: use.name, drawing: drawPlan(plan, values, 3000) }] : [],
+  );
+  return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>
+    drawn.slice(row * IN_ROW, (row + 1) * IN_ROW),
+  );
+}
+
+/** A row of drawings, each as large as its room allows, with its own scale said. */
+function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] {
+  const room = (width - 2 * MARGIN) / drawn.length;
   return drawn.flatMap(({ name, drawing: { box, behind, level, before, stones, beads } }, index) => {
     const scale = Math.min((room - 6) / box.width, (DRAWN - 10) / box.height, 4);
     const x = MARGIN + room * index + room / 2 - (box.x + box.width / 2) * scale;
@@ -47,29 +56,29 @@ function drawings(body: PatternBody, specs: Specs, top: number): Shape[] {
 }
 
 /** Everything that is needed at the bench for one piece: drawn, cut, threaded, in order, with its cautions. */
-export function patternCard(head: SheetHead, body: PatternBody, specs: Specs): Page[] {
-  const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}`);
+export function patternCard(head: SheetHead, body: PatternBody, specs: Specs, rules: PaperRules): Page[] {
+  const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}`, rules);
   const { each, setUp } = minutesOf(body);
   paper.write(`A ${body.kind}; ${each} minutes${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
-  if (body.composition) {
+  for (const row of drawingsOf(body, specs)) {
     paper.makeRoom(DRAWN);
-    paper.put(...drawings(body, specs, paper.y));
+    paper.put(...drawnRow(row, paper.size.width, paper.y));
     paper.y += DRAWN;
   }
   paper.heading('Wires to cut');
   for (const cut of body.cuts) {
     const spec = specs[cut.specId];
     paper.write(
-      `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${formatMarkBothWays(cutLength(cut))}${spec ? `, ${describeSpec(spec)}` : ''}`,
+      `${cut.count > 1 ? `${cut.count} × ` : ''}${cut.name}: ${paper.length(cutLength(cut))}${spec ? `, ${describeSpec(spec)}` : ''}`,
       0,
       true,
     );
     const terms = [
-      `${formatMarkBothWays(cut.net)} in the piece`,
-      ...cut.allowances.map(({ name, length }) => `${formatMarkBothWays(length)} ${name}`),
+      `${paper.length(cut.net)} in the piece`,
+      ...cut.allowances.map(({ name, length }) => `${paper.length(length)} ${name}`),
     ];
     paper.write(terms.join(' + '), 1);
-    for (const { at, what } of cut.marks ?? []) paper.write(`at ${formatMarkBothWays(at)}: ${what}`, 1);
+    for (const { at, what } of cut.marks ?? []) paper.write(`at ${paper.length(at)}: ${what}`, 1);
   }
   if (body.parts.length > 0) {
     paper.heading('Beads, stones and findings');

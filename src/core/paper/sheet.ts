@@ -1,3 +1,6 @@
+import { formatMarkBothWays, type LengthSystem, type Micrometres } from '../units/length';
+import { writeNumbers, type NumberWriting } from '../units/writing';
+
 /** Something printed, in mm from the upper left corner of its page. */
 export type Shape =
   | {
@@ -45,7 +48,21 @@ export interface Page {
   readonly shapes: readonly Shape[];
 }
 
-export const A4 = { width: 210, height: 297 } as const;
+/** Papers that are printed on, mm: ISO 216 A4, and US Letter of 8 1/2 × 11 in (ANSI Y14.1, size A). */
+export const SHEETS = {
+  A4: { width: 210, height: 297 },
+  Letter: { width: 215.9, height: 279.4 },
+} as const;
+export type SheetName = keyof typeof SHEETS;
+export const SHEET_NAMES: readonly SheetName[] = ['A4', 'Letter'];
+
+/** How a studio has its papers: what they are printed on, the unit that stands first, and how numbers are written. */
+export interface PaperRules {
+  readonly sheet: SheetName;
+  readonly first: LengthSystem;
+  readonly numbers: NumberWriting;
+}
+
 export const MARGIN = 14;
 
 export const text = (
@@ -79,14 +96,19 @@ export function checkBar(x: number, y: number): Shape[] {
   ];
 }
 
-/** A text in lines that hold so many characters at most, broken at spaces. */
+/** A computed length as papers say it, the studio's unit first: "98.1 mm, 3 7/8 in". */
+export const lengthOn = (rules: PaperRules, length: Micrometres): string =>
+  writeNumbers(formatMarkBothWays(length, rules.first), rules.numbers);
+
+/** A text in lines that hold so many characters at most, broken at spaces; a longer word goes on in the next line. */
 export function wrapped(said: string, most: number): string[] {
   const lines: string[] = [];
-  for (const word of said.split(/\s+/).filter(Boolean)) {
+  const words = said.split(/\s+/).flatMap((word) => word.match(new RegExp(`.{1,${most}}`, 'gu')) ?? []);
+  for (const word of words) {
     const last = lines.at(-1);
     if (last !== undefined && last.length + 1 + word.length <= most)
       lines[lines.length - 1] = `${last} ${word}`;
-    else lines.push(word.slice(0, most));
+    else lines.push(word);
   }
   return lines;
 }

@@ -165,5 +165,5 @@ export const formatToCut = (length: Micrometres, system: LengthSystem): string =
     : formatInches(roundedUpToCut(length, system)).replace('≈ ', '');
 
 /** A computed length as it is marked, both ways, for paper that is read by everybody: "98.1 mm, 3 7/8 in". */
-export const formatMarkBothWays = (length: Micrometres): string =>
-  `${formatToMark(length, 'mm')}, ${formatToMark(length, 'in')}`;
+export const formatMarkBothWays = (length: Micrometres, first: LengthSystem): string =>
+  `${formatToMark(length, first)}, ${formatToMark(length, first === 'mm' ? 'in' : 'mm')}`;

@@ -19,6 +19,8 @@ import { turns } from './0017-turns';
 import { intoDrawers } from './0018-into-drawers';
 import { zones } from './0019-zones';
 import { identity } from './0020-identity';
+import { writing } from './0021-writing';
+import { sizes } from './0022-sizes';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -42,4 +44,6 @@ export const MIGRATIONS: readonly Migration[] = [
   intoDrawers,
   zones,
   identity,
+  writing,
+  sizes,
 ];

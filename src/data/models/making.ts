@@ -44,6 +44,8 @@ export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes
   declare revision: number;
   declare name: string;
   declare kind: PatternKind;
+  /** The ring size that it was made in, as it is said; empty for what has none. */
+  declare size: CreationOptional<string>;
   declare userId: string;
   declare madeAt: Date;
   declare wireCost: CostUnits;
@@ -109,6 +111,7 @@ export function initMakingModels(sequelize: Sequelize): void {
       revision: number(),
       name: text(),
       kind: text(),
+      size: { ...text(), defaultValue: '' },
       userId: id(),
       madeAt: moment(),
       wireCost: whole(),

@@ -5,10 +5,13 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
+import type { DayOrder } from '@/core/calendar/day';
 import type { Rounding } from '@/core/costing/rounding';
+import type { SheetName } from '@/core/paper/sheet';
 import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
+import type { NumberWriting } from '@/core/units/writing';
 import { flag, id, json, keyId, maybe, moment, number, text, whole } from './columns';
 
 /** A studio with its settings. */
@@ -19,6 +22,11 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare lengthSystem: LengthSystem;
   /** Where it is, an IANA time zone. */
   declare timeZone: CreationOptional<string>;
+  declare numbers: CreationOptional<NumberWriting>;
+  /** What comes first in a date. */
+  declare days: CreationOptional<DayOrder>;
+  /** What papers are printed on. */
+  declare sheet: CreationOptional<SheetName>;
   declare hourlyRate: MinorUnits;
   declare overheadPerHour: MinorUnits;
   declare targetPerHour: MinorUnits;
@@ -92,6 +100,9 @@ export function initStudioModels(sequelize: Sequelize): void {
       currency: text(),
       lengthSystem: text(),
       timeZone: { ...text(), defaultValue: 'UTC' },
+      numbers: { ...text(), defaultValue: 'point' },
+      days: { ...text(), defaultValue: 'day' },
+      sheet: { ...text(), defaultValue: 'A4' },
       hourlyRate: whole(),
       overheadPerHour: whole(),
       targetPerHour: whole(),

@@ -32,6 +32,8 @@ import { beginPlanning, keepCuts, reckonCuts, stopPlanning, workOutCutting } fro
 
 afterAll(closeBooks);
 
+const PAPER = { sheet: 'A4', first: 'mm', numbers: 'point' } as const;
+
 describe('a batch', () => {
   it('comes to what it needs, what is free and what is short, and is listed by the day it is due', async () => {
     const { session, pattern } = await studioWithPattern();
@@ -204,7 +206,7 @@ describe('the cuts of a batch', () => {
     const shown = await planned(session, number);
     expect(shown.picks).toMatchObject([{ ware: 'bead', quantity: 6, place: 'Bead box' }]);
     const written = async (file: string) =>
-      Buffer.from((await batchPaper(shown, file))?.content ?? '').toString('latin1');
+      Buffer.from((await batchPaper(shown, file, PAPER))?.content ?? '').toString('latin1');
     expect((await written('cut-sheet.pdf')).slice(0, 5)).toBe('%PDF-');
     expect((await written('cut-sheet.svg')).slice(0, 5)).toBe('<?xml');
     const { rows } = readCsv(await written('cuts.csv'));
@@ -216,7 +218,7 @@ describe('the cuts of a batch', () => {
       ['100', '3'],
     ]);
     expect(readCsv(await written('picks.csv')).rows[0]?.at(-1)).toBe('6');
-    expect(await batchPaper(shown, 'price.pdf')).toBeUndefined();
+    expect(await batchPaper(shown, 'price.pdf', PAPER)).toBeUndefined();
   });
 
   it('that are set aside are not cut at the bench for something else', async () => {

@@ -1,3 +1,4 @@
+import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
 import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
 import type { PatternCut } from '@/core/pattern/pattern';
@@ -119,7 +120,7 @@ export function showCuttingTable(
       mark: marked?.mark ?? '',
       next: next && {
         ...next,
-        piece: line?.body.name ?? '',
+        piece: line ? calledInFull(line.body) : '',
         marks: line?.body.cuts[next.cut.cutIndex]?.marks ?? [],
       },
       rest,

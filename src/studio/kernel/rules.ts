@@ -109,6 +109,13 @@ export const ReadsNumbers = (min: number, max: number) =>
     { each: true },
   );
 
+/** The choice in a text that {@link ReadsOneOf} has passed. @throws RangeError for any other */
+export function oneOf<T extends string>(choices: readonly T[], text: string): T {
+  const found = choices.find((each) => each === text);
+  if (found === undefined) throw new RangeError(`${text} is not one of ${choices.join(', ')}`);
+  return found;
+}
+
 /** The number in a text that {@link ReadsNumber} or {@link ReadsWhole} has passed. */
 export const numberOf = (text: string): number => plainNumber(text);
 

@@ -1,29 +1,90 @@
 import bwipjs from 'bwip-js/node';
-import PDFDocument from 'pdfkit';
+import { SHEETS, type SheetName } from '@/core/paper/sheet';
+import { FACE, MM, openPdf, printable } from '../paper/pdf';
 import type { Label } from './labels';
-
-/** Points in a millimetre: 72 points are an inch. */
-const MM = 72 / 25.4;
 
 /** How labels are laid out, mm. */
 interface Layout {
-  readonly page: readonly [width: number, height: number];
+  readonly page: { readonly width: number; readonly height: number };
+  /** Upper left corner of the first label. */
   readonly margin: readonly [x: number, y: number];
   readonly label: readonly [width: number, height: number];
+  /** From one label to the next. */
+  readonly pitch: readonly [x: number, y: number];
   readonly across: number;
   readonly down: number;
 }
 
-export const LAYOUTS = {
-  /** A4 sheet of 3 × 8 labels. */
-  sheet: { page: [210, 297], margin: [0, 4.5], label: [70, 36], across: 3, down: 8 },
-  /** One small label a page, as a label printer feeds them. */
-  small: { page: [50, 25], margin: [0, 0], label: [50, 25], across: 1, down: 1 },
-} as const satisfies Readonly<Record<string, Layout>>;
-export type LayoutName = keyof typeof LAYOUTS;
+/** What is printed keeps so far from the edge of a sheet, since printers reach no further, mm. */
+export const EDGE = 5;
+/** And from the edge of its label. */
+const PAD = 2;
+
+/** Sheets of labels: 3 × 8 that fill A4, and 3 × 10 of 2 5/8 × 1 in on Letter, as both are commonly sold. */
+const ON_SHEET: Readonly<Record<SheetName, Layout>> = {
+  A4: {
+    page: SHEETS.A4,
+    margin: [0, 4.5],
+    label: [70, 36],
+    pitch: [70, 36],
+    across: 3,
+    down: 8,
+  },
+  Letter: {
+    page: SHEETS.Letter,
+    margin: [4.76, 12.7],
+    label: [66.68, 25.4],
+    pitch: [69.85, 25.4],
+    across: 3,
+    down: 10,
+  },
+};
+/** One small label a page, as a label printer feeds them. */
+const SMALL: Layout = {
+  page: { width: 50, height: 25 },
+  margin: [0, 0],
+  label: [50, 25],
+  pitch: [50, 25],
+  across: 1,
+  down: 1,
+};
+
+export const LAYOUTS = ['sheet', 'small'] as const;
+export type LayoutName = (typeof LAYOUTS)[number];
 
 export const CODES = ['qr', 'code128'] as const;
 export type CodeKind = (typeof CODES)[number];
+
+/** Where something is printed, mm from the upper left corner of its page. */
+export interface Area {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The part of a label that is printed on: within its pad, and on a sheet of several away from the paper's edge. */
+export function printedArea(layoutName: LayoutName, sheet: SheetName, slot: number): Area {
+  const { page, margin, label, pitch, across } = layoutOf(layoutName, sheet);
+  const edge = layoutName === 'sheet' ? EDGE : 0;
+  const x = margin[0] + (slot % across) * pitch[0];
+  const y = margin[1] + Math.floor(slot / across) * pitch[1];
+  const [left, top] = [Math.max(x + PAD, edge), Math.max(y + PAD, edge)];
+  return {
+    x: left,
+    y: top,
+    width: Math.min(x + label[0] - PAD, page.width - edge) - left,
+    height: Math.min(y + label[1] - PAD, page.height - edge) - top,
+  };
+}
+
+const layoutOf = (name: LayoutName, sheet: SheetName): Layout => (name === 'small' ? SMALL : ON_SHEET[sheet]);
+
+/** How many labels go on a page. */
+export function labelsOnPage(name: LayoutName, sheet: SheetName): number {
+  const { across, down } = layoutOf(name, sheet);
+  return across * down;
+}
 
 const codeOf = (text: string, kind: CodeKind): Promise<Buffer> =>
   kind === 'qr'
@@ -35,57 +96,53 @@ export async function labelPdf(
   labels: readonly Label[],
   layoutName: LayoutName,
   kind: CodeKind,
+  sheet: SheetName,
 ): Promise<Buffer> {
-  const layout: Layout = LAYOUTS[layoutName];
-  const [pageWidth, pageHeight] = layout.page;
-  const document = new PDFDocument({
-    size: [pageWidth * MM, pageHeight * MM],
-    margin: 0,
-    autoFirstPage: false,
-    info: { Title: 'Labels', Creator: 'Pewterer' },
-  });
-  const chunks: Buffer[] = [];
-  document.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = new Promise<Buffer>((resolve) => document.on('end', () => resolve(Buffer.concat(chunks))));
-  const perPage = layout.across * layout.down;
+  const { page } = layoutOf(layoutName, sheet);
+  const { document, ended } = openPdf('Labels');
+  const turn = () => document.addPage({ size: [page.width * MM, page.height * MM], margin: 0 });
+  const perPage = labelsOnPage(layoutName, sheet);
   for (const [index, label] of labels.entries()) {
-    if (index % perPage === 0) document.addPage();
-    const slot = index % perPage;
-    const x = layout.margin[0] + (slot % layout.across) * layout.label[0];
-    const y = layout.margin[1] + Math.floor(slot / layout.across) * layout.label[1];
-    draw(document, label, await codeOf(label.tag, kind), kind, [x, y], layout.label);
+    if (index % perPage === 0) turn();
+    draw(
+      document,
+      label,
+      await codeOf(label.tag, kind),
+      kind,
+      printedArea(layoutName, sheet, index % perPage),
+    );
   }
-  if (labels.length === 0) document.addPage();
+  if (labels.length === 0) turn();
   document.end();
   return ended;
 }
+
+/** Room for a code of bars, and for the largest square one, mm. */
+const [BARS, SQUARE] = [7.5, 22];
+/** Labels higher than this have larger letters, mm. */
+const TALL = 25;
 
 function draw(
   document: PDFKit.PDFDocument,
   { tag, name, form, place }: Label,
   code: Buffer,
   kind: CodeKind,
-  [x, y]: readonly [number, number],
-  [width, height]: readonly [number, number],
+  { x, y, width, height }: Area,
 ): void {
-  const pad = 2;
-  const side = kind === 'qr' ? Math.min(height - 2 * pad, 22) : 0;
-  const textX = (x + pad + (side > 0 ? side + 1.5 : 0)) * MM;
-  const textWidth = (width - 2 * pad - (side > 0 ? side + 1.5 : 0)) * MM;
-  if (kind === 'qr') document.image(code, (x + pad) * MM, (y + pad) * MM, { width: side * MM });
-  document.font('Helvetica-Bold').fontSize(height > 30 ? 15 : 12);
-  document.text(tag, textX, (y + pad) * MM, { width: textWidth, lineBreak: false });
-  const bodyY = (y + pad + (height > 30 ? 6.5 : 5)) * MM;
-  const bottom = (y + height - pad - (kind === 'qr' ? 0 : 8)) * MM;
-  document.font('Helvetica').fontSize(height > 30 ? 8.5 : 7);
-  document.text([name, [form, place].filter(Boolean).join(' · ')].join('\n'), textX, bodyY, {
+  const side = kind === 'qr' ? Math.min(height, SQUARE) : 0;
+  const beside = side > 0 ? side + 1.5 : 0;
+  const [textX, textWidth] = [(x + beside) * MM, (width - beside) * MM];
+  if (kind === 'qr') document.image(code, x * MM, y * MM, { width: side * MM });
+  document.font(FACE.bold).fontSize(height > TALL ? 15 : 12);
+  document.text(tag, textX, y * MM, { width: textWidth, lineBreak: false });
+  const bodyY = (y + (height > TALL ? 6.5 : 5)) * MM;
+  const bottom = (y + height - (kind === 'qr' ? 0 : BARS + 0.5)) * MM;
+  document.font(FACE.plain).fontSize(height > TALL ? 8.5 : 7);
+  document.text(printable([name, [form, place].filter(Boolean).join(' · ')].join('\n')), textX, bodyY, {
     width: textWidth,
     height: Math.max(8, bottom - bodyY),
     ellipsis: true,
   });
   if (kind === 'code128')
-    document.image(code, (x + pad) * MM, (y + height - pad - 7.5) * MM, {
-      width: (width - 2 * pad) * MM,
-      height: 7.5 * MM,
-    });
+    document.image(code, x * MM, (y + height - BARS) * MM, { width: width * MM, height: BARS * MM });
 }

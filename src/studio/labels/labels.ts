@@ -1,36 +1,38 @@
-import type { SupplyUnit } from '@/core/stock/amount';
-import type { StockForm, Ware } from '@/core/stock/ware';
-import { readTag, tag } from '@/core/tag';
+import type { Ware } from '@/core/stock/ware';
+import { readTag, tag, type Tagged } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
 
-/** What stands on the label of a stock piece. */
+/** What stands on the label of a stock piece, or of a finished piece. */
 export interface Label {
   readonly tag: string;
-  readonly ware: Ware;
   readonly name: string;
-  readonly form: StockForm;
+  /** What form stock is in, or what kind of piece it is. */
+  readonly form: string;
+  /** Where stock is kept, or the ring size of a piece. */
   readonly place: string | null;
-  readonly quantity: number;
-  readonly unit: SupplyUnit | null;
 }
 
 /** The most labels that are made at once. */
 export const MOST_LABELS = 500;
 
-/** Labels of the stock pieces whose tags are named, in the order they are named; tags of nothing are left out. */
+/** Labels of the stock and the finished pieces whose tags are named, in the order they are named; tags of nothing are left out. */
 export function labelsOf(session: StudioSession, tags: readonly string[]): Promise<Label[]> {
   const wanted = tags.slice(0, MOST_LABELS).flatMap((text) => readTag(text) ?? []);
   return look(session, async (tx) => {
-    const rows = await tx.select<Omit<Label, 'tag'> & { number: number }>(
-      `SELECT p.ware, p.number, a.name, p.form, l.name AS place, p.quantity, y.unit
-         FROM unnest($2::text[], $3::int[]) WITH ORDINALITY AS w(ware, number, position)
-         JOIN stock_pieces p ON p.studio_id = $1 AND p.ware = w.ware AND p.number = w.number
-         JOIN articles a ON a.studio_id = $1 AND a.article_id = p.article_id
-         LEFT JOIN supplies y ON y.studio_id = $1 AND y.article_id = p.article_id
-         LEFT JOIN places l ON l.studio_id = $1 AND l.place_id = p.place_id ORDER BY w.position`,
+    const rows = await tx.select<Omit<Label, 'tag'> & { kind: Tagged; number: number }>(
+      `WITH wanted AS (SELECT * FROM unnest($2::text[], $3::int[]) WITH ORDINALITY AS w(kind, number, position))
+       SELECT kind, number, name, form, place FROM (
+         SELECT w.*, a.name, p.form, l.name AS place FROM wanted w
+           JOIN stock_pieces p ON p.studio_id = $1 AND p.ware = w.kind AND p.number = w.number
+           JOIN articles a ON a.studio_id = $1 AND a.article_id = p.article_id
+           LEFT JOIN places l ON l.studio_id = $1 AND l.place_id = p.place_id
+          UNION ALL
+         SELECT w.*, f.name, f.kind, NULLIF(f.size, '') FROM wanted w
+           JOIN pieces f ON w.kind = 'piece' AND f.studio_id = $1 AND f.number = w.number AND f.struck_at IS NULL
+       ) AS found ORDER BY position`,
       [session.studioId, wanted.map(({ kind }) => kind), wanted.map(({ number }) => number)],
     );
-    return rows.map(({ number, ...row }) => ({ ...row, tag: tag(row.ware, number) }));
+    return rows.map(({ kind, number, ...row }) => ({ ...row, tag: tag(kind, number) }));
   });
 }
 

@@ -105,6 +105,6 @@ async function refuseUsedSince(tx: Tx, movements: readonly Undone[]): Promise<vo
   const became =
     later.pieceNumber === null ? later.kind : `${later.kind} for ${tag('piece', later.pieceNumber)}`;
   throw refused(
-    `${tag(later.ware, later.number)} has been used since (${became} on ${sayDay(later.day)}). Take that back first. Nothing was posted.`,
+    `${tag(later.ware, later.number)} has been used since (${became} on ${sayDay(later.day, 'day')}). Take that back first. Nothing was posted.`,
   );
 }

@@ -280,7 +280,7 @@ describe('labels', () => {
     expect(labels.map(({ tag }) => tag)).toEqual(['W-0001', ...tags]);
     for (const layout of ['sheet', 'small'] as const) {
       for (const code of ['qr', 'code128'] as const) {
-        const pdf = await labelPdf(labels, layout, code);
+        const pdf = await labelPdf(labels, layout, code, 'A4');
         expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
         // One page of the sheet holds all six; the label printer takes one a page.
         expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(layout === 'sheet' ? 1 : 6);

@@ -11,6 +11,7 @@ import {
 } from '@/core/cutting/making';
 import { usefulMinimumFor } from '@/core/cutting/settle';
 import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
+import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { expectOk } from '@/core/result';
 import { parseCount } from '@/core/stock/amount';
 import type { FindingKind } from '@/core/stock/finding';
@@ -129,6 +130,7 @@ export function makePiece(
         revision,
         name: body.name,
         kind: body.kind,
+        size: ringSizeOf(body) ?? '',
         userId: session.userId,
         madeAt: session.now,
         ...withWaste(outlay, waste),

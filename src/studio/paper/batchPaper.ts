@@ -1,4 +1,6 @@
 import { cutSheet } from '@/core/paper/cutSheet';
+import type { PaperRules } from '@/core/paper/sheet';
+import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { formatLength } from '@/core/units/length';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -9,9 +11,11 @@ import { paperFile, type PaperFile } from './paperFile';
 const CSV = 'text/csv; charset=utf-8';
 
 /** The papers of a batch. */
-const PAPERS: Readonly<Record<string, (batch: BatchView) => Promise<PaperFile> | PaperFile>> = {
-  'cut-sheet.pdf': (batch) => paperFile(sheetOf(batch), 'pdf', batch.name),
-  'cut-sheet.svg': (batch) => paperFile(sheetOf(batch), 'svg', batch.name),
+const PAPERS: Readonly<
+  Record<string, (batch: BatchView, rules: PaperRules) => Promise<PaperFile> | PaperFile>
+> = {
+  'cut-sheet.pdf': (batch, rules) => paperFile(sheetOf(batch, rules), 'pdf', batch.name),
+  'cut-sheet.svg': (batch, rules) => paperFile(sheetOf(batch, rules), 'svg', batch.name),
   'cuts.csv': (batch) => ({ type: CSV, content: csvLines(cutRows(batch)) }),
   'picks.csv': (batch) => ({ type: CSV, content: csvLines(pickRows(batch)) }),
 };
@@ -19,11 +23,15 @@ const PAPERS: Readonly<Record<string, (batch: BatchView) => Promise<PaperFile> |
 export const BATCH_PAPERS = Object.keys(PAPERS);
 
 /** A paper of a batch; undefined when there is none of that name. */
-export async function batchPaper(batch: BatchView, file: string): Promise<PaperFile | undefined> {
-  return Object.hasOwn(PAPERS, file) ? PAPERS[file]?.(batch) : undefined;
+export async function batchPaper(
+  batch: BatchView,
+  file: string,
+  rules: PaperRules,
+): Promise<PaperFile | undefined> {
+  return Object.hasOwn(PAPERS, file) ? PAPERS[file]?.(batch, rules) : undefined;
 }
 
-const sheetOf = (batch: BatchView) =>
+const sheetOf = (batch: BatchView, rules: PaperRules) =>
   cutSheet(
     { tag: tag('batch', batch.number), name: batch.name },
     batch.plans.map(({ spec, plan }) => ({
@@ -40,10 +48,14 @@ const sheetOf = (batch: BatchView) =>
       name,
       from: [tag(ware, number), place].filter(Boolean).join(', '),
     })),
+    rules,
   );
 
-const lineName = ({ lines }: BatchView, line: number): string =>
-  lines.find((each) => each.line === line)?.body.name ?? '';
+/** What a line of a batch makes. */
+function lineName({ lines }: BatchView, line: number): string {
+  const body = lines.find((each) => each.line === line)?.body;
+  return body ? calledInFull(body) : '';
+}
 
 const cutRows = (batch: BatchView): string[][] => [
   ['Stock piece', 'Form', 'Place', 'Wire', 'Length (mm)', 'Length (in)', 'Cut', 'Pattern', 'Piece'],

@@ -1,19 +1,9 @@
-import PDFDocument from 'pdfkit';
 import type { Page, Shape } from '@/core/paper/sheet';
-
-/** Points in a millimetre: 72 points are an inch. */
-const MM = 72 / 25.4;
+import { FACE, MM, openPdf, printable } from './pdf';
 
 /** Pages as a PDF, at 1:1. @param title shown by the reader of the file */
 export function sheetPdf(pages: readonly Page[], title: string): Promise<Buffer> {
-  const document = new PDFDocument({
-    autoFirstPage: false,
-    margin: 0,
-    info: { Title: title, Creator: 'Pewterer' },
-  });
-  const chunks: Buffer[] = [];
-  document.on('data', (chunk: Buffer) => chunks.push(chunk));
-  const ended = new Promise<Buffer>((resolve) => document.on('end', () => resolve(Buffer.concat(chunks))));
+  const { document, ended } = openPdf(title);
   for (const { width, height, shapes } of pages) {
     document.addPage({ size: [width * MM, height * MM], margin: 0 });
     for (const shape of shapes) {
@@ -27,9 +17,6 @@ export function sheetPdf(pages: readonly Page[], title: string): Promise<Buffer>
   return ended;
 }
 
-/** The fonts of the file know no more signs than these; others are written as what comes nearest. */
-const plain = (text: string): string => text.replace(/≈/g, '~').replace(/[‹›]/g, '|').replace(/−/g, '-');
-
 const greyOf = (level: number): [number, number, number] => {
   const part = Math.round(level * 255);
   return [part, part, part];
@@ -40,10 +27,10 @@ function draw(document: PDFKit.PDFDocument, shape: Shape): void {
     case 'text': {
       const { x, y, size, text, bold, anchor = 'start' } = shape;
       document
-        .font(bold ? 'Helvetica-Bold' : 'Helvetica')
+        .font(bold ? FACE.bold : FACE.plain)
         .fontSize(size)
         .fillColor('black');
-      const said = plain(text);
+      const said = printable(text);
       const width = document.widthOfString(said);
       const left = anchor === 'end' ? x - width : anchor === 'middle' ? x - width / 2 : x;
       document.text(said, left, y, { lineBreak: false, baseline: 'alphabetic' });

@@ -228,7 +228,7 @@ it('papers are PDF and SVG; others there are not', async () => {
   const pattern = await showPattern(session, number);
   if (!pattern) throw new Error('the pattern hangs in the room');
   const head = async (file: string) => {
-    const paper = await patternPaper(pattern, file);
+    const paper = await patternPaper(pattern, file, { sheet: 'A4', first: 'mm', numbers: 'point' });
     return paper && String.fromCharCode(...Array.from(Buffer.from(paper.content).subarray(0, 5)));
   };
   expect(await head('strips.pdf')).toBe('%PDF-');

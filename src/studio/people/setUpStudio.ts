@@ -1,11 +1,15 @@
 import { randomUUID } from 'node:crypto';
+import { DAY_ORDERS } from '@/core/calendar/day';
+import { SHEET_NAMES } from '@/core/paper/sheet';
 import { mm } from '@/core/units/length';
 import { minor } from '@/core/units/money';
+import { NUMBER_WRITINGS } from '@/core/units/writing';
 import { anyUsers } from '@/data/beforeStudio';
 import { inStudio } from '@/data/inStudio';
 import { Studio, User } from '@/data/models/studio';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import { oneOf } from '../kernel/rules';
 import { attempt, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { hashPassword } from './passwords';
@@ -50,6 +54,9 @@ export function setUpStudio(
           currency: input.currency,
           lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
           timeZone: input.timeZone ?? 'UTC',
+          numbers: oneOf(NUMBER_WRITINGS, input.numbers ?? 'point'),
+          days: oneOf(DAY_ORDERS, input.days ?? 'day'),
+          sheet: oneOf(SHEET_NAMES, input.sheet ?? 'A4'),
           hourlyRate,
           overheadPerHour,
           targetPerHour: minor(Math.round(hourlyRate * 1.5)),

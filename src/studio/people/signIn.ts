@@ -1,6 +1,9 @@
 import { createHash } from 'node:crypto';
 import { beginSignIn, endSignIn, findSignIn, type ThrottleKey } from '@/data/beforeStudio';
 import { Studio, User } from '@/data/models/studio';
+import type { DayOrder } from '@/core/calendar/day';
+import type { SheetName } from '@/core/paper/sheet';
+import type { NumberWriting } from '@/core/units/writing';
 import type { LengthSystem } from '@/core/units/length';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -23,6 +26,10 @@ export interface Member {
   readonly studioName: string;
   readonly currency: string;
   readonly lengthSystem: LengthSystem;
+  readonly numbers: NumberWriting;
+  readonly days: DayOrder;
+  /** What papers are printed on. */
+  readonly sheet: SheetName;
 }
 
 /** Wrong passwords that cost no waiting: per account few, per address more, since a studio shares one. */
@@ -74,6 +81,9 @@ export async function memberOf(
       studioName: studio.name,
       currency: studio.currency,
       lengthSystem: studio.lengthSystem,
+      numbers: studio.numbers,
+      days: studio.days,
+      sheet: studio.sheet,
     };
   });
 }

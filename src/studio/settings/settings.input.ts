@@ -1,6 +1,9 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
 import { ROUNDINGS } from '@/core/costing/rounding';
+import { DAY_ORDERS } from '@/core/calendar/day';
+import { SHEET_NAMES } from '@/core/paper/sheet';
+import { NUMBER_WRITINGS } from '@/core/units/writing';
 import { METAL_IDS } from '@/core/wire/metal';
 import { refuse, ok } from '@/core/result';
 import {
@@ -35,6 +38,9 @@ export class ChangeSettingsInput {
   @ReadsName('the studio a name') name!: string;
   @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
   @ReadsZone() timeZone!: string;
+  @ReadsOneOf(NUMBER_WRITINGS, 'how numbers are written') numbers!: string;
+  @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days!: string;
+  @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet!: string;
   @ReadsMoney({ zero: true }) hourlyRate!: string;
   @ReadsMoney({ zero: true }) overheadPerHour!: string;
   @ReadsMoney({ zero: true }) targetPerHour!: string;

@@ -1,13 +1,16 @@
+import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
 import type { PriceRules } from '@/core/costing/price';
+import { SHEET_NAMES, type SheetName } from '@/core/paper/sheet';
 import { expectOk } from '@/core/result';
 import { parseLength, type LengthSystem, type Micrometres } from '@/core/units/length';
 import { currencyOf, type MinorUnits } from '@/core/units/money';
 import { parsePercent } from '@/core/units/percent';
+import { NUMBER_WRITINGS, type NumberWriting } from '@/core/units/writing';
 import type { Tx } from '@/data/inStudio';
 import { Studio, UsefulMinimum } from '@/data/models/studio';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
+import { numberOf, oneOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from './readMoney';
 import { ChangeSettingsInput } from './settings.input';
@@ -20,6 +23,9 @@ export interface Settings extends PriceRules {
   readonly lengthSystem: LengthSystem;
   /** Where the studio is, an IANA time zone. */
   readonly timeZone: string;
+  readonly numbers: NumberWriting;
+  readonly days: DayOrder;
+  readonly sheet: SheetName;
   readonly hourlyRate: MinorUnits;
   readonly overheadPerHour: MinorUnits;
   readonly priceFrom: 'actual' | 'replacement';
@@ -83,6 +89,9 @@ export function changeSettings(
         name: input.name.trim(),
         lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
         timeZone: input.timeZone,
+        numbers: oneOf(NUMBER_WRITINGS, input.numbers),
+        days: oneOf(DAY_ORDERS, input.days),
+        sheet: oneOf(SHEET_NAMES, input.sheet),
         hourlyRate: money('hourlyRate', input.hourlyRate),
         overheadPerHour: money('overheadPerHour', input.overheadPerHour),
         targetPerHour: money('targetPerHour', input.targetPerHour),

@@ -30,6 +30,8 @@ export interface ShelfPiece {
   readonly number: number;
   readonly name: string;
   readonly kind: PatternKind;
+  /** The ring size that it was made in; empty for what has none. */
+  readonly size: string;
   readonly madeAt: Date;
   readonly patternNumber: number;
   readonly price: MinorUnits | null;
@@ -117,9 +119,9 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
     const rows = await tx.select<
       SortedRow &
         Outlay &
-        Pick<Piece, 'number' | 'name' | 'kind' | 'madeAt' | 'price'> & { patternNumber: number }
+        Pick<Piece, 'number' | 'name' | 'kind' | 'size' | 'madeAt' | 'price'> & { patternNumber: number }
     >(
-      `SELECT f.number, f.name, f.kind, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
+      `SELECT f.number, f.name, f.kind, f.size, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
               f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
               f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
               f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
@@ -135,6 +137,7 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
         number: row.number,
         name: row.name,
         kind: row.kind,
+        size: row.size,
         madeAt: row.madeAt,
         patternNumber: row.patternNumber,
         price: sees ? row.price : null,
@@ -171,6 +174,8 @@ export interface PieceView {
   readonly number: number;
   readonly name: string;
   readonly kind: PatternKind;
+  /** The ring size that it was made in; empty for what has none. */
+  readonly size: string;
   readonly madeAt: Date;
   readonly madeBy: string;
   readonly patternNumber: number;
@@ -231,6 +236,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       number,
       name: piece.name,
       kind: piece.kind,
+      size: piece.size,
       madeAt: piece.madeAt,
       madeBy: names?.madeBy ?? '',
       patternNumber: names?.patternNumber ?? 0,

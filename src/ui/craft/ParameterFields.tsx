@@ -10,6 +10,8 @@ import { formatBothWays, parseLength, UM_PER_MM, type LengthSystem } from '@/cor
 import { describeSize } from '@/core/wire/spec';
 import { gaugeSize, parseGauge } from '@/core/wire/gauge';
 import { Field, TextInput } from '../form/Field';
+import { useNumbers } from '../form/useNumbers';
+import { useWriting } from '../house';
 import { useLengths } from '../lengths';
 import { WeaveHelp } from './FieldHelp';
 import { Judgements } from './Judgements';
@@ -113,9 +115,12 @@ function ParameterField({
         {label}
       </>
     );
+  const write = useWriting();
+  const box = useNumbers(text);
+  const isNumber = kind !== 'weave';
   const understood = wrong ? undefined : said(kind, text, system);
   return (
-    <Field label={named} error={wrong} hint={understood ?? help}>
+    <Field label={named} error={wrong} hint={understood === undefined ? help : write(understood)}>
       {(ties) =>
         choices ? (
           <select
@@ -131,9 +136,9 @@ function ParameterField({
         ) : (
           <TextInput
             {...ties}
-            value={text}
+            value={isNumber ? box.shown : text}
             inputMode={kind === 'count' ? 'numeric' : 'text'}
-            onChange={(event) => onChange(event.target.value)}
+            onChange={(event) => onChange(isNumber ? box.type(event.target.value) : event.target.value)}
             onBlur={() => {
               const whole = kind === 'length' || kind === 'ring' ? completed(text, system) : text;
               if (whole !== text) onChange(whole);

@@ -1,13 +1,14 @@
 'use client';
 
-import { useState } from 'react';
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { formatBothWays, parseLength, type LengthSystem } from '@/core/units/length';
 import { formatMass, formatTroyOunces, parseMass } from '@/core/units/mass';
 import { currencyOf, formatMoney, parseMoney } from '@/core/units/money';
+import { useWriting } from '../house';
 import { useLengths } from '../lengths';
 import { useCurrency } from '../money';
 import { Field, TextInput } from './Field';
+import { useNumbers, type Dialect } from './useNumbers';
 
 interface BaseProps<Values extends FieldValues> {
   readonly control: Control<Values>;
@@ -86,6 +87,7 @@ export function NumberField<Values extends FieldValues>({
   ...rest
 }: BaseProps<Values> & { unit?: string }) {
   const { field, fieldState } = useController({ control, name });
+  const { shown, type } = useNumbers(String(field.value ?? ''));
   return (
     <Field {...pickField(rest)} error={fieldState.error?.message}>
       {(ties) => (
@@ -93,7 +95,8 @@ export function NumberField<Values extends FieldValues>({
           <input
             {...ties}
             {...field}
-            value={field.value ?? ''}
+            value={shown}
+            onChange={(event) => field.onChange(type(event.target.value))}
             type="text"
             inputMode="decimal"
             autoComplete="off"
@@ -156,11 +159,7 @@ export function TickField<Values extends FieldValues>({
 }
 
 /** How a typed text becomes the text a form sends, and back, and what was understood of it. */
-interface Dialect {
-  /** Adds what a bare number leaves unsaid. */
-  readonly complete: (typed: string) => string;
-  /** What is shown for a value that came from elsewhere. */
-  readonly display: (value: string) => string;
+interface TextDialect extends Dialect {
   readonly understood: (value: string) => string | undefined;
 }
 
@@ -176,14 +175,13 @@ function DialectField<Values extends FieldValues>({
   placeholder,
   dialect,
   ...rest
-}: BaseProps<Values> & { dialect: Dialect }) {
+}: BaseProps<Values> & { dialect: TextDialect }) {
   const { field, fieldState } = useController({ control, name });
   const value = String(field.value ?? '');
-  const [typed, setTyped] = useState(() => dialect.display(value));
-  // What stands in the box is what was typed, unless the value was since set from elsewhere.
-  const shown = dialect.complete(typed) === value ? typed : dialect.display(value);
+  const write = useWriting();
+  const { shown, type } = useNumbers(value, dialect);
   const understood = fieldState.error ? undefined : dialect.understood(value);
-  const hint = understood ?? rest.hint;
+  const hint = understood === undefined ? rest.hint : write(understood);
   return (
     <Field {...pickField(rest)} hint={hint} error={fieldState.error?.message}>
       {(ties) => (
@@ -193,11 +191,8 @@ function DialectField<Values extends FieldValues>({
           name={field.name}
           value={shown}
           onBlur={field.onBlur}
-          {...(placeholder === undefined ? {} : { placeholder })}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            field.onChange(dialect.complete(event.target.value));
-          }}
+          {...(placeholder === undefined ? {} : { placeholder: write(placeholder) })}
+          onChange={(event) => field.onChange(type(event.target.value))}
         />
       )}
     </Field>
@@ -214,7 +209,7 @@ export function LengthField<Values extends FieldValues>({
 }) {
   const lengths = useLengths();
   const system = bare ?? lengths.system;
-  const dialect: Dialect = {
+  const dialect: TextDialect = {
     complete: (typed) => withUnit(typed, system),
     display: (value) => value,
     understood: (value) => {
@@ -227,7 +222,7 @@ export function LengthField<Values extends FieldValues>({
 
 /** A weight as it stands on an invoice. */
 export function MassField<Values extends FieldValues>(props: BaseProps<Values>) {
-  const dialect: Dialect = {
+  const dialect: TextDialect = {
     complete: (typed) => typed,
     display: (value) => value,
     understood: (value) => {
@@ -245,7 +240,7 @@ export function MoneyField<Values extends FieldValues>({
 }: BaseProps<Values> & { currency?: string }) {
   const own = useCurrency();
   const code = currency ?? own;
-  const dialect: Dialect = {
+  const dialect: TextDialect = {
     complete: (typed) =>
       typed.trim() === ''
         ? ''

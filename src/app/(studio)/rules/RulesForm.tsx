@@ -3,6 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { DAY_ORDERS, sayDay } from '@/core/calendar/day';
+import { readNumbers } from '@/core/units/writing';
 import { METALS } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import { ChangeSettingsInput } from '@/studio/settings/settings.input';
@@ -13,6 +15,7 @@ import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
+import { useHouse, useWriting } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
 import { changeSettingsAction } from './actions';
 
@@ -65,6 +68,31 @@ export function RulesForm({
             label="Time zone"
             list="zones"
             hint="What day it is here, and when a month begins"
+          />
+          <ChoiceField
+            control={control}
+            name="numbers"
+            label="Numbers are written"
+            choices={[
+              { value: 'point', text: '1,250.50' },
+              { value: 'comma', text: '1.250,50' },
+            ]}
+            hint="The other is understood where it can only mean one thing"
+          />
+          <ChoiceField
+            control={control}
+            name="days"
+            label="Dates are written"
+            choices={DAY_ORDERS.map((order) => ({ value: order, text: sayDay('2026-05-04', order) }))}
+          />
+          <ChoiceField
+            control={control}
+            name="sheet"
+            label="Papers are printed on"
+            choices={[
+              { value: 'A4', text: 'A4 (210 × 297 mm)' },
+              { value: 'Letter', text: 'Letter (8 1/2 × 11 in)' },
+            ]}
           />
           <datalist id="zones">
             {ZONES.map((zone) => (
@@ -166,15 +194,17 @@ function TaxChoice({ control }: { control: FormControl }) {
   );
 }
 
-/** Endings in one line, as one says them: "0.00, 5.00". */
+/** Endings in one line: "0.00; 5.00". */
 function EndingsField({ control, currency }: { control: FormControl; currency: string }) {
   const { field, fieldState } = useController({ control, name: 'priceEndings' });
   const error = fieldState.error?.message;
-  const shown = field.value.map((text) => text.replace(` ${currency}`, '')).join(', ');
+  const { numbers } = useHouse();
+  const write = useWriting();
+  const shown = field.value.map((text) => write(text.replace(` ${currency}`, ''))).join('; ');
   return (
     <Field
       label="Your prices end in"
-      hint="Like 0.00, 5.00 or 9.50; empty leaves prices as they come"
+      hint={`Like ${write('0.00; 5.00; 9.50')}; empty leaves prices as they come`}
       error={error}
     >
       {(ties) => (
@@ -189,7 +219,7 @@ function EndingsField({ control, currency }: { control: FormControl; currency: s
                 .split(/[,;]\s+|[,;]$|\s+/)
                 .map((part) => part.trim())
                 .filter(Boolean)
-                .map((part) => `${part} ${currency}`),
+                .map((part) => `${readNumbers(part, numbers)} ${currency}`),
             )
           }
         />

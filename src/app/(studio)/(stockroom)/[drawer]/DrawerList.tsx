@@ -12,6 +12,7 @@ import { Cost } from '@/ui/money';
 import { FindingDrawing } from '@/ui/FindingDrawing';
 import { StoneDrawing } from '@/ui/StoneDrawing';
 import { useRovingKeys } from '@/ui/useRovingKeys';
+import { Said } from '@/ui/house';
 
 /** What lies in a drawer, each thing drawn life size. */
 export function DrawerList({ pieces, slug }: { pieces: readonly DrawerPiece[]; slug: DrawerSlug }) {
@@ -56,7 +57,7 @@ function HowMuch({ piece: { detail, quantity, form } }: { piece: DrawerPiece }) 
       return (
         <>
           <Amount ware="bead" of={quantity} /> {form === 'strand' ? 'on the strand' : 'loose'}, hole{' '}
-          {formatDiameter(detail.hole)}
+          <Said>{formatDiameter(detail.hole)}</Said>
         </>
       );
     case 'stone':

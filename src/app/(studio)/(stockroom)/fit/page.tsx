@@ -10,6 +10,7 @@ import type { StudioSession } from '@/studio/kernel/useCase';
 import { showStockPiece } from '@/studio/wire/rack';
 import { Length } from '@/ui/lengths';
 import { WireChip } from '@/ui/WireChip';
+import { Said } from '@/ui/house';
 
 export const metadata = { title: 'Fit' };
 
@@ -100,7 +101,7 @@ async function ThroughHole({
       ).map(([name, wires, strands]) => (
         <section key={name} className="leaf p-4">
           <h2>
-            {name}: up to {formatDiameter(thickestThrough(read.value, strands, finish))}
+            {name}: up to <Said>{formatDiameter(thickestThrough(read.value, strands, finish))}</Said>
           </h2>
           {wires.length === 0 && <p className="mt-2">No wire on the rack is that thin.</p>}
           <ul className="mt-2 space-y-2">
@@ -142,7 +143,7 @@ async function OverWire({
     <section className="leaf mt-4 p-4">
       <h2>
         {beads.length === 0 ? 'No bead takes' : `${beads.length} lots of beads take`} a wire of{' '}
-        {formatDiameter(size.value)}
+        <Said>{formatDiameter(size.value)}</Said>
       </h2>
       <ul className="mt-2 space-y-1">
         {beads.map(({ number: bead, name, hole, count, doubled }) => (
@@ -150,7 +151,7 @@ async function OverWire({
             <Link className="link" href={`/beads/${tag('bead', bead)}`}>
               {tag('bead', bead)}
             </Link>{' '}
-            {name}: hole {formatDiameter(hole)}, {count.toLocaleString('en-US')} left
+            {name}: hole <Said>{formatDiameter(hole)}</Said>, {count.toLocaleString('en-US')} left
             {doubled && <strong> · doubled too</strong>}
           </li>
         ))}

@@ -9,6 +9,7 @@ import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Cost, Money } from '@/ui/money';
 import { JarDrawing } from '@/ui/JarDrawing';
 import { Day } from '@/ui/When';
+import { Said } from '@/ui/house';
 
 export const metadata = { title: 'Scrap jars' };
 
@@ -64,7 +65,7 @@ export default async function JarsPage() {
                 <span className="muted text-sm">{tag('scrap', jar.number)}</span>
                 <span className="block font-semibold">{metalOf(jar.metal).name}</span>
                 <span className="block text-sm">
-                  {formatMass(jar.mass)}
+                  <Said>{formatMass(jar.mass)}</Said>
                   {jar.cost !== null && (
                     <>
                       , cost <Cost of={jar.cost} />

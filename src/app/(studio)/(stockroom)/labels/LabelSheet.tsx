@@ -61,7 +61,7 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
                 value={layout}
                 onChange={(event) => setLayout(event.target.value)}
               >
-                <option value="sheet">a sheet, 3 × 8</option>
+                <option value="sheet">a sheet of labels</option>
                 <option value="small">small labels</option>
               </select>
             </label>

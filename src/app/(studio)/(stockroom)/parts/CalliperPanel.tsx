@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { formatDiameter, parseLength, um, type Micrometres } from '@/core/units/length';
 import { formatGauge, identifyGauge, type GaugeLabel } from '@/core/wire/gauge';
 import { SimulatedCalliper } from '@/devices/calliper/simulated';
+import { Said } from '@/ui/house';
 
 /**
  * The simulated calliper: say what is between its jaws, close it, and read what that most likely is, in every system.
@@ -67,7 +68,10 @@ function Named({ reading, onTake }: { reading: Micrometres; onTake: (label: Gaug
   return (
     <div className="mt-2" role="status">
       <p>
-        Reads <strong>{formatDiameter(reading)}</strong>
+        Reads{' '}
+        <strong>
+          <Said>{formatDiameter(reading)}</Said>
+        </strong>
         {first && (
           <>
             : most likely <strong>{formatGauge(first)}</strong>
@@ -81,7 +85,7 @@ function Named({ reading, onTake }: { reading: Micrometres; onTake: (label: Gaug
             <button type="button" className="btn btn-sm my-0.5" onClick={() => onTake(candidate)}>
               Take {formatGauge(candidate)}
             </button>
-            {formatGauge(candidate)} is {formatDiameter(candidate.size)}:{' '}
+            {formatGauge(candidate)} is <Said>{formatDiameter(candidate.size)}</Said>:{' '}
             {candidate.deviation === 0
               ? 'exactly'
               : `${formatDiameter(um(Math.abs(candidate.deviation)))} ${candidate.deviation > 0 ? 'thinner than measured' : 'thicker than measured'}`}

@@ -1,4 +1,5 @@
-import { sayDay } from '@/core/calendar/day';
+import { calledInFull } from '@/core/pattern/ringSizeOf';
+import { Day } from '@/ui/When';
 import { todayOf } from '@/studio/kernel/useCase';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
@@ -41,8 +42,12 @@ export default async function BatchPage({ params }: { params: Params }) {
           <h1 className="[overflow-wrap:anywhere]">{headline(batch)}</h1>
           <p className="muted mt-1 [overflow-wrap:anywhere]">
             {name}, {label}
-            {dueOn !== null && `, due on ${sayDay(dueOn)}, ${dueIn(dueOn, todayOf(session))}`};{' '}
-            {hours(minutes)} at the bench
+            {dueOn !== null && (
+              <>
+                , due on <Day at={dueOn} />, {dueIn(dueOn, todayOf(session))}
+              </>
+            )}
+            ; {hours(minutes)} at the bench
           </p>
         </div>
         {open && (
@@ -138,7 +143,7 @@ function Work({ batch: { steps, lines, minutes } }: { batch: BatchView }) {
           .filter(({ line }) => steps.some((step) => step.line === line))
           .map(({ line, body }) => (
             <div key={line}>
-              <h3 className="font-semibold [overflow-wrap:anywhere]">{body.name}</h3>
+              <h3 className="font-semibold [overflow-wrap:anywhere]">{calledInFull(body)}</h3>
               <ol className="mt-1 list-decimal space-y-0.5 pl-5" aria-label={`Work on ${body.name}`}>
                 {steps
                   .filter((step) => step.line === line)

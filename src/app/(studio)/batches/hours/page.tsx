@@ -1,4 +1,4 @@
-import { sayDay, sayWeekday } from '@/core/calendar/day';
+import { Day } from '@/ui/When';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
@@ -76,8 +76,18 @@ function Batches({
               <span className="muted text-sm">{hours(minutes)}</span>
             </p>
             <p className="text-sm">
-              {readyOn === null ? 'Not within a year' : `Ready on ${sayDay(readyOn)}`}
-              {dueOn !== null && `, due on ${sayDay(dueOn)}`}
+              {readyOn === null ? (
+                'Not within a year'
+              ) : (
+                <>
+                  Ready on <Day at={readyOn} />
+                </>
+              )}
+              {dueOn !== null && (
+                <>
+                  , due on <Day at={dueOn} />
+                </>
+              )}
             </p>
             {late > 0 && (
               <div className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
@@ -122,7 +132,7 @@ function Calendar({ schedule: { days, batches } }: { schedule: ScheduleView }) {
         {shown.map((day) => (
           <li key={day.day} className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-3 py-0.5">
             <span className={`text-sm whitespace-nowrap ${day.minutes === 0 ? 'muted' : ''}`}>
-              {sayWeekday(day.day)}
+              <Day at={day.day} weekday />
             </span>
             <div>
               <DayBar day={day} most={most} />

@@ -1,3 +1,4 @@
+import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -19,6 +20,7 @@ export default async function MakePage({ params }: { params: Params }) {
   const proposal = orNotFound(await proposeMaking(session, await tagParam('pattern', params)));
   const { pattern, cuts, parts, shortages } = proposal;
   const label = tag('pattern', pattern.number);
+  const size = ringSizeOf(pattern.body);
   const enough = shortages.length === 0;
   return (
     <>
@@ -32,6 +34,7 @@ export default async function MakePage({ params }: { params: Params }) {
           {label}
         </Link>
         , revision {pattern.revision}
+        {size !== undefined && `, ${size}`}
       </p>
       {parts.some(isShort) && (
         <div role="status" className="mt-3 border-l-4 border-warning bg-base-100 p-3">

@@ -12,6 +12,7 @@ import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { MOVEMENT_WORDS } from '../../../lib/words';
 import { CostSheetTable } from './CostSheetTable';
 import { Prices } from './Prices';
+import { Said } from '@/ui/house';
 
 type Params = Promise<{ tag: string }>;
 
@@ -26,6 +27,7 @@ export default async function PiecePage({ params }: { params: Params }) {
     number,
     name,
     kind,
+    size,
     madeAt,
     madeBy,
     patternNumber,
@@ -66,12 +68,16 @@ export default async function PiecePage({ params }: { params: Params }) {
             </>
           )}
         </h1>
-        <div className="no-print">
+        <div className="no-print flex gap-2">
+          <a href={`/labels?items=${tag('piece', number)}`} className="btn btn-lg">
+            Label
+          </a>
           <PrintButton />
         </div>
       </div>
       <p className="muted mt-1">
-        {kind}, made by {madeBy} on <Day at={madeAt} /> from{' '}
+        {kind}
+        {size !== '' && `, ${size}`}, made by {madeBy} on <Day at={madeAt} /> from{' '}
         <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
           {tag('pattern', patternNumber)}
         </Link>{' '}
@@ -87,7 +93,7 @@ export default async function PiecePage({ params }: { params: Params }) {
         )}{' '}
         · {minutes} min
         {setUpMinutes > 0 && ` + ${setUpMinutes} min setting up shared by ${sharedBy}`} ·{' '}
-        {formatMass(wireMass)} of wire
+        <Said>{formatMass(wireMass)}</Said> of wire
       </p>
       {findings !== null && (
         <p role="status" className="mt-3 border-l-4 border-base-content/40 bg-base-100 p-3">

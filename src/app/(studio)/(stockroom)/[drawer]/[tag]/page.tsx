@@ -21,6 +21,7 @@ import { SetAsideFact } from '../../parts/SetAsideFact';
 import { PhotoForm } from '../../parts/PhotoForm';
 import { Picture } from '../DrawerList';
 import { DrawerActs } from './DrawerActs';
+import { Said } from '@/ui/house';
 
 type Params = Promise<{ drawer: string; tag: string }>;
 
@@ -111,16 +112,24 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
 function Details({ detail, isUsed }: { detail: DrawerDetail; isUsed: boolean }) {
   switch (detail.ware) {
     case 'bead':
-      return <Fact name="Hole">{formatDiameter(detail.hole)}</Fact>;
+      return (
+        <Fact name="Hole">
+          <Said>{formatDiameter(detail.hole)}</Said>
+        </Fact>
+      );
     case 'stone':
       return (
         <>
           <Fact name="State">
             {isUsed ? 'used' : detail.setAsideFor ? `set aside: ${detail.setAsideFor}` : 'free'}
           </Fact>
-          <Fact name="Edge">{formatDiameter(detail.edge)}</Fact>
+          <Fact name="Edge">
+            <Said>{formatDiameter(detail.edge)}</Said>
+          </Fact>
           <Fact name="Drilled">
-            {detail.holeAxis === 'none' ? 'not at all' : `${detail.holeAxis}, ${formatDiameter(detail.hole)}`}
+            {detail.holeAxis === 'none'
+              ? 'not at all'
+              : `${detail.holeAxis}, $<Said>{formatDiameter(detail.hole)}</Said>`}
           </Fact>
         </>
       );
@@ -159,7 +168,7 @@ async function Passing({
         ).map(([name, wires, most]) => (
           <div key={name}>
             <p className="text-sm font-semibold">
-              {name}: up to {formatDiameter(most)}
+              {name}: up to <Said>{formatDiameter(most)}</Said>
             </p>
             {wires[0] ? (
               <WireChip spec={wires[0].spec} />

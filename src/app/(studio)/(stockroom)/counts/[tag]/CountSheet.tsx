@@ -2,12 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { formatAmountOf, parseAmountOf } from '@/core/stock/amount';
+import { parseAmountOf } from '@/core/stock/amount';
 import { WARE_WORDS } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import type { CountLine, CountSheet as Sheet } from '@/studio/counting/counting';
 import { Amount } from '@/ui/Amount';
 import { withUnit } from '@/ui/form/fields';
+import { useNumbers } from '@/ui/form/useNumbers';
 import { useLengths } from '@/ui/lengths';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
@@ -87,9 +88,9 @@ function Line({
 }) {
   const { system } = useLengths();
   const { ware, unit, number, name, expected, form } = line;
-  const complete = (text: string) => (ware === 'wire' ? withUnit(text, system) : text);
-  const [shown, setShown] = useState(typed);
-  const text = complete(shown) === typed ? shown : typed;
+  const { shown, type } = useNumbers(typed, {
+    complete: (text) => (ware === 'wire' ? withUnit(text, system) : text),
+  });
   const read = typed === '' ? undefined : parseAmountOf({ ware, unit }, typed);
   const error = read && !read.ok ? read.error : wrong;
   return (
@@ -109,11 +110,8 @@ function Line({
           aria-invalid={Boolean(error)}
           inputMode={ware === 'wire' ? 'text' : 'decimal'}
           autoComplete="off"
-          value={text}
-          onChange={(event) => {
-            setShown(event.target.value);
-            onType(complete(event.target.value));
-          }}
+          value={shown}
+          onChange={(event) => onType(type(event.target.value))}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             const boxes = [...document.querySelectorAll<HTMLInputElement>('ol input')];
@@ -129,7 +127,7 @@ function Line({
             ) : (
               <strong>
                 {read.value > expected ? '+' : '−'}
-                {formatAmountOf({ ware, unit }, Math.abs(read.value - expected), system)}
+                <Amount ware={ware} unit={unit} of={Math.abs(read.value - expected)} />
               </strong>
             )
           ) : null}

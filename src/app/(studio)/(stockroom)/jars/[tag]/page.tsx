@@ -10,6 +10,7 @@ import { Cost, Money } from '@/ui/money';
 import { Day } from '@/ui/When';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
 import { RefineForm } from './RefineForm';
+import { Said } from '@/ui/house';
 
 type Params = Promise<{ tag: string }>;
 
@@ -24,13 +25,15 @@ export default async function JarPage({ params }: { params: Params }) {
   return (
     <>
       <h1>
-        {formatMass(jar.mass)} of {metalOf(jar.metal).name} in jar {tag('scrap', jar.number)}
+        <Said>{formatMass(jar.mass)}</Said> of {metalOf(jar.metal).name} in jar {tag('scrap', jar.number)}
       </h1>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
         <section className="leaf flex gap-6 p-4">
           <JarDrawing metal={jar.metal} part={jar.mass > 0 ? 0.8 : 0} />
           <dl className="space-y-2">
-            <Fact name="In troy ounces">{formatTroyOunces(jar.mass)}</Fact>
+            <Fact name="In troy ounces">
+              <Said>{formatTroyOunces(jar.mass)}</Said>
+            </Fact>
             {jar.cost !== null && (
               <Fact name="What it cost">
                 <Cost of={jar.cost} />
@@ -55,7 +58,8 @@ export default async function JarPage({ params }: { params: Params }) {
               <Fact name="Sent off">
                 {jar.refinings.map(({ sentOn, refiner, mass, proceeds }, index) => (
                   <span key={index} className="block">
-                    <Day at={sentOn} />: {formatMass(mass)} to {refiner}, <Money of={proceeds} /> came back
+                    <Day at={sentOn} />: <Said>{formatMass(mass)}</Said> to {refiner}, <Money of={proceeds} />{' '}
+                    came back
                   </span>
                 ))}
               </Fact>

@@ -23,6 +23,7 @@ import { LotFacts } from '../../parts/LotFacts';
 import { SetAsideFact } from '../../parts/SetAsideFact';
 import { ArticleRules } from '../../parts/ArticleRules';
 import { WireActs } from './WireActs';
+import { Said } from '@/ui/house';
 
 type Params = Promise<{ tag: string }>;
 
@@ -70,12 +71,14 @@ export default async function StockPiecePage({ params }: { params: Params }) {
             <Fact name="Was at first">
               <Length of={initialLength} />
             </Fact>
-            <Fact name="Weighs now">{formatMass(massOfLength(spec, length))}</Fact>
+            <Fact name="Weighs now">
+              <Said>{formatMass(massOfLength(spec, length))}</Said>
+            </Fact>
             <Fact name="Kept in">{piece.place ?? 'no place yet'}</Fact>
             <SetAsideFact session={session} of={piece.id} measure={{ ware: 'wire', unit: null }} />
             {piece.emptyMass !== null && (
               <Fact name="Empty spool">
-                {formatMass(piece.emptyMass)} {piece.spoolType && `(${piece.spoolType})`}
+                <Said>{formatMass(piece.emptyMass)}</Said> {piece.spoolType && `(${piece.spoolType})`}
               </Fact>
             )}
             {lot && (

@@ -11,6 +11,7 @@ import { CrossSection } from '@/ui/CrossSection';
 import { useLengths } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { reckon } from './reckon';
+import { Said } from '@/ui/house';
 
 /** What follows from what is typed so far: size in every system, the other quantity, price per length, and a check of the two. */
 export function Reckoning({ values }: { values: ReceiveWireInput }) {
@@ -23,11 +24,15 @@ export function Reckoning({ values }: { values: ReceiveWireInput }) {
         <>
           <div className="mt-3 flex items-center gap-3">
             <CrossSection spec={spec} box={48} />
-            <p className="font-semibold">{describeSpec(spec)}</p>
+            <p className="font-semibold">
+              <Said>{describeSpec(spec)}</Said>
+            </p>
           </div>
           <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
             <dt className="muted">True size</dt>
-            <dd>{formatDiameter(spec.width)}</dd>
+            <dd>
+              <Said>{formatDiameter(spec.width)}</Said>
+            </dd>
             <dt className="muted">Nearest</dt>
             <dd>
               {identifyGauge(spec.width)
@@ -55,7 +60,7 @@ export function Reckoning({ values }: { values: ReceiveWireInput }) {
               <>
                 <dt className="muted">Weight{massIsTyped ? '' : ', from the length'}</dt>
                 <dd>
-                  {formatMass(mass)} <span className="muted">({formatTroyOunces(mass)})</span>
+                  <Said>{formatMass(mass)}</Said> <span className="muted">({formatTroyOunces(mass)})</span>
                 </dd>
               </>
             )}

@@ -1,4 +1,5 @@
 import { currentMember } from '@/app/lib/member';
+import { paperRulesOf } from '@/app/lib/paperRules';
 import { sent } from '@/app/lib/sent';
 import { numberOnTag } from '@/core/tag';
 import { showBatch } from '@/studio/batches/batches';
@@ -15,7 +16,7 @@ export async function GET(
   const number = numberOnTag('batch', tag);
   const batch = number === undefined ? null : await showBatch(member.session, number);
   if (!batch) return new Response('There is no such batch.', { status: 404 });
-  const made = await batchPaper(batch, paper);
+  const made = await batchPaper(batch, paper, paperRulesOf(member));
   return made
     ? sent(`${tag}-${paper}`, made.type, made.content, paper.endsWith('.csv'))
     : new Response(`A batch has ${BATCH_PAPERS.join(', ')}.`, { status: 404 });

@@ -1,4 +1,5 @@
 import { currentMember } from '@/app/lib/member';
+import { paperRulesOf } from '@/app/lib/paperRules';
 import { sent } from '@/app/lib/sent';
 import { numberOnTag } from '@/core/tag';
 import { patternPaper } from '@/studio/paper/patternPaper';
@@ -20,7 +21,7 @@ export async function GET(
     const file = patternToFile(pattern.body, pattern.specs, member.currency);
     return sent(`${tag}.json`, 'application/json; charset=utf-8', `${JSON.stringify(file, null, 2)}\n`, true);
   }
-  const made = await patternPaper(pattern, paper);
+  const made = await patternPaper(pattern, paper, paperRulesOf(member));
   return made
     ? sent(`${tag}-${paper}`, made.type, made.content)
     : new Response('A pattern has strips.pdf, strips.svg, card.pdf, card.svg and pattern.json.', {

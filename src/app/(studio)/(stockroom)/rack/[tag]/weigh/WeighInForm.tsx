@@ -21,6 +21,7 @@ import { WireBar } from '@/ui/WireBar';
 import { ScalePanel } from '../../../parts/ScalePanel';
 import { useDone } from '../../../parts/useDone';
 import { weighInAction } from '../actions';
+import { Said } from '@/ui/house';
 
 interface WeighInFormProps {
   readonly number: number;
@@ -94,7 +95,7 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
                 className="btn btn-sm"
                 onClick={() => setValue('empty', gramsOf(weight), { shouldValidate: true })}
               >
-                {name}, {formatMass(weight)}
+                {name}, <Said>{formatMass(weight)}</Said>
               </button>
             ))}
           </p>

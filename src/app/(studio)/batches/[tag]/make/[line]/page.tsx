@@ -1,3 +1,4 @@
+import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { Link } from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { tag } from '@/core/tag';
@@ -22,7 +23,7 @@ export default async function MakeFromTrayPage({ params }: { params: Params }) {
   return (
     <>
       <h1 className="[overflow-wrap:anywhere]">
-        Piece {batch.piece + 1} of {batch.count} of “{pattern.name}” lies cut in the tray
+        Piece {batch.piece + 1} of {batch.count} of “{calledInFull(pattern.body)}” lies cut in the tray
       </h1>
       <p className="muted mt-1 [overflow-wrap:anywhere]">
         <Link href={`/batches/${tag('batch', batch.number)}`} className="link">
