@@ -81,26 +81,39 @@ describe('settling a cut', () => {
   const from = { length: mm(1000), cost: cost(30_001) };
 
   it('takes its share of the cost and leaves the rest', () => {
-    const settled = settleCut(from, { cut: mm(200), back: um(0) }, mm(50));
+    const settled = settleCut(from, { cut: mm(200), back: [] }, mm(50));
     expect(settled).toEqual({
       taken: [{ kind: 'cut', length: 200_000, cost: 6000 }],
-      offCut: null,
+      offCuts: [],
       left: { length: 800_000, cost: 24_001 },
     });
   });
 
   it('keeps what came back as an off-cut when it is long enough, and scraps it when not', () => {
-    expect(settleCut(from, { cut: mm(200), back: mm(60) }, mm(50))).toMatchObject({
+    expect(settleCut(from, { cut: mm(200), back: [mm(60)] }, mm(50))).toMatchObject({
       taken: [{ kind: 'cut', length: 200_000, cost: 6000 }],
-      offCut: { length: 60_000, cost: 1800 },
+      offCuts: [{ length: 60_000, cost: 1800 }],
     });
-    expect(settleCut(from, { cut: mm(200), back: mm(40) }, mm(50))).toMatchObject({
+    expect(settleCut(from, { cut: mm(200), back: [mm(40)] }, mm(50))).toMatchObject({
       taken: [
         { kind: 'cut', length: 160_000, cost: 4800 },
         { kind: 'scrapped', length: 40_000, cost: 1200 },
       ],
-      offCut: null,
+      offCuts: [],
     });
+  });
+
+  it('two tails that are each too short are scrap, however long they are together', () => {
+    expect(settleCut(from, { cut: mm(200), back: [mm(30), mm(30)] }, mm(50))).toMatchObject({
+      taken: [
+        { kind: 'cut', length: 140_000, cost: 4200 },
+        { kind: 'scrapped', length: 60_000, cost: 1800 },
+      ],
+      offCuts: [],
+    });
+    expect(settleCut(from, { cut: mm(200), back: [mm(60), mm(30)] }, mm(50)).offCuts).toEqual([
+      { length: 60_000, cost: 1800 },
+    ]);
   });
 
   it('conserves length and cost for any cut', () => {
@@ -109,26 +122,33 @@ describe('settling a cut', () => {
         fc.integer({ min: 1, max: 20_000_000 }),
         fc.integer({ min: 0, max: 500_000_000 }),
         fc.double({ min: 0, max: 1, noNaN: true }),
-        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { maxLength: 4 }),
         fc.integer({ min: 0, max: 200_000 }),
-        (length, price, cutPart, backPart, minimum) => {
+        (length, price, cutPart, parts, minimum) => {
           const cut = um(Math.max(1, Math.floor(length * cutPart)));
-          const back = um(Math.floor(cut * backPart));
-          const { taken, left } = settleCut(
+          const back = parts.map((part) => um(Math.floor((cut * part) / parts.length)));
+          const { taken, left, offCuts } = settleCut(
             { length: um(length), cost: cost(price) },
             { cut, back },
             um(minimum),
           );
           expect(taken.reduce((sum, each) => sum + each.length, 0) + left.length).toBe(length);
           expect(taken.reduce((sum, each) => sum + each.cost, 0) + left.cost).toBe(price);
+          // Off-cuts are the pieces that are long enough, none more and none less, and together carry no more than was cut.
+          expect(offCuts.map((each) => each.length)).toEqual(
+            back.filter((each) => each > 0 && each >= minimum),
+          );
+          expect(offCuts.reduce((sum, each) => sum + each.cost, 0)).toBeLessThanOrEqual(
+            taken.reduce((sum, each) => sum + each.cost, 0),
+          );
         },
       ),
     );
   });
 
   it('refuses a cut longer than the piece or more back than was cut', () => {
-    expect(() => settleCut(from, { cut: mm(1001), back: um(0) }, mm(50))).toThrow(RangeError);
-    expect(() => settleCut(from, { cut: mm(10), back: mm(11) }, mm(50))).toThrow(RangeError);
+    expect(() => settleCut(from, { cut: mm(1001), back: [] }, mm(50))).toThrow(RangeError);
+    expect(() => settleCut(from, { cut: mm(10), back: [mm(11)] }, mm(50))).toThrow(RangeError);
   });
 
   it('scraps what is shorter than the useful minimum of its spec, metal or studio', () => {

@@ -16,8 +16,8 @@ describe('settling a making', () => {
     const { movements, offCuts, left } = settleMaking(
       [source('a', 400_000, 4000)],
       [
-        { from: 'a', cut: mm(200), back: mm(60) },
-        { from: 'a', cut: mm(120), back: mm(0) },
+        { from: 'a', cut: mm(200), back: [mm(60)] },
+        { from: 'a', cut: mm(120), back: [] },
       ],
       [{ from: 'a', length: mm(40), reason: 'snapped' }],
     );
@@ -34,15 +34,15 @@ describe('settling a making', () => {
   it('leaves alone what was not touched', () => {
     const { left } = settleMaking(
       [source('a', 9000, 10), source('b', 400_000, 10)],
-      [{ from: 'b', cut: mm(100), back: mm(0) }],
+      [{ from: 'b', cut: mm(100), back: [] }],
       [],
     );
     expect([...left.keys()]).toEqual(['b']);
   });
 
   it('refuses a source that is not there or does not hold enough', () => {
-    expect(() => settleMaking([], [{ from: 'a', cut: mm(1), back: mm(0) }], [])).toThrow(RangeError);
-    expect(() => settleMaking([source('a', 1000, 10)], [{ from: 'a', cut: mm(2), back: mm(0) }], [])).toThrow(
+    expect(() => settleMaking([], [{ from: 'a', cut: mm(1), back: [] }], [])).toThrow(RangeError);
+    expect(() => settleMaking([source('a', 1000, 10)], [{ from: 'a', cut: mm(2), back: [] }], [])).toThrow(
       RangeError,
     );
   });
@@ -50,8 +50,8 @@ describe('settling a making', () => {
   it('tells beforehand which lengths would be overrun, and by how much', () => {
     const sources = [source('a', 100_000, 10), source('b', 100_000, 10)];
     const cuts = [
-      { from: 'a', cut: mm(70), back: mm(0) },
-      { from: 'b', cut: mm(100), back: mm(0) },
+      { from: 'a', cut: mm(70), back: [] },
+      { from: 'b', cut: mm(100), back: [] },
     ];
     expect(notEnoughFor(sources, cuts, [{ from: 'a', length: mm(40), reason: '' }])).toEqual([
       { id: 'a', specId: 'spec of a', has: 100_000, wanted: 110_000 },
@@ -80,14 +80,14 @@ describe('settling a making', () => {
             source(String(index), length, price, minimum),
           );
           const open = sources.map(({ length }) => length as number);
-          const cuts: { from: string; cut: ReturnType<typeof um>; back: ReturnType<typeof um> }[] = [];
+          const cuts: { from: string; cut: ReturnType<typeof um>; back: ReturnType<typeof um>[] }[] = [];
           const spoiled: { from: string; length: ReturnType<typeof um>; reason: string }[] = [];
           for (const { of, spoiled: lost, part: share, back } of events) {
             const take = Math.floor((open[of] ?? 0) * share);
             if (take === 0) continue;
             open[of] = (open[of] ?? 0) - take;
             if (lost) spoiled.push({ from: String(of), length: um(take), reason: 'marred' });
-            else cuts.push({ from: String(of), cut: um(take), back: um(Math.floor(take * back)) });
+            else cuts.push({ from: String(of), cut: um(take), back: [um(Math.floor(take * back))] });
           }
           expect(notEnoughFor(sources, cuts, spoiled)).toEqual([]);
           const { movements, left } = settleMaking(sources, cuts, spoiled);

@@ -16,7 +16,8 @@ export interface Source {
 export interface CutMade {
   readonly from: string;
   readonly cut: Micrometres;
-  readonly back: Micrometres;
+  /** The pieces of it that were left over when it was trimmed. */
+  readonly back: readonly Micrometres[];
 }
 
 /** A length lost, with why. */
@@ -117,7 +118,7 @@ export function settleMaking(
     const source = sourceOf(from);
     const settled = settleCut(left.get(from) ?? source, { cut, back }, source.usefulMinimum);
     for (const taken of settled.taken) take(from, taken.kind, taken.length, taken.cost);
-    if (settled.offCut) offCuts.push({ from, specId: source.specId, ...settled.offCut });
+    for (const offCut of settled.offCuts) offCuts.push({ from, specId: source.specId, ...offCut });
     left.set(from, settled.left);
   }
   for (const [id, now] of left) {

@@ -1,5 +1,5 @@
 import { shareOfCost, type CostUnits } from '../units/money';
-import { um, type Micrometres } from '../units/length';
+import { sumLengths, um, type Micrometres } from '../units/length';
 
 /** What happened to one length taken off a stock piece. */
 export interface Taken {
@@ -12,22 +12,22 @@ export interface Taken {
 export interface CutDone {
   /** Taken off the stock piece. */
   readonly cut: Micrometres;
-  /** Part of it left over when the wire was trimmed. */
-  readonly back: Micrometres;
+  /** The pieces of it that were left over when the wire was trimmed. */
+  readonly back: readonly Micrometres[];
 }
 
 /** The outcome of one cut, to be written as movements. */
 export interface SettledCut {
   readonly taken: readonly Taken[];
-  /** What came back long enough to keep: a new off-cut with its share of the cost. */
-  readonly offCut: { readonly length: Micrometres; readonly cost: CostUnits } | null;
+  /** What came back long enough to keep: new off-cuts, each with its share of the cost. */
+  readonly offCuts: readonly { readonly length: Micrometres; readonly cost: CostUnits }[];
   /** What the stock piece holds afterwards. */
   readonly left: { readonly length: Micrometres; readonly cost: CostUnits };
 }
 
 /**
- * Settles one cut: a cut of x takes round(cost × x / length) with it; what came back keeps its share of that as an
- * off-cut when it reaches the useful minimum and is scrap when it does not.
+ * Settles one cut: a cut of x takes round(cost × x / length) with it; each piece that came back keeps its share of that as an
+ * off-cut when it reaches the useful minimum, and is scrap with the others that do not.
  *
  * @throws RangeError when more is cut than there is or more comes back than was cut; callers check both first
  */
@@ -36,20 +36,27 @@ export function settleCut(
   done: CutDone,
   usefulMinimum: Micrometres,
 ): SettledCut {
-  if (done.cut > from.length || done.back > done.cut)
-    throw new RangeError('cut or return exceeds what there is');
+  const came = sumLengths(done.back);
+  if (done.cut > from.length || came > done.cut) throw new RangeError('cut or return exceeds what there is');
   const cutCost = shareOfCost(from.cost, done.cut, from.length);
-  const backCost = shareOfCost(cutCost, done.back, done.cut);
-  const keeps = done.back > 0 && done.back >= usefulMinimum;
-  const scraps = done.back > 0 && !keeps;
-  const usedCost = (cutCost - (scraps ? backCost : 0)) as CostUnits;
-  const usedLength = um(done.cut - (scraps ? done.back : 0));
+  // Shares of the whole that came back, so that the last of many bears no rounding of the others.
+  const backCost = shareOfCost(cutCost, came, done.cut);
+  const scrap = sumLengths(done.back.filter((length) => length < usefulMinimum));
+  const scrapCost = shareOfCost(backCost, scrap, came);
+  const offCuts: { length: Micrometres; cost: CostUnits }[] = [];
+  let kept = { length: um(came - scrap), cost: (backCost - scrapCost) as CostUnits };
+  for (const length of done.back.filter((each) => each > 0 && each >= usefulMinimum)) {
+    const share = shareOfCost(kept.cost, length, kept.length);
+    offCuts.push({ length, cost: share });
+    kept = { length: um(kept.length - length), cost: (kept.cost - share) as CostUnits };
+  }
+  const used = um(done.cut - scrap);
   return {
     taken: [
-      ...(usedLength > 0 ? [{ kind: 'cut', length: usedLength, cost: usedCost } as const] : []),
-      ...(scraps ? [{ kind: 'scrapped', length: done.back, cost: backCost } as const] : []),
+      ...(used > 0 ? [{ kind: 'cut', length: used, cost: (cutCost - scrapCost) as CostUnits } as const] : []),
+      ...(scrap > 0 ? [{ kind: 'scrapped', length: scrap, cost: scrapCost } as const] : []),
     ],
-    offCut: keeps ? { length: done.back, cost: backCost } : null,
+    offCuts,
     left: { length: um(from.length - done.cut), cost: (from.cost - cutCost) as CostUnits },
   };
 }

@@ -1,3 +1,4 @@
+import { tailsOf } from './tails';
 import { roundSpan } from '../ruler';
 import { sumLengths, um, type Micrometres } from '../units/length';
 import type { CostUnits } from '../units/money';
@@ -85,6 +86,8 @@ export interface WantedCut {
   readonly name: string;
   readonly specId: string;
   readonly length: Micrometres;
+  /** The pieces of it that are trimmed off again. */
+  readonly tails: readonly Micrometres[];
 }
 
 /** Every single wire a pattern asks for, in the order written. */
@@ -96,6 +99,7 @@ export function wantedCuts(body: Pick<PatternBody, 'cuts'>): WantedCut[] {
       name: cut.count > 1 ? `${cut.name} ${copy + 1} of ${cut.count}` : cut.name,
       specId: cut.specId,
       length: cutLength(cut),
+      tails: tailsOf(cut),
     })),
   );
 }

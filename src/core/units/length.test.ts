@@ -10,8 +10,10 @@ import {
   LENGTH_GRAMMAR,
   mm,
   parseLength,
+  parseLengths,
   um,
   writableLength,
+  writableLengths,
 } from './length';
 
 const read = (text: string, system?: 'in' | 'mm') => expectOk(parseLength(text, system));
@@ -171,6 +173,30 @@ describe('computed lengths', () => {
           expect(back).toBeGreaterThanOrEqual(length - 5);
           expect(back - length).toBeLessThanOrEqual(1600);
         }
+      }),
+    );
+  });
+});
+
+describe('several lengths at once', () => {
+  it.each<[string, readonly number[]]>([
+    ['0 mm', []],
+    ['40 mm', [40]],
+    ['2 × 15 mm', [15, 15]],
+    ['2x15mm + 1/2 in', [15, 15, 12.7]],
+  ])('%s', (text, lengths) => {
+    expect(parseLengths(text)).toEqual({ ok: true, value: lengths.map((each) => each * 1000) });
+  });
+
+  it.each(['', '2 ×', '15', '2 × 15', '21 × 1 mm', 'two × 3 mm'])('refuses “%s”', (text) => {
+    expect(parseLengths(text).ok).toBe(false);
+  });
+
+  it('are written so that they read back', () => {
+    const lengths = fc.array(fc.integer({ min: 1, max: 5_000_000 }).map(um), { maxLength: 6 });
+    fc.assert(
+      fc.property(lengths, fc.constantFrom('in' as const, 'mm' as const), (some, system) => {
+        expect(parseLengths(writableLengths(some, system))).toEqual({ ok: true, value: some });
       }),
     );
   });

@@ -1,4 +1,4 @@
-import type { Result } from '../result';
+import { ok, refuse, type Result } from '../result';
 import { parseQuantity, trimmedDecimal, type QuantityGrammar } from './quantity';
 
 declare const lengthUnit: unique symbol;
@@ -57,6 +57,35 @@ export const LENGTH_GRAMMAR: QuantityGrammar = {
  */
 export function parseLength(text: string, system?: LengthSystem): Result<Micrometres> {
   return parseQuantity(text, LENGTH_GRAMMAR, system) as Result<Micrometres>;
+}
+
+/** The most lengths that one text is read as. */
+const MOST_LENGTHS = 20;
+
+/**
+ * Reads one length or several: "40 mm", "15 mm + 12 mm", "2 × 15 mm". Nothing at all is a length of 0.
+ * @returns the lengths that are more than 0, or a sentence to show beside the field
+ */
+export function parseLengths(text: string, system?: LengthSystem): Result<Micrometres[]> {
+  const all: Micrometres[] = [];
+  for (const part of text.split('+')) {
+    const [, times = '1', one = part] = /^\s*(\d{1,2})\s*[×x*]\s*(\S.*)$/i.exec(part) ?? [];
+    const read = parseLength(one, system);
+    if (!read.ok) return read;
+    if (read.value > 0) all.push(...Array.from({ length: Number(times) }, () => read.value));
+    if (all.length > MOST_LENGTHS)
+      return refuse(`“${text.slice(0, 60)}” is more than ${MOST_LENGTHS} lengths; give their sum.`);
+  }
+  return ok(all);
+}
+
+/** Several lengths as they are put into a form to be typed over: reads back through {@link parseLengths}. */
+export function writableLengths(lengths: readonly Micrometres[], system: LengthSystem): string {
+  const [first] = lengths;
+  if (first === undefined) return `0 ${system}`;
+  if (lengths.length > 1 && lengths.every((each) => each === first))
+    return `${lengths.length} × ${writableLength(first, system)}`;
+  return lengths.map((each) => writableLength(each, system)).join(' + ');
 }
 
 const SIXTY_FOURTHS = 64;

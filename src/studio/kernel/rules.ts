@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { ValidateBy, type ValidationArguments, type ValidationOptions } from 'class-validator';
 import { isZone, parseDay } from '@/core/calendar/day';
 import { refuse, ok, type Result } from '@/core/result';
-import { parseLength } from '@/core/units/length';
+import { parseLength, parseLengths } from '@/core/units/length';
 import { parseMass } from '@/core/units/mass';
 import { parseAmount } from '@/core/units/money';
 import { parsePercent } from '@/core/units/percent';
@@ -56,6 +56,9 @@ const moreThanZero = <T>(
 /** A length with its unit: "10 1/4 in", "26 cm". */
 export const ReadsLength = (least: Least = {}) =>
   readsWith('readsLength', (text) => moreThanZero(parseLength(text), Number, text, least));
+
+/** One length or several with their units, or 0: "40 mm", "2 × 15 mm", "15 mm + 12 mm". */
+export const ReadsLengths = () => readsWith('readsLengths', (text) => parseLengths(text));
 
 /** A mass with its unit: "250 g", "1 oz t". */
 export const ReadsMass = (least: Least = {}) =>

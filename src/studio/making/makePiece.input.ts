@@ -17,6 +17,7 @@ import { refuse } from '@/core/result';
 import {
   ReadsBy,
   ReadsLength,
+  ReadsLengths,
   ReadsName,
   ReadsNumber,
   ReadsOneOf,
@@ -30,8 +31,8 @@ export class DoneCutInput {
   @IsInt() @Min(0) @Max(199) copy!: number;
   @IsUUID('all', { message: 'Choose which wire this was cut from.' }) from!: string;
   @ReadsLength() cut!: string;
-  /** What of it was trimmed off again and is still wire. */
-  @ReadsLength({ zero: true }) back!: string;
+  /** What of it was trimmed off again and is still wire, each piece by itself: “2 × 15 mm”. */
+  @ReadsLengths() back!: string;
 }
 
 /** Wire that was lost in the making. */

@@ -16,7 +16,14 @@ import { expectOk } from '@/core/result';
 import { parseCount } from '@/core/stock/amount';
 import type { FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
-import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
+import {
+  formatLength,
+  parseLength,
+  parseLengths,
+  sumLengths,
+  um,
+  type Micrometres,
+} from '@/core/units/length';
 import { ug } from '@/core/units/mass';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
@@ -81,7 +88,7 @@ export function makePiece(
     const cuts = input.cuts.map(({ from, cut, back }): CutMade => ({
       from,
       cut: expectOk(parseLength(cut)),
-      back: expectOk(parseLength(back)),
+      back: expectOk(parseLengths(back)),
     }));
     const spoiled = input.spoiled.map(({ from, length, reason }): SpoiledLength => ({
       from,
@@ -257,8 +264,8 @@ function checkAgainstPattern(
         `${tag('wire', source.number)} is not the wire the pattern asks for ${asked.name}.`,
       );
     }
-    const { cut, back } = lengths[index] ?? { cut: 0, back: 0 };
-    if (back > cut)
+    const { cut, back } = lengths[index] ?? { cut: 0, back: [] };
+    if (sumLengths(back) > cut)
       throw invalid(`cuts.${index}.back`, `More came back (${each.back}) than was cut (${each.cut}).`);
   });
   const [missing] = open.values();

@@ -1,3 +1,6 @@
+import { ringSizeOf } from '@/core/pattern/ringSizeOf';
+import { tag } from '@/core/tag';
+import { formatLength } from '@/core/units/length';
 import { withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
 import { EMPTY_COMPOSITION, resolve, type Composition } from '@/core/pattern/composition';
 import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
@@ -13,6 +16,9 @@ import {
 import type { StudioSession } from '../kernel/useCase';
 import { patternPaper } from '../paper/patternPaper';
 import { proposeMaking } from '../making/proposeMaking';
+import { makePiece } from '../making/makePiece';
+import { labelsOf } from '../labels/labels';
+import { showPiece } from '../shelf/shelf';
 import { listSpecs } from '../wire/specs';
 import { composePattern } from './composePattern';
 import { fitPatterns } from './fitting';
@@ -220,6 +226,45 @@ describe('files', () => {
     const session = await openStudio();
     expect(problemOf(await importPattern(session, newKey(), text)).message).toMatch(said);
   });
+});
+
+it('a ring says its size on the bench, on the shelf and on its label', async () => {
+  const { session } = await studioWithFrame();
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  const composed = withTechnique(EMPTY_COMPOSITION, named('woven-band-ring'), specs);
+  const composition = { ...composed, measures: { ...composed.measures, ring: 'US 7' } };
+  const pattern = done(
+    await composePattern(session, newKey(), null, { ...form(composition), kind: 'ring', parts: [] }),
+  );
+  const proposal = await proposeMaking(session, pattern.number);
+  if (!proposal) throw new Error('the pattern lies on the bench');
+  // US 7 is 17.3 mm inside, 54.4 mm round (ISO 8653), UK N½ (published tables of ring sizes).
+  expect(ringSizeOf(proposal.pattern.body)).toBe('US 7 · UK N½ · ISO 54.4');
+  const { number } = done(
+    await makePiece(session, newKey(), pattern, {
+      cuts: proposal.cuts.map(({ cutIndex, copy, from, length }) => ({
+        cutIndex,
+        copy,
+        from: from ?? '',
+        cut: formatLength(length, 'mm'),
+        back: '0 mm',
+      })),
+      parts: [{ part: 0, from: '', count: '1' }],
+      spoiled: [],
+      minutes: '20',
+      setUpMinutes: '0',
+      sharedBy: '1',
+    }),
+  );
+  expect(await showPiece(session, number)).toMatchObject({ size: 'US 7 · UK N½ · ISO 54.4' });
+  expect(await labelsOf(session, [tag('piece', number), 'F-0999'])).toEqual([
+    {
+      tag: tag('piece', number),
+      name: proposal.pattern.name,
+      form: 'ring',
+      place: 'US 7 · UK N½ · ISO 54.4',
+    },
+  ]);
 });
 
 it('papers are PDF and SVG; others there are not', async () => {

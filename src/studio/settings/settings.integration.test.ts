@@ -43,6 +43,9 @@ describe('the house rules', () => {
       'minimums.0.of',
     ],
     ['a rate in words', { hourlyRate: 'twenty USD' }, 'hourlyRate'],
+    ['a paper that nobody sells', { sheet: 'A0' }, 'sheet'],
+    ['a third way to write numbers', { numbers: 'dash' }, 'numbers'],
+    ['a date that begins with the hour', { days: 'hour' }, 'days'],
   ])('refuse %s', async (_what, changed, field) => {
     const session = await openStudio();
     expect(

@@ -1,7 +1,13 @@
 'use client';
 
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { formatBothWays, parseLength, type LengthSystem } from '@/core/units/length';
+import {
+  formatBothWays,
+  parseLength,
+  parseLengths,
+  sumLengths,
+  type LengthSystem,
+} from '@/core/units/length';
 import { formatMass, formatTroyOunces, parseMass } from '@/core/units/mass';
 import { currencyOf, formatMoney, parseMoney } from '@/core/units/money';
 import { useWriting } from '../house';
@@ -169,6 +175,16 @@ const BARE = /^[\d\s./,½¼¾⅛⅜⅝⅞⅓⅔-]+$/;
 export const withUnit = (typed: string, system: LengthSystem): string =>
   BARE.test(typed) && /[\d½¼¾⅛⅜⅝⅞⅓⅔]/.test(typed) ? `${typed.trim()} ${system}` : typed;
 
+/** The same for several lengths: each that has none gets its unit. */
+export const withUnits = (typed: string, system: LengthSystem): string =>
+  typed
+    .split('+')
+    .map((part) => {
+      const [, times = '', one = part] = /^(\s*\d{1,2}\s*[×x*])(.*)$/i.exec(part) ?? [];
+      return `${times}${times && ' '}${withUnit(one, system)}`;
+    })
+    .join('+');
+
 function DialectField<Values extends FieldValues>({
   control,
   name,
@@ -202,19 +218,25 @@ function DialectField<Values extends FieldValues>({
 /** The one length field: takes "10 1/4", "26cm", "0.4mm", "3' 2\"" and says what it understood. */
 export function LengthField<Values extends FieldValues>({
   bare,
+  several = false,
   ...props
 }: BaseProps<Values> & {
+  /** Whether it takes several lengths: "2 × 15 mm + 40 mm". */
+  several?: boolean;
   /** What a number without a unit is; as lengths are shown when it is not told. Beads and stones are measured in mm everywhere. */
   bare?: LengthSystem;
 }) {
   const lengths = useLengths();
   const system = bare ?? lengths.system;
   const dialect: TextDialect = {
-    complete: (typed) => withUnit(typed, system),
+    complete: (typed) => (several ? withUnits(typed, system) : withUnit(typed, system)),
     display: (value) => value,
     understood: (value) => {
-      const read = value === '' ? undefined : parseLength(value);
-      return read?.ok ? formatBothWays(read.value) : undefined;
+      const read = value === '' ? undefined : several ? parseLengths(value) : parseLength(value);
+      if (!read?.ok) return undefined;
+      if (typeof read.value === 'number') return formatBothWays(read.value);
+      const pieces = read.value.length > 1 ? ` in ${read.value.length} pieces` : '';
+      return `${formatBothWays(sumLengths(read.value))}${pieces}`;
     },
   };
   return <DialectField placeholder={system === 'in' ? '10 1/4 in' : '260 mm'} {...props} dialect={dialect} />;

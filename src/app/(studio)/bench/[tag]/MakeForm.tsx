@@ -2,16 +2,15 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { useController, useFieldArray, type Control } from 'react-hook-form';
 import { roundSpan } from '@/core/ruler';
 import { FINDINGS } from '@/core/stock/finding';
 import { pathOf, tag } from '@/core/tag';
-import { formatLengthShort, parseLength, um, writableLength } from '@/core/units/length';
+import { um, writableLength, writableLengths } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
 import type { Made } from '@/studio/making/makePiece';
 import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
-import { MarkList } from '@/ui/craft/MarkList';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
@@ -19,12 +18,11 @@ import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
-import { Length, useLengths } from '@/ui/lengths';
+import { useLengths } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
 import { useToast } from '@/ui/toasts';
-import { WireBar } from '@/ui/WireBar';
-import { WireChip } from '@/ui/WireChip';
 import { makePieceAction } from './actions';
+import { AlikeWires, alikeIn, choicesFor } from './AlikeWires';
 import { PartsTaken } from './PartsTaken';
 
 type FormControl = Control<MakePieceInput>;
@@ -55,12 +53,12 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     [router, toast, batch],
   );
   const defaultValues: MakePieceInput = {
-    cuts: cuts.map(({ cutIndex, copy, from, length }) => ({
+    cuts: cuts.map(({ cutIndex, copy, from, length, tails }) => ({
       cutIndex,
       copy,
       from: from ?? '',
       cut: writableLength(length, system),
-      back: `0 ${system}`,
+      back: writableLengths(tails, system),
     })),
     spoiled: [],
     parts: parts.flatMap(({ part, picks }) =>
@@ -90,39 +88,15 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           <Ruler span={span} label="Ruler for the cuts" />
         </div>
         <ol className="divide-y divide-base-300">
-          {cuts.map((cut, index) => {
-            const spec = pattern.specs[cut.specId];
-            const marks = pattern.body.cuts[cut.cutIndex]?.marks ?? [];
-            return (
-              <li key={`${cut.cutIndex}.${cut.copy}`} className="py-3">
-                {spec && (
-                  <WireBar
-                    spec={spec}
-                    length={cut.length}
-                    span={span}
-                    height={20}
-                    marks={marks.map(({ at, what }) => ({ at, name: what }))}
-                  />
-                )}
-                <MarkList marks={marks} on={cut.name} />
-                <div className="mt-1 grid items-start gap-x-4 gap-y-2 sm:grid-cols-2 lg:grid-cols-[minmax(15rem,5fr)_5fr_3fr_3fr]">
-                  <div>
-                    <p className="text-2xl font-semibold [overflow-wrap:anywhere]">{cut.name}</p>
-                    {spec && <WireChip spec={spec} />}
-                  </div>
-                  <ChoiceField
-                    control={control}
-                    name={`cuts.${index}.from`}
-                    label={`Cut ${index + 1} from`}
-                    choices={choicesFor(choices, cut.specId, system)}
-                    hint={<LeftOn control={control} index={index} choices={choices} />}
-                  />
-                  <LengthField control={control} name={`cuts.${index}.cut`} label="Really cut" />
-                  <LengthField control={control} name={`cuts.${index}.back`} label="Came back" />
-                </div>
-              </li>
-            );
-          })}
+          {alikeIn(cuts).map((alike) => (
+            <AlikeWires
+              key={`${alike[0]?.cut.cutIndex}.${alike[0]?.cut.copy}`}
+              form={form}
+              alike={alike}
+              proposal={proposal}
+              span={span}
+            />
+          ))}
         </ol>
       </section>
       {parts.length > 0 && <PartsTaken control={control} parts={parts} />}
@@ -189,49 +163,6 @@ function IntoDrawer({ control }: { control: FormControl }) {
         </div>
       )}
     </section>
-  );
-}
-
-function choicesFor(choices: readonly Choice[], specId: string, system: 'in' | 'mm') {
-  return choices
-    .filter((choice) => choice.specId === specId)
-    .map(({ id, number, form, length }) => ({
-      value: id,
-      text: `${tag('wire', number)} · ${form} · ${formatLengthShort(length, system)}`,
-    }));
-}
-
-/** What stays on the chosen length after every cut of this form from it. */
-function LeftOn({
-  control,
-  index,
-  choices,
-}: {
-  control: FormControl;
-  index: number;
-  choices: readonly Choice[];
-}) {
-  const cuts = useWatch({ control, name: 'cuts' });
-  const spoiled = useWatch({ control, name: 'spoiled' });
-  const from = cuts[index]?.from;
-  const choice = choices.find(({ id }) => id === from);
-  if (!choice) return null;
-  const taken = (text: string | undefined) => {
-    const read = parseLength(text ?? '');
-    return read.ok ? read.value : 0;
-  };
-  const total =
-    cuts.filter((cut) => cut.from === from).reduce((sum, { cut }) => sum + taken(cut), 0) +
-    spoiled.filter((each) => each.from === from).reduce((sum, { length }) => sum + taken(length), 0);
-  const left = choice.length - total;
-  return left >= 0 ? (
-    <>
-      <Length of={um(left)} /> stays on it
-    </>
-  ) : (
-    <strong className="text-error">
-      <Length of={um(-left)} /> more than there is on it
-    </strong>
   );
 }
 
