@@ -1,6 +1,7 @@
 'use client';
 
 import { createContext, useContext, type ReactNode } from 'react';
+import type { RingSystem } from '@/core/ring/ringSize';
 import type { DayOrder } from '@/core/calendar/day';
 import { writeNumbers, type NumberWriting } from '@/core/units/writing';
 
@@ -11,9 +12,11 @@ export interface House {
   readonly numbers: NumberWriting;
   /** What comes first in a date. */
   readonly days: DayOrder;
+  /** How a ring size is meant that does not say. */
+  readonly rings: RingSystem;
 }
 
-const HouseContext = createContext<House>({ zone: 'UTC', numbers: 'point', days: 'day' });
+const HouseContext = createContext<House>({ zone: 'UTC', numbers: 'point', days: 'day', rings: 'US' });
 
 export const HouseProvider = ({ house, children }: { house: House; children: ReactNode }) => (
   <HouseContext value={house}>{children}</HouseContext>

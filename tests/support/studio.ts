@@ -219,6 +219,7 @@ export const settingsInput = (changed: object = {}) => ({
   timeZone: 'UTC',
   numbers: 'point',
   days: 'day',
+  rings: 'US',
   sheet: 'A4',
   hourlyRate: '25.00 USD',
   overheadPerHour: '5.00 USD',

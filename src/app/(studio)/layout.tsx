@@ -15,14 +15,14 @@ import { signOutAction } from '../sign-in/actions';
 import { StudioShell } from './StudioShell';
 
 export default async function StudioLayout({ children }: { children: ReactNode }) {
-  const { session, name, studioName, currency, lengthSystem, numbers, days } = await pageMember();
+  const { session, name, studioName, currency, lengthSystem, numbers, days, rings } = await pageMember();
   const preferences = await readPreferences();
   const doubt = await doubtClock(session);
   const devices = await readDevices(session);
   const kinds = Object.fromEntries(DEVICES.map((device) => [device, devices[device].kind]));
   return (
     <LengthsProvider initial={preferences.lengthSystem ?? lengthSystem}>
-      <HouseProvider house={{ zone: zoneOf(session), numbers, days }}>
+      <HouseProvider house={{ zone: zoneOf(session), numbers, days, rings }}>
         <CurrencyProvider code={currency}>
           <DevicesProvider kinds={kinds}>
             <ToastProvider>

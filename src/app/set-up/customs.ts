@@ -1,4 +1,5 @@
 import type { DayOrder } from '@/core/calendar/day';
+import type { RingSystem } from '@/core/ring/ringSize';
 import type { SheetName } from '@/core/paper/sheet';
 import type { NumberWriting } from '@/core/units/writing';
 
@@ -7,13 +8,14 @@ export interface Customs {
   readonly timeZone: string;
   readonly numbers: NumberWriting;
   readonly days: DayOrder;
+  readonly rings: RingSystem;
   readonly sheet: SheetName;
 }
 
 /** Countries that print on Letter rather than A4 (Unicode CLDR, supplemental measurement data: paper size). */
 const LETTER = /-(BZ|CA|CL|CO|CR|GT|MX|NI|PA|PH|PR|SV|US|VE)\b/;
 
-/** What a locale has of it. @param locale a BCP 47 tag, like "de-AT" */
+/** What a locale has of it; ring sizes by common practice of the trade. @param locale a BCP 47 tag, like "de-AT" */
 export function customsOf(locale: string): Omit<Customs, 'timeZone'> {
   const decimal = new Intl.NumberFormat(locale).formatToParts(1.5).find(({ type }) => type === 'decimal');
   const parts = new Intl.DateTimeFormat(locale).formatToParts(new Date(2026, 4, 21));
@@ -21,6 +23,7 @@ export function customsOf(locale: string): Omit<Customs, 'timeZone'> {
   return {
     numbers: decimal?.value === ',' ? 'comma' : 'point',
     days: first === 'month' || first === 'year' ? first : 'day',
+    rings: /-(US|CA|PR|PH)\b/.test(locale) ? 'US' : /-(GB|IE|AU|NZ|ZA)\b/.test(locale) ? 'UK' : 'ISO',
     sheet: LETTER.test(locale) ? 'Letter' : 'A4',
   };
 }

@@ -55,6 +55,9 @@ export interface TechniqueUse {
   readonly own: readonly string[];
 }
 
+/** The most pieces alike that a pattern makes. */
+export const MOST_COPIES = 20;
+
 /** A pattern as it is composed: techniques, what they share, and the order of the work. */
 export interface Composition {
   readonly measures: Texts;

@@ -1,7 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { techniqueOf, TECHNIQUES } from '../technique/registry';
 import type { Texts } from '../technique/readTexts';
-import type { Composition, TechniqueUse } from './composition';
+import { MOST_COPIES, type Composition, type TechniqueUse } from './composition';
 
 type Plain = Readonly<Record<string, unknown>>;
 
@@ -10,7 +10,6 @@ const MOST_FIELDS = 80;
 /** A traced outline has hundreds of figures. */
 const MOST_TEXT = 5000;
 const MOST_STEPS = 400;
-const MOST_COPIES = 20;
 
 class Unreadable extends Error {}
 

@@ -95,6 +95,18 @@ export function readRingSize(system: RingSystem, text: string): Result<RingSize>
       );
 }
 
+/**
+ * A ring size with its system, as it was typed in a studio that sizes rings in one: a bare number is a size of that one, a letter is of
+ * the UK's. What has its system or its unit already, and what is no size, stays.
+ * @example completedRing('7 1/2', 'US') // 'US 7 1/2'
+ */
+export function completedRing(text: string, system: RingSystem): string {
+  const plain = text.trim();
+  if (lettersIn(plain) !== undefined) return `UK ${plain}`;
+  if (numberIn(plain) === undefined) return text;
+  return system === 'mm' ? `${plain} mm` : `${system} ${plain}`;
+}
+
 function diameterOf(system: RingSystem, text: string): number | undefined {
   if (system === 'UK') {
     const letters = lettersIn(text);

@@ -27,6 +27,8 @@ export interface LengthParameter extends Told {
   readonly kind: 'length';
   /** The inside of a ring, which is also said as a size; or the size of a bead, which several techniques may share. */
   readonly as?: 'ring' | 'bead';
+  /** What a number without a unit is, whatever the studio measures wire in: beads and holes are told in millimetres everywhere. */
+  readonly bare?: 'mm';
   readonly from: number;
   readonly to: number;
   readonly initial: number;
@@ -90,10 +92,14 @@ export const length = (
 export const beadLength = (label: string, initial: number, from: number, to: number): LengthParameter => ({
   ...length(label, initial, from, to),
   as: 'bead',
+  bare: 'mm',
 });
 
 /** The hole of a bead or drop, which the wire must pass; it changes no length. */
-export const drilled = (initial: number): LengthParameter => length('Hole of the bead', initial, 0.2, 10);
+export const drilled = (initial: number): LengthParameter => ({
+  ...length('Hole of the bead', initial, 0.2, 10),
+  bare: 'mm',
+});
 
 export const count = (
   label: string,

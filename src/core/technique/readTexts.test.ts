@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expectOk } from '../result';
 import { diameterOfUs } from '../ring/ringSize';
 import { initialValues } from './parameter';
-import { fieldsOf, readTexts, textsOf } from './readTexts';
+import { completedText, fieldsOf, readTexts, textsOf } from './readTexts';
 import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
 import { cutOf } from './technique';
 
@@ -90,4 +90,35 @@ it('shows the fields that a wire or a stone has', () => {
   expect(names('band', band, {})).toContain('band.height');
   expect(names('stone', stone, { 'stone.outline': 'rectangle' })).toContain('stone.corner');
   expect(names('stone', stone, { 'stone.outline': 'freeform' })).toContain('stone.strip');
+});
+
+describe('what a bare number is', () => {
+  const american = { system: 'in', rings: 'US' } as const;
+  const german = { system: 'mm', rings: 'ISO' } as const;
+  const fieldOf = (id: string, name: string) =>
+    Object.entries(parametersOf(id))
+      .flatMap(([key, each]) =>
+        fieldsOf(key, each, textsOf(parametersOf(id), initialValues(parametersOf(id)), 'mm')),
+      )
+      .find(({ field }) => field === name) as Parameters<typeof completedText>[0];
+
+  it.each([
+    // A ring's size is the studio's own way, a letter the UK's, and what says what it is stays.
+    ['bead-ring', 'inside', '7', 'US 7', 'ISO 7'],
+    ['bead-ring', 'inside', 'N½', 'UK N½', 'UK N½'],
+    ['bead-ring', 'inside', '17.3 mm', '17.3 mm', '17.3 mm'],
+    // Beads and stones are told in millimetres everywhere, wire as the studio measures it.
+    ['bead-ring', 'bead', '6', '6 mm', '6 mm'],
+    ['bundle-frame', 'stone.length', '25', '25 mm', '25 mm'],
+    ['coil', 'length', '1 1/2', '1 1/2 in', '1 1/2 mm'],
+    ['coil', 'length', 'long', 'long', 'long'],
+  ] as const)('%s, %s: “%s”', (id, name, typed, inAmerica, inGermany) => {
+    expect(completedText(fieldOf(id, name), typed, american)).toBe(inAmerica);
+    expect(completedText(fieldOf(id, name), typed, german)).toBe(inGermany);
+  });
+
+  it('a stone is read in millimetres in a studio of inches, too', () => {
+    const bare = expectOk(read('bundle-frame', { 'stone.length': '25', 'stone.width': '18' }, 'in') as never);
+    expect(bare).toMatchObject({ stone: { length: 25, width: 18 } });
+  });
 });

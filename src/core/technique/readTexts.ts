@@ -1,7 +1,7 @@
 import { outlineOf, type OutlineMeasures } from '../outline/outlineOf';
 import { parsePoints, printPoints } from '../outline/trace';
 import { ok, refuse, type Result } from '../result';
-import { readRingSize } from '../ring/ringSize';
+import { completedRing, readRingSize, type RingSystem } from '../ring/ringSize';
 import { OUTLINES, STONE_RANGE, type OutlineKind } from '../stone/stone';
 import {
   formatLength,
@@ -28,6 +28,8 @@ export interface TextField {
   readonly kind: 'length' | 'ring' | 'count' | 'choice' | 'size' | 'weave';
   readonly choices?: readonly string[];
   readonly help?: string;
+  /** What a number without a unit is; in the studio’s when it is left out. */
+  readonly bare?: 'mm';
   /** May be left empty. */
   readonly optional?: boolean;
 }
@@ -39,13 +41,22 @@ const STONE_PARTS = [
   ['depth', 'Depth'],
 ] as const;
 
+/** Stones and heights of wire are told in millimetres everywhere. */
+const IN_MM = { kind: 'length', bare: 'mm' } as const;
+
 /** The fields that a parameter is typed into, as they stand now: flat wire has a height, a square has corners. */
 export function fieldsOf(key: string, parameter: Parameter, texts: Texts): TextField[] {
   const help = parameter.help === undefined ? {} : { help: parameter.help };
   switch (parameter.kind) {
     case 'length':
       return [
-        { field: key, label: parameter.label, kind: parameter.as === 'ring' ? 'ring' : 'length', ...help },
+        {
+          field: key,
+          label: parameter.label,
+          kind: parameter.as === 'ring' ? 'ring' : 'length',
+          ...(parameter.bare ? { bare: parameter.bare } : {}),
+          ...help,
+        },
       ];
     case 'count':
     case 'weave':
@@ -58,7 +69,7 @@ export function fieldsOf(key: string, parameter: Parameter, texts: Texts): TextF
         { field: key, label: parameter.label, kind: 'size', ...help },
         { field: `${key}.profile`, label: 'Profile', kind: 'choice', choices: DRAWN_PROFILES },
         ...(hasOwnHeight(profile)
-          ? [{ field: `${key}.height`, label: 'Height', kind: 'length' as const, optional: true }]
+          ? [{ field: `${key}.height`, label: 'Height', ...IN_MM, optional: true }]
           : []),
       ];
     }
@@ -67,16 +78,14 @@ export function fieldsOf(key: string, parameter: Parameter, texts: Texts): TextF
       const cornered = outline === 'square' || outline === 'rectangle';
       return [
         { field: `${key}.outline`, label: 'Outline', kind: 'choice', choices: OUTLINES },
-        ...STONE_PARTS.map(([part, label]) => ({ field: `${key}.${part}`, label, kind: 'length' as const })),
-        ...(cornered
-          ? [{ field: `${key}.corner`, label: 'Corner radius', kind: 'length' as const, optional: true }]
-          : []),
+        ...STONE_PARTS.map(([part, label]) => ({ field: `${key}.${part}`, label, ...IN_MM })),
+        ...(cornered ? [{ field: `${key}.corner`, label: 'Corner radius', ...IN_MM, optional: true }] : []),
         ...(outline === 'freeform'
           ? [
               {
                 field: `${key}.strip`,
                 label: 'Strip of paper round it',
-                kind: 'length' as const,
+                ...IN_MM,
                 optional: true,
               },
             ]
@@ -125,6 +134,21 @@ export function readInside(text: string, system: LengthSystem): Result<Micrometr
   return ring ? readRing(ring[1] ?? '', ring[2]?.trim() ?? '') : parseLength(text, system);
 }
 
+/** What says how a bare number is meant where the studio is. */
+export interface Customs {
+  readonly system: LengthSystem;
+  readonly rings: RingSystem;
+}
+
+/** The text of a field with what a bare number leaves unsaid: its unit, or which ring size it is. */
+export function completedText({ kind, bare }: TextField, text: string, { system, rings }: Customs): string {
+  if (kind === 'ring') return completedRing(text, rings);
+  const plain = text.trim();
+  const unit = bare ?? system;
+  const isBare = kind === 'length' && !parseLength(plain).ok && parseLength(plain, unit).ok;
+  return isBare ? `${plain} ${unit}` : text;
+}
+
 /** A length from a field, mm; a bare number is in the system shown. */
 function readMm(text: string, system: LengthSystem, from: number, to: number): Result<number> {
   const read = readInside(text, system);
@@ -154,12 +178,13 @@ class Reading {
     return undefined;
   }
 
-  length(field: string, from: number, to: number): number | undefined {
-    return this.take(field, readMm(this.texts[field] ?? '', this.system, from, to));
+  length(field: string, from: number, to: number, bare: LengthSystem = this.system): number | undefined {
+    return this.take(field, readMm(this.texts[field] ?? '', bare, from, to));
   }
 
+  /** A measure that is told in millimetres everywhere, and may be left empty. */
   optional(field: string, from: number, to: number): number | undefined {
-    return (this.texts[field] ?? '').trim() === '' ? undefined : this.length(field, from, to);
+    return (this.texts[field] ?? '').trim() === '' ? undefined : this.length(field, from, to, 'mm');
   }
 
   wire(field: string, initial: WireSize): WireSize | undefined {
@@ -177,10 +202,10 @@ class Reading {
   stone(field: string): StoneSize | undefined {
     const [least, most] = [STONE_RANGE.from / UM_PER_MM, STONE_RANGE.to / UM_PER_MM];
     const outline = this.texts[`${field}.outline`] as OutlineKind;
-    const length = this.length(`${field}.length`, least, most);
-    const width = this.length(`${field}.width`, least, most);
-    const edge = this.length(`${field}.edge`, 0.1, most);
-    const depth = this.length(`${field}.depth`, 0.1, most);
+    const length = this.length(`${field}.length`, least, most, 'mm');
+    const width = this.length(`${field}.width`, least, most, 'mm');
+    const edge = this.length(`${field}.edge`, 0.1, most, 'mm');
+    const depth = this.length(`${field}.depth`, 0.1, most, 'mm');
     const corner = /square|rectangle/.test(outline) ? this.optional(`${field}.corner`, 0, most) : undefined;
     const strip = outline === 'freeform' ? this.optional(`${field}.strip`, least, most * 4) : undefined;
     if (length === undefined || width === undefined || edge === undefined || depth === undefined)
@@ -202,7 +227,7 @@ class Reading {
     const text = this.texts[field] ?? '';
     switch (parameter.kind) {
       case 'length':
-        return this.length(field, parameter.from, parameter.to);
+        return this.length(field, parameter.from, parameter.to, parameter.bare ?? this.system);
       case 'count': {
         const { from, to } = parameter;
         const count = /^\s*\d{1,6}\s*$/.test(text) ? Number(text) : NaN;

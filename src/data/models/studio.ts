@@ -8,6 +8,7 @@ import {
 import type { DayOrder } from '@/core/calendar/day';
 import type { Rounding } from '@/core/costing/rounding';
 import type { SheetName } from '@/core/paper/sheet';
+import type { RingSystem } from '@/core/ring/ringSize';
 import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
@@ -25,6 +26,8 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
   declare numbers: CreationOptional<NumberWriting>;
   /** What comes first in a date. */
   declare days: CreationOptional<DayOrder>;
+  /** How a ring size is meant that does not say. */
+  declare rings: CreationOptional<RingSystem>;
   /** What papers are printed on. */
   declare sheet: CreationOptional<SheetName>;
   declare hourlyRate: MinorUnits;
@@ -102,6 +105,7 @@ export function initStudioModels(sequelize: Sequelize): void {
       timeZone: { ...text(), defaultValue: 'UTC' },
       numbers: { ...text(), defaultValue: 'point' },
       days: { ...text(), defaultValue: 'day' },
+      rings: { ...text(), defaultValue: 'US' },
       sheet: { ...text(), defaultValue: 'A4' },
       hourlyRate: whole(),
       overheadPerHour: whole(),

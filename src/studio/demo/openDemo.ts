@@ -146,6 +146,7 @@ async function changeSettingsOnce(session: StudioSession, key: string, version: 
       timeZone: 'UTC',
       numbers: 'point',
       days: 'month',
+      rings: 'US',
       sheet: 'Letter',
       hourlyRate: '22.00 USD',
       overheadPerHour: '4.50 USD',

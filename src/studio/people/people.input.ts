@@ -1,5 +1,6 @@
 import { IsOptional } from 'class-validator';
 import { DAY_ORDERS } from '@/core/calendar/day';
+import { RING_SYSTEMS } from '@/core/ring/ringSize';
 import { SHEET_NAMES } from '@/core/paper/sheet';
 import { NUMBER_WRITINGS } from '@/core/units/writing';
 import { CURRENCIES } from '@/core/units/money';
@@ -35,9 +36,10 @@ export class SetUpStudioInput {
   @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
   /** As the browser says; universal time when it says none. */
   @IsOptional() @ReadsZone() timeZone?: string;
-  /** How numbers and dates are written there, and what is printed on: as the browser says. */
+  /** How numbers, dates and ring sizes are written there, and what is printed on: as the browser says. */
   @IsOptional() @ReadsOneOf(NUMBER_WRITINGS, 'how numbers are written') numbers?: string;
   @IsOptional() @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days?: string;
+  @IsOptional() @ReadsOneOf(RING_SYSTEMS, 'how rings are sized') rings?: string;
   @IsOptional() @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet?: string;
   @ReadsMoney({ zero: true }) hourlyRate!: string;
   @ReadsMoney({ zero: true }) overheadPerHour!: string;

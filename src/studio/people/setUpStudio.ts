@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { DAY_ORDERS } from '@/core/calendar/day';
+import { RING_SYSTEMS } from '@/core/ring/ringSize';
 import { SHEET_NAMES } from '@/core/paper/sheet';
 import { mm } from '@/core/units/length';
 import { minor } from '@/core/units/money';
@@ -56,6 +57,7 @@ export function setUpStudio(
           timeZone: input.timeZone ?? 'UTC',
           numbers: oneOf(NUMBER_WRITINGS, input.numbers ?? 'point'),
           days: oneOf(DAY_ORDERS, input.days ?? 'day'),
+          rings: oneOf(RING_SYSTEMS, input.rings ?? 'US'),
           sheet: oneOf(SHEET_NAMES, input.sheet ?? 'A4'),
           hourlyRate,
           overheadPerHour,

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { beginSignIn, endSignIn, findSignIn, type ThrottleKey } from '@/data/beforeStudio';
 import { Studio, User } from '@/data/models/studio';
 import type { DayOrder } from '@/core/calendar/day';
+import type { RingSystem } from '@/core/ring/ringSize';
 import type { SheetName } from '@/core/paper/sheet';
 import type { NumberWriting } from '@/core/units/writing';
 import type { LengthSystem } from '@/core/units/length';
@@ -28,6 +29,7 @@ export interface Member {
   readonly lengthSystem: LengthSystem;
   readonly numbers: NumberWriting;
   readonly days: DayOrder;
+  readonly rings: RingSystem;
   /** What papers are printed on. */
   readonly sheet: SheetName;
 }
@@ -83,6 +85,7 @@ export async function memberOf(
       lengthSystem: studio.lengthSystem,
       numbers: studio.numbers,
       days: studio.days,
+      rings: studio.rings,
       sheet: studio.sheet,
     };
   });

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
 import { ROUNDINGS } from '@/core/costing/rounding';
 import { DAY_ORDERS } from '@/core/calendar/day';
+import { RING_SYSTEMS } from '@/core/ring/ringSize';
 import { SHEET_NAMES } from '@/core/paper/sheet';
 import { NUMBER_WRITINGS } from '@/core/units/writing';
 import { METAL_IDS } from '@/core/wire/metal';
@@ -40,6 +41,7 @@ export class ChangeSettingsInput {
   @ReadsZone() timeZone!: string;
   @ReadsOneOf(NUMBER_WRITINGS, 'how numbers are written') numbers!: string;
   @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days!: string;
+  @ReadsOneOf(RING_SYSTEMS, 'how rings are sized') rings!: string;
   @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet!: string;
   @ReadsMoney({ zero: true }) hourlyRate!: string;
   @ReadsMoney({ zero: true }) overheadPerHour!: string;

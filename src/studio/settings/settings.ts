@@ -1,5 +1,6 @@
 import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
 import type { PriceRules } from '@/core/costing/price';
+import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
 import { SHEET_NAMES, type SheetName } from '@/core/paper/sheet';
 import { expectOk } from '@/core/result';
 import { parseLength, type LengthSystem, type Micrometres } from '@/core/units/length';
@@ -25,6 +26,8 @@ export interface Settings extends PriceRules {
   readonly timeZone: string;
   readonly numbers: NumberWriting;
   readonly days: DayOrder;
+  /** How a ring size is meant that does not say. */
+  readonly rings: RingSystem;
   readonly sheet: SheetName;
   readonly hourlyRate: MinorUnits;
   readonly overheadPerHour: MinorUnits;
@@ -91,6 +94,7 @@ export function changeSettings(
         timeZone: input.timeZone,
         numbers: oneOf(NUMBER_WRITINGS, input.numbers),
         days: oneOf(DAY_ORDERS, input.days),
+        rings: oneOf(RING_SYSTEMS, input.rings),
         sheet: oneOf(SHEET_NAMES, input.sheet),
         hourlyRate: money('hourlyRate', input.hourlyRate),
         overheadPerHour: money('overheadPerHour', input.overheadPerHour),

@@ -2,16 +2,16 @@
 
 import type { ReactNode } from 'react';
 import type { Judgement } from '@/core/judgement/judgement';
-import { fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
+import { completedText, fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
 import type { Parameter, Parameters } from '@/core/technique/parameter';
 import type { Wrong } from '@/core/technique/readValues';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
-import { formatBothWays, parseLength, UM_PER_MM, type LengthSystem } from '@/core/units/length';
+import { formatBothWays, UM_PER_MM, type LengthSystem } from '@/core/units/length';
 import { describeSize } from '@/core/wire/spec';
 import { gaugeSize, parseGauge } from '@/core/wire/gauge';
 import { Field, TextInput } from '../form/Field';
 import { useNumbers } from '../form/useNumbers';
-import { useWriting } from '../house';
+import { useHouse, useWriting } from '../house';
 import { useLengths } from '../lengths';
 import { WeaveHelp } from './FieldHelp';
 import { Judgements } from './Judgements';
@@ -92,7 +92,7 @@ function Fields({
 }
 
 function ParameterField({
-  field: { label, kind, choices, help },
+  field,
   group,
   text,
   wrong,
@@ -104,7 +104,9 @@ function ParameterField({
   wrong: string | undefined;
   onChange: (text: string) => void;
 }) {
+  const { label, kind, choices, help } = field;
   const { system } = useLengths();
+  const { rings } = useHouse();
   // Parts of a stone or a wire are told apart by what they are part of.
   const named =
     group === '' || group === label ? (
@@ -116,7 +118,7 @@ function ParameterField({
       </>
     );
   const write = useWriting();
-  const box = useNumbers(text);
+  const box = useNumbers(text, { complete: (typed) => completedText(field, typed, { system, rings }) });
   const isNumber = kind !== 'weave';
   const understood = wrong ? undefined : said(kind, text, system);
   return (
@@ -139,21 +141,11 @@ function ParameterField({
             value={isNumber ? box.shown : text}
             inputMode={kind === 'count' ? 'numeric' : 'text'}
             onChange={(event) => onChange(isNumber ? box.type(event.target.value) : event.target.value)}
-            onBlur={() => {
-              const whole = kind === 'length' || kind === 'ring' ? completed(text, system) : text;
-              if (whole !== text) onChange(whole);
-            }}
           />
         )
       }
     </Field>
   );
-}
-
-/** A bare number gets its unit when it is left, so that showing lengths the other way changes nothing that was typed. */
-function completed(text: string, system: LengthSystem): string {
-  const bare = text.trim();
-  return !parseLength(bare).ok && parseLength(bare, system).ok ? `${bare} ${system}` : text;
 }
 
 /** What was understood, where it is not plain from what was typed. */

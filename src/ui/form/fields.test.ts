@@ -17,8 +17,8 @@ it.each([
 it.each([
   ['40', '40 mm'],
   ['2 × 15', '2 × 15 mm'],
-  ['2x15 + 40', '2x 15 mm+40 mm'],
-  ['1/2 in + 12', '1/2 in + 12 mm'],
+  ['2x15+40', '2x 15 mm+40 mm'],
+  ['1/2 in+12', '1/2 in+12 mm'],
 ] as const)('several lengths typed as %p are sent as %p', (typed, sent) => {
-  expect(withUnits(typed, 'mm').replace(/\s*\+\s*/g, ' + ')).toBe(sent.replace(/\s*\+\s*/g, ' + '));
+  expect(withUnits(typed, 'mm')).toBe(sent);
 });

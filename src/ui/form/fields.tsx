@@ -16,7 +16,7 @@ import { useCurrency } from '../money';
 import { Field, TextInput } from './Field';
 import { useNumbers, type Dialect } from './useNumbers';
 
-interface BaseProps<Values extends FieldValues> {
+export interface BaseProps<Values extends FieldValues> {
   readonly control: Control<Values>;
   readonly name: FieldPath<Values>;
   readonly label: React.ReactNode;
@@ -165,15 +165,17 @@ export function TickField<Values extends FieldValues>({
 }
 
 /** How a typed text becomes the text a form sends, and back, and what was understood of it. */
-interface TextDialect extends Dialect {
+export interface TextDialect extends Dialect {
   readonly understood: (value: string) => string | undefined;
 }
 
 const BARE = /^[\d\s./,½¼¾⅛⅜⅝⅞⅓⅔-]+$/;
 
+const isBare = (typed: string): boolean => BARE.test(typed) && /[\d½¼¾⅛⅜⅝⅞⅓⅔]/.test(typed);
+
 /** The text with the unit that a bare number takes. */
 export const withUnit = (typed: string, system: LengthSystem): string =>
-  BARE.test(typed) && /[\d½¼¾⅛⅜⅝⅞⅓⅔]/.test(typed) ? `${typed.trim()} ${system}` : typed;
+  isBare(typed) ? `${typed.trim()} ${system}` : typed;
 
 /** The same for several lengths: each that has none gets its unit. */
 export const withUnits = (typed: string, system: LengthSystem): string =>
@@ -185,7 +187,8 @@ export const withUnits = (typed: string, system: LengthSystem): string =>
     })
     .join('+');
 
-function DialectField<Values extends FieldValues>({
+/** A field whose text is completed before it is sent, and which says what it understood. */
+export function DialectField<Values extends FieldValues>({
   control,
   name,
   placeholder,
@@ -242,10 +245,16 @@ export function LengthField<Values extends FieldValues>({
   return <DialectField placeholder={system === 'in' ? '10 1/4 in' : '260 mm'} {...props} dialect={dialect} />;
 }
 
-/** A weight as it stands on an invoice. */
-export function MassField<Values extends FieldValues>(props: BaseProps<Values>) {
+/** A weight as it stands on an invoice, or as a scale shows it. */
+export function MassField<Values extends FieldValues>({
+  bare,
+  ...props
+}: BaseProps<Values> & {
+  /** What a number without a unit is; without it one is asked for. */
+  bare?: 'g';
+}) {
   const dialect: TextDialect = {
-    complete: (typed) => typed,
+    complete: (typed) => (bare !== undefined && isBare(typed) ? `${typed.trim()} ${bare}` : typed),
     display: (value) => value,
     understood: (value) => {
       const read = value === '' ? undefined : parseMass(value);

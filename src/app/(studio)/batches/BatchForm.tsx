@@ -8,7 +8,8 @@ import { METALS } from '@/core/wire/metal';
 import type { BatchBase } from '@/studio/batches/planBatch';
 import { PlanBatchInput } from '@/studio/batches/planBatch.input';
 import type { PatternChoice } from '@/studio/patterns/patterns';
-import { ChoiceField, NotesField, NumberField, TextField } from '@/ui/form/fields';
+import { ChoiceField, NotesField, NumberField, TextField, LengthField } from '@/ui/form/fields';
+import { RingField } from '@/ui/form/RingField';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
@@ -142,7 +143,7 @@ function MadeFor({
         <ChoiceField control={control} name={`lines.${index}.stone`} label="For the stone" choices={own} />
       )}
       {measures.includes('ring') && (
-        <TextField
+        <RingField
           control={control}
           name={`lines.${index}.ring`}
           label="Ring size"
@@ -151,9 +152,10 @@ function MadeFor({
         />
       )}
       {measures.includes('bead') && (
-        <TextField
+        <LengthField
           control={control}
           name={`lines.${index}.bead`}
+          bare="mm"
           label="Bead, along its hole"
           placeholder="6 mm"
           hint="Empty for the pattern’s own"

@@ -87,6 +87,18 @@ export function RulesForm({
           />
           <ChoiceField
             control={control}
+            name="rings"
+            label="A ring size is"
+            choices={[
+              { value: 'US', text: 'a US number' },
+              { value: 'UK', text: 'a UK letter' },
+              { value: 'ISO', text: 'the inside circumference in mm (ISO)' },
+              { value: 'mm', text: 'the inside diameter in mm' },
+            ]}
+            hint="Any can be typed with its name: UK N½"
+          />
+          <ChoiceField
+            control={control}
             name="sheet"
             label="Papers are printed on"
             choices={[

@@ -15,6 +15,7 @@ export function settingsValues(settings: Settings): ChangeSettingsInput {
     timeZone: settings.timeZone,
     numbers: settings.numbers,
     days: settings.days,
+    rings: settings.rings,
     sheet: settings.sheet,
     hourlyRate: money(settings.hourlyRate),
     overheadPerHour: money(settings.overheadPerHour),

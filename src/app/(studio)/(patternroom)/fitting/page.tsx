@@ -1,3 +1,4 @@
+import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { searched, type Search } from '@/app/lib/search';
@@ -30,14 +31,14 @@ const MEASURED = [
 const SMALL = 700;
 
 export default async function FittingPage({ searchParams }: { searchParams: Search }) {
-  const { session } = await pageMember();
+  const { session, rings } = await pageMember();
   const asked: Asked = await searched(searchParams, FIELDS);
   const drawer = await showDrawer(session, 'stone', { state: 'free' });
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
   );
   const chosen = stones.find(({ number }) => number === numberOnTag('stone', asked.stone ?? ''));
-  const tried = triedOn(asked, chosen);
+  const tried = triedOn({ ...asked, ring: asked.ring && completedRing(asked.ring, rings) }, chosen);
   const wrong = tried ? wrongIn(tried) : {};
   const under = /^\d{1,8}$/.test(asked.under ?? '') ? Number(asked.under) : undefined;
   const { fitted, next } =

@@ -1,5 +1,7 @@
 'use client';
 
+import { useState } from 'react';
+import { MOST_COPIES } from '@/core/pattern/composition';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { Field, TextInput } from '@/ui/form/Field';
 import type { PatternDraft } from './patternDraft';
@@ -34,25 +36,12 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
             </select>
           )}
         </Field>
-        <Field label="Pieces alike" hint="2 for a pair">
-          {(ties) => (
-            <select
-              {...ties}
-              className="select w-full text-base"
-              value={composition.copies}
-              onChange={({ target: { value } }) =>
-                change((draft) => ({
-                  ...draft,
-                  composition: { ...draft.composition, copies: Number(value) },
-                }))
-              }
-            >
-              {[1, 2, 3, 4, 5, 6, 8, 10, 12].map((count) => (
-                <option key={count}>{count}</option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <Copies
+          copies={composition.copies}
+          onChange={(copies) =>
+            change((draft) => ({ ...draft, composition: { ...draft.composition, copies } }))
+          }
+        />
       </div>
       <Field label="Notes">
         {(ties) => (
@@ -67,4 +56,37 @@ export function PatternHead({ draft: { now, change } }: { draft: Draft<PatternDr
       </Field>
     </section>
   );
+}
+
+/** How many pieces alike are made of a pattern; while what is typed is no such number, the last one stands. */
+function Copies({ copies, onChange }: { copies: number; onChange: (copies: number) => void }) {
+  const [typed, setTyped] = useState(String(copies));
+  const count = readCopies(typed);
+  const shown = count === undefined || count === copies ? typed : String(copies);
+  const wrong = readCopies(shown) === undefined;
+  return (
+    <Field
+      label="Pieces alike"
+      hint="2 for a pair"
+      error={wrong ? `“${shown}” was given; 1 to ${MOST_COPIES} are allowed.` : undefined}
+    >
+      {(ties) => (
+        <TextInput
+          {...ties}
+          inputMode="numeric"
+          value={shown}
+          onChange={({ target: { value } }) => {
+            setTyped(value);
+            const read = readCopies(value);
+            if (read !== undefined) onChange(read);
+          }}
+        />
+      )}
+    </Field>
+  );
+}
+
+function readCopies(text: string): number | undefined {
+  const count = /^\s*\d{1,3}\s*$/.test(text) ? Number(text) : 0;
+  return count >= 1 && count <= MOST_COPIES ? count : undefined;
 }

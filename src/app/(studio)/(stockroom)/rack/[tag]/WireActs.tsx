@@ -207,7 +207,7 @@ function Keep({
         <>
           <TextField control={control} name="place" label="Place" list="places" />
           <TextField control={control} name="spoolType" label="Kind of spool" list="spool-types" />
-          <MassField control={control} name="emptyMass" label="The empty spool weighs" />
+          <MassField control={control} name="emptyMass" bare="g" label="The empty spool weighs" />
           <TextField control={control} name="note" label="Note" />
           <Hints id="spool-types" names={spools.map(({ name }) => name)} />
         </>

@@ -81,9 +81,9 @@ export function WeighInForm({ number, spec, expected, initial, emptyMass, spools
       )}
       <div className="leaf p-4">
         <div className="grid gap-3 sm:grid-cols-3">
-          <MassField control={control} name="gross" label="Spool and wire" placeholder="60 g" />
-          <MassField control={control} name="empty" label="Empty spool" hint="0 g for a coil" />
-          <MassField control={control} name="resolution" label="Scale reads to" />
+          <MassField control={control} name="gross" bare="g" label="Spool and wire" placeholder="60 g" />
+          <MassField control={control} name="empty" bare="g" label="Empty spool" hint="0 g for a coil" />
+          <MassField control={control} name="resolution" bare="g" label="Scale reads to" />
         </div>
         {spools.length > 0 && (
           <p className="mt-2 flex flex-wrap items-center gap-2 text-sm">
