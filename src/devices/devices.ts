@@ -14,8 +14,5 @@ export interface DeviceSetting {
 }
 export type DeviceSettings = Readonly<Record<Device, DeviceSetting>>;
 
-/** Devices that can be asked at an address of their own. */
-export const ADDRESSED: readonly Device[] = ['metal prices'];
-
 /** Whether stand-ins are offered: never in a studio that keeps real books. */
 export const areStandInsOffered = (mode: string | undefined): boolean => mode !== 'start';

@@ -8,8 +8,12 @@ import {
   newKey,
   openStudio,
   problemOf,
+  receive,
 } from '../../../tests/support/studio';
 import { fetchMetalPrices, readMetalPrices, typeMetalPrice } from '../prices/metalPrices';
+import { readPdf } from '../../../tests/support/readPdf';
+import { printLabels, readCalliper, readScale } from '../instruments/instruments';
+import type { Outcome } from '../kernel/outcome';
 import { readDevices, setDevice } from './devices';
 
 /** What a studio has beside it: of a new one nothing, and nothing that is invented ever enters real books. */
@@ -42,6 +46,93 @@ it('a studio that keeps real books is given no stand-in', async () => {
   expect((await readDevices(session))['metal prices'].kind).toBe('simulated');
 });
 
+/** A device on loopback for as long as something is done with it. */
+async function withDevice<T>(
+  answer: (request: http.IncomingMessage, response: http.ServerResponse) => void,
+  work: (address: string) => Promise<T>,
+): Promise<T> {
+  const device = http.createServer(answer);
+  await new Promise<void>((listening) => device.listen(0, '127.0.0.1', listening));
+  try {
+    return await work(`http://127.0.0.1:${(device.address() as AddressInfo).port}/`);
+  } finally {
+    await new Promise((closed) => device.close(closed));
+  }
+}
+
+describe('instruments at an address', () => {
+  const reads = async (device: string, answer: string, status = 200): Promise<Outcome<unknown>> => {
+    const session = await openStudio();
+    return withDevice(
+      (_, response) => response.writeHead(status).end(answer),
+      async (address) => {
+        done(await setDevice(session, newKey(), { device, kind: 'address', address }));
+        return device === 'scale' ? readScale(session) : readCalliper(session);
+      },
+    );
+  };
+
+  it.each([
+    // The avoirdupois ounce is 28.349523125 g exactly (1959 yard and pound agreement).
+    ['60.12 g', { mass: 60_120_000, division: 10_000 }],
+    ['{"reading": "2 oz avdp", "division": "0.1 g"}', { mass: 56_699_046, division: 100_000 }],
+  ])('a scale that shows %s', async (answer, weighed) => {
+    expect(done(await reads('scale', answer))).toEqual(weighed);
+  });
+
+  it.each([
+    ['0.72 mm', 720],
+    ['0.72', 720],
+    ['{"reading": ".0285 in", "resting": true}', 724],
+  ])('a calliper that shows %s', async (answer, size) => {
+    expect(done(await reads('calliper', answer))).toBe(size);
+  });
+
+  it.each([
+    ['{"reading": "60.12 g", "resting": false}', 200, /not at rest/],
+    ['heavy', 200, /shows “heavy”/],
+    ['{"reading": ', 200, /answered “\{"reading":”/],
+    ['x'.repeat(3000), 200, /longer than a reading/],
+    ['60 g', 503, /answered 503/],
+  ])('a scale that answers %.20s with %d is no reading', async (answer, status, why) => {
+    expect(problemOf(await reads('scale', answer, status)).message).toMatch(why);
+  });
+
+  it('one that is not there is said, and so is one that the house rules do not have', async () => {
+    const session = await openStudio();
+    expect(problemOf(await readScale(session)).message).toMatch(/no scale at an address/);
+    const gone = await withDevice(
+      (_, response) => response.end(),
+      (address) => Promise.resolve(address),
+    );
+    done(await setDevice(session, newKey(), { device: 'scale', kind: 'address', address: gone }));
+    expect(problemOf(await readScale(session)).message).toMatch(/nothing answers at its address/);
+  });
+
+  it('a label printer is sent a page for each label', async () => {
+    const session = await openStudio();
+    await receive(session);
+    await receive(session);
+    const sent: Buffer[] = [];
+    const kinds: unknown[] = [];
+    const count = await withDevice(
+      (request, response) => {
+        kinds.push(request.method, request.headers['content-type']);
+        request.on('data', (chunk: Buffer) => sent.push(chunk));
+        request.on('end', () => response.end());
+      },
+      async (address) => {
+        done(await setDevice(session, newKey(), { device: 'label printer', kind: 'address', address }));
+        return printLabels(session, { tags: ['W-0001', 'W-0002'] });
+      },
+    );
+    expect(done(count)).toBe(2);
+    expect(kinds).toEqual(['POST', 'application/pdf']);
+    const pages = readPdf(Buffer.concat(sent));
+    expect(pages.map(({ texts }) => texts[0]?.text)).toEqual(['W-0001', 'W-0002']);
+  });
+});
+
 it('prices come from the address that the house rules say', async () => {
   const session = await openStudio();
   const asked: string[] = [];
@@ -70,7 +161,7 @@ it('prices come from the address that the house rules say', async () => {
 it.each([
   [{ ...prices, address: 'the market' }, 'address'],
   [{ ...prices, address: 'file:///etc/passwd' }, 'address'],
-  [{ device: 'scale', kind: 'address', address: 'http://127.0.0.1' }, 'kind'],
+  [{ device: 'scale', kind: 'by letter', address: '' }, 'kind'],
   [{ device: 'kiln', kind: 'none', address: '' }, 'device'],
 ])('says beside the field what is wrong with %j', async (input, field) => {
   const session = await openStudio();

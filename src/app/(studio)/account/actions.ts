@@ -1,17 +1,15 @@
 'use server';
 
-import type { Outcome } from '@/studio/kernel/outcome';
+import { action } from '@/app/lib/action';
+import { keepSession } from '@/app/lib/session';
 import { changePassword } from '@/studio/people/changePassword';
 import type { ChangePasswordInput } from '@/studio/people/people.input';
-import { asMember } from '../../lib/member';
-import { keepSession } from '../../lib/session';
+import { aForm } from '@/studio/kernel/arguments';
 
 /** Changes the password; this browser stays signed in, every other one is signed out. */
-export async function changePasswordAction(input: ChangePasswordInput): Promise<Outcome<null>> {
-  return asMember(async (session) => {
-    const outcome = await changePassword(session, input);
-    if (!outcome.ok) return outcome;
-    await keepSession({ studioId: session.studioId, userId: session.userId, epoch: outcome.value.epoch });
-    return { ok: true, value: null };
-  });
-}
+export const changePasswordAction = action([aForm<ChangePasswordInput>()], async (session, input) => {
+  const outcome = await changePassword(session, input);
+  if (!outcome.ok) return outcome;
+  await keepSession({ studioId: session.studioId, userId: session.userId, epoch: outcome.value.epoch });
+  return { ok: true as const, value: null };
+});

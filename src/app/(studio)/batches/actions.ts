@@ -1,5 +1,6 @@
 'use server';
 
+import { action, question } from '@/app/lib/action';
 import { takingsAsTyped } from '@/studio/batches/batchTakings';
 import { watchPlanning } from '@/studio/batches/batches';
 import { setBenchHours } from '@/studio/batches/benchHours';
@@ -14,61 +15,34 @@ import { planBatch, type BatchBase } from '@/studio/batches/planBatch';
 import type { PlanBatchInput } from '@/studio/batches/planBatch.input';
 import { planCutting, stopPlanning } from '@/studio/batches/planCutting';
 import { undoCut } from '@/studio/batches/undoCut';
-import { attempt } from '@/studio/kernel/useCase';
-import { asMember } from '../../lib/member';
+import { aForm, aKey, aList, anId, aNumber, aRecord, aText, orNull } from '@/studio/kernel/arguments';
 
-export async function planBatchAction(postKey: string, base: BatchBase | null, input: PlanBatchInput) {
-  return asMember((session) => planBatch(session, postKey, base, input));
-}
+const aBase = orNull(aRecord<BatchBase>({ number: aNumber, version: aNumber }));
 
-export async function takingsAction(lines: readonly object[]) {
-  return asMember((session) => attempt(() => takingsAsTyped(session, lines)));
-}
+export const planBatchAction = action([aKey, aBase, aForm<PlanBatchInput>()], planBatch);
 
-export async function planCuttingAction(postKey: string, number: number) {
-  return asMember((session) => planCutting(session, postKey, number));
-}
+export const takingsAction = question([aList(aForm<object>(), 100)], takingsAsTyped);
 
-export async function stopPlanningAction(postKey: string, number: number) {
-  return asMember((session) => stopPlanning(session, postKey, number));
-}
+export const planCuttingAction = action([aKey, aNumber], planCutting);
 
-export async function cancelBatchAction(postKey: string, number: number) {
-  return asMember((session) => cancelBatch(session, postKey, number));
-}
+export const stopPlanningAction = action([aKey, aNumber], stopPlanning);
 
-export async function namePartAction(postKey: string, name: string, articleId: string) {
-  return asMember((session) => namePart(session, postKey, name, articleId));
-}
+export const cancelBatchAction = action([aKey, aNumber], cancelBatch);
 
-export async function setBenchHoursAction(postKey: string, input: BenchHoursInput) {
-  return asMember((session) => setBenchHours(session, postKey, input));
-}
+export const namePartAction = action([aKey, aText(200), anId], namePart);
 
-export async function watchPlanningAction(number: number) {
-  return asMember((session) => attempt(() => watchPlanning(session, number)));
-}
+export const setBenchHoursAction = action([aKey, aForm<BenchHoursInput>()], setBenchHours);
 
-export async function takeUpAgainAction(postKey: string, number: number) {
-  return asMember((session) => takeUpAgain(session, postKey, number));
-}
+export const watchPlanningAction = question([aNumber], watchPlanning);
 
-export async function cutWireAction(postKey: string, number: number, input: CutWireInput) {
-  return asMember((session) => cutWire(session, postKey, number, input));
-}
+export const takeUpAgainAction = action([aKey, aNumber], takeUpAgain);
 
-export async function cutAsPlannedAction(postKey: string, number: number) {
-  return asMember((session) => cutAsPlanned(session, postKey, number));
-}
+export const cutWireAction = action([aKey, aNumber, aForm<CutWireInput>()], cutWire);
 
-export async function logMiscutAction(postKey: string, number: number, input: MiscutInput) {
-  return asMember((session) => logMiscut(session, postKey, number, input));
-}
+export const cutAsPlannedAction = action([aKey, aNumber], cutAsPlanned);
 
-export async function undoCutAction(postKey: string, number: number) {
-  return asMember((session) => undoCut(session, postKey, number));
-}
+export const logMiscutAction = action([aKey, aNumber, aForm<MiscutInput>()], logMiscut);
 
-export async function watchTableAction(number: number) {
-  return asMember((session) => attempt(() => watchTable(session, number)));
-}
+export const undoCutAction = action([aKey, aNumber], undoCut);
+
+export const watchTableAction = question([aNumber], watchTable);

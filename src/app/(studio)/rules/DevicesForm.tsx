@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import {
-  ADDRESSED,
   DEVICES,
   type Device,
   type DeviceKind,
@@ -20,6 +19,20 @@ const WORDS: Readonly<Record<DeviceKind, string>> = {
   none: 'none',
   simulated: 'simulated',
   address: 'at an address',
+};
+
+/** What an address looks like, and what has to answer there. */
+const ADDRESSES: Readonly<Record<Device, string>> = {
+  scale: 'http://192.168.1.20/reading',
+  calliper: 'http://192.168.1.21/reading',
+  'label printer': 'http://192.168.1.22/labels',
+  'metal prices': 'http://192.168.1.20:8080',
+};
+const ANSWERS: Readonly<Record<Device, string>> = {
+  scale: 'GET answers what it shows: 60.12 g',
+  calliper: 'GET answers what it shows: 0.72 mm',
+  'label printer': 'POST takes a PDF, one label a page',
+  'metal prices': 'GET /prices answers JSON; see the description of the interface',
 };
 
 interface DevicesFormProps {
@@ -59,11 +72,7 @@ function DeviceRow({
   const { busy, problem, run } = useAct();
   const [kind, setKind] = useState(setting.kind);
   const [address, setAddress] = useState(setting.address);
-  const kinds: DeviceKind[] = [
-    'none',
-    ...(standIns ? (['simulated'] as const) : []),
-    ...(ADDRESSED.includes(device) ? (['address'] as const) : []),
-  ];
+  const kinds: DeviceKind[] = ['none', ...(standIns ? (['simulated'] as const) : []), 'address'];
   const save = (next: DeviceKind) =>
     void run(
       () => setDeviceAction(newKey(), { device, kind: next, address: next === 'address' ? address : '' }),
@@ -97,7 +106,7 @@ function DeviceRow({
         <div className="mt-2 flex gap-2">
           <TextInput
             aria-label={`Address of the ${device}`}
-            placeholder="http://192.168.1.20:8080"
+            placeholder={ADDRESSES[device]}
             value={address}
             onChange={({ target: { value } }) => setAddress(value)}
           />
@@ -106,6 +115,7 @@ function DeviceRow({
           </button>
         </div>
       )}
+      {kind === 'address' && <p className="muted mt-1 text-sm">{ANSWERS[device]}</p>}
       {problem && (
         <p role="alert" className="mt-1 text-sm font-semibold text-error">
           {problem}

@@ -1,5 +1,7 @@
 'use server';
 
+import { action } from '@/app/lib/action';
+import { installationSecret } from '@/app/lib/seal';
 import { addHelper } from '@/studio/people/helpers';
 import type { AddHelperInput } from '@/studio/people/people.input';
 import { changeCurrency } from '@/studio/settings/changeCurrency';
@@ -10,29 +12,18 @@ import { changeSettings } from '@/studio/settings/settings';
 import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import { makeToken, revokeToken } from '@/studio/tokens/tokens';
 import type { MakeTokenInput } from '@/studio/tokens/tokens.input';
-import { installationSecret } from '../../lib/seal';
-import { asMember } from '../../lib/member';
+import { aForm, aKey, anId } from '@/studio/kernel/arguments';
 
-export async function changeSettingsAction(postKey: string, input: ChangeSettingsInput) {
-  return asMember((session) => changeSettings(session, postKey, input));
-}
+export const changeSettingsAction = action([aKey, aForm<ChangeSettingsInput>()], changeSettings);
 
-export async function setDeviceAction(postKey: string, input: SetDeviceInput) {
-  return asMember((session) => setDevice(session, postKey, input));
-}
+export const setDeviceAction = action([aKey, aForm<SetDeviceInput>()], setDevice);
 
-export async function makeTokenAction(postKey: string, input: MakeTokenInput) {
-  return asMember((session) => makeToken(session, postKey, input, installationSecret()));
-}
+export const makeTokenAction = action([aKey, aForm<MakeTokenInput>()], (session, postKey, input) =>
+  makeToken(session, postKey, input, installationSecret()),
+);
 
-export async function revokeTokenAction(postKey: string, tokenId: string) {
-  return asMember((session) => revokeToken(session, postKey, tokenId));
-}
+export const revokeTokenAction = action([aKey, anId], revokeToken);
 
-export async function addHelperAction(postKey: string, input: AddHelperInput) {
-  return asMember((session) => addHelper(session, postKey, input));
-}
+export const addHelperAction = action([aKey, aForm<AddHelperInput>()], addHelper);
 
-export async function changeCurrencyAction(postKey: string, input: ChangeCurrencyInput) {
-  return asMember((session) => changeCurrency(session, postKey, input));
-}
+export const changeCurrencyAction = action([aKey, aForm<ChangeCurrencyInput>()], changeCurrency);

@@ -1,5 +1,6 @@
 'use server';
 
+import { action } from '@/app/lib/action';
 import { composePattern } from '@/studio/patterns/composePattern';
 import type { ComposePatternInput } from '@/studio/patterns/composePattern.input';
 import { importPattern } from '@/studio/patterns/importPattern';
@@ -7,28 +8,14 @@ import { takeStarters } from '@/studio/patterns/starters';
 import type { TakeStartersInput } from '@/studio/patterns/starters.input';
 import { writePattern, type PatternBase } from '@/studio/patterns/writePattern';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
-import { asMember } from '@/app/lib/member';
+import { aForm, aKey, aNumber, aRecord, aText, orNull } from '@/studio/kernel/arguments';
 
-export async function writePatternAction(
-  postKey: string,
-  base: PatternBase | null,
-  input: WritePatternInput,
-) {
-  return asMember((session) => writePattern(session, postKey, base, input));
-}
+const aBase = orNull(aRecord<PatternBase>({ number: aNumber, revision: aNumber }));
 
-export async function composePatternAction(
-  postKey: string,
-  base: PatternBase | null,
-  input: ComposePatternInput,
-) {
-  return asMember((session) => composePattern(session, postKey, base, input));
-}
+export const writePatternAction = action([aKey, aBase, aForm<WritePatternInput>()], writePattern);
 
-export async function importPatternAction(postKey: string, text: string) {
-  return asMember((session) => importPattern(session, postKey, text));
-}
+export const composePatternAction = action([aKey, aBase, aForm<ComposePatternInput>()], composePattern);
 
-export async function takeStartersAction(postKey: string, input: TakeStartersInput) {
-  return asMember((session) => takeStarters(session, postKey, input));
-}
+export const importPatternAction = action([aKey, aText(2_000_000)], importPattern);
+
+export const takeStartersAction = action([aKey, aForm<TakeStartersInput>()], takeStarters);

@@ -1,9 +1,8 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { countOutSet } from '@/studio/drawers/countOutSet';
 import type { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
-import type { DrawerWare } from '@/studio/drawers/drawers';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from '@/studio/drawers/receive';
 import { setAside } from '@/studio/drawers/setAside';
 import type { SetAsideInput } from '@/studio/drawers/setAside.input';
@@ -11,6 +10,7 @@ import { changeStock } from '@/studio/stock/changeStock';
 import type { ChangeStockInput } from '@/studio/stock/changeStock.input';
 import { takeOut } from '@/studio/stock/takeOut';
 import type { TakeOutInput } from '@/studio/stock/takeOut.input';
+import { aForm, aKey, aNumber, anyOf } from '@/studio/kernel/arguments';
 
 const RECEIVE = {
   bead: receiveBeads,
@@ -19,22 +19,27 @@ const RECEIVE = {
   supply: receiveSupply,
 } as const;
 
-export async function receiveAction(ware: DrawerWare, key: string, input: object) {
-  return asMember((session) => RECEIVE[ware](session, key, input));
-}
+const aWare = anyOf(['bead', 'stone', 'finding', 'supply']);
 
-export async function takeAction(ware: DrawerWare, number: number, key: string, input: TakeOutInput) {
-  return asMember((session) => takeOut(session, key, ware, number, input));
-}
+export const receiveAction = action([aWare, aKey, aForm<object>()], (session, ware, key, input) =>
+  RECEIVE[ware](session, key, input),
+);
 
-export async function keepAction(ware: DrawerWare, number: number, key: string, input: ChangeStockInput) {
-  return asMember((session) => changeStock(session, key, ware, number, input));
-}
+export const takeAction = action(
+  [aWare, aNumber, aKey, aForm<TakeOutInput>()],
+  (session, ware, number, key, input) => takeOut(session, key, ware, number, input),
+);
 
-export async function countOutAction(number: number, key: string, input: CountOutSetInput) {
-  return asMember((session) => countOutSet(session, key, number, input));
-}
+export const keepAction = action(
+  [aWare, aNumber, aKey, aForm<ChangeStockInput>()],
+  (session, ware, number, key, input) => changeStock(session, key, ware, number, input),
+);
 
-export async function setAsideAction(number: number, key: string, input: SetAsideInput) {
-  return asMember((session) => setAside(session, key, number, input));
-}
+export const countOutAction = action(
+  [aNumber, aKey, aForm<CountOutSetInput>()],
+  (session, number, key, input) => countOutSet(session, key, number, input),
+);
+
+export const setAsideAction = action([aNumber, aKey, aForm<SetAsideInput>()], (session, number, key, input) =>
+  setAside(session, key, number, input),
+);

@@ -1,26 +1,33 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { keepCounted, postCount, startCount, type LineTyped } from '@/studio/counting/counting';
 import { orderPlaces, renamePlace } from '@/studio/stock/places';
 import type { RenamePlaceInput } from '@/studio/stock/places.input';
+import { aForm, aKey, aList, aMap, anId, aNumber, aRecord, aText, orNull } from '@/studio/kernel/arguments';
 
-export async function startCountAction(placeId: string | null, key: string) {
-  return asMember((session) => startCount(session, key, placeId));
-}
+export const startCountAction = action([orNull(anId), aKey], (session, placeId, key) =>
+  startCount(session, key, placeId),
+);
 
-export async function keepCountedAction(number: number, key: string, lines: readonly LineTyped[]) {
-  return asMember((session) => keepCounted(session, key, number, lines));
-}
+/** The most lines that a sheet is sent with. */
+const MOST_LINES = 20_000;
 
-export async function postCountAction(number: number, key: string, seen: Readonly<Record<string, number>>) {
-  return asMember((session) => postCount(session, key, number, seen));
-}
+const aLine = aRecord<LineTyped>({ id: anId, typed: aText(200) });
 
-export async function orderPlacesAction(key: string, ids: readonly string[]) {
-  return asMember((session) => orderPlaces(session, key, ids));
-}
+export const keepCountedAction = action(
+  [aNumber, aKey, aList(aLine, MOST_LINES)],
+  (session, number, key, lines) => keepCounted(session, key, number, lines),
+);
 
-export async function renamePlaceAction(placeId: string, key: string, input: RenamePlaceInput) {
-  return asMember((session) => renamePlace(session, key, placeId, input));
-}
+export const postCountAction = action(
+  [aNumber, aKey, aMap(aNumber, MOST_LINES)],
+  (session, number, key, seen) => postCount(session, key, number, seen),
+);
+
+export const orderPlacesAction = action([aKey, aList(anId, 10_000)], orderPlaces);
+
+export const renamePlaceAction = action(
+  [anId, aKey, aForm<RenamePlaceInput>()],
+  (session, placeId, key, input) => renamePlace(session, key, placeId, input),
+);

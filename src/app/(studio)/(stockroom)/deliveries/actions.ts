@@ -1,9 +1,8 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import type { DeliveryInput } from '@/studio/deliveries/delivery.input';
 import { receiveDelivery } from '@/studio/deliveries/receiveDelivery';
+import { aForm, aKey } from '@/studio/kernel/arguments';
 
-export async function receiveDeliveryAction(key: string, input: DeliveryInput) {
-  return asMember((session) => receiveDelivery(session, key, input));
-}
+export const receiveDeliveryAction = action([aKey, aForm<DeliveryInput>()], receiveDelivery);

@@ -5,6 +5,9 @@ import { useDevice } from '@/app/lib/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
 import type { Label } from '@/studio/labels/labels';
 import type { PlaceView } from '@/studio/stock/places';
+import { useToast } from '@/ui/toasts';
+import { useAct } from '@/ui/useAct';
+import { printLabelsAction } from '../parts/instrumentActions';
 
 interface LabelSheetProps {
   readonly labels: readonly Label[];
@@ -14,7 +17,7 @@ interface LabelSheetProps {
 
 /** Chooses labels, and how they are printed: a sheet, or the label printer. */
 export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
-  const hasPrinter = useDevice('label printer') !== 'none';
+  const printer = useDevice('label printer');
   const [layout, setLayout] = useState('sheet');
   const [code, setCode] = useState('qr');
   const tags = labels.map(({ tag }) => tag);
@@ -102,10 +105,40 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
               </li>
             ))}
           </ul>
-          {hasPrinter && <PrinterPanel tags={tags} />}
+          {printer === 'simulated' && <PrinterPanel tags={tags} />}
+          {printer === 'address' && <AddressedPrinter tags={tags} />}
         </div>
       )}
     </>
+  );
+}
+
+/** A label printer at an address: it is sent the labels. */
+function AddressedPrinter({ tags }: { tags: readonly string[] }) {
+  const { busy, problem, run } = useAct();
+  const toast = useToast();
+  return (
+    <section aria-label="Label printer" className="leaf p-4">
+      <h2>Label printer</h2>
+      <button
+        type="button"
+        className="btn mt-2"
+        disabled={busy}
+        onClick={() =>
+          void run(
+            () => printLabelsAction({ tags }),
+            (count) => toast(`${count} ${count === 1 ? 'label is' : 'labels are'} sent to the printer.`),
+          )
+        }
+      >
+        {busy ? 'Sending …' : `Print ${tags.length}`}
+      </button>
+      {problem && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {problem}
+        </p>
+      )}
+    </section>
   );
 }
 

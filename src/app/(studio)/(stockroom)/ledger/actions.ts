@@ -1,9 +1,11 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { reverseMovement } from '@/studio/ledger/reverse';
 import type { ReverseInput } from '@/studio/ledger/reverse.input';
+import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export async function reverseAction(movementId: number, key: string, input: ReverseInput) {
-  return asMember((session) => reverseMovement(session, key, movementId, input));
-}
+export const reverseAction = action(
+  [aNumber, aKey, aForm<ReverseInput>()],
+  (session, movementId, key, input) => reverseMovement(session, key, movementId, input),
+);

@@ -1,7 +1,6 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
-import type { Mapping } from '@/studio/lists/importFile';
+import { action, question } from '@/app/lib/action';
 import {
   answerImport,
   cancelImport,
@@ -12,31 +11,26 @@ import {
   showImport,
 } from '@/studio/lists/importList';
 import type { AnswerImportInput, MendImportInput } from '@/studio/lists/importList.input';
+import { aForm, aMap, anId, aNumber, anyOf, aText } from '@/studio/kernel/arguments';
 
-export async function openImportAction(list: string, fileName: string, base64: string) {
-  return asMember((session) => openImport(session, list, fileName, { base64 }));
-}
+/** The most characters of a file in base 64: a little more than the 12 MB that a request may have. */
+const MOST_FILE = 14_000_000;
 
-export async function answerImportAction(id: string, input: AnswerImportInput) {
-  return asMember((session) => answerImport(session, id, input));
-}
+export const openImportAction = action(
+  [aText(40), aText(400), aText(MOST_FILE)],
+  (session, list, fileName, base64) => openImport(session, list, fileName, { base64 }),
+);
 
-export async function mendImportAction(id: string, input: MendImportInput) {
-  return asMember((session) => mendImport(session, id, input));
-}
+export const answerImportAction = action([anId, aForm<AnswerImportInput>()], answerImport);
 
-export async function watchImportAction(id: string) {
-  return asMember(async (session) => ({ ok: true as const, value: await showImport(session, id) }));
-}
+export const mendImportAction = action([anId, aForm<MendImportInput>()], mendImport);
 
-export async function mapImportAction(id: string, mapping: Mapping) {
-  return asMember((session) => mapImport(session, id, mapping));
-}
+export const watchImportAction = question([anId], showImport);
 
-export async function postImportAction(id: string, how: 'good rows' | 'all or none') {
-  return asMember((session) => postImport(session, id, how));
-}
+export const mapImportAction = action([anId, aMap(aNumber, 200)], (session, id, mapping) =>
+  mapImport(session, id, mapping),
+);
 
-export async function cancelImportAction(id: string) {
-  return asMember((session) => cancelImport(session, id));
-}
+export const postImportAction = action([anId, anyOf(['good rows', 'all or none'])], postImport);
+
+export const cancelImportAction = action([anId], cancelImport);

@@ -1,21 +1,14 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { feedMode, fetchMetalPrices, setFeedMode, typeMetalPrice } from '@/studio/prices/metalPrices';
 import type { TypeMetalPriceInput } from '@/studio/prices/typeMetalPrice.input';
+import { aFlag, aForm, aKey } from '@/studio/kernel/arguments';
 
-export async function fetchPricesAction() {
-  return asMember((session) => fetchMetalPrices(session));
-}
+export const fetchPricesAction = action([], fetchMetalPrices);
 
-export async function typeMetalPriceAction(postKey: string, input: TypeMetalPriceInput) {
-  return asMember((session) => typeMetalPrice(session, postKey, input));
-}
+export const typeMetalPriceAction = action([aKey, aForm<TypeMetalPriceInput>()], typeMetalPrice);
 
-export async function feedModeAction() {
-  return asMember((session) => feedMode(session));
-}
+export const feedModeAction = action([], feedMode);
 
-export async function setFeedModeAction(failing: boolean) {
-  return asMember((session) => setFeedMode(session, failing));
-}
+export const setFeedModeAction = action([aFlag], setFeedMode);

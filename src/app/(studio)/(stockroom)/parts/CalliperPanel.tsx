@@ -4,10 +4,15 @@ import { useState, type ReactNode } from 'react';
 import { formatDiameter, parseLength, um, type Micrometres } from '@/core/units/length';
 import { formatGauge, identifyGauge, type GaugeLabel } from '@/core/wire/gauge';
 import { SimulatedCalliper } from '@/devices/calliper/simulated';
-import { Said } from '@/ui/house';
+import { useDevice } from '@/app/lib/devices';
+import { readNumbers } from '@/core/units/writing';
+import { Said, useHouse } from '@/ui/house';
+import { useAct } from '@/ui/useAct';
+import { readCalliperAction } from './instrumentActions';
 
 /**
- * The simulated calliper: say what is between its jaws, close it, and read what that most likely is, in every system.
+ * What a size that was measured most likely is, in every system: typed, read off the calliper of the studio, or closed on with the
+ * simulated one.
  * @param onTake takes a label that was suggested
  * @param suggest what else a reading suggests, shown beneath the labels
  */
@@ -18,19 +23,23 @@ export function CalliperPanel({
   onTake: (label: GaugeLabel) => void;
   suggest: (reading: Micrometres) => ReactNode;
 }) {
+  const kind = useDevice('calliper');
+  const { numbers } = useHouse();
+  const { busy, problem, run } = useAct();
   const [between, setBetween] = useState('');
   const [reading, setReading] = useState<Micrometres>();
-  const typed = parseLength(between, 'mm');
+  const typed = parseLength(readNumbers(between, numbers), 'mm');
+  const isSize = typed.ok && typed.value > 0;
   const close = async () => {
-    if (!typed.ok || typed.value === 0) return;
-    setReading(await new SimulatedCalliper(um(typed.value)).close());
+    if (!isSize) return;
+    setReading(kind === 'simulated' ? await new SimulatedCalliper(um(typed.value)).close() : typed.value);
   };
   return (
     <section aria-label="Calliper" className="rounded border border-base-300 p-3">
       <h3 className="text-base">Calliper</h3>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <label className="text-sm font-semibold">
-          Between the jaws, or typed
+          {kind === 'simulated' ? 'Between the jaws, or typed' : 'Measured across'}
           <input
             className="input w-full text-base font-normal"
             value={between}
@@ -41,15 +50,30 @@ export function CalliperPanel({
             }}
           />
         </label>
-        <button
-          type="button"
-          className="btn"
-          disabled={!typed.ok || typed.value === 0}
-          onClick={() => void close()}
-        >
-          Close it
+        <button type="button" className="btn" disabled={!isSize} onClick={() => void close()}>
+          {kind === 'simulated' ? 'Close it' : 'What is it?'}
         </button>
+        {kind === 'address' && (
+          <button
+            type="button"
+            className="btn"
+            disabled={busy}
+            onClick={() =>
+              void run(readCalliperAction, (size) => {
+                setBetween(formatDiameter(size));
+                setReading(size);
+              })
+            }
+          >
+            Read the calliper
+          </button>
+        )}
       </div>
+      {problem && (
+        <p role="alert" className="mt-1 text-sm font-semibold text-error">
+          {problem}
+        </p>
+      )}
       {between !== '' && !typed.ok && <p className="mt-1 text-sm font-semibold text-error">{typed.error}</p>}
       {reading !== undefined && (
         <>

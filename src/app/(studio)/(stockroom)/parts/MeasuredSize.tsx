@@ -7,7 +7,6 @@ import { type WireSpec } from '@/core/wire/spec';
 import { suggestSpecs } from '@/core/wire/suggestSpec';
 import type { WireSpecInput } from '@/studio/wire/receiveWire.input';
 import { specValues } from '@/studio/wire/specValues';
-import { useDevice } from '@/app/lib/devices';
 import { WireChip } from '@/ui/WireChip';
 import { CalliperPanel } from './CalliperPanel';
 
@@ -42,7 +41,6 @@ export function MeasuredSize<Values extends FieldValues & WireSpecInput>({
   const take = (values: Partial<WireSpecInput>) => {
     for (const [name, value] of Object.entries(values)) fields[name as keyof WireSpecInput].onChange(value);
   };
-  if (useDevice('calliper') === 'none') return null;
   return (
     <CalliperPanel
       onTake={({ system, number }) => take({ gaugeSystem: system, gaugeNumber: number })}

@@ -4,6 +4,9 @@ import { useEffect, useState } from 'react';
 import { formatMass, formatTroyOunces, parseMass, type Micrograms } from '@/core/units/mass';
 import { trimmedDecimal } from '@/core/units/quantity';
 import { SCALE_UNITS, type ScaleReading, type ScaleUnit } from '@/devices/scale/port';
+import { useDevice } from '@/app/lib/devices';
+import { useAct } from '@/ui/useAct';
+import { readScaleAction } from './instrumentActions';
 import { readingOf, RESTING, SimulatedScale, ticked, withLoad, withZero } from '@/devices/scale/simulated';
 
 const TICK_MS = 150;
@@ -16,11 +19,45 @@ const shownAs = ({ mass, unit }: ScaleReading): string => {
   return `${trimmedDecimal(mass / 28_349_523.125, 4)} oz`;
 };
 
+interface ScalePanelProps {
+  readonly onRead: (mass: Micrograms, resolution: Micrograms) => void;
+}
+
+/** The scale that the studio has: the stand-in of the demonstration, or one at an address; nothing where there is none. */
+export function ScalePanel({ onRead }: ScalePanelProps) {
+  const kind = useDevice('scale');
+  if (kind === 'none') return null;
+  return kind === 'simulated' ? <SimulatedPanel onRead={onRead} /> : <AddressedPanel onRead={onRead} />;
+}
+
+/** A scale at an address: it is asked for what it shows. */
+function AddressedPanel({ onRead }: ScalePanelProps) {
+  const { busy, problem, run } = useAct();
+  return (
+    <section className="leaf p-4" aria-label="Scale">
+      <h2>Scale</h2>
+      <button
+        type="button"
+        className="btn btn-outline mt-3 w-full"
+        disabled={busy}
+        onClick={() => void run(readScaleAction, ({ mass, division }) => onRead(mass, division))}
+      >
+        {busy ? 'Reading …' : 'Read the scale'}
+      </button>
+      {problem && (
+        <p role="alert" className="mt-2 font-semibold text-error">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}
+
 /**
  * The simulated scale: something is put on it by saying what that weighs, then its display is read as a real one's would be.
  * @param onRead takes a resting reading and the scale's division
  */
-export function ScalePanel({ onRead }: { onRead: (mass: Micrograms, resolution: Micrograms) => void }) {
+function SimulatedPanel({ onRead }: ScalePanelProps) {
   const [scale] = useState(() => new SimulatedScale());
   const [reading, setReading] = useState<ScaleReading>(() => readingOf(RESTING));
   const [unit, setUnit] = useState<ScaleUnit>('g');

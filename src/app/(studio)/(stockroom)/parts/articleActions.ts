@@ -1,15 +1,18 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { setPricing } from '@/studio/prices/replacement';
 import type { SetPricingInput } from '@/studio/prices/replacement.input';
 import { setMinimum } from '@/studio/toBuy/toBuy';
 import type { SetMinimumInput } from '@/studio/toBuy/toBuy.input';
+import { aForm, aKey, anId } from '@/studio/kernel/arguments';
 
-export async function setPricingAction(articleId: string, key: string, input: SetPricingInput) {
-  return asMember((session) => setPricing(session, key, articleId, input));
-}
+export const setPricingAction = action(
+  [anId, aKey, aForm<SetPricingInput>()],
+  (session, articleId, key, input) => setPricing(session, key, articleId, input),
+);
 
-export async function setMinimumAction(articleId: string, key: string, input: SetMinimumInput) {
-  return asMember((session) => setMinimum(session, key, articleId, input));
-}
+export const setMinimumAction = action(
+  [anId, aKey, aForm<SetMinimumInput>()],
+  (session, articleId, key, input) => setMinimum(session, key, articleId, input),
+);

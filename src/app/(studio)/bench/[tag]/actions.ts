@@ -1,9 +1,22 @@
 'use server';
 
+import { action } from '@/app/lib/action';
+import type { PieceOfBatch } from '@/studio/batches/makeFromTray';
 import { makePiece, type MadeFrom } from '@/studio/making/makePiece';
 import type { MakePieceInput } from '@/studio/making/makePiece.input';
-import { asMember } from '../../../lib/member';
+import { aForm, aKey, aNumber, aRecord, orNull } from '@/studio/kernel/arguments';
 
-export async function makePieceAction(postKey: string, madeFrom: MadeFrom, input: MakePieceInput) {
-  return asMember((session) => makePiece(session, postKey, madeFrom, input));
+const wanted = aRecord({
+  number: aNumber,
+  revision: aNumber,
+  batch: orNull(aRecord<PieceOfBatch>({ number: aNumber, line: aNumber, piece: aNumber })),
+});
+
+function aMadeFrom(given: unknown): MadeFrom | undefined {
+  const read = wanted(given);
+  if (!read) return undefined;
+  const { batch, ...pattern } = read;
+  return batch ? { ...pattern, batch } : pattern;
 }
+
+export const makePieceAction = action([aKey, aMadeFrom, aForm<MakePieceInput>()], makePiece);

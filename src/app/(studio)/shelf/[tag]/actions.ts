@@ -1,9 +1,8 @@
 'use server';
 
+import { action } from '@/app/lib/action';
 import { pricePiece } from '@/studio/shelf/shelf';
 import type { PricePieceInput } from '@/studio/shelf/pricePiece.input';
-import { asMember } from '../../../lib/member';
+import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export async function pricePieceAction(postKey: string, number: number, input: PricePieceInput) {
-  return asMember((session) => pricePiece(session, postKey, number, input));
-}
+export const pricePieceAction = action([aKey, aNumber, aForm<PricePieceInput>()], pricePiece);

@@ -1,9 +1,8 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { makeFindings } from '@/studio/drawers/makeFindings';
 import type { MakeFindingsInput } from '@/studio/drawers/makeFindings.input';
+import { aForm, aKey } from '@/studio/kernel/arguments';
 
-export async function makeFindingsAction(key: string, input: MakeFindingsInput) {
-  return asMember((session) => makeFindings(session, key, input));
-}
+export const makeFindingsAction = action([aKey, aForm<MakeFindingsInput>()], makeFindings);

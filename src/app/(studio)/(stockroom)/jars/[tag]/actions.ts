@@ -1,9 +1,11 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import { sendForRefining } from '@/studio/scrap/jars';
 import type { SendForRefiningInput } from '@/studio/scrap/jars.input';
+import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export async function sendForRefiningAction(number: number, key: string, input: SendForRefiningInput) {
-  return asMember((session) => sendForRefining(session, key, number, input));
-}
+export const sendForRefiningAction = action(
+  [aNumber, aKey, aForm<SendForRefiningInput>()],
+  (session, number, key, input) => sendForRefining(session, key, number, input),
+);

@@ -1,6 +1,6 @@
 'use server';
 
-import { asMember } from '@/app/lib/member';
+import { action } from '@/app/lib/action';
 import type { ChangeStockInput } from '@/studio/stock/changeStock.input';
 import { changeStock } from '@/studio/stock/changeStock';
 import { takeOut } from '@/studio/stock/takeOut';
@@ -13,27 +13,31 @@ import { twistWire } from '@/studio/wire/twistWire';
 import type { TwistWireInput } from '@/studio/wire/twistWire.input';
 import { weighIn } from '@/studio/wire/weighIn';
 import type { WeighInInput } from '@/studio/wire/weighIn.input';
+import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export async function partWireAction(number: number, key: string, input: PartWireInput) {
-  return asMember((session) => partWire(session, key, number, input));
-}
+export const partWireAction = action([aNumber, aKey, aForm<PartWireInput>()], (session, number, key, input) =>
+  partWire(session, key, number, input),
+);
 
-export async function takeWireAction(number: number, key: string, input: TakeOutInput) {
-  return asMember((session) => takeOut(session, key, 'wire', number, input));
-}
+export const takeWireAction = action([aNumber, aKey, aForm<TakeOutInput>()], (session, number, key, input) =>
+  takeOut(session, key, 'wire', number, input),
+);
 
-export async function twistWireAction(number: number, key: string, input: TwistWireInput) {
-  return asMember((session) => twistWire(session, key, number, input));
-}
+export const twistWireAction = action(
+  [aNumber, aKey, aForm<TwistWireInput>()],
+  (session, number, key, input) => twistWire(session, key, number, input),
+);
 
-export async function relabelWireAction(number: number, key: string, input: RelabelWireInput) {
-  return asMember((session) => relabelWire(session, key, number, input));
-}
+export const relabelWireAction = action(
+  [aNumber, aKey, aForm<RelabelWireInput>()],
+  (session, number, key, input) => relabelWire(session, key, number, input),
+);
 
-export async function changeWireAction(number: number, key: string, input: ChangeStockInput) {
-  return asMember((session) => changeStock(session, key, 'wire', number, input));
-}
+export const changeWireAction = action(
+  [aNumber, aKey, aForm<ChangeStockInput>()],
+  (session, number, key, input) => changeStock(session, key, 'wire', number, input),
+);
 
-export async function weighInAction(number: number, key: string, input: WeighInInput) {
-  return asMember((session) => weighIn(session, key, number, input));
-}
+export const weighInAction = action([aNumber, aKey, aForm<WeighInInput>()], (session, number, key, input) =>
+  weighIn(session, key, number, input),
+);

@@ -1,9 +1,8 @@
 'use server';
 
+import { action } from '@/app/lib/action';
 import { receiveWire } from '@/studio/wire/receiveWire';
 import type { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
-import { asMember } from '@/app/lib/member';
+import { aForm, aKey } from '@/studio/kernel/arguments';
 
-export async function receiveWireAction(postKey: string, input: ReceiveWireInput) {
-  return asMember((session) => receiveWire(session, postKey, input));
-}
+export const receiveWireAction = action([aKey, aForm<ReceiveWireInput>()], receiveWire);
