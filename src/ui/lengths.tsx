@@ -3,7 +3,7 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import {
   formatBothWays,
-  formatLength,
+  formatLengthKnown,
   formatLengthShort,
   formatToCut,
   formatToMark,
@@ -50,11 +50,11 @@ export function Reckoned({ of, cut = false }: { of: Micrometres; cut?: boolean }
   );
 }
 
-/** A length in the system shown, the other one on hovering. */
+/** A length as well as it is known, in the system shown; exactly and both ways on hovering. */
 export function Length({ of, short = false }: { of: Micrometres; short?: boolean }) {
   const { system } = useLengths();
   const write = useWriting();
-  const text = short ? formatLengthShort(of, system) : formatLength(of, system);
+  const text = short ? formatLengthShort(of, system) : formatLengthKnown(of, system);
   return (
     <span className="whitespace-nowrap" title={write(formatBothWays(of))}>
       <Said>{text}</Said>

@@ -47,7 +47,7 @@ test('a bobbin is wound, wire is spoiled, and the ledger takes the spoiling back
   await expect(page.getByRole('heading', { level: 1 })).toContainText('3 m left');
   await page.goto(`${DEMO_URL}/ledger?item=${spool}`);
   await page
-    .getByRole('row', { name: /moved over/ })
+    .getByRole('row', { name: /split off/ })
     .getByRole('button', { name: 'Take back' })
     .click();
   await page.getByRole('dialog').getByLabel('Why').fill('a slip');
@@ -272,7 +272,7 @@ test('a drawer is counted on a phone while the connection drops; the differences
   await page.waitForURL(/\/counts\/T-\d+$/);
   const boxes = page.getByRole('textbox', { name: /counted$/ });
   await boxes.nth(0).fill('1');
-  await expect(page.getByText('All kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await context.setOffline(true);
   await boxes.nth(1).fill('0');
   await boxes.nth(2).fill('half');
@@ -280,7 +280,7 @@ test('a drawer is counted on a phone while the connection drops; the differences
   await expect(page.getByText('“half” is not a count')).toBeVisible();
   await boxes.nth(2).fill('1');
   await context.setOffline(false);
-  await expect(page.getByText('All kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   // Loaded anew: everything is still there.
   await page.reload();
   await expect(boxes.nth(1)).toHaveValue('0');

@@ -12,7 +12,7 @@ export const MOVEMENT_WORDS: Readonly<Record<MovementKind, string>> = {
   scrapped: 'to the scrap jar',
   spoiled: 'spoiled',
   refined: 'sent for refining',
-  split: 'moved over',
+  split: 'split off',
   twisted: 'twisted',
   relabelled: 'relabelled',
   weighed: 'weighed in',

@@ -1,3 +1,4 @@
+import { counted } from '../units/counted';
 import { advice, type Judgement } from './judgement';
 
 /** How much of a stone’s edge the stacked frame wires cover, unless the maker wants otherwise. */
@@ -15,9 +16,9 @@ export function judgeFrameWires(wires: number, wire: number, edge: number, about
   return [
     advice(
       about,
-      `${wires} wires stack to ${stacked} mm; the edge is ${Number(edge.toFixed(2))} mm high.`,
+      `${counted(wires, 'wire')} ${wires === 1 ? 'stacks' : 'stack'} to ${stacked} mm; the edge is ${Number(edge.toFixed(2))} mm high.`,
       'The frame must cover the edge, or the holds miss the shoulder.',
-      `Take ${needed} wires.`,
+      `Take ${counted(needed, 'wire')}.`,
     ),
   ];
 }

@@ -236,7 +236,7 @@ describe('a plan as a whole', () => {
 
   it('judges wires, finish, frame wires and holds where they are told', () => {
     expect(judged('bundle-frame', { holds: 1 }).join()).toMatch(/slides out: 360° stand open/);
-    expect(judged('bundle-frame', { wires: 1 }).join()).toMatch(/1 wires stack to 0.81 mm/);
+    expect(judged('bundle-frame', { wires: 1 }).join()).toMatch(/1 wire stacks to 0.81 mm/);
     expect(judged('briolette-loop', { drilled: 0.3 }).join()).toMatch(/does not pass a hole of 0.3 mm/);
     expect(judged('hook-clasp', {}, { wire: { metal: 'copper', finish: 'coated' } }).join()).toMatch(
       /Coated wire should not be hammered.*Mark coated wire with tape/,

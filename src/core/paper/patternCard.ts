@@ -1,3 +1,4 @@
+import { counted } from '../units/counted';
 import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
 import { drawPlan, type Drawing, type DrawnLine } from '../technique/drawPlan';
@@ -59,7 +60,7 @@ function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] 
 export function patternCard(head: SheetHead, body: PatternBody, specs: Specs, rules: PaperRules): Page[] {
   const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}`, rules);
   const { each, setUp } = minutesOf(body);
-  paper.write(`A ${body.kind}; ${each} minutes${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
+  paper.write(`A ${body.kind}; ${counted(each, 'minute')}${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
   for (const row of drawingsOf(body, specs)) {
     paper.makeRoom(DRAWN);
     paper.put(...drawnRow(row, paper.size.width, paper.y));

@@ -1,3 +1,4 @@
+import { counted } from '../units/counted';
 import type { Path } from '../geometry/path';
 import { ring, stemWraps } from './formulas';
 import { count, drilled, length, roundWire, wire, type WireSize } from './parameter';
@@ -76,7 +77,7 @@ export function hangingCut(
     count: 1,
     terms: [
       ...hung.terms,
-      net(`${wraps} wraps on the stem`, wrapped),
+      net(`${counted(wraps, 'wrap')} on the stem`, wrapped),
       ...terms,
       allowance('handling tails', 2 * tail),
     ],

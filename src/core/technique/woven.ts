@@ -1,3 +1,4 @@
+import { counted } from '../units/counted';
 import type { Path } from '../geometry/path';
 import { ok, refuse, type Result } from '../result';
 import { mirrored, repeatsFor, repeatsWithin, weaveNeed, weavePaths, wireFor } from '../weave/consume';
@@ -60,7 +61,8 @@ export function stripOf(
   if (need.advance <= 0)
     return refuse('This weave does not move on along the frame; give it a wrap, like A3 AB2.');
   const repeats = fit === 'covering' ? repeatsFor(need, long) : repeatsWithin(need, long);
-  if (repeats > MOST_REPEATS) return refuse(`That is ${repeats} repeats; ${MOST_REPEATS} are allowed.`);
+  if (repeats > MOST_REPEATS)
+    return refuse(`That is ${counted(repeats, 'repeat')}; ${MOST_REPEATS} are allowed.`);
   const covered = repeats * need.advance + need.closeAdvance;
   const step = base.width + need.gap;
   const count = wiresOf(woven);
@@ -72,7 +74,7 @@ export function stripOf(
     wires: count,
     step,
     across: (count - 1) * step + base.width,
-    term: net(`${repeats} repeats of ${printWeave(woven)}`, wireFor(need, repeats)),
+    term: net(`${counted(repeats, 'repeat')} of ${printWeave(woven)}`, wireFor(need, repeats)),
     frames: Array.from({ length: count }, (_, index) => straight(0, index * step, covered, index * step)),
     weaving: weavePaths(woven, wires, repeats),
   });
@@ -138,8 +140,8 @@ export function cutsOfStrip(
 export function halvesSaid(repeats: number): string {
   const { aSide, middle } = mirrored(repeats);
   return middle
-    ? `Mirrored: ${aSide} repeats on each side of one in the middle.`
-    : `Mirrored: ${aSide} repeats on each side of the middle.`;
+    ? `Mirrored: ${counted(aSide, 'repeat')} on each side of one in the middle.`
+    : `Mirrored: ${counted(aSide, 'repeat')} on each side of the middle.`;
 }
 
 /** A straight path in steps that are short enough to be bent. */

@@ -4,6 +4,7 @@ import { expectOk } from '../result';
 import {
   formatBothWays,
   formatLength,
+  formatLengthKnown,
   formatLengthShort,
   formatToCut,
   formatToMark,
@@ -198,6 +199,41 @@ describe('several lengths at once', () => {
       fc.property(lengths, fc.constantFrom('in' as const, 'mm' as const), (some, system) => {
         expect(parseLengths(writableLengths(some, system))).toEqual({ ok: true, value: some });
       }),
+    );
+  });
+});
+
+describe('a length as well as it is known', () => {
+  it.each<[string, 'in' | 'mm', string]>([
+    ['5 9/64 in', 'in', '5 5/32 in'],
+    ['12.857 in', 'in', '12 7/8 in'],
+    ['10 1/4 in', 'in', '10 1/4 in'],
+    ['9.144 m', 'in', '30 ft'],
+    ['30 m', 'in', '98 ft 5 in'],
+    ['98.425 mm', 'mm', '98.4 mm'],
+    ['326.571 mm', 'mm', '327 mm'],
+    ['9.1443 m', 'mm', '9.144 m'],
+    ['31.41592 m', 'mm', '31.42 m'],
+    ['0.1 mm', 'in', '< 1/64 in'],
+  ])('%s in %s is %s', (text, system, said) => {
+    expect(formatLengthKnown(expectOk(parseLength(text)), system)).toBe(said);
+  });
+
+  it('is never further off than it says, and never says that it is near', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1000, max: 500_000_000 }).map(um),
+        fc.constantFrom('in' as const, 'mm' as const),
+        (length, system) => {
+          const said = formatLengthKnown(length, system);
+          expect(said).not.toContain('≈');
+          const off = Math.abs(expectOk(parseLength(said)) - length);
+          // Half a 32nd of an inch is 0.4 mm; long ones are within a thousandth.
+          expect(off).toBeLessThanOrEqual(
+            Math.max(400, length / 950, system === 'in' && length > 152_400 ? 800 : 0),
+          );
+        },
+      ),
     );
   });
 });

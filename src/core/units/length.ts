@@ -132,6 +132,36 @@ export function formatLength(length: Micrometres, system: LengthSystem): string 
   return system === 'in' ? formatInches(length) : formatMetric(length);
 }
 
+/** What is known of a length that lies in stock: from so much on, to so much, in millimetres and in parts of an inch. */
+const KNOWN: Readonly<Record<LengthSystem, readonly { readonly from: number; readonly to: number }[]>> = {
+  mm: [
+    { from: 100 * UM_PER_METRE, to: 100_000 },
+    { from: 10 * UM_PER_METRE, to: 10_000 },
+    { from: 100_000, to: 1000 },
+    { from: 0, to: 100 },
+  ],
+  in: [
+    { from: 100 * UM_PER_FOOT, to: UM_PER_INCH },
+    { from: 10 * UM_PER_FOOT, to: UM_PER_INCH / 4 },
+    { from: 6 * UM_PER_INCH, to: UM_PER_INCH / 16 },
+    { from: 0, to: UM_PER_INCH / 32 },
+  ],
+};
+
+/**
+ * A length as well as anybody knows it: nobody measures or weighs thirty metres on a spool to a 64th of an inch, so figures beyond a
+ * thousandth or so are left out, and nothing is marked as near. The books keep it to the micrometre.
+ * @example formatLengthKnown(um(130_572), 'in') // "5 1/8 in"
+ */
+export function formatLengthKnown(length: Micrometres, system: LengthSystem): string {
+  const size = Math.abs(length);
+  const step = KNOWN[system].find(({ from }) => size >= from)?.to ?? 1;
+  const near = um(Math.round(Math.round(size / step) * step));
+  if (near === 0) return formatLength(length, system);
+  const said = formatLength(near, system).replace('≈ ', '');
+  return length < 0 ? `−${said}` : said;
+}
+
 /** A length both ways: "254 mm = 10 in", or "200 mm ≈ 7 7/8 in" where the inches are to the nearest 64th. */
 export function formatBothWays(length: Micrometres): string {
   const inches = formatLength(length, 'in');

@@ -50,118 +50,122 @@ export function RulesForm({
   return (
     <FormBox onSubmit={submit} className="mt-4">
       <div className="grid items-start gap-4 lg:grid-cols-2">
-        <Group title="The studio">
-          <TextField control={control} name="name" label="Its name" />
-          <ChoiceField
-            control={control}
-            name="lengthSystem"
-            label="Lengths are shown in"
-            choices={[
-              { value: 'in', text: 'inches' },
-              { value: 'mm', text: 'millimetres' },
-            ]}
-            hint={`Books are kept in ${currency}`}
-          />
-          <TextField
-            control={control}
-            name="timeZone"
-            label="Time zone"
-            list="zones"
-            hint="What day it is here, and when a month begins"
-          />
-          <ChoiceField
-            control={control}
-            name="numbers"
-            label="Numbers are written"
-            choices={[
-              { value: 'point', text: '1,250.50' },
-              { value: 'comma', text: '1.250,50' },
-            ]}
-            hint="The other is understood where it can only mean one thing"
-          />
-          <ChoiceField
-            control={control}
-            name="days"
-            label="Dates are written"
-            choices={DAY_ORDERS.map((order) => ({ value: order, text: sayDay('2026-05-04', order) }))}
-          />
-          <ChoiceField
-            control={control}
-            name="rings"
-            label="A ring size is"
-            choices={[
-              { value: 'US', text: 'a US number' },
-              { value: 'UK', text: 'a UK letter' },
-              { value: 'ISO', text: 'the inside circumference in mm (ISO)' },
-              { value: 'mm', text: 'the inside diameter in mm' },
-            ]}
-            hint="Any can be typed with its name: UK N½"
-          />
-          <ChoiceField
-            control={control}
-            name="sheet"
-            label="Papers are printed on"
-            choices={[
-              { value: 'A4', text: 'A4 (210 × 297 mm)' },
-              { value: 'Letter', text: 'Letter (8 1/2 × 11 in)' },
-            ]}
-          />
-          <datalist id="zones">
-            {ZONES.map((zone) => (
-              <option key={zone} value={zone} />
-            ))}
-          </datalist>
-        </Group>
-        <Group title="The bench hour">
-          <MoneyField control={control} name="hourlyRate" label="Rate for an hour" />
-          <MoneyField control={control} name="overheadPerHour" label="Overhead per bench hour" />
-        </Group>
-        <Group title="The five price schools">
-          <NumberField
-            control={control}
-            name="materialsFactor"
-            label="Factor on materials"
-            unit="×"
-            hint="3 to 5 is usual"
-          />
-          <NumberField control={control} name="targetMargin" label="Margin to keep" unit="%" />
-          <MoneyField control={control} name="targetPerHour" label="An hour should earn" />
-          <ChoiceField
-            control={control}
-            name="priceFrom"
-            label="Prices are set on"
-            choices={[
-              { value: 'replacement', text: 'the cost to replace' },
-              { value: 'actual', text: 'what was paid' },
-            ]}
-          />
-        </Group>
-        <Group title="Selling">
-          <NumberField control={control} name="feePercent" label="Fee of a sale" unit="%" />
-          <MoneyField control={control} name="feeFixed" label="and fixed, each sale" />
-          <NumberField control={control} name="taxPercent" label="Tax on sales" unit="%" />
-          <TaxChoice control={control} />
-        </Group>
-        <Group title="Price endings">
-          <EndingsField control={control} currency={currency} />
-          <ChoiceField
-            control={control}
-            name="rounding"
-            label="Prices go"
-            choices={[
-              { value: 'up', text: 'up to the next ending' },
-              { value: 'nearest', text: 'to the nearest ending' },
-            ]}
-          />
-        </Group>
-        <section className="leaf p-4">
-          <h2>Off-cuts worth keeping</h2>
-          <p className="muted text-sm">A shorter one goes to the scrap jar.</p>
-          <div className="mt-3 max-w-52">
-            <LengthField control={control} name="usefulMinimum" label="From this length" />
-          </div>
-          <Minimums control={control} specs={specs} />
-        </section>
+        <div className="space-y-4">
+          <Group title="The studio">
+            <TextField control={control} name="name" label="Its name" />
+            <ChoiceField
+              control={control}
+              name="lengthSystem"
+              label="Lengths are shown in"
+              choices={[
+                { value: 'in', text: 'inches' },
+                { value: 'mm', text: 'millimetres' },
+              ]}
+              hint={`Books are kept in ${currency}`}
+            />
+            <TextField
+              control={control}
+              name="timeZone"
+              label="Time zone"
+              list="zones"
+              hint="What day it is here, and when a month begins"
+            />
+            <ChoiceField
+              control={control}
+              name="numbers"
+              label="Numbers are written"
+              choices={[
+                { value: 'point', text: '1,250.50' },
+                { value: 'comma', text: '1.250,50' },
+              ]}
+              hint="The other is understood where it can only mean one thing"
+            />
+            <ChoiceField
+              control={control}
+              name="days"
+              label="Dates are written"
+              choices={DAY_ORDERS.map((order) => ({ value: order, text: sayDay('2026-05-04', order) }))}
+            />
+            <ChoiceField
+              control={control}
+              name="rings"
+              label="A ring size is"
+              choices={[
+                { value: 'US', text: 'a US number' },
+                { value: 'UK', text: 'a UK letter' },
+                { value: 'ISO', text: 'the inside circumference in mm (ISO)' },
+                { value: 'mm', text: 'the inside diameter in mm' },
+              ]}
+              hint="Any can be typed with its name: UK N½"
+            />
+            <ChoiceField
+              control={control}
+              name="sheet"
+              label="Papers are printed on"
+              choices={[
+                { value: 'A4', text: 'A4 (210 × 297 mm)' },
+                { value: 'Letter', text: 'Letter (8 1/2 × 11 in)' },
+              ]}
+            />
+            <datalist id="zones">
+              {ZONES.map((zone) => (
+                <option key={zone} value={zone} />
+              ))}
+            </datalist>
+          </Group>
+          <Group title="Price endings">
+            <EndingsField control={control} currency={currency} />
+            <ChoiceField
+              control={control}
+              name="rounding"
+              label="Prices go"
+              choices={[
+                { value: 'up', text: 'up to the next ending' },
+                { value: 'nearest', text: 'to the nearest ending' },
+              ]}
+            />
+          </Group>
+          <section className="leaf p-4">
+            <h2>Off-cuts worth keeping</h2>
+            <p className="muted text-sm">A shorter one goes to the scrap jar.</p>
+            <div className="mt-3 max-w-52">
+              <LengthField control={control} name="usefulMinimum" label="From this length" />
+            </div>
+            <Minimums control={control} specs={specs} />
+          </section>
+        </div>
+        <div className="space-y-4">
+          <Group title="The bench hour">
+            <MoneyField control={control} name="hourlyRate" label="Rate for an hour" />
+            <MoneyField control={control} name="overheadPerHour" label="Overhead per bench hour" />
+          </Group>
+          <Group title="The five price schools">
+            <NumberField
+              control={control}
+              name="materialsFactor"
+              label="Factor on materials"
+              unit="×"
+              hint="3 to 5 is usual"
+            />
+            <NumberField control={control} name="targetMargin" label="Margin to keep" unit="%" />
+            <MoneyField control={control} name="targetPerHour" label="An hour should earn" />
+            <ChoiceField
+              control={control}
+              name="priceFrom"
+              label="Prices are set on"
+              choices={[
+                { value: 'replacement', text: 'the cost to replace' },
+                { value: 'actual', text: 'what was paid' },
+              ]}
+            />
+          </Group>
+          <Group title="Selling">
+            <NumberField control={control} name="feePercent" label="Fee of a sale" unit="%" />
+            <MoneyField control={control} name="feeFixed" label="and fixed, each sale" />
+            <NumberField control={control} name="taxPercent" label="Tax on sales" unit="%" />
+            <TaxChoice control={control} />
+          </Group>
+        </div>
       </div>
       <FormEnd
         problem={problem}

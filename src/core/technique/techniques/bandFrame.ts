@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
@@ -40,7 +41,7 @@ export const bandFrame = technique({
     const bound = winding(frameRow(frame, rounds, gap), band, turns);
     if (bands * bound.along > round)
       return refuse(
-        `${bands} bands of ${said(bound.along)} are ${said(bands * bound.along)}; the frame is ${said(round)} round.`,
+        `${counted(bands, 'band')} of ${said(bound.along)} are ${said(bands * bound.along)}; the frame is ${said(round)} round.`,
       );
     const height = (index: number) => (index - (rounds - 1) / 2) * (D + gap);
     const upright = stoodUp(moved(bound.path, -bound.along / 2, 0));
@@ -55,7 +56,7 @@ export const bandFrame = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${rounds} rounds of the stone`, rounds * round),
+            net(`${counted(rounds, 'round')} of the stone`, rounds * round),
             net('bail from the ends', 2 * bail),
             allowance('handling tails', 2 * tail),
           ],
@@ -74,7 +75,7 @@ export const bandFrame = technique({
           wire: 'band',
           count: bands,
           terms: [
-            net(`${turns} turns round ${rounds} wires`, bound.length),
+            net(`${counted(turns, 'turn')} round ${counted(rounds, 'wire')}`, bound.length),
             allowance('held and trimmed', 2 * bandTail),
           ],
           marks: [{ at: bandTail, what: 'begin to wrap' }],

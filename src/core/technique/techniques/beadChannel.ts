@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
@@ -55,8 +56,8 @@ export const beadChannel = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * bound.length),
-            net(`across, through ${beads} beads`, beads * apart),
+            net(counted((beads + 1) * wraps, 'wrap'), (beads + 1) * bound.length),
+            net(`across, through ${counted(beads, 'bead')}`, beads * apart),
             allowance('tails', 2 * tail),
           ],
           marks: [{ at: tail, what: 'begin to wrap' }],
@@ -83,8 +84,8 @@ export const beadChannel = technique({
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
       notes: [
         bound.along > bead
-          ? `${wraps} wraps reach ${said(bound.along)}, so the beads lie ${said(bound.along - bead)} apart.`
-          : `${wraps} wraps reach ${said(bound.along)} of the ${said(bead)} from bead to bead; ${Math.round(bead / thin.width)} would fill them.`,
+          ? `${counted(wraps, 'wrap')} reach ${said(bound.along)}, so the beads lie ${said(bound.along - bead)} apart.`
+          : `${counted(wraps, 'wrap')} reach ${said(bound.along)} of the ${said(bead)} from bead to bead; ${Math.round(bead / thin.width)} would fill them.`,
       ],
     };
   },

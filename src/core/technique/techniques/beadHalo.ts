@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
@@ -49,8 +50,8 @@ export const beadHalo = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${beads * wraps} wraps`, beads * bound.wraps),
-            net(`through ${beads} beads`, beads * bead),
+            net(counted(beads * wraps, 'wrap'), beads * bound.wraps),
+            net(`through ${counted(beads, 'bead')}`, beads * bead),
             net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],
@@ -75,7 +76,7 @@ export const beadHalo = technique({
       ],
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
       notes: [
-        `${beads} beads go round; ${said(spare / beads)} are left over at each, so spread the wraps evenly.`,
+        `${counted(beads, 'bead')} go round; ${said(spare / beads)} are left over at each, so spread the wraps evenly.`,
       ],
     });
   },

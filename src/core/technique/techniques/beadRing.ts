@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { describeRing } from '../../ring/ringSize';
 import { coil, ring } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
@@ -38,10 +39,10 @@ export const beadRing = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${bands} bands at the starting size`, bands * round),
+            net(`${counted(bands, 'band')} at the starting size`, bands * round),
             net('through the bead', bead),
-            net(`${swirls} turns round the bead`, turns),
-            net(`${wraps} wraps on each side of the shank`, 2 * shank.length),
+            net(`${counted(swirls, 'turn')} round the bead`, turns),
+            net(`${counted(wraps, 'wrap')} on each side of the shank`, 2 * shank.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { ring } from '../formulas';
 import { count, length, wire } from '../parameter';
 import { bow, moved, stoodUp, turned } from '../shapes';
@@ -57,7 +58,7 @@ export const boundBandRing = technique({
           wire: 'binding',
           count: bands,
           terms: [
-            net(`${turns} turns round ${wires} wires`, bound.length),
+            net(`${counted(turns, 'turn')} round ${counted(wires, 'wire')}`, bound.length),
             allowance('held and trimmed', 2 * bindingTail),
           ],
           marks: [{ at: bindingTail, what: 'begin to wrap' }],

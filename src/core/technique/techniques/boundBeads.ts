@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
 import { boundBeads as boundOn } from '../boundBead';
@@ -44,8 +45,8 @@ export const boundBeads = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${(beads + 1) * wraps} wraps`, (beads + 1) * bound.wraps),
-            net(`through ${beads} beads`, beads * bead),
+            net(counted((beads + 1) * wraps, 'wrap'), (beads + 1) * bound.wraps),
+            net(`through ${counted(beads, 'bead')}`, beads * bead),
             net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],
@@ -73,7 +74,7 @@ export const boundBeads = technique({
         })),
       ],
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
-      notes: [`${beads} beads fit on ${said(along)}.`],
+      notes: [`Room for ${counted(beads, 'bead')} on ${said(along)}.`],
     };
   },
 });

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { integrate } from '../../geometry/integrate';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
@@ -43,7 +44,7 @@ export const brioletteCap = technique({
         hangingCut(told, {
           sits: 'the drop sits here',
           loopOf: 'short',
-          terms: [net(`${turns.toFixed(1)} turns of the cap`, coiled.length)],
+          terms: [net(`${counted(turns.toFixed(1), 'turn')} of the cap`, coiled.length)],
           drawn: [coiled.path],
         }),
       ],

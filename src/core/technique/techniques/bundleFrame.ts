@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { refuse } from '../../result';
@@ -68,7 +69,7 @@ export const bundleFrame = technique({
             wire: 'binding',
             count: 1,
             terms: [
-              net(`${wraps} wraps round ${wires} wires`, wound.length),
+              net(`${counted(wraps, 'wrap')} round ${counted(wires, 'wire')}`, wound.length),
               allowance('tails', 2 * bindingTail),
             ],
             marks: [{ at: bindingTail, what: 'begin to bind' }],

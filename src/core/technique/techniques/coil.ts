@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
@@ -26,14 +27,14 @@ export const coil = technique({
           name: 'coiled wire',
           wire: 'wire',
           count: 1,
-          terms: [net(`${turns.toFixed(1)} turns`, wound.length), allowance('tails', 2 * tail)],
+          terms: [net(counted(turns.toFixed(1), 'turn'), wound.length), allowance('tails', 2 * tail)],
           marks: [{ at: tail, what: 'begin to coil' }],
           drawn: [moved(wound.path, -long / 2, 0)],
         },
       ],
       steps: [{ id: 'coil', name: 'wind the coil', minutes: 0.5 + turns * 0.02 }],
       solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
-      notes: [`${turns.toFixed(1)} turns, ${said(core.width + 2 * height)} across.`],
+      notes: [`${counted(turns.toFixed(1), 'turn')}, ${said(core.width + 2 * height)} across.`],
     };
   },
 });

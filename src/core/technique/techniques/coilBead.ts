@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { refuse } from '../../result';
 import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
@@ -43,7 +44,7 @@ export const coilBead = technique({
           count: 1,
           terms: [
             ...all.map(({ turns, length: each }, layer) =>
-              net(`layer ${layer + 1}: ${turns.toFixed(1)} turns`, each),
+              net(`layer ${layer + 1}: ${counted(turns.toFixed(1), 'turn')}`, each),
             ),
             allowance('held at the ends', 2 * tail),
           ],

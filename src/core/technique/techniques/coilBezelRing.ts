@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { coil, ring } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, stoodUp, turned } from '../shapes';
@@ -42,10 +43,10 @@ export const coilBezelRing = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${turns} turns of the bezel`, bezel),
-            net(`${bands} bands at the starting size`, bands * shank),
-            net(`${wraps} wraps at each side`, 2 * side.length),
-            net(`${ties} ties over the bezel`, ties * tie.length),
+            net(`${counted(turns, 'turn')} of the bezel`, bezel),
+            net(`${counted(bands, 'band')} at the starting size`, bands * shank),
+            net(`${counted(wraps, 'wrap')} at each side`, 2 * side.length),
+            net(`${counted(ties, 'tie')} over the bezel`, ties * tie.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [

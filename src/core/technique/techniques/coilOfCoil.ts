@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { refuse } from '../../result';
 import { coil as coilLength } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
@@ -34,7 +35,10 @@ export const coilOfCoil = technique({
           name: 'wire inside the coil',
           wire: 'inner',
           count: 1,
-          terms: [net(`${turns.toFixed(1)} turns round the core`, axis), allowance('tails', 2 * tail)],
+          terms: [
+            net(`${counted(turns.toFixed(1), 'turn')} round the core`, axis),
+            allowance('tails', 2 * tail),
+          ],
           marks: [{ at: tail, what: 'begin to wind round the core' }],
           drawn: [path],
         },
@@ -43,7 +47,7 @@ export const coilOfCoil = technique({
           wire: 'outer',
           count: 1,
           terms: [
-            net(`${Math.round(small)} turns round the wire`, coilLength(d1, d2, small, d2)),
+            net(`${counted(Math.round(small), 'turn')} round the wire`, coilLength(d1, d2, small, d2)),
             allowance('tails', 2 * tail),
           ],
           marks: [{ at: tail, what: 'begin to coil' }],

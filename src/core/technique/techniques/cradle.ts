@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { minus, norm, scaled, type Vec } from '../../geometry/vector';
@@ -75,7 +76,7 @@ export const cradle = technique({
           count: 1,
           terms: [
             net('round the stone', round),
-            net(`${bars} bars across the back`, bars * across),
+            net(`${counted(bars, 'bar')} across the back`, bars * across),
             allowance('handling tails', 2 * cradleTail),
           ],
           marks: [
@@ -96,7 +97,7 @@ export const cradle = technique({
           count: wires,
           terms: [
             net('along the cradle', along),
-            net(`${wraps} wraps round the cradle`, bound.length),
+            net(`${counted(wraps, 'wrap')} round the cradle`, bound.length),
             net('two scrolls', 2 * rolled),
             allowance('handling tails', 2 * tail),
           ],

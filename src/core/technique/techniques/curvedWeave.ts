@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { ok, refuse } from '../../result';
 import { extraWraps } from '../../weave/consume';
 import { oneWrap, sectionRound } from '../../wrap/wrap';
@@ -71,7 +72,9 @@ export const curvedWeave = technique({
           count: 1,
           terms: [
             term,
-            ...(extra.length > 0 ? [net(`${extra.length} wraps more on A`, extra.length * lone)] : []),
+            ...(extra.length > 0
+              ? [net(`${counted(extra.length, 'wrap')} more on A`, extra.length * lone)]
+              : []),
             allowance('tails', 2 * weavingTail),
           ],
           marks: [{ at: weavingTail, what: 'begin to weave' }],

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { refuse } from '../../result';
 import { flatSpiral as spiralLength, spiralEnd } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
@@ -34,7 +35,10 @@ export const flatSpiral = technique({
           name: 'spiral wire',
           wire: 'wire',
           count: 1,
-          terms: [net(`${turns.toFixed(1)} turns`, spiralLength(from, to, pitch)), allowance('tail', tail)],
+          terms: [
+            net(counted(turns.toFixed(1), 'turn'), spiralLength(from, to, pitch)),
+            allowance('tail', tail),
+          ],
           marks: [{ at: 0, what: 'begin the spiral here' }],
           drawn: [spiral(0, 0, from, to, pitch)],
         },

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, moved, stoodUp, straight, turned } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
@@ -48,7 +49,7 @@ export const foldedBail = technique({
           wire: 'binding',
           count: 1,
           terms: [
-            net(`${wraps} wraps round ${2 * wires} wires`, neck.length),
+            net(`${counted(wraps, 'wrap')} round ${counted(2 * wires, 'wire')}`, neck.length),
             allowance('tails', 2 * bindingTail),
           ],
           marks: [{ at: bindingTail, what: 'begin to bind' }],

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { coil, ring } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, straight } from '../shapes';
@@ -36,9 +37,9 @@ export const herringboneRing = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${bands} bands at the starting size`, bands * round),
+            net(`${counted(bands, 'band')} at the starting size`, bands * round),
             net('through the bead', bead),
-            net(`${layers} layers round the bead`, circles),
+            net(`${counted(layers, 'layer')} round the bead`, circles),
             net('a wrap on each side of every layer', 2 * layers * wrap),
             allowance('handling tails', 2 * tail),
           ],

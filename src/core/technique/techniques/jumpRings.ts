@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { advice, type Judgement } from '../../judgement/judgement';
 import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
@@ -59,7 +60,7 @@ export const jumpRings = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${rings} turns`, coil(inside, D, rings, pitch)),
+            net(counted(rings, 'turn'), coil(inside, D, rings, pitch)),
             allowance('lost to the cutter', rings * cutter),
             allowance('first bend and last turn', bend),
           ],

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { outward, plus, scaled } from '../../geometry/vector';
@@ -62,7 +63,7 @@ export const loopedBezel = technique({
           count: 2,
           terms: [
             net('along its side of the stone', side),
-            net(`${loops} loops`, loops * each),
+            net(counted(loops, 'loop'), loops * each),
             allowance('handling tails', 2 * tail),
           ],
           marks: Array.from({ length: loops }, (_, index) => ({
@@ -80,7 +81,7 @@ export const loopedBezel = technique({
           wire: 'lashing',
           count: 1,
           terms: [
-            net(`${lashes} lashes of ${wraps} wraps`, lashes * lashed.length),
+            net(`${counted(lashes, 'lash', 'lashes')} of ${counted(wraps, 'wrap')}`, lashes * lashed.length),
             net('from lash to lash', (lashes - 1) * between),
             allowance('tails', 2 * lashingTail),
           ],
@@ -119,7 +120,7 @@ export const loopedBezel = technique({
       holds: evenHolds(perimeterOf(outline.value), 2 * loops, (loop + 2 * D) / 2),
       solids: [{ kind: 'outline', outline: outline.value }],
       notes: [
-        `${loops} loops on each side, ${said(step)} apart.`,
+        `${counted(loops, 'loop')} on each side, ${said(step)} apart.`,
         `Each wire is ${((2 * tail + side + loops * each) / held.length).toFixed(1)} times the stone’s length; the rule of thumb is 3 to 3½ times.`,
       ],
     });

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { coil, ring } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { bow, helix, moved, turned } from '../shapes';
@@ -36,9 +37,9 @@ export const pointSpiral = technique({
           count: 1,
           terms: [
             net('fold at the foot', bend),
-            net(`${turns} turns of each half`, 2 * half),
+            net(`${counted(turns, 'turn')} of each half`, 2 * half),
             net('hanging loop', ring(loop, D)),
-            net(`${wraps} wraps under it`, neck),
+            net(`${counted(wraps, 'wrap')} under it`, neck),
             allowance('handling tails', 2 * tail),
           ],
           marks: [

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { said, technique } from '../technique';
@@ -29,7 +30,7 @@ export const straightWeave = technique({
         { id: 'tuck', name: 'trim and tuck the weaving wire', minutes: 1, cautions: ['cut ends'] },
       ],
       notes: [
-        `${repeats} repeats reach ${said(covered)}; each moves on by ${said(advance)}.`,
+        `${counted(repeats, 'repeat')} over ${said(covered)}; each moves on by ${said(advance)}.`,
         halvesSaid(repeats),
       ],
     });

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { alongAtAngle, parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { distance, minus, vec, type Vec } from '../../geometry/vector';
@@ -78,7 +79,7 @@ export const tree = technique({
           terms: [
             net('trunk, both halves', 2 * trunk * takeUp),
             net('branch, both halves', 2 * branch * takeUp),
-            net(`${wraps} wraps at the foot and at the end, both halves`, 4 * wrapped.length),
+            net(`${counted(wraps, 'wrap')} at the foot and at the end, both halves`, 4 * wrapped.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [
@@ -115,7 +116,9 @@ export const tree = technique({
         { kind: 'outline', outline: outline.value },
         { kind: 'wire', wire: 'frame', path: allRound(line) },
       ],
-      notes: [`${2 * branches} wires; the frame is ${said(around)} round and bought or made apart.`],
+      notes: [
+        `${counted(2 * branches, 'wire')}; the frame is ${said(around)} round and bought or made apart.`,
+      ],
     });
   },
 });

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
 import { coil, ring } from '../formulas';
@@ -32,7 +33,7 @@ export const twistedNet = technique({
     const rise = high - twisted;
     if (rise <= 0)
       return refuse(
-        `${twists} twists are ${said(twisted)} high; in ${rows} rows of ${said(long)} there are ${said(high)} for each.`,
+        `${twists} twists are ${said(twisted)} high; in ${counted(rows, 'row')} of ${said(long)} there are ${said(high)} for each.`,
       );
     const girth = Math.PI * (across + d);
     const half = girth / wires / 2;
@@ -95,8 +96,8 @@ export const twistedNet = technique({
           count: wires,
           terms: [
             net('fold at the foot', half),
-            net(`${rows} rows of mesh, both strands`, 2 * rows * slope),
-            net(`${twists} twists at each crossing`, 2 * rows * strand),
+            net(`${counted(rows, 'row')} of mesh, both strands`, 2 * rows * slope),
+            net(`${counted(twists, 'twist')} at each crossing`, 2 * rows * strand),
             net('twisted together at the neck', 2 * rope),
             allowance('handling tails', 2 * tail),
           ],
@@ -141,7 +142,7 @@ export const twistedNet = technique({
       parts: [{ name: `point, ${saidBy(long, across)}`, count: 1 }],
       notes: [
         `The mesh is ${said(2 * half)} wide and ${said(high)} high; ${said(rise)} of it open.`,
-        `${wires + 1} wires would make a mesh of ${said(girth / (wires + 1))}.`,
+        `${counted(wires + 1, 'wire')} would make a mesh of ${said(girth / (wires + 1))}.`,
       ],
     };
   },

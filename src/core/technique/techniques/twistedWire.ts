@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { length, roundWire, wire } from '../parameter';
 import { helix } from '../shapes';
 import { allowance, net, technique } from '../technique';
@@ -24,7 +25,7 @@ export const twistedWire = technique({
           name: 'strand',
           wire: 'wire',
           count: 2,
-          terms: [net(`${turns.toFixed(1)} turns`, strand), allowance('held at the ends', 2 * tail)],
+          terms: [net(counted(turns.toFixed(1), 'turn'), strand), allowance('held at the ends', 2 * tail)],
           marks: [],
           drawn: [half(0)],
         },

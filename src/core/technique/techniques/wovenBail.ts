@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { ok } from '../../result';
 import { length, roundWire, weave, wire } from '../parameter';
 import { said, technique } from '../technique';
@@ -47,7 +48,7 @@ export const wovenBail = technique({
         { first: 'weave', then: 'fold', why: 'a folded strip cannot be woven' },
         { first: 'hang', then: 'bind', why: 'a closed ring does not pass a bail that is bound' },
       ],
-      notes: [`${repeats} repeats reach ${said(covered)} of the ${said(strip)} over the mandrel.`],
+      notes: [`${counted(repeats, 'repeat')} over ${said(covered)} of the ${said(strip)} over the mandrel.`],
     });
   },
 });

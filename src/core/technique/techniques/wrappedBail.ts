@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { coil } from '../formulas';
 import { count, length, roundWire, wire } from '../parameter';
 import { helix, moved, stoodUp, turned } from '../shapes';
@@ -30,8 +31,8 @@ export const wrappedBail = technique({
           wire: 'wire',
           count: 1,
           terms: [
-            net(`${turns} turns of the bail`, top),
-            net(`${wraps} wraps round the neck`, bound.length),
+            net(`${counted(turns, 'turn')} of the bail`, top),
+            net(`${counted(wraps, 'wrap')} round the neck`, bound.length),
             allowance('handling tails', 2 * tail),
           ],
           marks: [

@@ -1,3 +1,4 @@
+import { counted } from '../../units/counted';
 import { ring, stemWraps } from '../formulas';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { bow, helix, straight } from '../shapes';
@@ -42,7 +43,7 @@ export const wrappedLoopLink = technique({
             net('stems under the wraps', 2 * stem),
             net('jogs', 2 * jog),
             net('two loops', 2 * round),
-            net(`${wraps} wraps on each stem`, 2 * shut),
+            net(`${counted(wraps, 'wrap')} on each stem`, 2 * shut),
             allowance('handling tails', 2 * tail),
           ],
           marks: [

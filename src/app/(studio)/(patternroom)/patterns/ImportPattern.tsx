@@ -25,7 +25,7 @@ export function ImportPattern() {
     await run(
       () => importPatternAction(newKey(), text),
       ({ number }) => {
-        toast(`It hangs in the room as ${tag('pattern', number)}.`);
+        toast(`Saved as ${tag('pattern', number)}.`);
         router.push(`/patterns/${tag('pattern', number)}`);
       },
     );

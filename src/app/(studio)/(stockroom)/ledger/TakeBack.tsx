@@ -24,8 +24,8 @@ export function TakeBack({ movementId }: { movementId: number }) {
       <Dialog open={open} onClose={() => setOpen(false)} label="Take it back">
         <h2>Take it back?</h2>
         <p className="mt-1">
-          Everything that was posted together with it is met by its opposite; nothing is rubbed out. A
-          finished piece whose making is taken back leaves the shelf.
+          Everything that was posted together with it is taken back with an entry of its own; nothing is
+          rubbed out. A finished piece whose making is taken back leaves the shelf.
         </p>
         <div className="mt-3">
           <ActForm

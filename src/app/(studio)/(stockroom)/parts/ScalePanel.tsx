@@ -119,7 +119,7 @@ function SimulatedPanel({ onRead }: ScalePanelProps) {
       </div>
       <div className="mt-3 flex flex-wrap gap-2">
         <button type="button" className="btn" onClick={() => scale.change(withZero)}>
-          Set to nought
+          Set to zero
         </button>
         <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
           <input

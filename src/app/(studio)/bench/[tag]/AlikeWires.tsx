@@ -109,15 +109,19 @@ export function AlikeWires({
           <p className="text-2xl font-semibold [overflow-wrap:anywhere]">
             {isOne ? cut.name : `${alike.length} × ${name}`}
           </p>
-          <p className="text-2xl">
-            <Reckoned of={cut.length} cut />
+          <p>
+            <strong>
+              <Reckoned of={cut.length} cut />
+            </strong>
             {!isOne && ' each'}
           </p>
           {spec && <WireChip spec={spec} />}
           {!isOne && (
-            <button type="button" className="btn btn-sm mt-2" onClick={() => setApart(!isApart)}>
-              {isApart ? 'All as the first' : 'One by one'}
-            </button>
+            <p className="mt-1">
+              <button type="button" className="btn btn-sm" onClick={() => setApart(!isApart)}>
+                {isApart ? 'All as the first' : 'One by one'}
+              </button>
+            </p>
           )}
         </div>
         <div className="space-y-2">
@@ -129,7 +133,7 @@ export function AlikeWires({
                 label={
                   isApart || isOne
                     ? `Cut ${index + 1} from`
-                    : `Cuts ${first.index + 1} to ${first.index + alike.length} from`
+                    : `Cuts ${first.index + 1} ${alike.length === 2 ? 'and' : 'to'} ${first.index + alike.length} from`
                 }
                 choices={choicesFor(choices, cut.specId, system)}
                 hint={<LeftOn control={control} index={index} choices={choices} />}

@@ -35,11 +35,7 @@ export function useKeeping(
       () => composePatternAction(key, base, { ...rest, parts: priced }),
       ({ number, revision }) => {
         draft.forget();
-        toast(
-          revision === 1
-            ? `It hangs in the room as ${tag('pattern', number)}.`
-            : `Kept as revision ${revision}.`,
-        );
+        toast(revision === 1 ? `Saved as ${tag('pattern', number)}.` : `Kept as revision ${revision}.`);
         router.push(`/patterns/${tag('pattern', number)}`);
       },
     );

@@ -27,7 +27,7 @@ export function CountSheet({ sheet, isOwner }: { sheet: Sheet; isOwner: boolean 
   const { waiting, online, problem } = counted;
   const state =
     waiting === 0
-      ? 'All kept.'
+      ? 'Saved.'
       : online
         ? `Keeping ${waiting} …`
         : `No connection: ${waiting} kept on this device, sent when it is back.`;
