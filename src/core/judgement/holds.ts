@@ -107,3 +107,33 @@ export function judgeHolds(outline: Outline, holds: readonly Hold[], about: stri
   }
   return judgements;
 }
+
+/**
+ * Whether a hold gets over the edge of its stone: its wire comes up outside of the edge and lies on the face from half its thickness on.
+ * A low edge is soon climbed, a high one takes more wire than the hold reaches in. All in mm.
+ * @param reach how far it reaches in over the edge
+ * @param thick the wire's diameter
+ * @param edge height of the stone's edge
+ */
+export function judgeReach(reach: number, thick: number, edge: number, about: string): Judgement[] {
+  const said = (mm: number) => `${Number(mm.toFixed(2))} mm`;
+  if (reach < thick / 2)
+    return [
+      fault(
+        about,
+        `A hold that reaches in ${said(reach)} does not lie on the stone.`,
+        `Wire of ${said(thick)} runs beside the edge with its middle; ${said(thick / 2)} bring it over.`,
+        `Let it reach in ${said(thick)} at least.`,
+      ),
+    ];
+  return reach > 2 * edge + thick
+    ? [
+        advice(
+          about,
+          `A hold that reaches in ${said(reach)} over an edge ${said(edge)} high lies far over the face.`,
+          'On so low an edge it springs up, and hides what the stone shows (common practice).',
+          `About ${said(edge)} in is enough.`,
+        ),
+      ]
+    : [];
+}

@@ -11,7 +11,7 @@ import type { Temper } from '../wire/metal';
 import { judgeFinish } from './finishes';
 import { frameWiresFor, judgeFrameWires } from './frameWires';
 import { hangingPoint, tiltWhenHungAt } from './hanging';
-import { checkHolds, judgeHolds, openingOf } from './holds';
+import { checkHolds, judgeHolds, openingOf, judgeReach } from './holds';
 import { judgeHole } from './holes';
 import { judgePlan } from './judgePlan';
 import { judgeWire } from './judgeWire';
@@ -89,6 +89,19 @@ describe('finishes (common practice)', () => {
     expect(judgeFinish({ metal: 'steel', finish: 'bare' }, ['antiquing'], 'wire')[0]?.said).toBe(
       'Stainless steel does not antique well.',
     );
+  });
+});
+
+describe('how far a hold reaches', () => {
+  it('over the edge at least, and not far over a low one', () => {
+    const said = (reach: number, thick: number, edge: number) =>
+      judgeReach(reach, thick, edge, 'reach').map(({ weight }) => weight);
+    // Wire of 0.812 mm beside an edge: its middle is 0.406 mm outside of it.
+    expect(said(0.3, 0.812, 2)).toEqual(['fault']);
+    expect(said(0.5, 0.812, 2)).toEqual([]);
+    expect(said(4, 0.812, 2)).toEqual([]);
+    expect(said(5, 0.812, 2)).toEqual(['advice']);
+    expect(said(0, 0.812, 2)).toEqual(['fault']);
   });
 });
 
@@ -232,6 +245,13 @@ describe('a plan as a whole', () => {
       const said = judgePlan(technique, initialValues(technique.parameters), plan).map((each) => each.said);
       expect([technique.id, said]).toEqual([technique.id, []]);
     }
+  });
+
+  it('judges how far holds reach', () => {
+    expect(judged('bundle-frame', { reach: 0.2 }).join()).toMatch(
+      /reaches in 0.2 mm does not lie on the stone/,
+    );
+    expect(judged('bundle-frame', { reach: 1 }).join()).not.toMatch(/reaches in/);
   });
 
   it('judges wires, finish, frame wires and holds where they are told', () => {

@@ -1,3 +1,4 @@
+import { takesWire } from '../technique/registry';
 import { counted } from '../units/counted';
 import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
@@ -24,8 +25,8 @@ interface Drawn {
 /** The techniques of a composed pattern, in rows. */
 function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
   if (!composition) return [];
-  const drawn = resolve(composition, specs).uses.flatMap(({ use, plan, values }) =>
-    plan && values ? [{ name: use.name, drawing: drawPlan(plan, values, 3000) }] : [],
+  const drawn = resolve(composition, specs).uses.flatMap(({ use, plan, values, technique }) =>
+    plan && values && takesWire(technique) ? [{ name: use.name, drawing: drawPlan(plan, values, 3000) }] : [],
   );
   return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>
     drawn.slice(row * IN_ROW, (row + 1) * IN_ROW),

@@ -211,3 +211,20 @@ describe('a composition', () => {
     expect(read.ok ? '' : read.error).toMatch(said);
   });
 });
+
+it('what is done to the whole piece is judged for the wires of every technique', () => {
+  const begun = withTechnique(EMPTY_COMPOSITION, techniqueOf('coil') as AnyTechnique, SPECS);
+  const coated = Object.fromEntries(
+    Object.entries(SPECS).map(([id, spec]) => [id, { ...spec, finish: 'coated' as const }]),
+  );
+  const saidOf = (composition: typeof begun) =>
+    resolve(composition, coated).uses.flatMap(({ judgements }) => judgements.map(({ said }) => said));
+  expect(saidOf(begun).join()).not.toMatch(/antiqued/);
+  const darkened = withTechnique(begun, techniqueOf('antique') as AnyTechnique, coated);
+  expect(saidOf(darkened)).toContain('Coated wire cannot be antiqued.');
+  // The bath takes no wire; it comes last, and its caution with it.
+  const { cuts, steps, faults } = resolve(darkened, coated);
+  expect(cuts.every(({ use }) => use.technique === 'coil')).toBe(true);
+  expect(steps.flatMap(({ cautions }) => cautions)).toContain('antiquing');
+  expect(faults).toEqual([]);
+});

@@ -1,4 +1,5 @@
 import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
+import type { Act } from '../judgement/finishes';
 import { judgeWork, type KnownWire } from '../judgement/judgePlan';
 import type { Judgement } from '../judgement/judgement';
 import {
@@ -177,6 +178,8 @@ interface WorkedOut {
   readonly wires: TechniqueUse['wires'];
   readonly specs: Specs;
   /** With what it is bound to and cut from. */
+  /** What is done to the whole piece. */
+  readonly acts: string;
   readonly texts: Texts;
   readonly outcome: Outcome;
 }
@@ -194,7 +197,12 @@ const sameTexts = (a: Texts, b: Texts): boolean => {
   return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key]);
 };
 
-function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedUse | undefined {
+function resolveUse(
+  use: TechniqueUse,
+  measures: Texts,
+  specs: Specs,
+  acts: readonly Act[],
+): ResolvedUse | undefined {
   const technique = techniqueOf(use.technique);
   if (!technique) return undefined;
   const texts = boundTexts(use, technique, measures, specs);
@@ -203,9 +211,10 @@ function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedU
     before?.outcome.technique === technique &&
     before.wires === use.wires &&
     before.specs === specs &&
+    before.acts === acts.join() &&
     sameTexts(before.texts, texts);
-  const outcome = stands ? before.outcome : workOut(use, technique, texts, specs);
-  if (!stands) workedOut.set(use.texts, { wires: use.wires, specs, texts, outcome });
+  const outcome = stands ? before.outcome : workOut(use, technique, texts, specs, acts);
+  if (!stands) workedOut.set(use.texts, { wires: use.wires, specs, acts: acts.join(), texts, outcome });
   const known = resolvedUses.get(use);
   if (known?.outcome === outcome) return known.resolved;
   const resolved = { ...outcome, use };
@@ -213,7 +222,13 @@ function resolveUse(use: TechniqueUse, measures: Texts, specs: Specs): ResolvedU
   return resolved;
 }
 
-function workOut(use: TechniqueUse, technique: AnyTechnique, texts: Texts, specs: Specs): Outcome {
+function workOut(
+  use: TechniqueUse,
+  technique: AnyTechnique,
+  texts: Texts,
+  specs: Specs,
+  acts: readonly Act[],
+): Outcome {
   const base = { technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
   const read = readTexts(technique.parameters, texts, 'mm');
   if (!read.ok) return { ...base, wrong: read.error };
@@ -224,7 +239,7 @@ function workOut(use: TechniqueUse, technique: AnyTechnique, texts: Texts, specs
     const spec = specs[specId];
     if (spec) known[key] = { metal: spec.metal, temper: spec.temper, finish: spec.finish };
   }
-  const judgements = judgeWork(technique, read.value, planned.value, known);
+  const judgements = judgeWork(technique, read.value, planned.value, known, acts);
   return { ...base, values: read.value, plan: planned.value, judgements };
 }
 
@@ -240,6 +255,11 @@ function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): Reso
   }
   return chosen;
 }
+
+/** What some technique of a composition does to every wire of the piece. */
+const actsOnAll = ({ uses }: Composition): readonly Act[] => [
+  ...new Set(uses.flatMap(({ technique }) => techniqueOf(technique)?.toWholePiece ?? [])),
+];
 
 /** The measures that some technique of a composition is bound to. */
 export const boundMeasures = ({ uses }: Composition): readonly Measure[] =>
@@ -279,7 +299,8 @@ function stepsOf(use: TechniqueUse, plan: Plan, copies: number): readonly Resolv
  * @param specs of the studio; a wire without one keeps the size that was typed
  */
 export function resolve(composition: Composition, specs: Specs, measures = composition.measures): Resolved {
-  const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs) ?? []);
+  const acts = actsOnAll(composition);
+  const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs, acts) ?? []);
   const needed = boundMeasures(composition);
   const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
   const measured: Resolved['measured'] = read.ok ? read.value : {};

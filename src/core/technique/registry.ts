@@ -20,6 +20,7 @@ import { eyePin } from './techniques/eyePin';
 import { flatSpiral } from './techniques/flatSpiral';
 import { foldedBail } from './techniques/foldedBail';
 import { freeCut } from './techniques/freeCut';
+import { antique } from './techniques/antique';
 import { headPin } from './techniques/headPin';
 import { herringboneRing } from './techniques/herringboneRing';
 import { hookClasp } from './techniques/hookClasp';
@@ -86,7 +87,12 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   wovenBandRing,
   boundBandRing,
   freeCut,
+  antique,
 ] as readonly unknown[] as readonly AnyTechnique[];
 
 export const techniqueOf = (id: string): AnyTechnique | undefined =>
   TECHNIQUES.find((each) => each.id === id);
+
+/** Whether a technique takes wire; what is done to the whole piece takes none, and is not drawn. */
+export const takesWire = ({ parameters }: AnyTechnique): boolean =>
+  Object.values(parameters).some(({ kind }) => kind === 'wire');

@@ -1,3 +1,4 @@
+import type { Act } from '../judgement/finishes';
 import type { Judgement } from '../judgement/judgement';
 import type { Path } from '../geometry/path';
 import { FoldedLine, type Outline } from '../outline/outline';
@@ -92,6 +93,8 @@ export interface Technique<P extends Parameters = Parameters> {
   /** Where its arithmetic comes from. */
   readonly source: string;
   readonly parameters: P;
+  /** What it does to every wire of the piece, whichever technique that is of. */
+  readonly toWholePiece?: readonly Act[];
   readonly plan: (values: ValuesOf<P>) => Result<Plan>;
 }
 
@@ -103,6 +106,7 @@ export const TECHNIQUE_GROUPS = [
   'coils and spirals',
   'weaves',
   'rings',
+  'finishing',
   'anything else',
 ] as const;
 export type TechniqueGroup = (typeof TECHNIQUE_GROUPS)[number];
@@ -114,6 +118,7 @@ export const technique = <const P extends Parameters>(told: {
   readonly group: TechniqueGroup;
   readonly source: string;
   readonly parameters: P;
+  readonly toWholePiece?: readonly Act[];
   readonly plan: (values: ValuesOf<P>) => Result<PartialPlan> | PartialPlan;
 }): Technique<P> => ({
   ...told,

@@ -1,6 +1,6 @@
 import type { Ware } from '@/core/stock/ware';
 import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { takesWire, TECHNIQUES } from '@/core/technique/registry';
 import { soughtWords } from '@/core/wire/gaugeWords';
 import { look, type StudioSession } from '../kernel/useCase';
 
@@ -101,7 +101,8 @@ function foundKind({ ware, name, pieces, metal, profile, temper, gauge }: KindRo
 /** Techniques that are called so: how much wire they take. */
 function techniquesCalled(text: string): Found[] {
   const words = text.toLowerCase().split(/\s+/);
-  return TECHNIQUES.filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
+  return TECHNIQUES.filter(takesWire)
+    .filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)))
     .slice(0, MOST)
     .map(({ id, title }) => ({
       kind: 'technique',

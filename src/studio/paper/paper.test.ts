@@ -4,6 +4,7 @@ import { cutStrips } from '@/core/paper/cutStrips';
 import { line, MARGIN, SHEET_NAMES, SHEETS, text, type PaperRules } from '@/core/paper/sheet';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import { resolve, type Specs } from '@/core/pattern/composition';
+import { takesWire } from '@/core/technique/registry';
 import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import { mm } from '@/core/units/length';
 import { roundWire } from '@/core/technique/parameter';
@@ -114,7 +115,7 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
       const scales = card.flatMap(({ shapes }) =>
         shapes.filter((shape) => shape.kind === 'text' && /\([\d.]+ : 1\)$/.test(shape.text)),
       );
-      expect(scales).toHaveLength(composition.uses.length);
+      expect(scales).toHaveLength(resolved.uses.filter(({ technique }) => takesWire(technique)).length);
       return [...card, ...cutStrips(head, body, SPECS, inches)];
     });
     await inside(pages);

@@ -304,7 +304,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     name: 'Cooper ring',
     kind: 'ring',
     metal: 'copper',
-    uses: [['bound-band-ring']],
+    uses: [['bound-band-ring'], ['antique']],
     measures: { ring: 'US 9' },
     notes: 'Lay the square wires flat before binding.',
   },

@@ -5,6 +5,7 @@ import {
   type ResolvedUse,
   type Specs,
 } from '@/core/pattern/composition';
+import { takesWire } from '@/core/technique/registry';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { drawPlan } from '@/core/technique/drawPlan';
 import type { MetalId } from '@/core/wire/metal';
@@ -29,7 +30,7 @@ export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Sp
         {resolved.uses.map((each) => (
           <li key={each.use.id}>
             <h3>{each.use.name}</h3>
-            {each.plan && each.values && (
+            {each.plan && each.values && takesWire(each.technique) && (
               <PlanDrawing
                 drawing={drawPlan(each.plan, each.values)}
                 metalOf={metalOf(each, specs)}
@@ -62,7 +63,7 @@ export function FirstDrawn({
   specs: Specs;
   label: string;
 }) {
-  const first = resolve(composition, specs).uses.find(({ plan }) => plan);
+  const first = resolve(composition, specs).uses.find(({ plan, technique }) => plan && takesWire(technique));
   if (!first?.plan || !first.values) return null;
   return (
     <PlanDrawing

@@ -1,3 +1,4 @@
+import { judgeReach } from '../../judgement/holds';
 import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
@@ -104,6 +105,7 @@ export const bundleFrame = technique({
         solids: [{ kind: 'outline', outline: outline.value }],
         stacked: { wires, thick: D, edge: held.edge, about: 'wires' },
         holds: evenHolds(perimeterOf(outline.value), holds, reach),
+        advice: holds > 0 ? judgeReach(reach, D, held.edge, 'reach') : [],
         parts: [],
         notes: [
           `The stone is ${said(perimeterOf(outline.value))} round; the wires run half their thickness outside of it.`,

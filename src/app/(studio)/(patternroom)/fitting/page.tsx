@@ -1,3 +1,4 @@
+import { takesWire } from '@/core/technique/registry';
 import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
@@ -229,7 +230,9 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
   const advice = judgements.filter(({ weight }) => weight === 'advice');
   const first =
     composition &&
-    resolve(composition, specs, { ...composition.measures, ...texts }).uses.find(({ plan }) => plan);
+    resolve(composition, specs, { ...composition.measures, ...texts }).uses.find(
+      ({ plan, technique }) => plan && takesWire(technique),
+    );
   return (
     <li className="leaf p-4">
       <p className="flex items-baseline justify-between gap-3">

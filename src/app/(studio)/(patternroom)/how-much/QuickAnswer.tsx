@@ -12,7 +12,7 @@ import { findingsMade } from '@/core/technique/findingsMade';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
-import { techniqueOf, TECHNIQUES, type AnyTechnique } from '@/core/technique/registry';
+import { techniqueOf, TECHNIQUES, type AnyTechnique, takesWire } from '@/core/technique/registry';
 import { minutesOfPlan, type Plan } from '@/core/technique/technique';
 import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
 import { formatToCut, mm, um, type LengthSystem } from '@/core/units/length';
@@ -62,6 +62,9 @@ function answerOf(
   if (!planned.ok) return { answer: undefined, wrong: {}, refusal: planned.error };
   return { answer: { technique, values: read.value, plan: planned.value }, wrong: {}, refusal: '' };
 }
+
+/** Techniques that take wire. */
+const WITH_WIRE = TECHNIQUES.filter(takesWire);
 
 /** What is asked. */
 interface Question {
@@ -142,7 +145,7 @@ export function QuickAnswer({
     <>
       <h1 aria-live="polite">{shown ? headline(shown, system) : 'How much wire does it take?'}</h1>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)] print:block">
-        <TechniquePicker techniques={TECHNIQUES} chosen={technique.id} onPick={pick} />
+        <TechniquePicker techniques={WITH_WIRE} chosen={technique.id} onPick={pick} />
         <section aria-label="What it is made of" className="leaf no-print p-4">
           <ParameterFields
             parameters={technique.parameters}

@@ -1,6 +1,6 @@
 import type { Search } from '@/app/lib/search';
 import type { Texts } from '@/core/technique/readTexts';
-import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
+import { takesWire, techniqueOf, type AnyTechnique } from '@/core/technique/registry';
 import { METALS, type MetalId } from '@/core/wire/metal';
 
 /** Longest text that an address carries for a field: a traced outline has hundreds of figures. */
@@ -11,7 +11,8 @@ export async function askedHowMuch(
   search: Search,
 ): Promise<{ readonly technique: AnyTechnique; readonly texts: Texts; readonly metal: MetalId } | undefined> {
   const { of, ...asked } = await search;
-  const technique = typeof of === 'string' ? techniqueOf(of) : undefined;
+  const named = typeof of === 'string' ? techniqueOf(of) : undefined;
+  const technique = named && takesWire(named) ? named : undefined;
   const texts = Object.fromEntries(
     Object.entries(asked).flatMap(([field, text]) =>
       typeof text === 'string' ? [[field, text.slice(0, MOST)]] : [],

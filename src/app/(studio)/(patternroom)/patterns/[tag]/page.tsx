@@ -1,3 +1,5 @@
+import { judgeSteps } from '@/core/judgement/judgeSteps';
+import { Judgements } from '@/ui/craft/Judgements';
 import { Link } from '@/ui/Link';
 import { metalsLadder } from '@/core/costing/ladder';
 import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern';
@@ -77,7 +79,13 @@ export default async function PatternPage({ params }: { params: Params }) {
           </Link>
         </div>
       </div>
-      {resolved && <PiecesDrawn resolved={resolved} specs={specs} />}
+      {resolved ? (
+        <PiecesDrawn resolved={resolved} specs={specs} />
+      ) : (
+        <div className="mt-4">
+          <Judgements of={judgeSteps(body.steps, Object.values(specs))} />
+        </div>
+      )}
       <section className="leaf mt-4 p-4">
         <h2>Its wires, to scale</h2>
         <div className="mt-2">

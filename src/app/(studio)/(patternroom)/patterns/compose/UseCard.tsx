@@ -1,5 +1,6 @@
 'use client';
 
+import { takesWire } from '@/core/technique/registry';
 import { memo, useCallback, useId, useState } from 'react';
 import {
   MEASURES,
@@ -90,7 +91,7 @@ export const UseCard = memo(function UseCard({
         </div>
         <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
       </div>
-      {plan && values && (
+      {plan && values && takesWire(technique) && (
         <PlanDrawing
           drawing={drawingOf(plan, values)}
           metalOf={metalOf}
