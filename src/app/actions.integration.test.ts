@@ -37,6 +37,7 @@ it.each(files)('%s reads all that it is given', (file) => {
     expect(line).toMatch(/^export const \w+Action = (action|question)(<|\()/);
 });
 
+const KEY = '6f9619ff-8b86-4d01-b42d-00cf4fc964ff';
 const rubbish = fc.oneof(
   fc.constantFrom<unknown>(
     undefined,
@@ -48,7 +49,7 @@ const rubbish = fc.oneof(
     NaN,
     '',
     'W-0001',
-    '6f9619ff-8b86-4d01-b42d-00cf4fc964ff',
+    KEY,
     true,
     {},
     [],
@@ -74,6 +75,6 @@ it.each(files)('%s answers rubbish with a sentence', async (file) => {
         if (!outcome.ok) expect([name, outcome.problem.kind]).not.toEqual([name, 'fault']);
         if (!outcome.ok) expect(outcome.problem.message).toMatch(/[.)]$/);
       }),
-      { numRuns: 40 },
+      { numRuns: 40, examples: [[[KEY, { lines: [null] }]], [[1, KEY, { lines: [null] }]]] },
     );
 });

@@ -35,6 +35,26 @@ function noEntries(input: object, path = ''): string[] {
   });
 }
 
+/** Entries of the lists of something that was sent that are nothing, by path: what is made of it cannot ask them what they are. */
+const nothings = (plain: object): string[] =>
+  Object.entries(plain).flatMap(([name, value]: [string, unknown]) =>
+    Array.isArray(value)
+      ? value.flatMap((entry: unknown, index) =>
+          entry === null || entry === undefined ? [`${name}.${index}`] : [],
+        )
+      : [],
+  );
+
+const NO_ENTRY = 'One entry belongs here, and not a list or nothing.';
+
+const refusal = (fields: Readonly<Record<string, string>>): Refused | undefined => {
+  const [first] = Object.values(fields);
+  if (first === undefined) return undefined;
+  const others = Object.keys(fields).length - 1;
+  const message = others > 0 ? `${first} (and ${others} more marked below)` : first;
+  return new Refused({ kind: 'invalid', message, fields });
+};
+
 /**
  * Reads what a form, a file or a program sent as an input class: unknown fields are refused, not ignored.
  * @throws Refused with a sentence beside each wrong field
@@ -43,25 +63,20 @@ export async function readInput<T extends object>(Input: ClassConstructor<T>, pl
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     throw new Refused({ kind: 'invalid', message: 'Nothing readable was sent.' });
   }
+  const empty = refusal(Object.fromEntries(nothings(plain).map((at) => [at, NO_ENTRY])));
+  if (empty) throw empty;
   const input = plainToInstance(Input, plain);
   const errors = await validate(input, {
     whitelist: true,
     forbidNonWhitelisted: true,
     stopAtFirstError: true,
   });
-  const fields = Object.fromEntries([
-    ...noEntries(input).map((at): [string, string] => [
-      at,
-      'One entry belongs here, and not a list or nothing.',
+  const wrong = refusal(
+    Object.fromEntries([
+      ...noEntries(input).map((at): [string, string] => [at, NO_ENTRY]),
+      ...fieldMessages(errors),
     ]),
-    ...fieldMessages(errors),
-  ]);
-  const [first] = Object.values(fields);
-  if (first === undefined) return input;
-  const others = Object.keys(fields).length - 1;
-  throw new Refused({
-    kind: 'invalid',
-    message: others > 0 ? `${first} (and ${others} more marked below)` : first,
-    fields,
-  });
+  );
+  if (wrong) throw wrong;
+  return input;
 }
