@@ -16,6 +16,7 @@ import { openStudio, receive, simplePattern } from '../tests/support/studio';
 import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
 import { measureCutting } from './lib/benchCutting';
+import { grow, measureGrowth, SIZES } from './lib/benchGrowth';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
@@ -66,6 +67,11 @@ async function fillRack(
        FROM generate_series(1, $pieces) AS n
        JOIN (SELECT *, row_number() OVER (ORDER BY sort_key) AS i FROM articles WHERE studio_id = $studioId AND ware = 'wire') AS s ON s.i = 1 + n % 60`,
     { bind: { studioId, pieces, cuts } },
+  );
+  await owner.query(
+    `INSERT INTO counters (studio_id, name, last) VALUES ($studioId, 'wire', $pieces)
+     ON CONFLICT (studio_id, name) DO UPDATE SET last = excluded.last`,
+    { bind: { studioId, pieces } },
   );
   await owner.query(
     `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, article_id, quantity, cost_units)
@@ -208,7 +214,7 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
-/** "./run bench" measures everything; with names (making, rack, ledger, import, redraw, cutting) only those, for working on them. */
+/** "./run bench" measures everything; with names (making, rack, growth, ledger, import, redraw, cutting) only those, for working on them. */
 runCommand(async () => {
   const asked = process.argv.slice(2);
   const wanted = (part: string) => asked.length === 0 || asked.includes(part);
@@ -227,13 +233,19 @@ runCommand(async () => {
       await fillRack(owner, a, ...small);
       await fillRack(owner, b, ...large);
       await owner.query('VACUUM ANALYZE');
-      return { large: b, cookies: [await cookie(a), await cookie(b)] as const };
+      return { large: b, sessions: [a, b] as const, cookies: [await cookie(a), await cookie(b)] as const };
     };
     if (wanted('making')) await measureMaking();
     if (wanted('rack')) {
       const { cookies } = await twoRacks([200, 4000], [5000, 100_000]);
       await measureRack(app.url, cookies);
       await measureMemory(app.process.pid ?? 0, app.url, cookies[1]);
+    }
+    if (wanted('growth')) {
+      const { sessions, cookies } = await twoRacks([60, 600], [1000, 20_000]);
+      for (const which of [0, 1] as const) await grow(sessions[which], SIZES[which]);
+      await owner.query('VACUUM ANALYZE');
+      await measureGrowth(app.url, cookies);
     }
     if (wanted('ledger')) {
       const { large, cookies } = await twoRacks([200, 10_000], [5000, 1_000_000]);

@@ -1,8 +1,8 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
-import type { StudioSession } from '@/data/inStudio';
 import type { Outcome } from '@/studio/kernel/outcome';
+import type { StudioSession } from '@/studio/kernel/useCase';
 import { closeBooks, openStudio, receive, simplePattern } from '../../tests/support/studio';
 
 /** Everything that a browser can ask for by a server action is asked for with rubbish, by the owner of a studio with something in it. */

@@ -12,7 +12,7 @@ import { composedOf, HOUSE_PATTERNS } from './housePatterns';
 import { TakeStartersInput } from './starters.input';
 import { keepPattern } from './writePattern';
 
-const STARTERS = HOUSE_PATTERNS.filter(({ isStarter }) => isStarter);
+export const STARTERS = HOUSE_PATTERNS.filter(({ isStarter }) => isStarter);
 
 /** One of the house's own patterns that a studio can begin with. */
 export interface Starter {

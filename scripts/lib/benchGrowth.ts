@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import { inStudio } from '../../src/data/inStudio';
+import { Piece } from '../../src/data/models/making';
+import { planBatch } from '../../src/studio/batches/planBatch';
+import type { StudioSession } from '../../src/studio/kernel/useCase';
+import { STARTERS, takeStarters } from '../../src/studio/patterns/starters';
+import { batch, line } from '../../tests/support/batches';
+import { done, makeOne, newKey, simplePattern } from '../../tests/support/studio';
+import { get, sideBySide, tell } from './figures';
+
+/** How much of everything a studio has. */
+export interface Size {
+  readonly patterns: number;
+  readonly batches: number;
+  readonly pieces: number;
+}
+
+/** A studio of some weeks, and one of some years. */
+export const SIZES: readonly [Size, Size] = [
+  { patterns: 40, batches: 16, pieces: 200 },
+  { patterns: 500, batches: 200, pieces: 5000 },
+];
+
+/** Fills a studio that has wire with patterns, batches that are open, and pieces, in the shape that use leaves. */
+export async function grow(session: StudioSession, size: Size): Promise<void> {
+  done(await takeStarters(session, newKey(), { names: STARTERS.map(({ name }) => name) }));
+  const number = await makeOne(session);
+  const patterns: { number: number }[] = [];
+  for (let n = STARTERS.length + 1; n < size.patterns; n += 1)
+    patterns.push(await simplePattern(session, { count: String(1 + (n % 4)), net: `${60 + (n % 90)} mm` }));
+  for (let n = 0; n < size.batches; n += 1) {
+    const [a, b] = [n * 7, n * 11 + 3].map((each) => patterns[each % patterns.length]?.number ?? 1);
+    const dueOn = new Date(session.now.valueOf() + (n + 3) * 86_400_000).toISOString().slice(0, 10);
+    const form = batch([line(a ?? 1, 3), line(b ?? 1, 2)], { name: `Order ${n + 1}`, dueOn });
+    done(await planBatch(session, newKey(), null, form));
+  }
+  await inStudio(session, async (tx) => {
+    const made = await Piece.findOne({
+      where: { studioId: session.studioId, number },
+      rejectOnEmpty: true,
+      ...tx.within,
+    });
+    const plain = made.get({ plain: true });
+    const more = Array.from({ length: size.pieces }, (_, n) => ({
+      ...plain,
+      pieceId: randomUUID(),
+      number: number + n + 1,
+    }));
+    for (let from = 0; from < more.length; from += 500) await tx.add(Piece, more.slice(from, from + 500));
+  });
+}
+
+/** Pages that show what a studio has, with the limit of how much slower they may be in a large one. */
+const PAGES: readonly (readonly [path: string, limit: number])[] = [
+  ['/shelf', 1.5],
+  ['/patterns', 1.5],
+  ['/bench', 1.5],
+  ['/bench/P-0001', 1.5],
+  ['/batches', 1.5],
+  ['/batches/hours', 1.5],
+  ['/batches/makeable', 1.5],
+  ['/fitting?length=25+mm&width=18+mm', 1.5],
+  ['/to-buy', 1.5],
+  ['/beads', 1.5],
+];
+
+/** The pages of a large studio against those of a small one. */
+export async function measureGrowth(url: string, cookies: readonly [string, string]): Promise<void> {
+  for (const [path, limit] of PAGES) {
+    const page = (which: 0 | 1) => () => get(`${url}${path}`, cookies[which]);
+    await sideBySide(4, page(0), page(1));
+    const [few, many] = await sideBySide(25, page(0), page(1));
+    tell({
+      name: `${path} with 500 patterns, 200 open batches and 5,000 pieces (${many.toFixed(1)} ms) against 40, 16 and 200 (${few.toFixed(1)} ms)`,
+      value: many / few,
+      limit,
+      unit: ' ×',
+    });
+  }
+}
