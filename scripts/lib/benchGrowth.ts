@@ -7,6 +7,7 @@ import { STARTERS, takeStarters } from '../../src/studio/patterns/starters';
 import { batch, line } from '../../tests/support/batches';
 import { done, makeOne, newKey, simplePattern } from '../../tests/support/studio';
 import { get, sideBySide, tell } from './figures';
+import { Refusal } from './say';
 
 /** How much of everything a studio has. */
 export interface Size {
@@ -58,11 +59,39 @@ const PAGES: readonly (readonly [path: string, limit: number])[] = [
   ['/bench/P-0001', 1.5],
   ['/batches', 1.5],
   ['/batches/hours', 1.5],
-  ['/batches/makeable', 1.5],
   ['/fitting?length=25+mm&width=18+mm', 1.5],
   ['/to-buy', 1.5],
   ['/beads', 1.5],
 ];
+
+/** Patterns that are looked at for what could be made; a larger studio is asked for a kind. */
+const LOOKED_AT = 300;
+
+/** The choice of what to make: its page stands at once, and its answer takes as much longer as there are more patterns to choose from. */
+async function measureChoice(url: string, cookies: readonly [string, string]): Promise<void> {
+  const until = (which: 0 | 1, end: 'stands' | 'answers') => async () => {
+    const began = await fetch(`${url}/batches/makeable`, { headers: { cookie: cookies[which] } });
+    if (began.status !== 200) throw new Refusal(`what could I make answered ${began.status}`);
+    if (end === 'answers') {
+      if (!/patterns/.test(await began.text())) throw new Refusal('what could I make has no answer');
+      return;
+    }
+    await began.body?.getReader().read();
+  };
+  for (const end of ['stands', 'answers'] as const) {
+    await sideBySide(2, until(0, end), until(1, end));
+    const [few, many] = await sideBySide(12, until(0, end), until(1, end));
+    const grown = end === 'answers' ? LOOKED_AT / SIZES[0].patterns : 1;
+    tell({
+      name: `what could I make ${end}${end === 'answers' ? ', a pattern' : ''}: of 500 patterns (${many.toFixed(1)} ms) against 40 (${few.toFixed(1)} ms)`,
+      value: many / few / grown,
+      limit: 1.5,
+      unit: ' ×',
+    });
+    // Whoever left before the answer came is not waited for any more; what it began ends by itself.
+    await new Promise((resolve) => setTimeout(resolve, 5000));
+  }
+}
 
 /** The pages of a large studio against those of a small one. */
 export async function measureGrowth(url: string, cookies: readonly [string, string]): Promise<void> {
@@ -77,4 +106,5 @@ export async function measureGrowth(url: string, cookies: readonly [string, stri
       unit: ' ×',
     });
   }
+  await measureChoice(url, cookies);
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import { proposeCounts, type StockLength } from '../cutting/propose';
 import { um, type Micrometres } from '../units/length';
 import { cutCounter, linesToMake, partsOfBatch, type BatchLine, type CutCount } from './batch';
@@ -93,15 +94,22 @@ const onlyPart = (lines: readonly BatchLine[], key: string): BatchLine[] =>
     body: { ...line.body, cuts: [], parts: line.body.parts.filter(({ name }) => partKey(name) === key) },
   }));
 
-/** How a batch stands against what is free: of each wire and part needed, free and short, and how many pieces can be made now. */
-export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough {
-  const count = cutCounter(free.cut);
-  const cuts = count(lines);
+/** What lines need of each wire and part, and what of it is not there. */
+export interface Needs {
+  readonly wires: readonly Omit<WireNeed, 'pieces'>[];
+  readonly parts: readonly Omit<PartNeed, 'pieces'>[];
+}
+
+const bySpec = <T extends { readonly specId: string }>(all: readonly T[]) =>
+  groupBy(all, ({ specId }) => specId);
+
+/** How lines stand against what is free: of each wire and part needed, free and short. */
+export function needsOf(lines: readonly BatchLine[], free: FreeStock): Needs {
+  const cuts = cutCounter(free.cut)(lines);
   const { shortages } = proposeCounts(cuts, free.wires);
-  const wires = [...new Set(cuts.map(({ specId }) => specId))].map((specId): WireNeed => {
-    const own = cuts.filter((cut) => cut.specId === specId);
-    const wiresOfIt = free.wires.filter((wire) => wire.specId === specId);
-    const there = wiresOfIt.map(({ length }) => length as number);
+  const wiresOf = bySpec(free.wires);
+  const wires = [...bySpec(cuts)].map(([specId, own]) => {
+    const there = (wiresOf.get(specId) ?? []).map(({ length }) => length as number);
     const longest = (lengths: readonly number[]) => um(lengths.reduce((a, b) => Math.max(a, b), 0));
     const shortage = shortages.find((each) => each.specId === specId);
     return {
@@ -113,19 +121,31 @@ export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough 
       longestFree: longest(there),
       short: shortage?.missing ?? um(0),
       shortCuts: shortage?.cuts ?? 0,
-      pieces: sum(mostPieces(onlyWire(lines, specId), (part) => canCut(count(part), wiresOfIt))),
     };
   });
-  const parts = partsOfBatch(linesToMake(lines, free.made)).map(({ name, count }): PartNeed => {
+  const parts = partsOfBatch(linesToMake(lines, free.made)).map(({ name, count }) => {
     const has = free.parts.get(partKey(name)) ?? Infinity;
+    return { name, needed: count, free: has, short: Math.max(0, count - has) };
+  });
+  return { wires, parts };
+}
+
+/** How a batch stands against what is free: what it needs, and how many of its pieces can be made now. */
+export function enoughFor(lines: readonly BatchLine[], free: FreeStock): Enough {
+  const count = cutCounter(free.cut);
+  const needs = needsOf(lines, free);
+  const wiresOf = bySpec(free.wires);
+  const wires = needs.wires.map((need): WireNeed => {
+    const wiresOfIt = wiresOf.get(need.specId) ?? [];
     return {
-      name,
-      needed: count,
-      free: has,
-      short: Math.max(0, count - has),
-      pieces: sum(mostPieces(onlyPart(lines, partKey(name)), (part) => canPick(part, free))),
+      ...need,
+      pieces: sum(mostPieces(onlyWire(lines, need.specId), (part) => canCut(count(part), wiresOfIt))),
     };
   });
+  const parts = needs.parts.map((need): PartNeed => ({
+    ...need,
+    pieces: sum(mostPieces(onlyPart(lines, partKey(need.name)), (part) => canPick(part, free))),
+  }));
   const missing = [...wires, ...parts].filter(({ short }) => short > 0);
   return {
     wires,

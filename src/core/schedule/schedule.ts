@@ -165,14 +165,11 @@ export function remedyFor(
     (sum, { minutes }) => sum + minutes,
     jobs.find((job) => job.number === number)?.minutes ?? 0,
   );
-  const isInTime = (without: number) => {
-    const rest = jobs.filter((job) => job.number !== without);
-    return scheduleJobs(rest, hours, today).jobs.find((job) => job.number === number)?.late === 0;
-  };
   const [first] = byCost;
   return {
     moreEachDay: workingDays > 0 ? Math.ceil((wanted - there) / workingDays) : null,
     fewer: first ? { line: first.line, pieces: first.pieces } : null,
-    after: before.filter((job) => isInTime(job.number)).map((job) => job.number),
+    // What is due first is worked first, without a pause: without one that is before it, everything up to it takes so much less.
+    after: before.filter(({ minutes }) => wanted - minutes <= there).map((job) => job.number),
   };
 }

@@ -100,6 +100,17 @@ export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine 
     [tx.session.studioId, batchIds],
   );
 
+/** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
+export const linesInBrief = (
+  tx: Tx,
+  batchIds: readonly string[],
+): Promise<(BatchLine & { batchId: string })[]> =>
+  tx.select(
+    `SELECT batch_id AS "batchId", line, count, body - 'composition' AS body FROM batch_lines
+      WHERE studio_id = $1 AND batch_id = ANY ($2) ORDER BY batch_id, line`,
+    [tx.session.studioId, batchIds],
+  );
+
 /** Batches that are listed at once. */
 const PAGE = 60;
 

@@ -1,4 +1,5 @@
 import { linesToMake, minutesOfBatch, type BatchLine } from '@/core/batch/batch';
+import { groupBy } from '@/core/groupBy';
 import { minutesOf } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
 import {
@@ -15,7 +16,7 @@ import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
-import { linesOf } from './batches';
+import { linesInBrief } from './batches';
 import { BenchHoursInput } from './benchHours.input';
 import { readDaysOff } from './readDaysOff';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
@@ -68,7 +69,8 @@ export function setBenchHours(
 export interface ScheduledBatch extends ScheduledJob {
   readonly name: string;
   readonly minutes: number;
-  readonly remedy: Remedy;
+  /** Null for those that were not asked for. */
+  readonly remedy: Remedy | null;
   /** What its lines are called. */
   readonly lineNames: Readonly<Record<number, string>>;
 }
@@ -93,27 +95,36 @@ export async function openJobs(tx: Tx): Promise<OpenJob[]> {
     [tx.session.studioId],
   );
   const ids = rows.map(({ id }) => id);
-  const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
+  const lines = groupBy(await linesInBrief(tx, ids), ({ batchId }) => batchId);
+  const progress = await progressOf(tx, ids);
   return rows.map(({ id, ...row }) => {
-    const own = lines.filter(({ batchId }) => batchId === id);
+    const own = lines.get(id) ?? [];
     const left = linesToMake(own, madeCounts(progress.get(id) ?? NOTHING_DONE));
     return { ...row, lines: left, minutes: Math.ceil(minutesOfBatch(left)) };
   });
 }
 
-/** When the open batches will be ready, with what is made of them left out: what is due first is worked first, from today on. */
-export function showSchedule(session: StudioSession): Promise<ScheduleView> {
+/**
+ * When the open batches will be ready, with what is made of them left out: what is due first is worked first, from today on.
+ * @param told of which batches, in that order, it is worked out what would bring them in time: all when it is left out
+ */
+export function showSchedule(
+  session: StudioSession,
+  told: { readonly from: number; readonly most: number } = { from: 0, most: Infinity },
+): Promise<ScheduleView> {
   return look(session, async (tx) => {
     const hours = await hoursIn(tx);
     const batches = await openJobs(tx);
     const today = todayOf(session);
     const { days, jobs } = scheduleJobs(batches, hours, today);
+    const byNumber = new Map(batches.map((batch) => [batch.number, batch]));
     return {
       hours,
       days,
-      batches: jobs.flatMap((job): ScheduledBatch[] => {
-        const batch = batches.find(({ number }) => number === job.number);
+      batches: jobs.flatMap((job, index): ScheduledBatch[] => {
+        const batch = byNumber.get(job.number);
         if (!batch) return [];
+        const isTold = index >= told.from && index < told.from + told.most;
         const times = batch.lines.map(({ line, count, body }) => ({
           line,
           count,
@@ -124,7 +135,7 @@ export function showSchedule(session: StudioSession): Promise<ScheduleView> {
             ...job,
             name: batch.name,
             minutes: batch.minutes,
-            remedy: remedyFor(job, batches, times, hours, today),
+            remedy: isTold ? remedyFor(job, batches, times, hours, today) : null,
             lineNames: Object.fromEntries(batch.lines.map(({ line, body }) => [line, body.name])),
           },
         ];

@@ -150,14 +150,15 @@ export async function progressOf(tx: Tx, batchIds: readonly string[]): Promise<M
     'SELECT batch_id AS "batchId", line, piece FROM batch_pieces WHERE studio_id = $1 AND batch_id = ANY ($2)',
     bind,
   );
-  return new Map(
-    batchIds.map((id) => {
-      const made = new Map<number, Set<number>>();
-      for (const { line, piece } of pieces.filter(({ batchId }) => batchId === id))
-        made.set(line, (made.get(line) ?? new Set()).add(piece));
-      return [id, { cut: new Set(cuts.filter(({ batchId }) => batchId === id).map(cutKey)), made }];
-    }),
+  const progress = new Map(
+    batchIds.map((id) => [id, { cut: new Set<string>(), made: new Map<number, Set<number>>() }] as const),
   );
+  for (const { batchId, ...cut } of cuts) progress.get(batchId)?.cut.add(cutKey(cut));
+  for (const { batchId, line, piece } of pieces) {
+    const made = progress.get(batchId)?.made;
+    made?.set(line, (made.get(line) ?? new Set()).add(piece));
+  }
+  return progress;
 }
 
 /** How many pieces of each line are made. */

@@ -1,10 +1,10 @@
 import { partsOfBatch, type BatchLine } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
-import { enoughFor } from '@/core/batch/enough';
+import { needsOf } from '@/core/batch/enough';
 import type { StockLength } from '@/core/cutting/propose';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
-import { linesOf } from './batches';
+import { linesInBrief } from './batches';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
 import { IN_TRAY, madeCounts, NOTHING_DONE, progressOf } from './tray';
 
@@ -24,8 +24,9 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
   const ids = open.map(({ id }) => id);
   if (ids.length === 0) return new Map();
   const progress = await progressOf(tx, ids);
-  const numberOf = (batchId: string, line: number) => ids.indexOf(batchId) * APART + line;
-  const lines = (await linesOf(tx, ids)).map(({ batchId, ...line }): BatchLine => ({
+  const places = new Map(ids.map((id, index) => [id, index]));
+  const numberOf = (batchId: string, line: number) => (places.get(batchId) ?? 0) * APART + line;
+  const lines = (await linesInBrief(tx, ids)).map(({ batchId, ...line }): BatchLine => ({
     ...line,
     line: numberOf(batchId, line.line),
   }));
@@ -58,7 +59,7 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
     [studioId, parts.map(({ articleId }) => articleId)],
   );
   const there = new Map(inDrawers.map(({ articleId, quantity }) => [articleId, quantity]));
-  const enough = enoughFor(lines, {
+  const needs = needsOf(lines, {
     wires,
     parts: countParts(parts.map(({ key, articleId }) => ({ key, free: there.get(articleId) ?? 0 }))),
     cut,
@@ -72,8 +73,8 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
       .map(({ key, articleId }) => [key, articleId]),
   );
   return new Map([
-    ...enough.wires.map(({ specId, needed, short }): [string, Wanted] => [specId, { needed, short }]),
-    ...enough.parts.flatMap(({ name, needed, short }): [string, Wanted][] => {
+    ...needs.wires.map(({ specId, needed, short }): [string, Wanted] => [specId, { needed, short }]),
+    ...needs.parts.flatMap(({ name, needed, short }): [string, Wanted][] => {
       const articleId = articleOf.get(partKey(name));
       return articleId ? [[articleId, { needed, short }]] : [];
     }),

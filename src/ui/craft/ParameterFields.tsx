@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import type { Judgement } from '@/core/judgement/judgement';
 import { completedText, fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
@@ -15,7 +16,9 @@ import { useHouse, useWriting } from '../house';
 import { useLengths } from '../lengths';
 import { WeaveHelp } from './FieldHelp';
 import { Judgements } from './Judgements';
-import { TraceStone } from './TraceStone';
+
+/** Few stones are traced: how comes when one is. */
+const TraceStone = dynamic(() => import('./TraceStone').then((module) => module.TraceStone), { ssr: false });
 
 interface ParameterFieldsProps {
   readonly parameters: Parameters;

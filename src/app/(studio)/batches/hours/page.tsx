@@ -1,17 +1,25 @@
 import { Day } from '@/ui/When';
 import { Link } from '@/ui/Link';
+import { groupBy } from '@/core/groupBy';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
 import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/batches/benchHours';
+import { MorePages } from '@/ui/MorePages';
+import { searched, type Search } from '../../../lib/search';
 import { pageMember } from '../../../lib/member';
 import { hours } from '../due';
 import { HoursForm } from './HoursForm';
 
 export const metadata = { title: 'Bench hours' };
 
-export default async function HoursPage() {
+/** Batches that are listed at once. */
+const PAGE = 40;
+
+export default async function HoursPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const schedule = await showSchedule(session);
+  const { after } = await searched(searchParams, ['after']);
+  const from = /^\d{1,4}$/.test(after ?? '') ? Number(after) : 0;
+  const schedule = await showSchedule(session, { from, most: PAGE });
   const { version, weekly, daysOff } = schedule.hours;
   const isOwner = session.role === 'owner';
   return (
@@ -25,7 +33,7 @@ export default async function HoursPage() {
       <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <Calendar schedule={schedule} />
         <div className="space-y-4">
-          <Batches batches={schedule.batches} names={namesOf(schedule)} />
+          <Batches batches={schedule.batches} names={namesOf(schedule)} from={from} />
           {isOwner && (
             <HoursForm
               key={version}
@@ -58,62 +66,74 @@ function headline({ batches }: ScheduleView): string {
 function Batches({
   batches,
   names,
+  from,
 }: {
   batches: readonly ScheduledBatch[];
   names: ReadonlyMap<number, string>;
+  /** How many are passed over. */
+  from: number;
 }) {
   if (batches.length === 0) return null;
   return (
     <section className="leaf p-4">
       <h2>Ready when?</h2>
       <ul className="mt-2 divide-y divide-base-300" aria-label="Ready when">
-        {batches.map(({ number, name, dueOn, readyOn, late, minutes, remedy, lineNames }) => (
-          <li key={number} className="py-2">
-            <p className="flex flex-wrap items-baseline justify-between gap-x-3">
-              <Link href={pathOf('batch', number)} className="link font-semibold">
-                {name}
-              </Link>
-              <span className="muted text-sm">{hours(minutes)}</span>
-            </p>
-            <p className="text-sm">
-              {readyOn === null ? (
-                'Not within a year'
-              ) : (
-                <>
-                  Ready on <Day at={readyOn} />
-                </>
+        {batches
+          .slice(from, from + PAGE)
+          .map(({ number, name, dueOn, readyOn, late, minutes, remedy, lineNames }) => (
+            <li key={number} className="py-2">
+              <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+                <Link href={pathOf('batch', number)} className="link font-semibold">
+                  {name}
+                </Link>
+                <span className="muted text-sm">{hours(minutes)}</span>
+              </p>
+              <p className="text-sm">
+                {readyOn === null ? (
+                  'Not within a year'
+                ) : (
+                  <>
+                    Ready on <Day at={readyOn} />
+                  </>
+                )}
+                {dueOn !== null && (
+                  <>
+                    , due on <Day at={dueOn} />
+                  </>
+                )}
+              </p>
+              {late > 0 && remedy && (
+                <div className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
+                  <strong>{hours(late)} of it will be left on the day it is due.</strong> In time it would be
+                  with
+                  <ul className="list-inside list-disc">
+                    {remedy.moreEachDay !== null && (
+                      <li>{hours(remedy.moreEachDay)} more on each working day until then</li>
+                    )}
+                    {remedy.fewer && (
+                      <li>
+                        {remedy.fewer.pieces} fewer of “{lineNames[remedy.fewer.line]}”
+                      </li>
+                    )}
+                    {remedy.after.map((other) => (
+                      <li key={other}>“{names.get(other)}” after it, or dropped</li>
+                    ))}
+                    {remedy.moreEachDay === null && !remedy.fewer && remedy.after.length === 0 && (
+                      <li>nothing but another day</li>
+                    )}
+                  </ul>
+                </div>
               )}
-              {dueOn !== null && (
-                <>
-                  , due on <Day at={dueOn} />
-                </>
-              )}
-            </p>
-            {late > 0 && (
-              <div className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
-                <strong>{hours(late)} of it will be left on the day it is due.</strong> In time it would be
-                with
-                <ul className="list-inside list-disc">
-                  {remedy.moreEachDay !== null && (
-                    <li>{hours(remedy.moreEachDay)} more on each working day until then</li>
-                  )}
-                  {remedy.fewer && (
-                    <li>
-                      {remedy.fewer.pieces} fewer of “{lineNames[remedy.fewer.line]}”
-                    </li>
-                  )}
-                  {remedy.after.map((other) => (
-                    <li key={other}>“{names.get(other)}” after it, or dropped</li>
-                  ))}
-                  {remedy.moreEachDay === null && !remedy.fewer && remedy.after.length === 0 && (
-                    <li>nothing but another day</li>
-                  )}
-                </ul>
-              </div>
-            )}
-          </li>
-        ))}
+            </li>
+          ))}
       </ul>
+      <MorePages
+        of="batches"
+        action="/batches/hours"
+        query={from > 0 ? { after: String(from) } : {}}
+        next={from + PAGE < batches.length ? String(from + PAGE) : null}
+        more="Batches that are due later"
+      />
     </section>
   );
 }
@@ -124,6 +144,7 @@ const DRAWN = 45;
 /** Each day with its work, to one scale of hours; a day that is free is drawn empty. */
 function Calendar({ schedule: { days, batches } }: { schedule: ScheduleView }) {
   const shown = days.slice(0, DRAWN);
+  const due = groupBy(batches, ({ dueOn }) => dueOn);
   const most = Math.max(60, ...shown.map(({ minutes }) => minutes));
   return (
     <section className="leaf p-4" aria-label="Calendar">
@@ -143,13 +164,11 @@ function Calendar({ schedule: { days, batches } }: { schedule: ScheduleView }) {
                     {tag('batch', number)} {hours(minutes)}
                   </span>
                 ))}
-                {batches
-                  .filter(({ dueOn }) => dueOn === day.day)
-                  .map(({ number, name }) => (
-                    <strong key={number} className="ml-2">
-                      {name} is due
-                    </strong>
-                  ))}
+                {due.get(day.day)?.map(({ number, name }) => (
+                  <strong key={number} className="ml-2">
+                    {name} is due
+                  </strong>
+                ))}
               </p>
             </div>
           </li>
