@@ -54,13 +54,32 @@ const weekdayOf = (day: Day): number => (parseISO(day).getDay() + 6) % 7;
 export const minutesOn = (day: Day, { weekly, daysOff }: BenchHours): number =>
   daysOff.includes(day) ? 0 : (weekly[weekdayOf(day)] ?? 0);
 
-/** Minutes of each day from one to another, both of them worked. */
-function dayByDay(from: Day, until: Day, hours: BenchHours): number[] {
-  const minutes: number[] = [];
-  for (let day = from; day <= until && minutes.length < HORIZON; day = dayAfter(from, minutes.length))
-    minutes.push(minutesOn(day, hours));
-  return minutes;
+/** A day and the minutes there are in it. */
+interface OpenDay {
+  readonly day: Day;
+  readonly minutes: number;
 }
+
+/** Calendars that were made, by their hours: many questions are asked of one. */
+const calendars = new WeakMap<BenchHours, { readonly from: Day; readonly days: readonly OpenDay[] }>();
+
+/** All days that are looked ahead, from a first one on. */
+function daysAhead(from: Day, hours: BenchHours): readonly OpenDay[] {
+  const known = calendars.get(hours);
+  if (known?.from === from) return known.days;
+  const days = Array.from({ length: HORIZON }, (_, ahead) => {
+    const day = dayAfter(from, ahead);
+    return { day, minutes: minutesOn(day, hours) };
+  });
+  calendars.set(hours, { from, days });
+  return days;
+}
+
+/** Minutes of each day from one to another, both of them worked. */
+const dayByDay = (from: Day, until: Day, hours: BenchHours): number[] =>
+  daysAhead(from, hours)
+    .filter(({ day }) => day <= until)
+    .map(({ minutes }) => minutes);
 
 /** Minutes at the bench from one day to another, both of them worked. */
 export const minutesUntil = (from: Day, until: Day, hours: BenchHours): number =>
@@ -87,9 +106,7 @@ export function scheduleJobs(jobs: readonly Job[], hours: BenchHours, today: Day
   };
   // What was due before today is late with all that is left of it.
   closeDay(dayAfter(today, -1));
-  for (let ahead = 0; ahead < HORIZON; ahead += 1) {
-    const day = dayAfter(today, ahead);
-    const minutes = minutesOn(day, hours);
+  for (const { day, minutes } of daysAhead(today, hours)) {
     const work: { number: number; minutes: number }[] = [];
     let left = minutes;
     for (const { number } of order) {

@@ -13,7 +13,7 @@ import { HoursForm } from './HoursForm';
 export const metadata = { title: 'Bench hours' };
 
 /** Batches that are listed at once. */
-const PAGE = 40;
+const PAGE = 20;
 
 export default async function HoursPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
