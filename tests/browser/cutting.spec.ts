@@ -80,14 +80,19 @@ test('a batch is cut wire by wire by two people, over a lost connection, with a 
 
   await page.goto(`${DEMO_URL}/rack/${spool}`);
   // 2 m less six times 150 mm and a mis-cut of 140 mm.
-  await expect(page.getByText(/960 mm|37 51\/64 in|3.15 ft/).first()).toBeVisible();
+  await expect(page.getByText(/960 mm|37 13\/16 in|3.15 ft/).first()).toBeVisible();
 
   await page.goto(address);
   await page.getByRole('link', { name: 'Make one of Sluice bar' }).click();
   await expect(heading(page, 'Piece 1 of 6 of “Sluice bar” lies cut in the tray')).toBeVisible();
-  await page.getByRole('button', { name: 'It is made' }).click();
+  // One as it was, and another with it.
+  await page.getByLabel('Pieces made so').fill('7');
+  await expect(page.getByText('1 to 6 are allowed', { exact: false })).toBeVisible();
+  await page.getByLabel('Pieces made so').fill('2');
+  await page.getByRole('button', { name: 'All 2 are made' }).click();
+  await expect(page.getByText('2 pieces are made.')).toBeVisible();
   await expect(page).toHaveURL(address);
-  await expect(page.getByText('1 made')).toBeVisible();
+  await expect(page.getByText('2 made')).toBeVisible();
   await page.getByText('Cancel it', { exact: true }).click();
   await page.getByRole('button', { name: 'Cancel the batch' }).click();
   await page.getByRole('button', { name: 'Take it up again' }).click();

@@ -58,20 +58,25 @@ export const cutsAsProposed = (cuts: MakingProposal['cuts']) =>
     back: '0 mm',
   }));
 
+/** What the bench's form sends of a piece, as it is proposed. */
+export const asProposed = ({ cuts }: MakingProposal) => ({
+  cuts: cutsAsProposed(cuts),
+  spoiled: [],
+  minutes: '20',
+  setUpMinutes: '10',
+  sharedBy: '3',
+});
+
+/** What a proposal is made from: its pattern, and its piece of a batch. */
+export const madeFrom = ({ pattern: { number, revision }, batch: of }: MakingProposal) => ({
+  number,
+  revision,
+  ...(of ? { batch: of } : {}),
+});
+
 /** Makes a piece as the bench proposes it. */
-export const make = (session: StudioSession, { pattern, batch: of, cuts }: MakingProposal) =>
-  makePiece(
-    session,
-    newKey(),
-    { number: pattern.number, revision: pattern.revision, ...(of ? { batch: of } : {}) },
-    {
-      cuts: cutsAsProposed(cuts),
-      spoiled: [],
-      minutes: '20',
-      setUpMinutes: '10',
-      sharedBy: '3',
-    },
-  );
+export const make = (session: StudioSession, proposal: MakingProposal) =>
+  makePiece(session, newKey(), madeFrom(proposal), asProposed(proposal));
 
 export async function fromTray(session: StudioSession, number: number): Promise<MakingProposal> {
   const proposal = await proposeFromTray(session, number, 1);

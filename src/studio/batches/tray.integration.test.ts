@@ -10,10 +10,12 @@ import {
   view,
 } from '../../../tests/support/batches';
 import {
+  asProposed,
   cutNext,
   differencesIn,
   fromTray,
   lineOf,
+  madeFrom,
   make,
   miscut,
   plannedBatch,
@@ -25,6 +27,7 @@ import { receiveBeads, receiveStone } from '../drawers/receive';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
+import { makeAlike } from '../making/makeAlike';
 import { proposeFromTray, proposeMaking, readyInTrays } from '../making/proposeMaking';
 import { showPiece } from '../shelf/shelf';
 import { takeOut } from '../stock/takeOut';
@@ -65,6 +68,35 @@ describe('a piece of a batch', () => {
     expect((await showSchedule(session)).batches).toEqual([]);
   });
 
+  it('is made with others at once, each a making of its own, once', async () => {
+    const { session, number } = await plannedBatch(4);
+    done(await cutAsPlanned(session, newKey(), number));
+    const proposal = await fromTray(session, number);
+    expect(proposal.batch?.ready).toBe(4);
+    const keys = [newKey(), newKey(), newKey()];
+    const input = {
+      ...asProposed(proposal),
+      cuts: asProposed(proposal).cuts.map((cut) => ({ ...cut, back: '10 mm' })),
+    };
+    const from = madeFrom(proposal);
+    const first = done(await makeAlike(session, keys, from, input));
+    expect(first).toMatchObject({ made: [{ number: 1 }, { number: 2 }, { number: 3 }], stopped: '' });
+    // Sent again after a lost answer, it says the same and makes nothing more.
+    expect(done(await makeAlike(session, keys, from, input))).toEqual(first);
+    expect((await listBatches(session)).batches[0]?.made).toBe(3);
+    const pieces = await Promise.all([1, 2, 3].map((each) => showPiece(session, each)));
+    const costs = pieces.map((piece) => piece?.money?.sheet.total.actual ?? 0);
+    expect(Math.max(...costs) - Math.min(...costs)).toBeLessThanOrEqual(1);
+    // Each gave its 10 mm to the jar, and can be taken back by itself.
+    expect(
+      (await showLedger(session, { kind: 'scrapped' })).lines.filter(({ ware }) => ware === 'wire'),
+    ).toHaveLength(3);
+    const last = await fromTray(session, number);
+    const more = done(await makeAlike(session, [newKey(), newKey()], madeFrom(last), asProposed(last)));
+    expect(more).toMatchObject({ made: [{ number: 4 }], stopped: 'No more of them lie ready in the tray.' });
+    expect(await differencesIn(session)).toEqual([]);
+  });
+
   it('is made once, and not before all its wires are cut', async () => {
     const { session, number, pattern } = await plannedBatch(2);
     await cutNext(session, number);
@@ -74,7 +106,7 @@ describe('a piece of a batch', () => {
     expect([one.ok, two.ok].sort()).toEqual([false, true]);
     expect(problemOf(one.ok ? two : one).message).toMatch(/made already: it is F-0001/);
     expect(await readyInTrays(session)).toEqual([]);
-    const ahead = { ...proposal, batch: { number, line: 1, piece: 1, name: '', count: 2 } };
+    const ahead = { ...proposal, batch: { number, line: 1, piece: 1, name: '', count: 2, ready: 1 } };
     expect(problemOf(await make(session, ahead)).message).toMatch(/Not all wires of this piece are cut/);
     expect(problemOf(await undoCut(session, newKey(), number)).message).toMatch(
       /F-0001 is made of the last wire/,

@@ -29,7 +29,12 @@ export interface Choice {
 export interface MakingProposal {
   readonly pattern: Pick<PatternView, 'number' | 'revision' | 'name' | 'body' | 'specs'>;
   /** The piece of a batch that is made, with its name and how many pieces its line has; undefined when it is made by itself. */
-  readonly batch?: PieceOfBatch & { readonly name: string; readonly count: number };
+  readonly batch?: PieceOfBatch & {
+    readonly name: string;
+    readonly count: number;
+    /** How many pieces of the line lie ready, this one among them. */
+    readonly ready: number;
+  };
   readonly cuts: readonly (WantedCut & { readonly from: string | null })[];
   /** What each spec may be cut from: off-cuts first, short to long, then what is wound. */
   readonly choices: readonly Choice[];
@@ -101,7 +106,8 @@ export function proposeFromTray(
     const [own] = batch ? (await linesOf(tx, [batch.id])).filter((each) => each.line === line) : [];
     if (!batch || !own || batch.state !== 'open') return null;
     const progress = (await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE;
-    const [piece] = piecesReady(own, progress.cut, progress.made.get(line) ?? new Set());
+    const ready = piecesReady(own, progress.cut, progress.made.get(line) ?? new Set());
+    const [piece] = ready;
     if (piece === undefined) return null;
     const tray = await tx.select<Choice & { cutIndex: number; copy: number }>(
       `SELECT c.cut_index AS "cutIndex", c.copy, p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity AS length
@@ -120,7 +126,7 @@ export function proposeFromTray(
         body: bodyShownTo(session, body),
         specs: Object.fromEntries(await specsById(tx, specIds)),
       },
-      batch: { number, line, piece, name: batch.name, count },
+      batch: { number, line, piece, name: batch.name, count, ready: ready.length },
       cuts: wanted.map((cut) => {
         const cutFor = tray.find((each) => each.cutIndex === cut.cutIndex && each.copy === cut.copy);
         return { ...cut, length: cutFor?.length ?? cut.length, from: cutFor?.id ?? null };

@@ -1,13 +1,15 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useCallback } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { useController, useFieldArray, type Control } from 'react-hook-form';
 import { roundSpan } from '@/core/ruler';
 import { FINDINGS } from '@/core/stock/finding';
 import { pathOf, tag } from '@/core/tag';
 import { um, writableLength, writableLengths } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
+import type { Outcome } from '@/studio/kernel/outcome';
+import type { MadeAlike } from '@/studio/making/makeAlike';
 import type { Made } from '@/studio/making/makePiece';
 import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/wire/specs';
@@ -21,7 +23,9 @@ import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useLengths } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
 import { useToast } from '@/ui/toasts';
-import { makePieceAction } from './actions';
+import { Field, TextInput } from '@/ui/form/Field';
+import { newKey } from '@/ui/newKey';
+import { makeAlikeAction, makePieceAction } from './actions';
 import { AlikeWires, alikeIn, choicesFor } from './AlikeWires';
 import { PartsTaken } from './PartsTaken';
 
@@ -34,13 +38,31 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const { system } = useLengths();
   const { pattern, batch, cuts, choices, parts, minutes, drawer } = proposal;
   const { number, revision } = pattern;
+  const [alike, setAlike] = useState('1');
+  const ready = batch?.ready ?? 1;
+  const count = /^\d{1,3}$/.test(alike.trim()) ? Number(alike) : 0;
+  const isCount = count >= 1 && count <= ready;
+  const keys = useRef<string[]>([]);
   const send = useCallback(
-    (key: string, values: MakePieceInput) =>
-      makePieceAction(key, { number, revision, ...(batch ? { batch } : {}) }, values),
-    [number, revision, batch],
+    async (key: string, values: MakePieceInput): Promise<Outcome<Made | MadeAlike>> => {
+      const from = { number, revision, ...(batch ? { batch } : {}) };
+      if (count <= 1) return makePieceAction(key, from, values);
+      // The same keys as long as the same is sent, so that nothing is made twice.
+      if (keys.current[0] !== key || keys.current.length !== count)
+        keys.current = [key, ...Array.from({ length: count - 1 }, newKey)];
+      return makeAlikeAction(keys.current, from, values);
+    },
+    [number, revision, batch, count],
   );
   const onDone = useCallback(
-    (made: Made) => {
+    (made: Made | MadeAlike) => {
+      if ('made' in made) {
+        const { length } = made.made;
+        toast(`${length} ${length === 1 ? 'piece is' : 'pieces are'} made. ${made.stopped}`.trim());
+        router.push(batch ? `/batches/${tag('batch', batch.number)}` : '/shelf');
+        router.refresh();
+        return;
+      }
       if (made.as === 'finding') {
         toast(`Made: it is ${tag('finding', made.number)}, in the drawer with its wire and its hours.`);
         router.push(pathOf('finding', made.number));
@@ -118,7 +140,31 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
         />
       </section>
       {drawer && <IntoDrawer control={control} />}
-      <FormEnd problem={problem} sending={sending} before={before} action="It is made" busy="Posting …">
+      {ready > 1 && (
+        <section className="leaf p-4">
+          <Field
+            label="Pieces made so"
+            hint={`${ready} lie ready in the tray; the others are taken as this one, each out of its own wires`}
+            error={isCount ? undefined : `“${alike}” was given; 1 to ${ready} are allowed.`}
+          >
+            {(ties) => (
+              <TextInput
+                {...ties}
+                inputMode="numeric"
+                value={alike}
+                onChange={({ target: { value } }) => setAlike(value)}
+              />
+            )}
+          </Field>
+        </section>
+      )}
+      <FormEnd
+        problem={problem}
+        sending={sending || !isCount}
+        before={before}
+        action={count > 1 ? `All ${count} are made` : 'It is made'}
+        busy={sending ? 'Posting …' : 'It is made'}
+      >
         <p className="muted">Everything is posted together, or nothing.</p>
       </FormEnd>
     </FormBox>

@@ -1,0 +1,67 @@
+import { formatLength } from '@/core/units/length';
+import type { Outcome } from '../kernel/outcome';
+import { attempt, type StudioSession } from '../kernel/useCase';
+import { makePiece, type Made, type MadeFrom } from './makePiece';
+import { MakePieceInput } from './makePiece.input';
+import { proposeFromTray } from './proposeMaking';
+import { readInput } from '../kernel/readInput';
+
+/** What came of making several pieces: the ones that are made, and why no more are. */
+export interface MadeAlike {
+  readonly made: readonly Made[];
+  /** What kept the next one from being made; empty when all are. */
+  readonly stopped: string;
+}
+
+/**
+ * Makes several pieces of a line of a batch that lie ready in its tray: the first as it was told, the others as the first, each of its own
+ * wires, with the parts that are proposed for it. Each piece is a making of its own, and can be taken back by itself; when one cannot
+ * be made, those before it are.
+ * @param keys one for each piece, under which it is posted at most once
+ */
+export function makeAlike(
+  session: StudioSession,
+  keys: readonly string[],
+  first: MadeFrom,
+  plain: unknown,
+): Promise<Outcome<MadeAlike>> {
+  return attempt(async () => {
+    const told = await readInput(MakePieceInput, plain);
+    const made: Made[] = [];
+    for (const [index, key] of keys.entries()) {
+      const next = index === 0 ? { from: first, input: told } : await asTheFirst(session, first, told);
+      if (!next) return { made, stopped: 'No more of them lie ready in the tray.' };
+      const outcome = await makePiece(session, key, next.from, next.input);
+      if (!outcome.ok) return { made, stopped: outcome.problem.message };
+      made.push(outcome.value);
+    }
+    return { made, stopped: '' };
+  });
+}
+
+/** The next piece of the same line, done as the first one was. */
+async function asTheFirst(
+  session: StudioSession,
+  { batch, ...pattern }: MadeFrom,
+  { minutes, setUpMinutes, sharedBy, cuts }: MakePieceInput,
+): Promise<{ readonly from: MadeFrom; readonly input: MakePieceInput } | undefined> {
+  const proposal = batch && (await proposeFromTray(session, batch.number, batch.line));
+  if (!proposal?.batch) return undefined;
+  const { number, line, piece } = proposal.batch;
+  return {
+    from: { ...pattern, batch: { number, line, piece } },
+    input: {
+      cuts: proposal.cuts.map(({ cutIndex, copy, from, length }) => ({
+        cutIndex,
+        copy,
+        from: from ?? '',
+        cut: formatLength(length, 'mm'),
+        back: cuts.find((cut) => cut.cutIndex === cutIndex && cut.copy === copy)?.back ?? '0 mm',
+      })),
+      spoiled: [],
+      minutes,
+      setUpMinutes,
+      sharedBy,
+    },
+  };
+}
