@@ -16,7 +16,7 @@ import { openStudio, receive, simplePattern } from '../tests/support/studio';
 import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
 import { measureCutting } from './lib/benchCutting';
-import { grow, measureGrowth, SIZES } from './lib/benchGrowth';
+import { grow, measureGrowth, measureHeavyMix, SIZES } from './lib/benchGrowth';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
@@ -246,6 +246,7 @@ runCommand(async () => {
       for (const which of [0, 1] as const) await grow(sessions[which], SIZES[which]);
       await owner.query('VACUUM ANALYZE');
       await measureGrowth(app.url, cookies);
+      await measureHeavyMix(app.process.pid ?? 0, app.url, cookies[1]);
     }
     if (wanted('ledger')) {
       const { large, cookies } = await twoRacks([200, 10_000], [5000, 1_000_000]);

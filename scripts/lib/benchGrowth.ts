@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import fs from 'node:fs';
 import { inStudio } from '../../src/data/inStudio';
 import { Piece } from '../../src/data/models/making';
 import { planBatch } from '../../src/studio/batches/planBatch';
@@ -92,6 +93,40 @@ async function measureChoice(url: string, cookies: readonly [string, string]): P
     // Whoever left before the answer came is not waited for any more; what it began ends by itself.
     await new Promise((resolve) => setTimeout(resolve, 5000));
   }
+}
+
+/** Pages and papers that take most. */
+const HEAVY = [
+  '/patterns',
+  '/patterns/P-0001/card.pdf',
+  '/patterns/P-0002/strips.pdf',
+  '/labels.pdf?items=W-0001,W-0002,W-0003,W-0004,W-0005,W-0006',
+  '/fitting?length=25+mm&width=18+mm',
+  '/export/wire',
+  '/batches/makeable',
+  '/batches/hours',
+  '/to-buy',
+  '/how-much?of=bundle-frame',
+];
+const HEAVY_REQUESTS = 600;
+const AT_ONCE = 6;
+
+const megabytes = (pid: number, what: 'VmHWM' | 'VmRSS'): number =>
+  Number(new RegExp(`${what}:\\s+(\\d+)`).exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) /
+  1024;
+
+/** The most memory that the application takes while heavy pages and papers of a large studio are asked for, six at once. */
+export async function measureHeavyMix(pid: number, url: string, cookie: string): Promise<void> {
+  for (let done = 0; done < HEAVY_REQUESTS; done += AT_ONCE)
+    await Promise.all(
+      Array.from({ length: AT_ONCE }, (_, n) => get(url + (HEAVY[(done + n) % HEAVY.length] ?? '/'), cookie)),
+    );
+  tell({
+    name: `most memory of the application over ${HEAVY_REQUESTS} heavy requests, now ${megabytes(pid, 'VmRSS').toFixed(0)} MB`,
+    value: megabytes(pid, 'VmHWM'),
+    limit: 450,
+    unit: ' MB',
+  });
 }
 
 /** The pages of a large studio against those of a small one. */

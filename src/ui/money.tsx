@@ -1,8 +1,15 @@
 'use client';
 
 import { createContext, useContext, type ReactNode } from 'react';
-import { formatCost, formatMoney, minor, type CostUnits, type MinorUnits } from '@/core/units/money';
-import { Said } from './house';
+import {
+  formatCost,
+  formatCostInColumn,
+  formatMoney,
+  minor,
+  type CostUnits,
+  type MinorUnits,
+} from '@/core/units/money';
+import { Said, useWriting } from './house';
 
 const CurrencyContext = createContext('USD');
 
@@ -26,11 +33,13 @@ export function MoneyAbout({ of }: { of: number }) {
   return <Money of={minor(Math.round(of))} />;
 }
 
-/** A cost carried by wire or summed on a sheet. */
+/** A cost carried by wire or summed on a sheet; to its last figure on hovering. */
 export function Cost({ of }: { of: CostUnits }) {
+  const code = useCurrency();
+  const write = useWriting();
   return (
-    <span className="whitespace-nowrap">
-      <Said>{formatCost(of, useCurrency())}</Said>
+    <span className="whitespace-nowrap" title={write(formatCost(of, code))}>
+      <Said>{formatCostInColumn(of, code)}</Said>
     </span>
   );
 }

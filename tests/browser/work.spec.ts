@@ -1,3 +1,4 @@
+import { readPdf } from '../support/readPdf';
 import { DEMO_HELPER, DEMO_URL, expect, listen, pressUntil, signIn, test } from './support/studio';
 
 test('a pattern is changed; pieces already made keep their revision', async ({ owner: page }) => {
@@ -55,6 +56,15 @@ test('on paper: black on white, no places, and a bar of 100 mm', async ({ owner:
   // A CSS inch is 96 px: 100 mm are 377.95 px.
   expect(bar?.width).toBeCloseTo((100 / 25.4) * 96, 1);
   expect(await page.evaluate(() => getComputedStyle(document.body).color)).toBe('rgb(0, 0, 0)');
+});
+
+test('a piece goes on one page of paper', async ({ owner: page }) => {
+  for (const piece of ['F-0011', 'F-0200']) {
+    await page.goto(`${DEMO_URL}/shelf/${piece}`);
+    await expect(page.getByRole('table').first()).toBeVisible();
+    for (const format of ['A4', 'Letter'])
+      expect([piece, format, readPdf(await page.pdf({ format })).length]).toEqual([piece, format, 1]);
+  }
 });
 
 test('a helper makes a piece on a phone', async ({ page }) => {

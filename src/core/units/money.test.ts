@@ -4,6 +4,7 @@ import { mulDiv } from './exact';
 import {
   cost,
   formatCost,
+  formatCostInColumn,
   formatMoney,
   minor,
   parseMoney,
@@ -93,6 +94,13 @@ describe('cost carried by wire', () => {
     expect(toMinor(cost(1500))).toBe(2);
     expect(formatCost(cost(1_250_000), 'USD')).toBe('$12.50');
     expect(formatCost(cost(370), 'USD')).toBe('$0.0037');
+    expect([1_250_000, 6370, 370, -370, 0].map((each) => formatCostInColumn(cost(each), 'USD'))).toEqual([
+      '$12.50',
+      '$0.06',
+      '< $0.01',
+      '> −$0.01',
+      '$0.00',
+    ]);
     expect(formatCost(cost(-2_110_000), 'USD')).toBe('−$21.10');
   });
 

@@ -141,6 +141,13 @@ export function formatCost(amount: CostUnits, code: string): string {
   return printAmount(amount / COST_UNITS_PER_MINOR / 10 ** places, code, places, places + 2);
 }
 
+/** A cost as it stands in a column of costs: to the minor unit, and what is less than one is told as such. */
+export function formatCostInColumn(amount: CostUnits, code: string): string {
+  const money = toMinor(amount);
+  if (amount === 0 || money !== 0) return formatMoney(money, code);
+  return `${amount < 0 ? '> −' : '< '}${formatMoney(minor(1), code)}`;
+}
+
 /**
  * The share of `total` that `part` of `whole` carries, rounded to the nearest cost unit. What remains keeps the rest, so
  * the shares always sum to the whole exactly; taking all of it takes all of the cost.

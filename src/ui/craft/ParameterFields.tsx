@@ -144,6 +144,7 @@ function ParameterField({
             value={isNumber ? box.shown : text}
             inputMode={kind === 'count' ? 'numeric' : 'text'}
             onChange={(event) => onChange(isNumber ? box.type(event.target.value) : event.target.value)}
+            onBlur={box.settle}
           />
         )
       }

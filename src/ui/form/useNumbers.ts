@@ -21,7 +21,12 @@ export interface Dialect {
 export function useNumbers(
   value: string,
   { complete = asItIs, display = asItIs }: Partial<Dialect> = {},
-): { readonly shown: string; readonly type: (typed: string) => string } {
+): {
+  readonly shown: string;
+  readonly type: (typed: string) => string;
+  /** Puts into the box what was understood of it. */
+  readonly settle: () => void;
+} {
   const { numbers } = useHouse();
   const read = (typed: string) => complete(readNumbers(typed, numbers));
   const write = (text: string) => writeNumbers(display(text), numbers);
@@ -33,5 +38,6 @@ export function useNumbers(
       setTyped(text);
       return read(text);
     },
+    settle: () => setTyped(write(value)),
   };
 }

@@ -65,7 +65,9 @@ export function Prices({ piece, money }: PricesProps) {
   return (
     <FormBox onSubmit={submit} className="leaf p-4">
       <h2>Five ways to price it</h2>
-      <PriceStacks schools={schools} chosen={field.value} />
+      <div className="no-print">
+        <PriceStacks schools={schools} chosen={field.value} />
+      </div>
       <fieldset className="mt-3">
         <legend className="sr-only">Choose a price</legend>
         <div className="overflow-x-auto">
@@ -94,7 +96,7 @@ export function Prices({ piece, money }: PricesProps) {
         </div>
         {fieldState.error && <p className="mt-1 font-semibold text-error">{fieldState.error.message}</p>}
       </fieldset>
-      <div className="mt-3 max-w-xs">
+      <div className="no-print mt-3 max-w-xs">
         <MoneyField
           control={control}
           name="goingPrice"

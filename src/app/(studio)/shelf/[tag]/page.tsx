@@ -1,7 +1,10 @@
+import { groupBy } from '@/core/groupBy';
+import { um } from '@/core/units/length';
+import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
-import { showPiece } from '@/studio/shelf/shelf';
+import { showPiece, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
 import { PrintButton } from '@/ui/PrintButton';
@@ -92,8 +95,9 @@ export default async function PiecePage({ params }: { params: Params }) {
           </>
         )}{' '}
         · {minutes} min
-        {setUpMinutes > 0 && ` + ${setUpMinutes} min setting up shared by ${sharedBy}`} ·{' '}
-        <Said>{formatMass(wireMass)}</Said> of wire
+        {setUpMinutes > 0 &&
+          ` + ${setUpMinutes} min setting up${sharedBy > 1 ? `, shared by ${sharedBy}` : ''}`}{' '}
+        · <Said>{formatMass(wireMass)}</Said> of wire
       </p>
       {findings !== null && (
         <p role="status" className="mt-3 border-l-4 border-base-content/40 bg-base-100 p-3">
@@ -128,7 +132,7 @@ export default async function PiecePage({ params }: { params: Params }) {
             </tr>
           </thead>
           <tbody>
-            {wires.map((wire, index) => (
+            {alikeWires(wires).map(({ wire, count, total }, index) => (
               <tr key={index}>
                 <td>
                   <Link href={`/rack/${tag('wire', wire.stockNumber)}`} className="link whitespace-nowrap">
@@ -143,12 +147,12 @@ export default async function PiecePage({ params }: { params: Params }) {
                   {wire.reason && <span className="muted"> · {wire.reason}</span>}
                 </td>
                 <td className="text-right">
-                  {wire.length > 0 && '+'}
-                  <Length of={wire.length} />
+                  {count > 1 && `${count} × `}
+                  <Length of={um(Math.abs(wire.length))} />
                 </td>
-                {wire.cost !== null && (
+                {total !== null && (
                   <td className="text-right">
-                    <Cost of={wire.cost} />
+                    <Cost of={total} />
                   </td>
                 )}
               </tr>
@@ -158,4 +162,19 @@ export default async function PiecePage({ params }: { params: Params }) {
       </section>
     </>
   );
+}
+
+/** Wires of a piece that are alike but for their cost, together; costs as what was paid. */
+function alikeWires(
+  wires: readonly PieceWire[],
+): { readonly wire: PieceWire; readonly count: number; readonly total: CostUnits | null }[] {
+  const alike = groupBy(wires, ({ kind, stockNumber, length, reason }) =>
+    [kind, stockNumber, length, reason].join('|'),
+  );
+  return [...alike.values()].flatMap((group) => {
+    const [wire] = group;
+    if (!wire) return [];
+    const costs = group.flatMap(({ cost: each }) => (each === null ? [] : [cost(Math.abs(each))]));
+    return [{ wire, count: group.length, total: wire.cost === null ? null : sumCosts(costs) }];
+  });
 }
