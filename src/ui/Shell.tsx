@@ -78,7 +78,7 @@ export function Shell({
   const isHere = (place: Place) => isWithin(path, place);
 
   return (
-    <div className="min-h-dvh pb-20 md:pb-8">
+    <div className="min-h-dvh pb-20 md:pb-8 print:min-h-0 print:pb-0">
       <a href="#main" className="btn btn-primary sr-only focus:not-sr-only focus:absolute focus:z-50">
         Skip to the page
       </a>

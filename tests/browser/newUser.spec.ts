@@ -1,4 +1,6 @@
 import { expect, test } from '@playwright/test';
+import { sayDay, type DayOrder } from '../../src/core/calendar/day';
+import { readPdf, textsIn } from '../support/readPdf';
 import { EMPTY_URL, listen } from './support/studio';
 
 /** The path of somebody who has never seen Pewterer, from first visit to a priced piece on the shelf. */
@@ -83,7 +85,11 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await page.getByRole('link', { name: 'Make one' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('2 wires to cut for “Plain loop”');
     await expect(page.getByLabel('Really cut').first()).toHaveValue('8 in');
+    // Two alike are told once; what of each is trimmed off again is proposed.
+    await expect(page.getByLabel('Came back')).toHaveValue('1 3/4 in');
+    await page.getByRole('button', { name: 'One by one' }).click();
     await page.getByLabel('Came back').first().fill('2 1/2');
+    await page.getByLabel('Came back').last().fill('0');
     await page.getByRole('button', { name: 'A spoiled length' }).click();
     await page.getByLabel('Spoiled wire was from').selectOption({ index: 1 });
     await page.getByLabel('Length lost').fill('1');
@@ -136,5 +142,50 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await page.goto(`${EMPTY_URL}/set-up`);
     await expect(page).toHaveURL(/\/sign-in$/);
   });
+  await test.step('numbers, dates and papers as the studio has them', async () => {
+    const keep = async (numbers: string, days: string, sheet: string, lengths: string) => {
+      await page.goto(`${EMPTY_URL}/rules`);
+      await page.getByLabel('Numbers are written').selectOption(numbers);
+      await page.getByLabel('Dates are written').selectOption(days);
+      await page.getByLabel('Papers are printed on').selectOption(sheet);
+      await page.getByLabel('Lengths are shown in').selectOption(lengths);
+      await page.getByRole('button', { name: 'Keep these rules' }).click();
+      await expect(page.getByText('The house rules are changed.')).toBeVisible();
+    };
+    const madeOn = async (days: DayOrder) => {
+      await page.goto(`${EMPTY_URL}/shelf/F-0001`);
+      const day = page.locator('main time').first();
+      await expect(day).toHaveText(sayDay((await day.getAttribute('datetime')) ?? '', days));
+    };
+    const card = async () => {
+      const pdf = await page.request.get(`${EMPTY_URL}/patterns/P-0001/card.pdf`);
+      const [first] = readPdf(await pdf.body());
+      return { width: Math.round(first?.width ?? 0), texts: textsIn(first ? [first] : []) };
+    };
+    // The browser's own ways were taken at set-up: those of the United States.
+    await madeOn('month');
+    expect((await card()).width).toBe(612);
+
+    await keep('comma', 'day', 'A4', 'mm');
+    await madeOn('day');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/cost \$\d+,\d\d /);
+    // Typed as one writes there, sent as the same amount; what would be a thousand elsewhere is a decimal here.
+    await page.goto(`${EMPTY_URL}/rack/receive`);
+    const price = page.getByLabel('Paid for it');
+    await price.fill('1.250,50');
+    await expect(page.getByText('$1.250,50', { exact: true })).toBeVisible();
+    await price.fill('1.250');
+    await expect(page.getByText('$1.250,00', { exact: true })).toBeVisible();
+    await page.getByLabel('Length', { exact: true }).fill('1,250 m');
+    await expect(page.getByText('1,25 m ≈', { exact: false })).toBeVisible();
+    const metric = await card();
+    expect(metric.width).toBe(595);
+    expect(metric.texts.some((each) => /: \d+,\d mm, \d/.test(each))).toBe(true);
+
+    await keep('point', 'year', 'Letter', 'in');
+    await madeOn('year');
+    expect((await card()).texts.some((each) => /: \d[\d /]* in, \d+(\.\d)? mm/.test(each))).toBe(true);
+  });
+
   expect(complaints).toEqual([]);
 });

@@ -317,7 +317,7 @@ test('the ledger is filtered, and the stock’s value on a past day is told', as
   await value.getByLabel('On another day').fill('2025-06-01');
   await value.getByRole('button', { name: 'Look back' }).click();
   await expect(
-    page.getByRole('heading', { name: /At the end of 1 Jun 2025 the stock cost \$[\d,]+\.\d\d/ }),
+    page.getByRole('heading', { name: /At the end of Jun 1, 2025 the stock cost \$[\d,]+\.\d\d/ }),
   ).toBeVisible();
 });
 

@@ -90,7 +90,7 @@ test('a helper makes a piece on a phone', async ({ page }) => {
 
 test('the maker takes a cut from another length than was proposed', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/bench/P-0014`);
-  const from = page.getByLabel('Cut 1 from');
+  const from = page.getByLabel(/^Cuts? 1 /);
   const proposed = await from.inputValue();
   const choices = await from
     .locator('option')

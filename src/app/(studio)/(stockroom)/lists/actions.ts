@@ -27,7 +27,10 @@ export const mendImportAction = action([anId, aForm<MendImportInput>()], mendImp
 
 export const watchImportAction = question([anId], showImport);
 
-export const mapImportAction = action([anId, aMap(aNumber, 200)], (session, id, mapping) =>
+/** The place of a column in a file, or less than nothing for one that it lacks. */
+const aColumn = (given: unknown): number | undefined => (given === -1 ? -1 : aNumber(given));
+
+export const mapImportAction = action([anId, aMap(aColumn, 200)], (session, id, mapping) =>
   mapImport(session, id, mapping),
 );
 
