@@ -133,15 +133,6 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     await expect(page.getByRole('button', { name: 'Change the currency' })).toHaveCount(0);
   });
 
-  await test.step('sign out, and back in', async () => {
-    await page.getByText('Ines', { exact: true }).click();
-    await page.getByRole('button', { name: 'Sign out' }).click();
-    await expect(page).toHaveURL(/\/sign-in$/);
-    await page.goto(`${EMPTY_URL}/shelf`);
-    await expect(page).toHaveURL(/\/sign-in$/);
-    await page.goto(`${EMPTY_URL}/set-up`);
-    await expect(page).toHaveURL(/\/sign-in$/);
-  });
   await test.step('numbers, dates and papers as the studio has them', async () => {
     const keep = async (numbers: string, days: string, sheet: string, lengths: string) => {
       await page.goto(`${EMPTY_URL}/rules`);
@@ -187,5 +178,14 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     expect((await card()).texts.some((each) => /: \d[\d /]* in, \d+(\.\d)? mm/.test(each))).toBe(true);
   });
 
+  await test.step('sign out, and back in', async () => {
+    await page.getByText('Ines', { exact: true }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page).toHaveURL(/\/sign-in$/);
+    await page.goto(`${EMPTY_URL}/shelf`);
+    await expect(page).toHaveURL(/\/sign-in$/);
+    await page.goto(`${EMPTY_URL}/set-up`);
+    await expect(page).toHaveURL(/\/sign-in$/);
+  });
   expect(complaints).toEqual([]);
 });
