@@ -5,6 +5,8 @@ import type { About, ComesOf } from './jobs';
 import { LANES, RULES, type JobName, type Lane } from './lanes';
 
 /** The thread runs from its source: the bundle of a page has no file of its own for it. */
+/** Memory that a thread may hold, MB: a list of 20,000 rows, or the largest plan, takes less than half of it. */
+const HEAP = 1024;
 const THREAD = path.join(/* turbopackIgnore: true */ process.cwd(), 'src/studio/aside/thread.mjs');
 
 /** One thread a lane for the process; the framework may load this module several times over. */
@@ -34,7 +36,8 @@ export async function aside<J extends JobName>(
   const name = LANES[job];
   const lane = ((held.pewtererLanes ??= {})[name] ??= new JobLane(
     RULES[name],
-    () => new Worker(/* turbopackIgnore: true */ THREAD),
+    () =>
+      new Worker(/* turbopackIgnore: true */ THREAD, { resourceLimits: { maxOldGenerationSizeMb: HEAP } }),
   ));
   const stop = new SharedArrayBuffer(Int32Array.BYTES_PER_ELEMENT);
   const callOff = () => Atomics.store(new Int32Array(stop), 0, 1);

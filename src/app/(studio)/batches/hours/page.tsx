@@ -139,7 +139,7 @@ function Batches({
 }
 
 /** Days that are drawn; the list of batches tells what lies beyond. */
-const DRAWN = 45;
+const DRAWN = 28;
 
 /** Each day with its work, to one scale of hours; a day that is free is drawn empty. */
 function Calendar({ schedule: { days, batches } }: { schedule: ScheduleView }) {
