@@ -3,6 +3,8 @@ import { Sequelize } from 'sequelize';
 import { initDrawerModels } from './models/drawers';
 import { initMakingModels } from './models/making';
 import { initStudioModels } from './models/studio';
+import { initMetalModels } from './models/metal';
+import { initPurchaseModels } from './models/purchases';
 import { initStockModels } from './models/stock';
 
 /** PostgreSQL's 64-bit whole numbers come back as numbers; one that a double cannot hold is a fault, never rounded. */
@@ -45,6 +47,8 @@ export function database(): Sequelize {
     modelledOn = held.pewtererDatabase;
     initStudioModels(modelledOn);
     initStockModels(modelledOn);
+    initPurchaseModels(modelledOn);
+    initMetalModels(modelledOn);
     initDrawerModels(modelledOn);
     initMakingModels(modelledOn);
   }

@@ -5,7 +5,7 @@ import { closeDatabase } from './database';
 import { inStudio, type StudioSession } from './inStudio';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations';
-import { Supplier } from './models/stock';
+import { Supplier } from './models/purchases';
 
 const supplier = (name: string) => ({ supplierId: randomUUID(), name });
 const names = (who: StudioSession) =>

@@ -15,3 +15,10 @@ export const maybe = (column: ModelAttributeColumnOptions): ModelAttributeColumn
   ...column,
   allowNull: true,
 });
+/** A number that the database counts up. */
+export const serial = () => ({
+  type: DataTypes.BIGINT,
+  primaryKey: true,
+  autoIncrement: true,
+  autoIncrementIdentity: true,
+});

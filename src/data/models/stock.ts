@@ -7,8 +7,6 @@ import {
   type Sequelize,
 } from 'sequelize';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
-import type { CostIs } from '@/core/stock/costIs';
-import type { SharedBy } from '@/core/stock/delivery';
 import type { MovementKind } from '@/core/stock/movement';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
@@ -17,14 +15,7 @@ import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { GaugeSystem } from '@/core/wire/gauge';
 import type { Finish, MetalId, Temper } from '@/core/wire/metal';
 import type { Profile } from '@/core/wire/profile';
-import { day, id, json, keyId, maybe, moment, number, text, whole } from './columns';
-
-/** Where stock is bought. */
-export class Supplier extends Model<InferAttributes<Supplier>, InferCreationAttributes<Supplier>> {
-  declare studioId: string;
-  declare supplierId: string;
-  declare name: string;
-}
+import { id, json, keyId, maybe, moment, number, serial, text, whole } from './columns';
 
 /** Where in the studio something is kept: a drawer, a peg, a tin. */
 export class Place extends Model<InferAttributes<Place>, InferCreationAttributes<Place>> {
@@ -82,55 +73,6 @@ export class WireSpecRow extends Model<InferAttributes<WireSpecRow>, InferCreati
   declare finishName: string;
   declare gaugeSystem: GaugeSystem;
   declare gaugeNumber: string;
-}
-
-/** Several purchases that came together. */
-export class Delivery extends Model<InferAttributes<Delivery>, InferCreationAttributes<Delivery>> {
-  declare studioId: string;
-  declare deliveryId: string;
-  declare number: number;
-  declare supplierId: string | null;
-  declare boughtOn: string;
-  declare note: string;
-  /** Of the invoice, with postage and tax in its minor units. */
-  declare currency: string;
-  declare postage: MinorUnits;
-  declare tax: MinorUnits;
-  declare sharedBy: SharedBy;
-  declare postKey: string;
-  declare userId: string;
-  declare receivedAt: Date;
-}
-
-/** One purchase. */
-export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot>> {
-  declare studioId: string;
-  declare lotId: string;
-  declare articleId: string;
-  declare supplierId: string | null;
-  /** Calendar day, ISO. */
-  declare boughtOn: string;
-  /** The label wire was bought under. */
-  declare gaugeSystem: GaugeSystem | null;
-  declare gaugeNumber: string | null;
-  declare quantity: number;
-  declare massUg: Micrograms | null;
-  /** In the studio's currency. */
-  declare price: MinorUnits;
-  /** As it was paid, in the currency of the purchase. */
-  declare paid: MinorUnits;
-  declare paidCurrency: string;
-  /** What stands on the invoice. */
-  declare note: string;
-  /** Whether the price was paid, is an estimate for old stock, or is nothing, for a gift. */
-  declare costIs: CreationOptional<CostIs>;
-  /** The delivery it came with, and as which line; null when it came by itself. */
-  declare deliveryId: CreationOptional<string | null>;
-  declare deliveryLine: CreationOptional<number | null>;
-  /** What of the price is its share of the delivery's postage and tax, in the currency of the purchase. */
-  declare postageShare: CreationOptional<MinorUnits>;
-  declare taxShare: CreationOptional<MinorUnits>;
-  declare createdAt: Date;
 }
 
 /** One physical thing in stock with what is left of it and of its cost. */
@@ -199,50 +141,7 @@ export class Weighing extends Model<InferAttributes<Weighing>, InferCreationAttr
   declare overrideReason: string;
 }
 
-/** A price of a pure metal on a day, in minor units of the studio's currency for a kilogram. */
-export class MetalPrice extends Model<InferAttributes<MetalPrice>, InferCreationAttributes<MetalPrice>> {
-  declare studioId: string;
-  declare metal: string;
-  declare day: string;
-  declare perKilogram: MinorUnits;
-  declare fetchedAt: Date;
-}
-
-/** A replacement price that somebody typed. Never changed. */
-export class TypedPrice extends Model<InferAttributes<TypedPrice>, InferCreationAttributes<TypedPrice>> {
-  declare studioId: string;
-  declare typedPriceId: CreationOptional<number>;
-  declare articleId: string;
-  declare typedAt: Date;
-  declare userId: string;
-  declare price: MinorUnits;
-  declare quantity: number;
-}
-
-/** Scrap that went to a refiner, and what came back for it. Never changed. */
-export class Refining extends Model<InferAttributes<Refining>, InferCreationAttributes<Refining>> {
-  declare studioId: string;
-  declare refiningId: string;
-  declare postKey: string;
-  declare stockPieceId: string;
-  declare sentOn: string;
-  declare refiner: string;
-  declare massUg: Micrograms;
-  declare proceeds: MinorUnits;
-}
-
-const serial = () => ({
-  type: DataTypes.BIGINT,
-  primaryKey: true,
-  autoIncrement: true,
-  autoIncrementIdentity: true,
-});
-
 export function initStockModels(sequelize: Sequelize): void {
-  Supplier.init(
-    { studioId: keyId(), supplierId: keyId(), name: text() },
-    { sequelize, tableName: 'suppliers' },
-  );
   Place.init(
     { studioId: keyId(), placeId: keyId(), name: text(), position: number() },
     { sequelize, tableName: 'places' },
@@ -287,48 +186,6 @@ export function initStockModels(sequelize: Sequelize): void {
       gaugeNumber: text(),
     },
     { sequelize, tableName: 'wire_specs' },
-  );
-  Delivery.init(
-    {
-      studioId: keyId(),
-      deliveryId: keyId(),
-      number: number(),
-      supplierId: maybe(id()),
-      boughtOn: day(),
-      note: text(),
-      currency: text(),
-      postage: whole(),
-      tax: whole(),
-      sharedBy: text(),
-      postKey: id(),
-      userId: id(),
-      receivedAt: moment(),
-    },
-    { sequelize, tableName: 'deliveries' },
-  );
-  Lot.init(
-    {
-      studioId: keyId(),
-      lotId: keyId(),
-      articleId: id(),
-      supplierId: maybe(id()),
-      boughtOn: day(),
-      gaugeSystem: maybe(text()),
-      gaugeNumber: maybe(text()),
-      quantity: whole(),
-      massUg: maybe(whole()),
-      price: whole(),
-      paid: whole(),
-      paidCurrency: text(),
-      note: text(),
-      costIs: { ...text(), defaultValue: 'paid' },
-      deliveryId: maybe(id()),
-      deliveryLine: maybe(number()),
-      postageShare: { ...whole(), defaultValue: 0 },
-      taxShare: { ...whole(), defaultValue: 0 },
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'lots' },
   );
   StockPiece.init(
     {
@@ -391,40 +248,5 @@ export function initStockModels(sequelize: Sequelize): void {
       overrideReason: text(),
     },
     { sequelize, tableName: 'weighings' },
-  );
-  MetalPrice.init(
-    {
-      studioId: keyId(),
-      metal: { ...text(), primaryKey: true },
-      day: { ...day(), primaryKey: true },
-      perKilogram: whole(),
-      fetchedAt: moment(),
-    },
-    { sequelize, tableName: 'metal_prices' },
-  );
-  TypedPrice.init(
-    {
-      studioId: keyId(),
-      typedPriceId: serial(),
-      articleId: id(),
-      typedAt: moment(),
-      userId: id(),
-      price: whole(),
-      quantity: whole(),
-    },
-    { sequelize, tableName: 'typed_prices' },
-  );
-  Refining.init(
-    {
-      studioId: keyId(),
-      refiningId: keyId(),
-      postKey: id(),
-      stockPieceId: id(),
-      sentOn: day(),
-      refiner: text(),
-      massUg: whole(),
-      proceeds: whole(),
-    },
-    { sequelize, tableName: 'refinings' },
   );
 }

@@ -7,7 +7,7 @@ import { parseMass, type Micrograms } from '@/core/units/mass';
 import { minor, type MinorUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
 import type { Tx } from '@/data/inStudio';
-import { Delivery } from '@/data/models/stock';
+import { Delivery } from '@/data/models/purchases';
 import { ARRIVALS, type ArrivalOf } from '../drawers/receive';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';

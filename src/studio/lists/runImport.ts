@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { tag } from '@/core/tag';
 import { minor } from '@/core/units/money';
 import { inStudio, type Tx } from '@/data/inStudio';
-import { Lot } from '@/data/models/stock';
+import { Lot } from '@/data/models/purchases';
 import { Post } from '@/data/models/studio';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';

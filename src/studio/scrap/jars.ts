@@ -4,7 +4,7 @@ import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
-import { Refining } from '@/data/models/stock';
+import { Refining } from '@/data/models/metal';
 import { readInput } from '../kernel/readInput';
 import type { Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';

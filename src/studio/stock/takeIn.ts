@@ -6,7 +6,7 @@ import { COST_IS, type CostIs } from '@/core/stock/costIs';
 import { minor, parseAmount, toCost, type MinorUnits } from '@/core/units/money';
 import type { GaugeLabel } from '@/core/wire/gauge';
 import type { Tx } from '@/data/inStudio';
-import { Lot, Supplier } from '@/data/models/stock';
+import { Lot, Supplier } from '@/data/models/purchases';
 import { Posting } from '../ledger/posting';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';

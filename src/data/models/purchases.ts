@@ -1,0 +1,118 @@
+import {
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
+import type { CostIs } from '@/core/stock/costIs';
+import type { SharedBy } from '@/core/stock/delivery';
+import type { Micrograms } from '@/core/units/mass';
+import type { MinorUnits } from '@/core/units/money';
+import type { GaugeSystem } from '@/core/wire/gauge';
+import { day, id, keyId, maybe, moment, number, text, whole } from './columns';
+
+/** Where stock is bought. */
+export class Supplier extends Model<InferAttributes<Supplier>, InferCreationAttributes<Supplier>> {
+  declare studioId: string;
+  declare supplierId: string;
+  declare name: string;
+}
+
+/** Several purchases that came together. */
+export class Delivery extends Model<InferAttributes<Delivery>, InferCreationAttributes<Delivery>> {
+  declare studioId: string;
+  declare deliveryId: string;
+  declare number: number;
+  declare supplierId: string | null;
+  declare boughtOn: string;
+  declare note: string;
+  /** Of the invoice, with postage and tax in its minor units. */
+  declare currency: string;
+  declare postage: MinorUnits;
+  declare tax: MinorUnits;
+  declare sharedBy: SharedBy;
+  declare postKey: string;
+  declare userId: string;
+  declare receivedAt: Date;
+}
+
+/** One purchase. */
+export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot>> {
+  declare studioId: string;
+  declare lotId: string;
+  declare articleId: string;
+  declare supplierId: string | null;
+  /** Calendar day, ISO. */
+  declare boughtOn: string;
+  /** The label wire was bought under. */
+  declare gaugeSystem: GaugeSystem | null;
+  declare gaugeNumber: string | null;
+  declare quantity: number;
+  declare massUg: Micrograms | null;
+  /** In the studio's currency. */
+  declare price: MinorUnits;
+  /** As it was paid, in the currency of the purchase. */
+  declare paid: MinorUnits;
+  declare paidCurrency: string;
+  /** What stands on the invoice. */
+  declare note: string;
+  /** Whether the price was paid, is an estimate for old stock, or is nothing, for a gift. */
+  declare costIs: CreationOptional<CostIs>;
+  /** The delivery it came with, and as which line; null when it came by itself. */
+  declare deliveryId: CreationOptional<string | null>;
+  declare deliveryLine: CreationOptional<number | null>;
+  /** What of the price is its share of the delivery's postage and tax, in the currency of the purchase. */
+  declare postageShare: CreationOptional<MinorUnits>;
+  declare taxShare: CreationOptional<MinorUnits>;
+  declare createdAt: Date;
+}
+
+export function initPurchaseModels(sequelize: Sequelize): void {
+  Supplier.init(
+    { studioId: keyId(), supplierId: keyId(), name: text() },
+    { sequelize, tableName: 'suppliers' },
+  );
+  Delivery.init(
+    {
+      studioId: keyId(),
+      deliveryId: keyId(),
+      number: number(),
+      supplierId: maybe(id()),
+      boughtOn: day(),
+      note: text(),
+      currency: text(),
+      postage: whole(),
+      tax: whole(),
+      sharedBy: text(),
+      postKey: id(),
+      userId: id(),
+      receivedAt: moment(),
+    },
+    { sequelize, tableName: 'deliveries' },
+  );
+  Lot.init(
+    {
+      studioId: keyId(),
+      lotId: keyId(),
+      articleId: id(),
+      supplierId: maybe(id()),
+      boughtOn: day(),
+      gaugeSystem: maybe(text()),
+      gaugeNumber: maybe(text()),
+      quantity: whole(),
+      massUg: maybe(whole()),
+      price: whole(),
+      paid: whole(),
+      paidCurrency: text(),
+      note: text(),
+      costIs: { ...text(), defaultValue: 'paid' },
+      deliveryId: maybe(id()),
+      deliveryLine: maybe(number()),
+      postageShare: { ...whole(), defaultValue: 0 },
+      taxShare: { ...whole(), defaultValue: 0 },
+      createdAt: moment(),
+    },
+    { sequelize, tableName: 'lots' },
+  );
+}
