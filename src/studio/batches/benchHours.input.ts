@@ -14,5 +14,5 @@ export class BenchHoursInput {
   weekly!: string[];
 
   /** Days off, one a line. */
-  @ReadsBy('daysOff', readDaysOff) daysOff!: string;
+  @ReadsBy('daysOff', (text) => readDaysOff(text)) daysOff!: string;
 }

@@ -16,6 +16,7 @@ import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
+import { settingsIn } from '../settings/settings';
 import { linesInBrief } from './batches';
 import { BenchHoursInput } from './benchHours.input';
 import { readDaysOff } from './readDaysOff';
@@ -58,7 +59,7 @@ export function setBenchHours(
       [
         session.studioId,
         input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
-        expectOk(readDaysOff(input.daysOff)),
+        expectOk(readDaysOff(input.daysOff, (await settingsIn(tx)).days)),
       ],
     );
     return null;

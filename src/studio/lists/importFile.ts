@@ -4,7 +4,7 @@ import type { StudioSession } from '../kernel/useCase';
 import type { Answers, Question } from './questions';
 import type { WrongCell } from './rowReader';
 import type { ListColumn, StockList } from './stockList';
-import { dayIn } from './columnWays';
+import { readTypedDay } from '@/core/calendar/typedDay';
 import { bareTitle, type TableRow } from './table';
 import { plainWord } from './vocabulary';
 
@@ -87,7 +87,7 @@ export function guessMapping(
 /** Whether most of what stands in a column are days: "Bought" may be how much or when. */
 function holdsDays(rows: readonly TableRow[], at: number): boolean {
   const cells = rows.map(({ cells: own }) => (own[at] ?? '').trim()).filter((cell) => cell !== '');
-  return cells.length > 0 && cells.filter((cell) => dayIn(cell, undefined)).length * 2 > cells.length;
+  return cells.length > 0 && cells.filter((cell) => readTypedDay(cell, undefined)).length * 2 > cells.length;
 }
 
 /** A file as it is kept. */

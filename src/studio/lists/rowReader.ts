@@ -5,7 +5,8 @@ import { numberOnTag, tag } from '@/core/tag';
 import { parseLength, um, type Micrometres } from '@/core/units/length';
 import { parseMass, type Micrograms } from '@/core/units/mass';
 import { cost, minor, parseCost, parseMoney, type CostUnits, type MinorUnits } from '@/core/units/money';
-import { dayIn, type ColumnWays } from './columnWays';
+import { readTypedDay } from '@/core/calendar/typedDay';
+import type { ColumnWays } from './columnWays';
 import { questionId, type Questions } from './questions';
 import { foundIn, meaningOf } from './vocabulary';
 
@@ -291,7 +292,7 @@ export class RowReader {
   day(key: string): string | null {
     const text = this.raw(key);
     if (text === '') return null;
-    const read = dayIn(text, this.#reading.ways.orders[key]);
+    const read = readTypedDay(text, this.#reading.ways.orders[key]);
     if (read && 'day' in read) return read.day;
     if (read)
       this.#ask(key, {

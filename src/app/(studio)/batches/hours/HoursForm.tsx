@@ -2,11 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
+import { sayDay } from '@/core/calendar/day';
 import { BenchHoursInput } from '@/studio/batches/benchHours.input';
 import { NotesField, NumberField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { useStudioForm } from '@/ui/form/useStudioForm';
+import { useHouse } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
 import { setBenchHoursAction } from '../actions';
 
@@ -28,6 +30,7 @@ export function HoursForm({ defaultValues }: { defaultValues: BenchHoursInput })
     onDone,
   });
   const { control } = form;
+  const { days } = useHouse();
   return (
     <FormBox onSubmit={submit} className="leaf no-print space-y-3 p-4" label="Hours at the bench">
       <h2>Hours at the bench</h2>
@@ -36,7 +39,12 @@ export function HoursForm({ defaultValues }: { defaultValues: BenchHoursInput })
           <NumberField key={day} control={control} name={`weekly.${index}`} label={day} unit="h" />
         ))}
       </div>
-      <NotesField control={control} name="daysOff" label="Days off" hint="One a line, like 2026-12-24" />
+      <NotesField
+        control={control}
+        name="daysOff"
+        label="Days off"
+        hint={`One a line, like ${sayDay('2026-12-24', days)}`}
+      />
       <FormEnd
         problem={problem}
         sending={sending}

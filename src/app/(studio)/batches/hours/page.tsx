@@ -1,3 +1,4 @@
+import { sayDay } from '@/core/calendar/day';
 import { Day } from '@/ui/When';
 import { Link } from '@/ui/Link';
 import { groupBy } from '@/core/groupBy';
@@ -16,7 +17,7 @@ export const metadata = { title: 'Bench hours' };
 const PAGE = 20;
 
 export default async function HoursPage({ searchParams }: { searchParams: Search }) {
-  const { session } = await pageMember();
+  const { session, days } = await pageMember();
   const { after } = await searched(searchParams, ['after']);
   const from = /^\d{1,4}$/.test(after ?? '') ? Number(after) : 0;
   const schedule = await showSchedule(session, { from, most: PAGE });
@@ -40,7 +41,7 @@ export default async function HoursPage({ searchParams }: { searchParams: Search
               defaultValues={{
                 version: String(version),
                 weekly: weekly.map((minutes) => String(Number((minutes / 60).toFixed(2)))),
-                daysOff: daysOff.join('\n'),
+                daysOff: daysOff.map((day) => sayDay(day, days)).join('\n'),
               }}
             />
           )}
