@@ -63,7 +63,12 @@ export function judgeWork(
   }
   if (parameters['drilled'] && parameters['wire']?.kind === 'wire')
     judgements.push(
-      ...judgeHole(throughHole(values['wire'] as WireSize), values['drilled'] as number, 1, 'drilled'),
+      ...judgeHole(
+        throughHole(values['wire'] as WireSize),
+        values['drilled'] as number,
+        values['through'] === 'twice' ? 2 : 1,
+        'drilled',
+      ),
     );
   return [...judgements, ...(plan.advice ?? [])];
 }

@@ -247,6 +247,15 @@ describe('a plan as a whole', () => {
     }
   });
 
+  it('wire that goes through a hole twice lies in it doubled', () => {
+    // 0.321 mm twice is 0.642 mm: a hole of 0.8 mm has room for it, one of 0.65 mm only for one.
+    const said = (drilled: number, through: string) => judged('bound-beads', { drilled, through }).join();
+    expect(said(0.8, 'twice')).not.toMatch(/does not pass/);
+    expect(said(0.65, 'once')).not.toMatch(/does not pass/);
+    expect(said(0.65, 'twice')).toMatch(/does not pass a hole of 0.65 mm doubled/);
+    expect(judged('bead-halo', { drilled: 0.65, through: 'twice' }).join()).toMatch(/doubled/);
+  });
+
   it('judges how far holds reach', () => {
     expect(judged('bundle-frame', { reach: 0.2 }).join()).toMatch(
       /reaches in 0.2 mm does not lie on the stone/,

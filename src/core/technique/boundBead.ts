@@ -1,6 +1,6 @@
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
-import type { WireSize } from './parameter';
-import { helix } from './shapes';
+import { choice, type WireSize } from './parameter';
+import { bow, helix, straight } from './shapes';
 import { bendOf, frameRow, winding } from './winding';
 
 /** Wraps on a frame between beads that are bound to it, the beads above it on the paper, mm. */
@@ -68,5 +68,32 @@ function towards(from: Vec3, to: Vec3, distance: number): Vec3 {
     x: from.x + (to.x - from.x) * part,
     y: from.y + (to.y - from.y) * part,
     z: from.z + (to.z - from.z) * part,
+  };
+}
+
+/** How often the wire goes through each bead: twice, round it and through again, holds it still. */
+export const through = choice('The wire goes through each bead', ['once', 'twice'], 'once');
+
+/** A bead as it is threaded, its hole along x from 0, mm. */
+export interface Threaded {
+  /** Length of wire inside of it, and round it on the way back. */
+  readonly inside: number;
+  readonly back: number;
+  readonly paths: readonly Path[];
+}
+
+/**
+ * Wire through a round bead, or through it, back round its outside by half a circle, and through again.
+ * @param bead along its hole, and across, mm
+ * @param wire the wire’s diameter, mm
+ */
+export function threaded(bead: number, wire: number, times: 'once' | 'twice'): Threaded {
+  const hole = straight(0, 0, bead, 0);
+  if (times === 'once') return { inside: bead, back: 0, paths: [hole] };
+  const radius = (bead + wire) / 2;
+  return {
+    inside: 2 * bead,
+    back: Math.PI * radius,
+    paths: [hole, bow(bead / 2, 0, radius, 0, -Math.PI), hole],
   };
 }

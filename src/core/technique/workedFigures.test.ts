@@ -138,6 +138,18 @@ describe('small things', () => {
     expect(term(plan, 'binding wire', /holes/) / beads).toBeCloseTo(2 * shortest, 3);
   });
 
+  it('a bead that the wire goes through twice takes the way back round it, too', () => {
+    const [d, bead] = [0.3, 3];
+    const of = (through: string) =>
+      planOf('bound-beads', { base: roundWire(1), wire: roundWire(d), bead, wraps: 3, along: 40, through });
+    const beads = of('once').parts[0]?.count ?? 0;
+    // Numerically: half a circle on which the middle of the wire lies, as many straight pieces, and the hole once more.
+    const [radius, pieces] = [(bead + d) / 2, 10_000];
+    const back = pieces * 2 * radius * Math.sin(Math.PI / (2 * pieces));
+    const more = netOf(cutNamed(of('twice'), 'binding wire')) - netOf(cutNamed(of('once'), 'binding wire'));
+    expect(more / beads).toBeCloseTo(back + bead, 4);
+  });
+
   it('a halo has as many beads as go round where they lie, outside the frame', () => {
     const stone = { outline: 'round', length: 20, width: 20, depth: 6, edge: 2 };
     const plan = planOf('bead-halo', { stone, frame: roundWire(1), wire: roundWire(0.3), bead: 3, wraps: 2 });

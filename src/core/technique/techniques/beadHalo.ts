@@ -2,9 +2,9 @@ import { counted } from '../../units/counted';
 import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { ok, refuse } from '../../result';
-import { boundBeads as boundOn } from '../boundBead';
+import { boundBeads as boundOn, threaded, through } from '../boundBead';
 import { beadLength, count, drilled, length, roundWire, stone, wire } from '../parameter';
-import { allRound, moved, setAt, straight } from '../shapes';
+import { allRound, moved, setAt } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
 
 /** Beads all round a framed stone, each bound to the frame with wraps between. */
@@ -20,10 +20,12 @@ export const beadHalo = technique({
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     bead: beadLength('Bead, along its hole', 2.5, 0.5, 20),
     drilled: drilled(0.8),
+    through,
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ stone: held, frame, wire: thin, bead, wraps, tail }) => {
+  plan: ({ stone: held, frame, wire: thin, bead, wraps, tail, through: times }) => {
+    const thread = threaded(bead, thin.width, times);
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
     const line = parallelOf(outline.value, frame.width / 2);
@@ -41,7 +43,9 @@ export const beadHalo = technique({
     const spare = far - beads * (bead + bound.along);
     const laid = Array.from({ length: beads }, (_, index) => [
       setAt(moved(bound.path(true, true), -bound.along / 2, 0), placeAt(line, step * index)),
-      setAt(straight(-bead / 2, 0, bead / 2, 0), placeAt(outside, (far * (index + 0.5)) / beads)),
+      ...thread.paths.map((path) =>
+        setAt(moved(path, -bead / 2, 0), placeAt(outside, (far * (index + 0.5)) / beads)),
+      ),
     ]).flat();
     return ok({
       cuts: [
@@ -51,7 +55,8 @@ export const beadHalo = technique({
           count: 1,
           terms: [
             net(counted(beads * wraps, 'wrap'), beads * bound.wraps),
-            net(`through ${counted(beads, 'bead')}`, beads * bead),
+            net(`through ${counted(beads, 'bead')}`, beads * thread.inside),
+            ...(thread.back > 0 ? [net('back round each bead', beads * thread.back)] : []),
             net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],

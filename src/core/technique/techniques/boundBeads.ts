@@ -1,7 +1,7 @@
 import { counted } from '../../units/counted';
 import type { Path } from '../../geometry/path';
 import { refuse } from '../../result';
-import { boundBeads as boundOn } from '../boundBead';
+import { boundBeads as boundOn, threaded, through } from '../boundBead';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { moved, straight } from '../shapes';
 import { allowance, net, said, technique } from '../technique';
@@ -12,17 +12,19 @@ export const boundBeads = technique({
   title: 'Beads bound along a frame',
   group: 'beads',
   source:
-    'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b and the rise to each hole, 2(√(h² − r²) − r·acos(r/h)): handbook of the trade',
+    'n = ⌊(P − w·d)/(b + w·d)⌋, wire = (n + 1)·w wraps + n·b and the rise to each hole, 2(√(h² − r²) − r·acos(r/h)): handbook of the trade; twice through: n·b and n·π(b + d)/2 more',
   parameters: {
     base: wire('Frame wire', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     along: length('Length of frame to cover', 40, 1, 600),
     bead: beadLength('Bead, along its hole', 2, 0.5, 40),
     drilled: drilled(0.8),
+    through,
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ base, wire: thin, along, bead, wraps, tail }) => {
+  plan: ({ base, wire: thin, along, bead, wraps, tail, through: times }) => {
+    const thread = threaded(bead, thin.width, times);
     const bound = boundOn(base, thin, wraps, bead);
     const step = bead + bound.along;
     const beads = Math.floor((along - bound.along) / step + 1e-9);
@@ -36,7 +38,7 @@ export const boundBeads = technique({
       const x = index * step;
       drawn.push(moved(bound.path(index > 0, index < beads), x, 0));
       const from = x + bound.along;
-      if (index < beads) drawn.push(straight(from, -side, from + bead, -side));
+      if (index < beads) drawn.push(...thread.paths.map((path) => moved(path, from, -side)));
     }
     return {
       cuts: [
@@ -46,7 +48,8 @@ export const boundBeads = technique({
           count: 1,
           terms: [
             net(counted((beads + 1) * wraps, 'wrap'), (beads + 1) * bound.wraps),
-            net(`through ${counted(beads, 'bead')}`, beads * bead),
+            net(`through ${counted(beads, 'bead')}`, beads * thread.inside),
+            ...(thread.back > 0 ? [net('back round each bead', beads * thread.back)] : []),
             net('up to the holes and down again', beads * bound.rise),
             allowance('tails', 2 * tail),
           ],
