@@ -8,6 +8,7 @@ import { specFromInput } from '../wire/specFromInput';
 import { HOUSE_PATTERNS, composedOf } from '../patterns/housePatterns';
 import { DEMO_PATTERNS } from './patterns';
 import { Chance } from './random';
+import { DEMO_STONES } from './drawers';
 import { DEMO_WIRES } from './wires';
 
 it('the same seed gives the same chances', () => {
@@ -99,4 +100,18 @@ it.each([
   const need = (found?.net ?? 0) + (found?.allowances ?? []).reduce((sum, [, length]) => sum + length, 0);
   expect(need).toBeLessThanOrEqual(most + 10);
   expect(need).toBeGreaterThanOrEqual(cut / 2);
+});
+
+it('no stone or pattern of the demonstration has the measures of the trade’s check values', () => {
+  // Handbook of the trade: cabs of 18 × 13 and 32 × 19 mm are what figures are checked against.
+  const said = [
+    ...DEMO_PATTERNS.flatMap(({ notes, parts }) => [notes, ...parts.map(([name]) => name)]),
+    ...HOUSE_PATTERNS.flatMap(({ notes, parts = [], measures = {} }) => [
+      notes,
+      ...parts.map(([name]) => name),
+      `${measures['stone.length']} × ${measures['stone.width']}`,
+    ]),
+    ...DEMO_STONES.map(([, , length, width]) => `${length} × ${width}`),
+  ];
+  for (const each of said) expect(each).not.toMatch(/\b(18 (mm )?× 13|32 (mm )?× 19)\b/);
 });

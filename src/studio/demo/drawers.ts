@@ -54,7 +54,7 @@ export const DEMO_STONES: readonly (readonly [
 ])[] = [
   ['prehnite', 'teardrop', 21, 15, 5.5, 3, 'none', 0, 9.5],
   ['prehnite', 'teardrop', 34, 21, 6.8, 3.4, 'none', 0, 18],
-  ['prehnite', 'oval', 18, 13, 6, 3.1, 'none', 0, 8.8],
+  ['prehnite', 'oval', 19, 14, 6, 3.1, 'none', 0, 8.8],
   ['carnelian', 'oval', 25, 18, 6.4, 3.3, 'none', 0, 11],
   ['carnelian', 'round', 20, 20, 6, 3, 'none', 0, 9.2],
   ['carnelian', 'marquise', 22, 11, 4.6, 2.4, 'none', 0, 7.9],

@@ -44,13 +44,13 @@ export const DEMO_PATTERNS: readonly DemoPattern[] = [
   {
     name: 'Millrace pendant',
     kind: 'pendant',
-    notes: 'For an 18 × 13 mm teardrop cab. Keep the three frame wires side by side at the shoulder.',
+    notes: 'For a 20 × 14 mm teardrop cab. Keep the three frame wires side by side at the shoulder.',
     cuts: [
       cut('frame wire', 'sterling 20 round half hard', 3, 76, TAILS, ['bail', 14]),
       cut('weaving wire', 'fine-silver 28 round dead soft', 1, 880, WEAVE_TAILS),
       cut('binding band', 'sterling 21 half-round half hard', 2, 38, TRIM),
     ],
-    parts: [['prehnite teardrop cab 18 × 13 mm', 1, 7.5]],
+    parts: [['prehnite teardrop cab 20 × 14 mm', 1, 7.5]],
     steps: [
       SET_UP,
       ['weave the base', 34],

@@ -108,7 +108,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     kind: 'pendant',
     metal: 'sterling',
     uses: [['bundle-frame'], ['bead-halo']],
-    measures: { ...stone('oval', 18, 13, 2, 5), bead: '2.5 mm' },
+    measures: { ...stone('oval', 19, 14, 2, 6), bead: '2.5 mm' },
     notes: 'The halo goes on after the stone is held.',
     parts: [['iolite oval cab', 1, 11]],
   },
