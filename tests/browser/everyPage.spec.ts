@@ -22,6 +22,8 @@ for (let share = 0; share < SHARES; share += 1) {
         await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
         await page.goto(DEMO_URL + view);
         await expect(page.locator('form > fieldset:disabled')).toHaveCount(0);
+        // Words and numbers, and nothing of how they were made.
+        await expect(page.locator('main')).not.toContainText(/\$[{<]|<\/|\bNaN\b|\bundefined\b|\[object /);
         // What is not rendered, such as the clip of a chart, may have an animation that never ends; it changes no colour.
         await page.evaluate(() =>
           Promise.race([

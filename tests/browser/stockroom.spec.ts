@@ -307,6 +307,15 @@ test('what runs out is listed by supplier, rounded to how it is sold', async ({ 
   await expect(page.getByRole('row', { name: /23 ga round copper/ })).toContainText('2 × 5 m');
 });
 
+test('a drilled stone says which way its hole goes and how wide it is', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/stones?words=iolite+teardrop`);
+  await page
+    .getByRole('link', { name: /iolite teardrop/ })
+    .first()
+    .click();
+  await expect(page.getByText('side to side, 0.5 mm', { exact: true })).toBeVisible();
+});
+
 test('the ledger is filtered, and the stock’s value on a past day is told', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/ledger`);
   await page.getByRole('combobox', { name: 'What' }).selectOption('refined');

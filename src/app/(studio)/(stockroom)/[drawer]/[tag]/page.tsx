@@ -127,9 +127,11 @@ function Details({ detail, isUsed }: { detail: DrawerDetail; isUsed: boolean }) 
             <Said>{formatDiameter(detail.edge)}</Said>
           </Fact>
           <Fact name="Drilled">
-            {detail.holeAxis === 'none'
-              ? 'not at all'
-              : `${detail.holeAxis}, $<Said>{formatDiameter(detail.hole)}</Said>`}
+            <Said>
+              {detail.holeAxis === 'none'
+                ? 'not at all'
+                : `${detail.holeAxis}, ${formatDiameter(detail.hole)}`}
+            </Said>
           </Fact>
         </>
       );
