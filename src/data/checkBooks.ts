@@ -114,11 +114,11 @@ const CHECKS: readonly string[] = [
   evenPosts('split', 'cost_units'),
   evenPosts('twisted', 'cost_units'),
   evenPosts('relabelled', 'cost_units'),
-  // What was made of wire carries what the wire cost and the hours it took; taken back, it gives both back.
+  // What was made of wire carries what the wire cost, the hours it took and its share of a batch's waste; taken back, it gives all back.
   `SELECT t.studio_id AS studio, 'made in posting ' || t.post_key AS what, t.labour::text AS kept, t.cost::text AS rebuilt
      FROM (SELECT m.studio_id, m.post_key, sum(m.cost_units) AS cost,
-                  COALESCE((SELECT l.cost_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key = m.post_key), 0)
-                  - COALESCE((SELECT l.cost_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key =
+                  COALESCE((SELECT l.cost_units + l.waste_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key = m.post_key), 0)
+                  - COALESCE((SELECT l.cost_units + l.waste_units FROM made_labour l WHERE l.studio_id = m.studio_id AND l.post_key =
                        (SELECT o.post_key FROM movements r JOIN movements o ON o.studio_id = r.studio_id AND o.movement_id = r.reverses
                          WHERE r.studio_id = m.studio_id AND r.post_key = m.post_key LIMIT 1)), 0) AS labour
              FROM movements m WHERE m.kind IN ('made', 'cut', 'returned', 'scrapped', 'spoiled', 'used')

@@ -30,10 +30,10 @@ export const batch = (lines: readonly BatchLineInput[], more: object = {}) => ({
 });
 
 /** A studio with a spool of 10 m and a pattern of one cut of 100 mm and two beads. */
-export async function studioWithPattern() {
+export async function studioWithPattern(kind?: string) {
   const session = await openStudio();
   const wire = await receive(session);
-  const { number: pattern } = await simplePattern(session);
+  const { number: pattern } = await simplePattern(session, kind ? { kind } : {});
   return { session, wire, pattern };
 }
 

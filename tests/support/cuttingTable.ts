@@ -11,8 +11,8 @@ import { batch, line, planned, studioWithPattern } from './batches';
 import { done, newKey } from './studio';
 
 /** A batch of so many pieces of one cut of 100 mm, planned on a spool of 10 m; its number. */
-export async function plannedBatch(count = 3) {
-  const studio = await studioWithPattern();
+export async function plannedBatch(count = 3, kind?: string) {
+  const studio = await studioWithPattern(kind);
   const { session, pattern } = studio;
   const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, count)])));
   await planned(session, number);

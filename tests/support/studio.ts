@@ -150,12 +150,12 @@ export async function receive(
 /** A pattern of one kind of cut from the studio's first wire. */
 export async function simplePattern(
   session: StudioSession,
-  cut: { count?: string; net?: string; part?: string } = {},
+  cut: { count?: string; net?: string; part?: string; kind?: string } = {},
 ): Promise<{ number: number; revision: number }> {
   const [spec] = await listSpecs(session);
   const input: WritePatternInput = {
     name: `Loop ${newKey().slice(0, 8)}`,
-    kind: 'pendant',
+    kind: cut.kind ?? 'pendant',
     notes: '',
     cuts: [
       {

@@ -21,6 +21,7 @@ import { zones } from './0019-zones';
 import { identity } from './0020-identity';
 import { writing } from './0021-writing';
 import { sizes } from './0022-sizes';
+import { wasteOfMade } from './0023-waste-of-made';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -46,4 +47,5 @@ export const MIGRATIONS: readonly Migration[] = [
   identity,
   writing,
   sizes,
+  wasteOfMade,
 ];

@@ -29,7 +29,7 @@ import { showLedger } from '../ledger/ledgerPage';
 import { reverseMovement } from '../ledger/reverse';
 import { makeAlike } from '../making/makeAlike';
 import { proposeFromTray, proposeMaking, readyInTrays } from '../making/proposeMaking';
-import { showPiece } from '../shelf/shelf';
+import { showPiece, showShelf } from '../shelf/shelf';
 import { takeOut } from '../stock/takeOut';
 import { listBatches } from './batches';
 import { showSchedule } from './benchHours';
@@ -164,6 +164,38 @@ describe('a piece of a batch', () => {
     const [movement] = (await showLedger(session, { kind: 'used' })).lines;
     done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'came apart' }));
     expect((await view(session, number)).picks).toMatchObject([{ quantity: 4 }]);
+  });
+});
+
+describe('findings of a batch', () => {
+  it('go into the drawer with wire, hours and their share of the waste; taken back, they are to be made again', async () => {
+    const { session, number } = await plannedBatch(3, 'finding'); // 5 dollars a metre, 20.00 an hour and 6.00 of overhead
+    done(await logMiscut(session, newKey(), number, miscut('W-0001', { length: '40 mm' })));
+    await settled(session, number);
+    done(await cutAsPlanned(session, newKey(), number));
+    const proposal = await fromTray(session, number);
+    expect(proposal.drawer).toMatchObject({ finding: 'other' });
+    const input = {
+      ...asProposed(proposal),
+      goesTo: 'drawer',
+      drawer: { finding: 'bail', material: 'sterling', size: '', count: '2', place: '' },
+    };
+    const { made } = done(await makeAlike(session, [newKey(), newKey()], madeFrom(proposal), input));
+    expect(made.map((each) => each.as)).toEqual(['finding', 'finding']);
+    const findings = await Promise.all(made.map((each) => showDrawerPiece(session, 'finding', each.number)));
+    // By hand: 100 mm of wire are 0.50, a third of 40 mm lost is 0.0667, 20 and a third of 10 minutes at 26.00 are 10.1111 dollars.
+    const cents = findings.map((each) => (each?.cost ?? 0) / 1000);
+    for (const each of cents) expect(Math.abs(each - (50 + 6.667 + 1011.111))).toBeLessThan(0.01);
+    expect(findings.map((each) => each?.quantity)).toEqual([2, 2]);
+    expect((await showShelf(session)).pieces).toEqual([]);
+    expect(await differencesIn(session)).toEqual([]);
+
+    const [last] = (await showLedger(session, { kind: 'made' })).lines;
+    done(await reverseMovement(session, newKey(), last?.id ?? 0, { reason: 'bent' }));
+    expect((await view(session, number)).state).toBe('open');
+    const again = await fromTray(session, number);
+    expect(again.batch?.ready).toBe(2);
+    expect(await differencesIn(session)).toEqual([]);
   });
 });
 

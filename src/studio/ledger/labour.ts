@@ -1,19 +1,24 @@
 import { costOfMinutes } from '@/core/costing/costSheet';
-import { cost, type CostUnits } from '@/core/units/money';
+import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import type { Settings } from '../settings/settings';
 
-/** Keeps the hours that a making took, at the rates of the day. @returns what they cost, overhead with them */
+/**
+ * Keeps what findings cost beside what their own posting took: the hours at the rates of the day, overhead with them, and what they bear
+ * of the waste of their batch. @returns all of it
+ */
 export async function enterLabour(
   tx: Tx,
   postKey: string,
   minutes: number,
   { hourlyRate, overheadPerHour }: Pick<Settings, 'hourlyRate' | 'overheadPerHour'>,
+  waste = cost(0),
 ): Promise<CostUnits> {
   const labour = cost(costOfMinutes(minutes, hourlyRate) + costOfMinutes(minutes, overheadPerHour));
   await tx.run(
-    `INSERT INTO made_labour (studio_id, post_key, minutes, hourly_rate, overhead_per_hour, cost_units) VALUES ($1, $2, $3, $4, $5, $6)`,
-    [tx.session.studioId, postKey, minutes, hourlyRate, overheadPerHour, labour],
+    `INSERT INTO made_labour (studio_id, post_key, minutes, hourly_rate, overhead_per_hour, cost_units, waste_units)
+     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+    [tx.session.studioId, postKey, minutes, hourlyRate, overheadPerHour, labour, waste],
   );
-  return labour;
+  return sumCosts([labour, waste]);
 }

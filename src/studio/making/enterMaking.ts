@@ -24,20 +24,25 @@ import { specOf, type StockRow } from './checkMaking';
 /** Of supplies: nothing. */
 export const NO_SUPPLIES = { suppliesCost: cost(0), suppliesReplacement: cost(0) };
 
-/** Lets what was made become findings that carry all it took: wire, scrap, parts and hours. @returns their id */
+/** Lets what was made become findings that carry all it took: wire, scrap, parts, hours, and of a batch its waste. @returns their id */
 export async function intoDrawer(
   tx: Tx,
   posting: Posting,
   { finding, material, size, count, place }: IntoDrawerInput,
   { movements, offCuts }: SettledMaking,
   parts: CostUnits,
-  { minutes, settings }: { readonly minutes: number; readonly settings: Settings },
+  {
+    minutes,
+    settings,
+    waste: { scrap, spoilage },
+  }: { readonly minutes: number; readonly settings: Settings; readonly waste: WasteShare },
 ): Promise<string> {
   const wire = sumCosts([
     ...movements.map(({ cost: amount }) => cost(0 - amount)),
     ...offCuts.map(({ cost: amount }) => cost(0 - amount)),
   ]);
-  const labour = await enterLabour(tx, posting.postKey, minutes, settings);
+  const borne = sumCosts([scrap, spoilage]);
+  const labour = await enterLabour(tx, posting.postKey, minutes, settings, borne);
   const article = await ensureFinding(tx, { finding: finding as FindingKind, material, size });
   const placeId = await ensurePlace(tx, place);
   return posting.open(

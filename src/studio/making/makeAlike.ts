@@ -43,7 +43,7 @@ export function makeAlike(
 async function asTheFirst(
   session: StudioSession,
   { batch, ...pattern }: MadeFrom,
-  { minutes, setUpMinutes, sharedBy, cuts }: MakePieceInput,
+  { minutes, setUpMinutes, sharedBy, cuts, goesTo, drawer }: MakePieceInput,
 ): Promise<{ readonly from: MadeFrom; readonly input: MakePieceInput } | undefined> {
   const proposal = batch && (await proposeFromTray(session, batch.number, batch.line));
   if (!proposal?.batch) return undefined;
@@ -62,6 +62,8 @@ async function asTheFirst(
       minutes,
       setUpMinutes,
       sharedBy,
+      ...(goesTo && { goesTo }),
+      ...(drawer && { drawer }),
     },
   };
 }

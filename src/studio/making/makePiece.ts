@@ -37,7 +37,8 @@ export interface MadeFrom {
 
 /**
  * Makes one piece: takes every cut from its stock piece, keeps what came back as off-cuts, logs what was spoiled, scraps
- * what is too short, and puts the piece on the shelf with what it took. All in one transaction or not at all.
+ * what is too short, and puts the piece on the shelf with what it took, or findings
+ * into the drawer. All in one transaction or not at all.
  */
 export function makePiece(
   session: StudioSession,
@@ -81,10 +82,6 @@ export function makePiece(
     const outlay = await outlayOf(tx, settled, stock, specs);
     const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
     const drawer = input.goesTo === 'drawer' ? input.drawer : undefined;
-    if (tray && drawer)
-      throw refused(
-        'A piece of a batch stands on the shelf; make findings by themselves. Nothing was posted.',
-      );
     // A finding is no finished piece: nothing is packed or polished for it.
     const supplies = drawer ? NO_SUPPLIES : await useSupplies(tx, posting);
     const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
@@ -125,8 +122,9 @@ export function makePiece(
     const labour = {
       minutes: numberOf(input.minutes) + numberOf(input.setUpMinutes) / numberOf(input.sharedBy),
       settings,
+      waste,
     };
-    const findings = drawer && (await intoDrawer(tx, posting, drawer, settled, parts.taken, labour));
+    const findings = drawer && (await intoDrawer(tx, posting, drawer, settled, partsTaken, labour));
     const numbers = await posting.commit();
     if (!findings) return { number, as: 'piece' };
     await Piece.update(

@@ -118,13 +118,14 @@ export function proposeFromTray(
     const { patternNumber, revision, body, count } = own;
     const wanted = wantedCuts(body);
     const specIds = wanted.map(({ specId }) => specId);
+    const specs = Object.fromEntries(await specsById(tx, specIds));
     return {
       pattern: {
         number: patternNumber,
         revision,
         name: body.name,
         body: bodyShownTo(session, body),
-        specs: Object.fromEntries(await specsById(tx, specIds)),
+        specs,
       },
       batch: { number, line, piece, name: batch.name, count, ready: ready.length },
       cuts: wanted.map((cut) => {
@@ -138,7 +139,7 @@ export function proposeFromTray(
       parts: await proposeParts(tx, body.parts, batch.id),
       shortages: [],
       minutes: minutesOf(body),
-      drawer: null,
+      drawer: drawerFor(body, specs),
     };
   });
 }

@@ -6,6 +6,7 @@ import { useController, useFieldArray, type Control } from 'react-hook-form';
 import { roundSpan } from '@/core/ruler';
 import { FINDINGS } from '@/core/stock/finding';
 import { pathOf, tag } from '@/core/tag';
+import { counted } from '@/core/units/counted';
 import { um, writableLength, writableLengths } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
 import type { Outcome } from '@/studio/kernel/outcome';
@@ -58,14 +59,15 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     (made: Made | MadeAlike) => {
       if ('made' in made) {
         const { length } = made.made;
-        toast(`${length} ${length === 1 ? 'piece is' : 'pieces are'} made. ${made.stopped}`.trim());
+        const where = made.made.some(({ as }) => as === 'finding') ? ', in the drawer' : '';
+        toast(`${counted(length, 'piece is', 'pieces are')} made${where}. ${made.stopped}`.trim());
         router.push(batch ? `/batches/${tag('batch', batch.number)}` : '/shelf');
         router.refresh();
         return;
       }
       if (made.as === 'finding') {
         toast(`Made: it is ${tag('finding', made.number)}, in the drawer with its wire and its hours.`);
-        router.push(pathOf('finding', made.number));
+        router.push(batch ? `/batches/${tag('batch', batch.number)}` : pathOf('finding', made.number));
         return;
       }
       toast(`Made: it is ${tag('piece', made.number)}, and stands on the shelf.`);
