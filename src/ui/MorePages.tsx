@@ -11,13 +11,16 @@ export function MorePages({
   /** What there is more of. */
   of: string;
   action: string;
-  query: Readonly<Record<string, string | undefined>>;
+  /** What the list was asked. */
+  query: { readonly after?: string | undefined };
   next: string | null;
   more: string;
 }) {
   const { after, ...asked } = query;
   const known = Object.fromEntries(
-    Object.entries(asked).flatMap(([name, value]) => (value === undefined ? [] : [[name, value]])),
+    Object.entries<unknown>(asked).flatMap(([name, value]) =>
+      typeof value === 'string' ? [[name, value]] : [],
+    ),
   );
   if (next === null && after === undefined) return null;
   return (

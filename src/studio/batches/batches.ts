@@ -18,15 +18,7 @@ import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import {
-  calledSql,
-  pageOf,
-  pageSql,
-  sortingOf,
-  type ListQuery,
-  type SortedRow,
-  type Sorting,
-} from '../kernel/sorting';
+import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
 import { replacementPrices } from '../prices/replacement';
@@ -37,9 +29,8 @@ import { freeWires } from './freeStock';
 import type { BatchLineInput } from './planBatch.input';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
+import type { BatchQuery, BatchState } from './batches.input';
 
-export const BATCH_STATES = ['open', 'made', 'cancelled'] as const;
-export type BatchState = (typeof BATCH_STATES)[number];
 /** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
 export type Planning = 'none' | 'working' | 'planned' | 'stale' | 'failed';
 
@@ -114,11 +105,6 @@ export const linesInBrief = (
 /** Batches that are listed at once. */
 const PAGE = 60;
 
-/** What is asked of the batches. */
-export interface BatchQuery extends ListQuery {
-  readonly state?: string | undefined;
-}
-
 /** Open ones by the day they are due, then those that are made, then those that are cancelled, each the latest first. */
 const BY_DUE = `CASE b.state WHEN 'open' THEN '0' || COALESCE(b.due_on::text, '9999-12-31') WHEN 'made' THEN '1' ELSE '2' END
   || lpad((99999999 - b.number)::text, 8, '0')`;
@@ -145,9 +131,7 @@ export interface BatchPage {
 export function listBatches(session: StudioSession, query: BatchQuery = {}): Promise<BatchPage> {
   return look(session, async (tx) => {
     const bind: unknown[] = [session.studioId];
-    const inState = BATCH_STATES.some((each) => each === query.state)
-      ? ` AND b.state = $${bind.push(query.state)}`
-      : '';
+    const inState = query.state ? ` AND b.state = $${bind.push(query.state)}` : '';
     const asked = `b.studio_id = $1${calledSql('batch', 'b', query.words, bind)}${inState}`;
     const sums = await tx.first<{ total: number; open: number; nextDue: string | null }>(
       `SELECT count(*)::int AS total, count(*) FILTER (WHERE state = 'open')::int AS open,

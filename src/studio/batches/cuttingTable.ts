@@ -5,7 +5,8 @@ import type { PatternCut } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../wire/specs';
-import { batchNumbered, linesOf, type BatchState, type PlanningStanding } from './batches';
+import { batchNumbered, linesOf, type PlanningStanding } from './batches';
+import type { BatchState } from './batches.input';
 import { plansKept } from './plansKept';
 import { NOTHING_DONE, progressOf } from './tray';
 

@@ -1,6 +1,6 @@
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import type { BatchState } from './batches';
+import type { BatchState } from './batches.input';
 import { releaseUncut, setAsideFor, setStoneAside, type SetAsideStock } from './setAsides';
 import { actsOfPost, forgetAct, setTrayAside } from './tray';
 

@@ -1,5 +1,6 @@
 import { AIMS } from '@/core/batch/makeableProblem';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
+import { AsksText } from '../kernel/query';
 import { ReadsDayOrNone, ReadsOneOf, ReadsWhole } from '../kernel/rules';
 
 /** What somebody asks who wonders what to make. */
@@ -11,4 +12,12 @@ export class WhatCouldIMakeInput {
   @ReadsOneOf(['any', ...PATTERN_KINDS], 'a kind') kind!: string;
   /** Pieces of one pattern at most. */
   @ReadsWhole(1, 100) most!: string;
+}
+
+/** What an address asks of it; what it leaves out is as usual, and what it says wrongly is said on the page. */
+export class MakeableQuery {
+  @AsksText(40) readonly until?: string;
+  @AsksText(40) readonly aim?: string;
+  @AsksText(40) readonly kind?: string;
+  @AsksText(40) readonly most?: string;
 }

@@ -7,9 +7,10 @@ import type { HoleAxis, OutlineKind, StoneMeasures } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { pageOf, pageSql, sortingOf, type ListQuery, type SortedRow, type Sorting } from '../kernel/sorting';
+import { pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
+import type { DrawerQuery } from './drawers.input';
 
 /** The wares that lie in drawers. */
 export type DrawerWare = Exclude<Ware, 'wire' | 'scrap'>;
@@ -41,11 +42,6 @@ export interface DrawerPiece {
   readonly note: string;
   readonly version: number;
   readonly detail: DrawerDetail;
-}
-
-export interface DrawerQuery extends ListQuery {
-  /** Stones only: free, set aside, used. */
-  readonly state?: string | undefined;
 }
 
 /** Ways of sorting a drawer: as it is kept when nothing is said. */

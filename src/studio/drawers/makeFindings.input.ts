@@ -1,5 +1,6 @@
 import { parseCount } from '@/core/stock/amount';
 import { FINDINGS } from '@/core/stock/finding';
+import { AsksOneOf, AsksText } from '../kernel/query';
 import { ReadsBy, ReadsName, ReadsNumber, ReadsOneOf, ReadsText } from '../kernel/rules';
 
 /** Findings that were made here. */
@@ -14,4 +15,14 @@ export class MakeFindingsInput {
   /** At the bench, for all of them. */
   @ReadsNumber(0, 10_000) minutes!: string;
   @ReadsText(120) place!: string;
+}
+
+/** What a calculation or a pattern has filled in already; how it is written is looked at when the form is sent. */
+export class FindingsAsked {
+  @AsksOneOf(FINDINGS) readonly finding?: string;
+  @AsksText(80) readonly size?: string;
+  @AsksText(20) readonly from?: string;
+  @AsksText(60) readonly length?: string;
+  @AsksText(60) readonly count?: string;
+  @AsksText(60) readonly minutes?: string;
 }

@@ -8,16 +8,6 @@ export interface Sorting {
   readonly isDown?: boolean;
 }
 
-/** What is asked of a list, as it stands in an address. */
-export interface ListQuery {
-  /** Words of a name, or the number on a tag. */
-  readonly words?: string | undefined;
-  /** One of the list's ways of sorting. */
-  readonly sort?: string | undefined;
-  /** Where the page before ended. */
-  readonly after?: string | undefined;
-}
-
 /** SQL of one page of a sorted list: flat in time, however far along. */
 export interface PageSql {
   /** A column that every row must carry, for {@link nextOf}. */

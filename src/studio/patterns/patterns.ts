@@ -2,17 +2,10 @@ import { boundMeasures, type Composition, type Measure } from '@/core/pattern/co
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import {
-  calledSql,
-  pageOf,
-  pageSql,
-  sortingOf,
-  type ListQuery,
-  type SortedRow,
-  type Sorting,
-} from '../kernel/sorting';
+import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../wire/specs';
+import type { PatternQuery } from './patterns.input';
 
 /** A pattern as it hangs in the pattern room: its wires are drawn. */
 export interface PatternCard {
@@ -53,11 +46,6 @@ async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<s
       ]),
     ),
   );
-}
-
-/** What is asked of the pattern room. */
-export interface PatternQuery extends ListQuery {
-  readonly kind?: string | undefined;
 }
 
 const MADE =

@@ -9,21 +9,14 @@ import { Piece } from '@/data/models/making';
 import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import {
-  calledSql,
-  pageOf,
-  pageSql,
-  sortingOf,
-  type ListQuery,
-  type SortedRow,
-  type Sorting,
-} from '../kernel/sorting';
+import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn, type Settings } from '../settings/settings';
 import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../wire/specs';
 import { PricePieceInput } from './pricePiece.input';
+import type { ShelfQuery } from './shelf.input';
 
 /** A finished piece on the shelf. Money is null for helpers. */
 export interface ShelfPiece {
@@ -46,13 +39,6 @@ export interface ShelfPage {
   readonly unpriced: number;
   readonly priceTotal: MinorUnits | null;
   readonly next: string | null;
-}
-
-/** What is asked of the shelf. */
-export interface ShelfQuery extends ListQuery {
-  readonly kind?: string | undefined;
-  /** "no" for what has no price yet; the owner's. */
-  readonly priced?: string | undefined;
 }
 
 /** Ways of sorting the shelf; those by price are the owner's. */

@@ -9,6 +9,7 @@ import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
 import { HISTORY, historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
 import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from './specs';
+import type { RackQuery } from './rack.input';
 
 /** One length of wire on the rack. Costs are null for helpers. */
 export interface RackPiece {
@@ -50,17 +51,6 @@ export interface RackFilterChoices {
   readonly tempers: readonly string[];
 }
 
-export interface RackQuery {
-  readonly words?: string;
-  readonly metal?: string;
-  readonly profile?: string;
-  /** "20 AWG", "0.8 mm": a label of the studio's own. */
-  readonly gauge?: string;
-  readonly temper?: string;
-  /** Cursor from the page before. */
-  readonly after?: string;
-}
-
 /** Lengths on one page: as many as are drawn without scrolling for long. */
 const PAGE = 40;
 
@@ -83,7 +73,7 @@ function conditions(query: RackQuery, bind: unknown[]): string {
   if (query.profile) parts.push(`s.profile = ${value(query.profile)}`);
   if (query.gauge) parts.push(`s.gauge_number || ' ' || s.gauge_system = ${value(query.gauge)}`);
   if (query.temper) parts.push(`s.temper = ${value(query.temper)}`);
-  for (const word of (query.words ?? '').slice(0, 200).trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
+  for (const word of (query.words ?? '').trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
     const number = numberOnTag('wire', word);
     const said = `a.said LIKE ${value(`%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`)}`;
     parts.push(number === undefined ? said : `(${said} OR p.number = ${value(number)})`);

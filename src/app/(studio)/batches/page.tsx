@@ -1,6 +1,7 @@
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
-import { BATCH_SORTINGS, BATCH_STATES, listBatches, type BatchSummary } from '@/studio/batches/batches';
+import { BATCH_STATES, BatchQuery } from '@/studio/batches/batches.input';
+import { BATCH_SORTINGS, listBatches, type BatchSummary } from '@/studio/batches/batches';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { ListFilters } from '@/ui/ListFilters';
 import { narrowedBy, sortChoice } from '@/ui/listChoices';
@@ -8,7 +9,7 @@ import { MorePages } from '@/ui/MorePages';
 import { todayOf } from '@/studio/kernel/useCase';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
-import { searchedList, type Search } from '../../lib/search';
+import { askedOfList, type Search } from '@/app/lib/search';
 import { dueIn, hours } from './due';
 
 export const metadata = { title: 'Batches' };
@@ -23,7 +24,7 @@ const STANDING: Readonly<Record<BatchSummary['planning'], string>> = {
 
 export default async function BatchesPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'state', 'sort']);
+  const { query, asked, isAsked } = await askedOfList(searchParams, BatchQuery);
   const { batches, total, open, nextDue, next } = await listBatches(session, query);
   if (total === 0 && !isAsked)
     return (

@@ -8,13 +8,14 @@ import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PatternFilters } from '@/app/lib/PatternFilters';
 import { pageMember } from '../../lib/member';
-import { searchedList, type Search } from '@/app/lib/search';
+import { askedOfList, type Search } from '@/app/lib/search';
+import { PatternQuery } from '@/studio/patterns/patterns.input';
 
 export const metadata = { title: 'Bench' };
 
 export default async function BenchPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'sort']);
+  const { query, asked, isAsked } = await askedOfList(searchParams, PatternQuery);
   const { patterns, total, specs, next } = await listPatterns(session, query);
   if (total === 0 && !isAsked) {
     return (

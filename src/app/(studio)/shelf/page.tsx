@@ -11,7 +11,8 @@ import { Cost, Money } from '@/ui/money';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
-import { searchedList, type Search } from '@/app/lib/search';
+import { askedOfList, type Search } from '@/app/lib/search';
+import { ShelfQuery } from '@/studio/shelf/shelf.input';
 
 export const metadata = { title: 'Shelf' };
 
@@ -25,7 +26,7 @@ const UNPRICED = {
 
 export default async function ShelfPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'priced', 'sort']);
+  const { query, asked, isAsked } = await askedOfList(searchParams, ShelfQuery);
   const page = await showShelf(session, query);
   const { pieces, total, unpriced, priceTotal, next } = page;
   const isOwner = session.role === 'owner';

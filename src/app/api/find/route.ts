@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { findAnything } from '@/studio/find/findAnything';
 import { currentMember } from '../../lib/member';
-import { plainText } from '../../lib/search';
+import { plainText } from '@/studio/kernel/query';
 
 /** What the command box found for `?q=`. */
 export async function GET(request: NextRequest): Promise<NextResponse> {

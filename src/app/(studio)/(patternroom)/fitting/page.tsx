@@ -2,7 +2,7 @@ import { takesWire } from '@/core/technique/registry';
 import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked as askedBy, type Search } from '@/app/lib/search';
 import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
@@ -16,11 +16,10 @@ import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Length, Reckoned } from '@/ui/lengths';
 import { StoneDrawing } from '@/ui/StoneDrawing';
 import { WireChip } from '@/ui/WireChip';
+import { FittingQuery } from '@/studio/patterns/fitting.input';
+import { numberOf } from '@/studio/kernel/rules';
 
 export const metadata = { title: 'Fitting' };
-
-const FIELDS = ['stone', 'outline', 'length', 'width', 'edge', 'depth', 'ring', 'bead', 'under'] as const;
-type Asked = Partial<Record<(typeof FIELDS)[number], string>>;
 
 const MEASURED = [
   ['length', 'Length', '18 mm'],
@@ -33,7 +32,7 @@ const SMALL = 700;
 
 export default async function FittingPage({ searchParams }: { searchParams: Search }) {
   const { session, rings } = await pageMember();
-  const asked: Asked = await searched(searchParams, FIELDS);
+  const asked = await askedBy(searchParams, FittingQuery);
   const drawer = await showDrawer(session, 'stone', { state: 'free' });
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
@@ -41,7 +40,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
   const chosen = stones.find(({ number }) => number === numberOnTag('stone', asked.stone ?? ''));
   const tried = triedOn({ ...asked, ring: asked.ring && completedRing(asked.ring, rings) }, chosen);
   const wrong = tried ? wrongIn(tried) : {};
-  const under = /^\d{1,8}$/.test(asked.under ?? '') ? Number(asked.under) : undefined;
+  const under = asked.under ? numberOf(asked.under) : undefined;
   const { fitted, next } =
     tried && Object.keys(wrong).length === 0
       ? await fitPatterns(session, tried.measure, tried.texts, under)
@@ -197,7 +196,7 @@ function OneMeasure({
 
 /** What is tried, as the measures of a pattern have it. */
 function triedOn(
-  { outline, length, width, edge, depth, ring, bead }: Asked,
+  { outline, length, width, edge, depth, ring, bead }: FittingQuery,
   stone: StoneMeasures | undefined,
 ): { readonly measure: Measure; readonly texts: Texts } | undefined {
   if (stone) return { measure: 'stone', texts: stoneTexts(stone) };

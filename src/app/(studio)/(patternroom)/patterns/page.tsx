@@ -11,13 +11,14 @@ import { PatternFilters } from '@/app/lib/PatternFilters';
 import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
-import { searchedList, type Search } from '@/app/lib/search';
+import { askedOfList, type Search } from '@/app/lib/search';
+import { PatternQuery } from '@/studio/patterns/patterns.input';
 
 export const metadata = { title: 'Pattern room' };
 
 export default async function PatternsPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { query, asked, isAsked } = await searchedList(searchParams, ['words', 'kind', 'sort']);
+  const { query, asked, isAsked } = await askedOfList(searchParams, PatternQuery);
   const { patterns, total, specs, next } = await listPatterns(session, query);
   const isOwner = session.role === 'owner';
   const span = spanOf(patterns.map(({ body }) => body.cuts));

@@ -1,7 +1,7 @@
 import { Link } from '@/ui/Link';
 import { drawerOf } from '@/app/lib/drawers';
 import { pageMember } from '@/app/lib/member';
-import { searchedList, type Search } from '@/app/lib/search';
+import { askedOfList, type Search } from '@/app/lib/search';
 import { showDrawer, type DRAWER_SORTINGS, type DrawerWare } from '@/studio/drawers/drawers';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { ListFilters } from '@/ui/ListFilters';
@@ -9,6 +9,7 @@ import { narrowedBy, sortChoice } from '@/ui/listChoices';
 import { MorePages } from '@/ui/MorePages';
 import { Cost } from '@/ui/money';
 import { DrawerList } from './DrawerList';
+import { DrawerQuery } from '@/studio/drawers/drawers.input';
 
 type Params = Promise<{ drawer: string }>;
 
@@ -30,7 +31,7 @@ const SORTS = {
 export default async function DrawerPage({ params, searchParams }: { params: Params; searchParams: Search }) {
   const { ware, one, many, receive, slug } = drawerOf((await params).drawer);
   const { session } = await pageMember();
-  const { query, asked } = await searchedList(searchParams, ['words', 'state', 'sort']);
+  const { query, asked } = await askedOfList(searchParams, DrawerQuery);
   const page = await showDrawer(session, ware, query);
   const filtered = query.words !== undefined || query.state !== undefined;
   const isOwner = session.role === 'owner';

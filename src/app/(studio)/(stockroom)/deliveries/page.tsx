@@ -1,8 +1,10 @@
 import { pageOwner } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { tag } from '@/core/tag';
 import { formatMoney } from '@/core/units/money';
 import { listDeliveries } from '@/studio/deliveries/deliveries';
+import { DeliveriesQuery } from '@/studio/deliveries/deliveries.input';
+import { numberOf } from '@/studio/kernel/rules';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Link } from '@/ui/Link';
 import { Day } from '@/ui/When';
@@ -11,10 +13,10 @@ export const metadata = { title: 'Deliveries' };
 
 export default async function DeliveriesPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageOwner();
-  const after = Number((await searched(searchParams, ['after'])).after);
+  const { after } = await asked(searchParams, DeliveriesQuery);
   const { deliveries, next } = await listDeliveries(
     session,
-    Number.isSafeInteger(after) && after > 0 ? after : undefined,
+    after === undefined ? undefined : numberOf(after),
   );
   if (deliveries.length === 0)
     return (

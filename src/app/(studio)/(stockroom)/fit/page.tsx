@@ -1,6 +1,6 @@
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { thickestThrough, type HoleFinish } from '@/core/bead/holeFit';
 import { numberOnTag, tag } from '@/core/tag';
 import { formatDiameter, parseLength } from '@/core/units/length';
@@ -11,12 +11,13 @@ import { showStockPiece } from '@/studio/wire/rack';
 import { Length } from '@/ui/lengths';
 import { WireChip } from '@/ui/WireChip';
 import { Said } from '@/ui/house';
+import { FitQuery } from '@/studio/fit/fit.input';
 
 export const metadata = { title: 'Fit' };
 
 export default async function FitPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { hole = '', wire = '', finish } = await searched(searchParams, ['hole', 'wire', 'finish']);
+  const { hole = '', wire = '', finish } = await asked(searchParams, FitQuery);
   const how: HoleFinish = finish === 'rough' ? 'rough' : 'smooth';
   return (
     <>

@@ -1,6 +1,7 @@
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { labelsOf, tagsInPlace } from '@/studio/labels/labels';
+import { LabelsQuery } from '@/studio/labels/labels.input';
 import { listPlaces } from '@/studio/stock/places';
 import { LabelSheet } from './LabelSheet';
 
@@ -8,7 +9,7 @@ export const metadata = { title: 'Labels' };
 
 export default async function LabelsPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { items = '', place } = await searched(searchParams, ['items', 'place']);
+  const { items = '', place } = await asked(searchParams, LabelsQuery);
   const tags = place ? await tagsInPlace(session, place) : items.split(/[\s,;]+/).filter(Boolean);
   const labels = await labelsOf(session, tags);
   return (

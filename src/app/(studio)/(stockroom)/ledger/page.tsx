@@ -1,6 +1,6 @@
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { MOVEMENT_WORDS } from '@/app/lib/words';
 import { isDay } from '@/core/calendar/day';
 import { MOVEMENT_KIND_LIST } from '@/core/stock/movement';
@@ -8,6 +8,7 @@ import { WARE_WORDS, WARES } from '@/core/stock/ware';
 import { tag, TAG_PATHS } from '@/core/tag';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showLedger, type LedgerLine } from '@/studio/ledger/ledgerPage';
+import { LedgerPageQuery } from '@/studio/ledger/ledger.input';
 import { stockValueOn } from '@/studio/ledger/valueOn';
 import { Amount } from '@/ui/Amount';
 import { Cost } from '@/ui/money';
@@ -16,11 +17,9 @@ import { TakeBack } from './TakeBack';
 
 export const metadata = { title: 'Ledger' };
 
-const NAMES = ['item', 'kind', 'ware', 'person', 'from', 'to', 'posting', 'before', 'on'] as const;
-
 export default async function LedgerPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { on, before, ...query } = await searched(searchParams, NAMES);
+  const { on, before, ...query } = await asked(searchParams, LedgerPageQuery);
   const page = await showLedger(session, before === undefined ? query : { ...query, before });
   const isOwner = session.role === 'owner';
   const filtered = Object.keys(query).length > 0;

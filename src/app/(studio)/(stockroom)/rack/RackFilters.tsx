@@ -1,5 +1,6 @@
 import { metalOf, type MetalId } from '@/core/wire/metal';
-import type { RackFilterChoices, RackQuery } from '@/studio/wire/rack';
+import type { RackFilterChoices } from '@/studio/wire/rack';
+import type { RackQuery } from '@/studio/wire/rack.input';
 import { ListFilters } from '@/ui/ListFilters';
 import { narrowedBy } from '@/ui/listChoices';
 

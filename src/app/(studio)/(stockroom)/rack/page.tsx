@@ -1,20 +1,19 @@
 import { Link } from '@/ui/Link';
-import { showRack, type RackQuery } from '@/studio/wire/rack';
+import { showRack } from '@/studio/wire/rack';
+import { RackQuery } from '@/studio/wire/rack.input';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';
 import { pageMember } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { RackFilters } from './RackFilters';
 import { RackView } from './RackView';
 
 export const metadata = { title: 'Wire rack' };
 
-const FIELDS = ['words', 'metal', 'profile', 'gauge', 'temper', 'after'] as const;
-
 export default async function RackPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const query: RackQuery = await searched(searchParams, FIELDS);
+  const query = await asked(searchParams, RackQuery);
   const page = await showRack(session, query);
   const { after, ...filter } = query;
   const filtered = Object.keys(filter).length > 0;

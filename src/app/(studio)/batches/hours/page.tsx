@@ -5,8 +5,10 @@ import { groupBy } from '@/core/groupBy';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
 import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/batches/benchHours';
+import { HoursQuery } from '@/studio/batches/batches.input';
+import { numberOf } from '@/studio/kernel/rules';
 import { MorePages } from '@/ui/MorePages';
-import { searched, type Search } from '../../../lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { pageMember } from '../../../lib/member';
 import { hours } from '../due';
 import { HoursForm } from './HoursForm';
@@ -18,8 +20,8 @@ const PAGE = 20;
 
 export default async function HoursPage({ searchParams }: { searchParams: Search }) {
   const { session, days } = await pageMember();
-  const { after } = await searched(searchParams, ['after']);
-  const from = /^\d{1,4}$/.test(after ?? '') ? Number(after) : 0;
+  const { after } = await asked(searchParams, HoursQuery);
+  const from = after ? numberOf(after) : 0;
   const schedule = await showSchedule(session, { from, most: PAGE });
   const { version, weekly, daysOff } = schedule.hours;
   const isOwner = session.role === 'owner';

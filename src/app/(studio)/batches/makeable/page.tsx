@@ -8,15 +8,15 @@ import { tag } from '@/core/tag';
 import type { Problem } from '@/studio/kernel/outcome';
 import { todayOf, type StudioSession } from '@/studio/kernel/useCase';
 import { whatCouldIMake, type MakeableAnswer } from '@/studio/batches/whatCouldIMake';
+import { MakeableQuery } from '@/studio/batches/whatCouldIMake.input';
 import { Money } from '@/ui/money';
 import { pageMember } from '../../../lib/member';
-import { searched, type Search } from '../../../lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { hours } from '../due';
 
 export const metadata = { title: 'What could I make?' };
 
-const FIELDS = ['until', 'aim', 'kind', 'most'] as const;
-type Asked = Record<(typeof FIELDS)[number], string>;
+type Asked = Record<keyof MakeableQuery, string>;
 
 const AIM_WORDS: Readonly<Record<Aim, string>> = {
   margin: 'what leaves most money',
@@ -30,17 +30,16 @@ const USUAL_DAYS = 10;
 export default async function MakeablePage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
   const isOwner = session.role === 'owner';
-  const given = await searched(searchParams, FIELDS);
-  const asked: Asked = {
+  const question: Asked = {
     until: daysLater(todayOf(session), USUAL_DAYS),
     aim: isOwner ? 'margin' : 'pieces',
     kind: 'any',
     most: '6',
-    ...given,
+    ...(await asked(searchParams, MakeableQuery)),
   };
   return (
-    <Suspense key={JSON.stringify(asked)} fallback={<Choosing asked={asked} isOwner={isOwner} />}>
-      <Answered session={session} asked={asked} isOwner={isOwner} />
+    <Suspense key={JSON.stringify(question)} fallback={<Choosing asked={question} isOwner={isOwner} />}>
+      <Answered session={session} asked={question} isOwner={isOwner} />
     </Suspense>
   );
 }

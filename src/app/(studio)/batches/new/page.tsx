@@ -1,6 +1,7 @@
 import { pageMember } from '../../../lib/member';
 import { EmptyPlace } from '@/ui/EmptyPlace';
-import { searched, type Search } from '../../../lib/search';
+import { asked, type Search } from '@/app/lib/search';
+import { NewBatchQuery } from '@/studio/batches/batches.input';
 import type { BatchLineInput } from '@/studio/batches/planBatch.input';
 import { BatchForm } from '../BatchForm';
 import { EMPTY_LINE } from '../emptyLine';
@@ -10,7 +11,7 @@ export const metadata = { title: 'Plan a batch' };
 
 export default async function NewBatchPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { due = '', pieces = '' } = await searched(searchParams, ['due', 'pieces']);
+  const { due = '', pieces = '' } = await asked(searchParams, NewBatchQuery);
   const data = await batchFormData(session);
   if (data.patterns.length === 0)
     return (

@@ -1,8 +1,9 @@
 import { drawerOf } from '@/app/lib/drawers';
 import { purchaseHints } from '@/app/lib/hints';
 import { pageOwner } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { purchaseAgain } from '@/studio/deliveries/again';
+import { AgainQuery } from '@/studio/deliveries/deliveries.input';
 import { ReceiveBeads, ReceiveFindings, ReceiveStone, ReceiveSupply } from './ReceiveForms';
 
 export const metadata = { title: 'Receive' };
@@ -29,7 +30,7 @@ export default async function ReceiveDrawerPage({
 }) {
   const { ware } = drawerOf((await params).drawer);
   const { session } = await pageOwner();
-  const { again } = await searched(searchParams, ['again']);
+  const { again } = await asked(searchParams, AgainQuery);
   const Form = FORMS[ware];
   return (
     <>

@@ -1,7 +1,8 @@
 import { purchaseHints } from '@/app/lib/hints';
 import { pageOwner } from '@/app/lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { purchaseAgain } from '@/studio/deliveries/again';
+import { AgainQuery } from '@/studio/deliveries/deliveries.input';
 import { listSpecs } from '@/studio/wire/specs';
 import { ReceiveWireForm } from './ReceiveWireForm';
 
@@ -9,7 +10,7 @@ export const metadata = { title: 'Receive wire' };
 
 export default async function ReceivePage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageOwner();
-  const { again } = await searched(searchParams, ['again']);
+  const { again } = await asked(searchParams, AgainQuery);
   const [hints, specs, bought] = await Promise.all([
     purchaseHints(session),
     listSpecs(session),

@@ -3,13 +3,14 @@ import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
+import { CuttingTableQuery } from '@/studio/batches/batches.input';
 import { showCuttingTable, type CuttingTable } from '@/studio/batches/cuttingTable';
 import { Fold } from '@/ui/Fold';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
 import { pageMember } from '../../../../lib/member';
-import { searched, type Search } from '@/app/lib/search';
+import { asked, type Search } from '@/app/lib/search';
 import { orNotFound, tagParam } from '../../../../lib/tagParam';
 import { Planning } from '../Planning';
 import { AllAsPlanned } from './AllAsPlanned';
@@ -31,7 +32,7 @@ export default async function CutPage({ params, searchParams }: Props) {
   const { session } = await pageMember();
   const number = await tagParam('batch', params);
   const table = orNotFound(
-    await showCuttingTable(session, number, chosenWire((await searched(searchParams, ['wire'])).wire)),
+    await showCuttingTable(session, number, chosenWire((await asked(searchParams, CuttingTableQuery)).wire)),
   );
   const { name, state, planning, said, stalled, next, rest, acts, mark } = table;
   const label = tag('batch', number);
