@@ -1,6 +1,7 @@
 'use client';
 
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { Said } from './house';
 
 interface Toast {
   readonly id: number;
@@ -30,7 +31,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
       >
         {toasts.map(({ id, text }) => (
           <div key={id} className="alert bg-neutral text-neutral-content border-0 shadow-lg">
-            {text}
+            <Said>{text}</Said>
           </div>
         ))}
       </div>

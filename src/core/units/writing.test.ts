@@ -29,6 +29,13 @@ describe('numbers as a studio writes them', () => {
     expect(readNumbers(typed, how)).toBe(read);
   });
 
+  it('what is no number of the core is shown as it is', () => {
+    expect(writeNumbers('“1.2.3” is no length; up to 12.5 mm, or 1,250.', 'comma')).toBe(
+      '“1.2.3” is no length; up to 12,5 mm, or 1.250.',
+    );
+    expect(writeNumbers('12,34.5 and 0.8', 'comma')).toBe('12,34.5 and 0,8');
+  });
+
   it('what is shown reads back to the same number, as the standard formatter of the language writes it', () => {
     // Intl is the reference: American English and Dutch write the two ways (CLDR).
     const locale = { point: 'en-US', comma: 'nl-NL' } as const;

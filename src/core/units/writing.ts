@@ -4,6 +4,8 @@ export type NumberWriting = (typeof NUMBER_WRITINGS)[number];
 
 /** A run of figures with points and commas between them. */
 const FIGURES = /\d[\d.,]*\d/g;
+/** Such a run as the core writes a number: thousands together or parted by commas, decimals after a point. */
+const NUMBER = /^(?:\d+|\d{1,3}(?:,\d{3})+)(?:\.\d+)?$/;
 
 const DECIMAL = { point: '.', comma: ',' } as const;
 const THOUSANDS = { point: ',', comma: '.' } as const;
@@ -42,11 +44,14 @@ export const readNumbers = (typed: string, writing: NumberWriting): string =>
 
 /**
  * A text of the core's, whose numbers have a point before their decimals and a comma between thousands, in the studio's writing.
+ * What is no number of the core's stays as it is: “1.2.3”.
  * @example writeNumbers('$1,250.50 for 0.8 mm', 'comma') // '$1.250,50 for 0,8 mm'
  */
 export const writeNumbers = (said: string, writing: NumberWriting): string =>
   writing === 'point'
     ? said
     : said.replace(FIGURES, (figures) =>
-        figures.replace(/[.,]/g, (sign) => (sign === '.' ? DECIMAL.comma : THOUSANDS.comma)),
+        NUMBER.test(figures)
+          ? figures.replace(/[.,]/g, (sign) => (sign === '.' ? DECIMAL.comma : THOUSANDS.comma))
+          : figures,
       );

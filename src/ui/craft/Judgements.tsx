@@ -1,4 +1,5 @@
 import type { Judgement } from '@/core/judgement/judgement';
+import { Said } from '../house';
 
 /** What the trade has to say: each with its reason, and what would mend it. */
 export function Judgements({ of }: { of: readonly Judgement[] }) {
@@ -10,7 +11,10 @@ export function Judgements({ of }: { of: readonly Judgement[] }) {
           key={`${about} ${said}`}
           className={`border-l-4 p-2 text-sm ${weight === 'fault' ? 'border-error bg-error/10' : 'border-warning bg-warning/15'}`}
         >
-          <strong>{said}</strong> {why} {mend}
+          <strong>
+            <Said>{said}</Said>
+          </strong>{' '}
+          <Said>{`${why} ${mend}`}</Said>
         </li>
       ))}
     </ul>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, type InputHTMLAttributes, type ReactNode } from 'react';
+import { Said } from '../house';
 
 /** What a field's control needs to be tied to its label, hint and error. */
 export interface ControlTies {
@@ -29,7 +30,7 @@ export function Field({ label, hint, error, hideLabel = false, children }: Field
       {children({ id, 'aria-invalid': Boolean(error), 'aria-describedby': said || undefined })}
       {error && (
         <p id={`${id}-error`} className="mt-1 text-sm font-semibold text-error">
-          {error}
+          <Said>{error}</Said>
         </p>
       )}
       {hint && (

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import type { FormProblem } from './problem';
 import type { TypedBefore } from './useTyped';
+import { Said } from '../house';
 
 /** The end of a form: what is wrong with it as a whole, and its one primary action. */
 export function FormEnd({
@@ -40,7 +41,7 @@ export function FormEnd({
       <div aria-live="assertive">
         {problem && (
           <p role="alert" className="border-l-4 border-error bg-error/10 p-3 font-semibold">
-            {problem.message}
+            <Said>{problem.message}</Said>
           </p>
         )}
       </div>

@@ -14,6 +14,7 @@ import { DevicesForm } from './DevicesForm';
 import { HelperForm } from './HelperForm';
 import { RulesForm } from './RulesForm';
 import { settingsValues } from './settingsValues';
+import { Said } from '@/ui/house';
 
 export const metadata = { title: 'House rules' };
 
@@ -52,8 +53,8 @@ export default async function RulesPage() {
         <p className="mt-2">
           {check ? (
             <>
-              Checked <Moment at={check.checkedAt} />: {check.movements.toLocaleString('en-US')} movements
-              rebuilt,{' '}
+              Checked <Moment at={check.checkedAt} />: <Said>{check.movements.toLocaleString('en-US')}</Said>{' '}
+              movements rebuilt,{' '}
               {check.differences === 0 ? (
                 'every length and every cost agrees.'
               ) : (

@@ -18,6 +18,7 @@ import { StoneDrawing } from '@/ui/StoneDrawing';
 import { WireChip } from '@/ui/WireChip';
 import { FittingQuery } from '@/studio/patterns/fitting.input';
 import { numberOf } from '@/studio/kernel/rules';
+import { Said } from '@/ui/house';
 
 export const metadata = { title: 'Fitting' };
 
@@ -252,7 +253,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
       )}
       {refusal ? (
         <p className="mt-2 border-l-4 border-warning bg-warning/15 p-2 text-sm">
-          <strong>Not for this:</strong> {refusal}
+          <strong>Not for this:</strong> <Said>{refusal}</Said>
         </p>
       ) : (
         <ul className="mt-2 space-y-1">

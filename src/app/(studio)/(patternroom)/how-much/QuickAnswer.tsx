@@ -32,6 +32,7 @@ import { Link } from '@/ui/Link';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
+import { Said } from '@/ui/house';
 
 /** What it costs comes a moment after the page. */
 const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
@@ -189,7 +190,7 @@ export function QuickAnswer({
         <div className={`min-w-0 space-y-4 ${now.answer ? '' : 'opacity-60'}`}>
           {now.refusal && (
             <p role="alert" className="border-l-4 border-error bg-error/10 p-3 font-semibold">
-              {now.refusal}
+              <Said>{now.refusal}</Said>
             </p>
           )}
           {shown && <Shown answer={shown} metal={settled.metal} known={known} />}

@@ -10,6 +10,7 @@ import { MorePages } from '@/ui/MorePages';
 import { Cost } from '@/ui/money';
 import { DrawerList } from './DrawerList';
 import { DrawerQuery } from '@/studio/drawers/drawers.input';
+import { Said } from '@/ui/house';
 
 type Params = Promise<{ drawer: string }>;
 
@@ -55,8 +56,8 @@ export default async function DrawerPage({ params, searchParams }: { params: Par
             </>
           ) : (
             <>
-              {page.quantity.toLocaleString('en-US')} {page.quantity === 1 ? one : many} in {page.count}{' '}
-              {page.count === 1 ? 'lot' : 'lots'}
+              <Said>{page.quantity.toLocaleString('en-US')}</Said> {page.quantity === 1 ? one : many} in{' '}
+              {page.count} {page.count === 1 ? 'lot' : 'lots'}
             </>
           )}
           {page.cost !== null && (

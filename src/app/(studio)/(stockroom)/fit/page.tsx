@@ -152,7 +152,8 @@ async function OverWire({
             <Link className="link" href={`/beads/${tag('bead', bead)}`}>
               {tag('bead', bead)}
             </Link>{' '}
-            {name}: hole <Said>{formatDiameter(hole)}</Said>, {count.toLocaleString('en-US')} left
+            {name}: hole <Said>{formatDiameter(hole)}</Said>, <Said>{count.toLocaleString('en-US')}</Said>{' '}
+            left
             {doubled && <strong> · doubled too</strong>}
           </li>
         ))}

@@ -13,6 +13,7 @@ import { Money } from '@/ui/money';
 import { pageMember } from '../../../lib/member';
 import { asked, type Search } from '@/app/lib/search';
 import { hours } from '../due';
+import { Said } from '@/ui/house';
 
 export const metadata = { title: 'What could I make?' };
 
@@ -147,7 +148,7 @@ function AskForm({
       </div>
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
-          {problem.message}
+          <Said>{problem.message}</Said>
         </p>
       )}
     </form>
@@ -155,7 +156,11 @@ function AskForm({
 }
 
 const Wrong = ({ said }: { said: string | undefined }) =>
-  said === undefined ? null : <span className="mt-1 block text-sm font-semibold text-error">{said}</span>;
+  said === undefined ? null : (
+    <span className="mt-1 block text-sm font-semibold text-error">
+      <Said>{said}</Said>
+    </span>
+  );
 
 /** What keeps more from being made. */
 const STOPPED: Readonly<Record<StoppedBy, string>> = {

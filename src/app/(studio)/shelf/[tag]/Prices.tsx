@@ -16,6 +16,7 @@ import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Money, MoneyAbout, useCurrency } from '@/ui/money';
 import { useToast } from '@/ui/toasts';
 import { pricePieceAction } from './actions';
+import { Said } from '@/ui/house';
 
 /** Charts are heavy and not needed for reading the numbers, so they come after the page. */
 const PriceStacks = dynamic(() => import('./PriceStacks').then((module) => module.PriceStacks), {
@@ -94,7 +95,11 @@ export function Prices({ piece, money }: PricesProps) {
             </tbody>
           </table>
         </div>
-        {fieldState.error && <p className="mt-1 font-semibold text-error">{fieldState.error.message}</p>}
+        {fieldState.error && (
+          <p className="mt-1 font-semibold text-error">
+            <Said>{fieldState.error.message ?? ''}</Said>
+          </p>
+        )}
       </fieldset>
       <div className="no-print mt-3 max-w-xs">
         <MoneyField

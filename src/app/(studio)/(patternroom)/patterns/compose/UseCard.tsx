@@ -19,6 +19,7 @@ import { UNCHOSEN } from '@/ui/craft/unchosen';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
 import { WireChoice } from './WireChoice';
+import { Said } from '@/ui/house';
 
 interface UseCardProps {
   /** As it is typed. */
@@ -101,7 +102,7 @@ export const UseCard = memo(function UseCard({
       )}
       {refusal && (
         <p role="alert" className="mt-2 border-l-4 border-error bg-error/10 p-2 text-sm font-semibold">
-          {refusal}
+          <Said>{refusal}</Said>
         </p>
       )}
       <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />

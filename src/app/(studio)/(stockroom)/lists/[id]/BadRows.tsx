@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { ImportView } from '@/studio/lists/importFile';
 import { TextInput } from '@/ui/form/Field';
+import { Said } from '@/ui/house';
 
 interface MendedCell {
   readonly line: string;
@@ -27,7 +28,7 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
     <section className="leaf mt-4 overflow-x-auto p-4">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h2>
-          {count.toLocaleString('en-US')} {count === 1 ? 'row' : 'rows'} that cannot come in yet
+          <Said>{count.toLocaleString('en-US')}</Said> {count === 1 ? 'row' : 'rows'} that cannot come in yet
           {count > view.bad.length && <span className="muted"> · the first {view.bad.length}</span>}
         </h2>
         {onMend && typed.size > 0 && (

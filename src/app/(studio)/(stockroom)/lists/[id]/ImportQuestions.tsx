@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '@/ui/house';
 import { useState } from 'react';
 import type { Question } from '@/studio/lists/questions';
 import { Field, TextInput } from '@/ui/form/Field';
@@ -23,7 +24,9 @@ export function ImportQuestions({ questions, onAnswer }: ImportQuestionsProps) {
           <Field
             key={id}
             label={asks}
-            hint={`${rows.toLocaleString('en-US')} ${rows === 1 ? 'row waits' : 'rows wait'} for it`}
+            hint={
+              <Said>{`${rows.toLocaleString('en-US')} ${rows === 1 ? 'row waits' : 'rows wait'} for it`}</Said>
+            }
           >
             {(ties) =>
               choices.length > 0 ? (

@@ -16,6 +16,7 @@ import {
 } from '../actions';
 import { BadRows } from './BadRows';
 import { ImportQuestions } from './ImportQuestions';
+import { Said } from '@/ui/house';
 
 interface ImportWatchProps {
   readonly view: ImportView;
@@ -51,15 +52,18 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
   );
   return (
     <>
-      <h1>{headline(view, listTitle)}</h1>
+      <h1>
+        <Said>{headline(view, listTitle)}</Said>
+      </h1>
       <p className="muted">
         {view.fileName}
-        {view.passedOver > 0 &&
-          ` · ${say(view.passedOver, 'line')} that ${view.passedOver === 1 ? 'is' : 'are'} no stock passed over`}
+        {view.passedOver > 0 && (
+          <Said>{` · ${say(view.passedOver, 'line')} that ${view.passedOver === 1 ? 'is' : 'are'} no stock passed over`}</Said>
+        )}
       </p>
       {(problem || view.message) && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
-          {problem || view.message}
+          <Said>{problem || view.message}</Said>
         </p>
       )}
       {busy && (
@@ -71,7 +75,7 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
             aria-label={view.state === 'checking' ? 'Reading' : 'Posting'}
           />
           <span role="status">
-            {view.done.toLocaleString('en-US')} of {view.total.toLocaleString('en-US')}
+            <Said>{`${view.done.toLocaleString('en-US')} of ${view.total.toLocaleString('en-US')}`}</Said>
           </span>
           <button
             type="button"
@@ -90,7 +94,8 @@ export function ImportWatch({ view: first, listTitle, columns }: ImportWatchProp
             disabled={view.good === 0}
             onClick={() => void act(() => postImportAction(view.id, 'good rows'), 'posting')}
           >
-            Post {badCount === 0 ? 'all' : 'the'} {say(view.good, badCount === 0 ? 'row' : 'good row')}
+            Post {badCount === 0 ? 'all' : 'the'}{' '}
+            <Said>{say(view.good, badCount === 0 ? 'row' : 'good row')}</Said>
           </button>
           {badCount > 0 && view.good > 0 && (
             <button

@@ -18,6 +18,7 @@ import { useKeys } from '@/ui/useKeys';
 import { WireBar } from '@/ui/WireBar';
 import { WireChip } from '@/ui/WireChip';
 import { cutWireAction } from '../../actions';
+import { Said } from '@/ui/house';
 
 /** The stock piece that was scanned last: while the cuts come from it, it need not be scanned again. */
 let scannedLast = '';
@@ -150,7 +151,7 @@ export function CutNext({ number, next }: { number: number; next: NextCut }) {
       </div>
       {problem && (
         <p role="alert" className="mt-3 border-l-4 border-error bg-error/10 p-3 font-semibold">
-          {problem.message}
+          <Said>{problem.message}</Said>
         </p>
       )}
       <div className="no-print mt-4 flex flex-wrap items-center gap-4">
