@@ -281,7 +281,9 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
       {refusal === '' && advice.length > 0 && (
         <ul className="muted mt-2 list-inside list-disc text-sm">
           {advice.map(({ said, about }) => (
-            <li key={`${about} ${said}`}>{said}</li>
+            <li key={`${about} ${said}`}>
+              <Said>{said}</Said>
+            </li>
           ))}
         </ul>
       )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '@/ui/house';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { PlanningStanding } from '@/studio/batches/batches';
@@ -49,7 +50,9 @@ export function Planning({ number, standing: first }: { number: number; standing
       {working ? (
         <div className="flex flex-wrap items-center gap-3">
           <span className="loading loading-dots" aria-hidden="true" />
-          <span role="status">Planning the cuts, {now.said}</span>
+          <span role="status">
+            Planning the cuts, <Said>{now.said}</Said>
+          </span>
           <button type="button" className="btn" disabled={busy} onClick={() => void stop()}>
             Stop it
           </button>
@@ -66,7 +69,7 @@ export function Planning({ number, standing: first }: { number: number; standing
       )}
       {wrong && (
         <p role="alert" className="mt-2 border-l-4 border-error bg-error/10 p-3 font-semibold">
-          {wrong}
+          <Said>{wrong}</Said>
         </p>
       )}
     </div>

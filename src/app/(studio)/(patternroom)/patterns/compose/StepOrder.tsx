@@ -21,6 +21,7 @@ import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import type { OrderFault } from '@/core/judgement/order';
 import type { ResolvedStep } from '@/core/pattern/composition';
 import { CAUTIONS } from '@/core/technique/cautions';
+import { Said } from '@/ui/house';
 
 interface StepOrderProps {
   readonly steps: readonly ResolvedStep[];
@@ -165,7 +166,10 @@ function Step({
       ))}
       {faults.map(({ key, late, said, why, mend }) => (
         <div key={key} role="alert" className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
-          <strong>{said}</strong> {why} {mend}
+          <strong>
+            <Said>{said}</Said>
+          </strong>{' '}
+          <Said>{`${why} ${mend}`}</Said>
           <button
             type="button"
             className="btn btn-sm mt-1 block h-auto text-left"

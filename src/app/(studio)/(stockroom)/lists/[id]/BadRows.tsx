@@ -59,7 +59,7 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
                   .map(({ key, title, text, why }) => (
                     <label key={key} className="block">
                       <span className="font-semibold">
-                        {title}: {why}
+                        {title}: <Said>{why}</Said>
                       </span>
                       {onMend && (
                         <TextInput
