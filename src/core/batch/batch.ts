@@ -106,6 +106,11 @@ export function partsOfBatch(lines: readonly BatchLine[]): BatchPart[] {
   return [...parts.values()];
 }
 
+/** A line of a batch as far as its work goes. */
+export interface WorkLine extends Pick<BatchLine, 'line' | 'count'> {
+  readonly body: Pick<BatchLine['body'], 'name' | 'steps'>;
+}
+
 /** A step of the work on a batch: setting up once, the others for every piece. */
 export interface BatchStep {
   readonly line: number;
@@ -120,7 +125,7 @@ export interface BatchStep {
  * The steps of a batch in the order of the work, line by line. What is done once a sitting and is called the same in several lines,
  * such as antiquing, is done once for all of them, in the time of the longest.
  */
-export function stepsOfBatch(lines: readonly BatchLine[]): BatchStep[] {
+export function stepsOfBatch(lines: readonly WorkLine[]): BatchStep[] {
   const once = new Map<string, number>();
   for (const { count, body } of lines)
     for (const { name, minutes, perSitting } of body.steps)
@@ -137,5 +142,5 @@ export function stepsOfBatch(lines: readonly BatchLine[]): BatchStep[] {
 }
 
 /** Minutes at the bench that a batch takes. */
-export const minutesOfBatch = (lines: readonly BatchLine[]): number =>
+export const minutesOfBatch = (lines: readonly WorkLine[]): number =>
   stepsOfBatch(lines).reduce((sum, { minutes }) => sum + minutes, 0);

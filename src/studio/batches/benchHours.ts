@@ -1,4 +1,4 @@
-import { linesToMake, minutesOfBatch, type BatchLine } from '@/core/batch/batch';
+import { linesToMake, minutesOfBatch, type WorkLine } from '@/core/batch/batch';
 import { groupBy } from '@/core/groupBy';
 import { minutesOf } from '@/core/pattern/pattern';
 import { expectOk } from '@/core/result';
@@ -17,7 +17,6 @@ import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { linesInBrief } from './batches';
 import { BenchHoursInput } from './benchHours.input';
 import { readDaysOff } from './readDaysOff';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
@@ -85,8 +84,16 @@ export interface ScheduleView {
 /** An open batch as work at the bench: what of it is to be made still. */
 export interface OpenJob extends Job {
   readonly name: string;
-  readonly lines: readonly BatchLine[];
+  readonly lines: readonly WorkLine[];
 }
+
+/** The lines of some batches as far as their work goes: a small part of what is kept of them. */
+const workOf = (tx: Tx, batchIds: readonly string[]): Promise<(WorkLine & { batchId: string })[]> =>
+  tx.select(
+    `SELECT batch_id AS "batchId", line, count, jsonb_build_object('name', body -> 'name', 'steps', body -> 'steps') AS body
+       FROM batch_lines WHERE studio_id = $1 AND batch_id = ANY ($2) ORDER BY batch_id, line`,
+    [tx.session.studioId, batchIds],
+  );
 
 /** The open batches as work at the bench. */
 export async function openJobs(tx: Tx): Promise<OpenJob[]> {
@@ -96,7 +103,7 @@ export async function openJobs(tx: Tx): Promise<OpenJob[]> {
     [tx.session.studioId],
   );
   const ids = rows.map(({ id }) => id);
-  const lines = groupBy(await linesInBrief(tx, ids), ({ batchId }) => batchId);
+  const lines = groupBy(await workOf(tx, ids), ({ batchId }) => batchId);
   const progress = await progressOf(tx, ids);
   return rows.map(({ id, ...row }) => {
     const own = lines.get(id) ?? [];

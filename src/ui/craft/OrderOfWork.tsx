@@ -1,4 +1,5 @@
 import { OctagonAlert } from 'lucide-react';
+import { Said } from '../house';
 import type { PatternStep } from '@/core/pattern/pattern';
 
 /** The steps of a pattern as they are worked: with what must have happened before each, and what to take care of. */
@@ -8,21 +9,21 @@ export function OrderOfWork({ steps }: { steps: readonly PatternStep[] }) {
     <ol className="mt-2 list-decimal space-y-1 pl-5" aria-label="Order of work">
       {steps.map(({ name, minutes, perSitting, stops = [], cautions = [] }, index) => (
         <li key={index}>
-          {name}{' '}
+          <Said>{name}</Said>{' '}
           <span className="muted">
-            · {minutes} min{perSitting && ', once a sitting'}
+            · <Said>{String(minutes)}</Said> min{perSitting && ', once a sitting'}
           </span>
           {stops.map((stop) => (
             <p
               key={stop}
               className="flex gap-1.5 border-l-4 border-base-content pl-1.5 text-sm font-semibold"
             >
-              <OctagonAlert size={16} aria-hidden="true" className="mt-0.5 shrink-0" /> {stop}
+              <OctagonAlert size={16} aria-hidden="true" className="mt-0.5 shrink-0" /> <Said>{stop}</Said>
             </p>
           ))}
           {cautions.map((caution) => (
             <p key={caution} className="muted text-sm">
-              {caution}
+              <Said>{caution}</Said>
             </p>
           ))}
         </li>

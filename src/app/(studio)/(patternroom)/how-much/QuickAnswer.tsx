@@ -286,11 +286,13 @@ const Shown = memo(function Shown({
         />
         <ul className="mt-2 list-inside list-disc text-sm">
           {plan.notes.map((note) => (
-            <li key={note}>{note}</li>
+            <li key={note}>
+              <Said>{note}</Said>
+            </li>
           ))}
           {plan.parts.map(({ name, count }) => (
             <li key={name}>
-              {count} × {name}
+              {count} × <Said>{name}</Said>
             </li>
           ))}
         </ul>
@@ -310,12 +312,15 @@ const Shown = memo(function Shown({
         <ol className="mt-2 list-inside list-decimal">
           {plan.steps.map(({ id, name, minutes }) => (
             <li key={id}>
-              {name} <span className="muted text-sm">{Number(minutes.toFixed(1))} min</span>
+              <Said>{name}</Said>{' '}
+              <span className="muted text-sm">
+                <Said>{`${Number(minutes.toFixed(1))} min`}</Said>
+              </span>
               {plan.order
                 .filter(({ first }) => first === id)
                 .map(({ then, why }) => (
                   <span key={then} className="muted block pl-6 text-sm">
-                    before “{plan.steps.find((step) => step.id === then)?.name}”: {why}
+                    <Said>{`before “${plan.steps.find((step) => step.id === then)?.name ?? ''}”: ${why}`}</Said>
                   </span>
                 ))}
             </li>
