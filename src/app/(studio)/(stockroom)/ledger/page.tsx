@@ -172,7 +172,7 @@ async function Value({ session, day }: { session: StudioSession; day: string | u
             At the end of <Day at={value.day} /> the stock cost
           </>
         ) : (
-          'The stock carries'
+          'The stock cost'
         )}{' '}
         <Cost of={value.total} />
       </h2>

@@ -23,7 +23,7 @@ export default async function GlancePage() {
         or={isOwner ? { href: '/lists', text: 'Bring in a list' } : undefined}
       >
         Wire, beads, stones, findings and supplies: what comes in is kept here with where it lies and what it
-        carries.
+        cost.
       </EmptyPlace>
     );
   }
@@ -36,7 +36,7 @@ export default async function GlancePage() {
       <h1>
         {isOwner ? (
           <>
-            The stockroom carries <Cost of={carried(all)} /> in {places.length}{' '}
+            The stock cost <Cost of={carried(all)} /> in {places.length}{' '}
             {places.length === 1 ? 'place' : 'places'}
           </>
         ) : (

@@ -61,7 +61,7 @@ export default async function DeliveryPage({ params }: { params: Params }) {
                 Tax
               </th>
               <th scope="col" className="text-right">
-                Carries
+                Cost, all in
               </th>
             </tr>
           </thead>
