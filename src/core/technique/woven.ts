@@ -1,7 +1,7 @@
 import { counted } from '../units/counted';
 import type { Path } from '../geometry/path';
 import { ok, refuse, type Result } from '../result';
-import { mirrored, repeatsFor, repeatsWithin, weaveNeed, weavePaths, wireFor } from '../weave/consume';
+import { mirrored, repeatsFor, repeatsWithin, weaveNeed, weavePath, wireFor } from '../weave/consume';
 import { printWeave, wiresOf, type Weave } from '../weave/notation';
 import type { WireSize } from './parameter';
 import { straight } from './shapes';
@@ -76,7 +76,7 @@ export function stripOf(
     across: (count - 1) * step + base.width,
     term: net(`${counted(repeats, 'repeat')} of ${printWeave(woven)}`, wireFor(need, repeats)),
     frames: Array.from({ length: count }, (_, index) => straight(0, index * step, covered, index * step)),
-    weaving: weavePaths(woven, wires, repeats),
+    weaving: [weavePath(woven, wires, repeats)],
   });
 }
 

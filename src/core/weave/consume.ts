@@ -1,5 +1,7 @@
-import { eightRound, figureEight, oneWrap, sectionRound, type FrameRow } from '../wrap/wrap';
-import { turnsRound, type Path } from '../geometry/path';
+import type { Path } from '../geometry/path';
+import { figureEight, oneWrap, type FrameRow } from '../wrap/wrap';
+import { betweenGroups, halvesOf } from './halves';
+import { layFlat, passLength, type FlatRow } from './layFlat';
 import { wiresOf, type Weave, type WeaveGroup } from './notation';
 
 /** What a weave is laid with and over, mm. */
@@ -50,14 +52,18 @@ const rowOf = (wires: WeaveWires, gap: number, count: number): FrameRow => ({
   gap,
 });
 
-/** Whether frame wires stand no further apart than the weaving wire is thick. */
-const isOneWireGap = (weaving: number, gap: number): boolean => gap <= weaving * (1 + 1e-9);
+const flatRow = ({ base, weaving, profile = 'round' }: WeaveWires, gap: number): FlatRow => ({
+  profile,
+  base,
+  weaving,
+  step: base + gap,
+});
 
 function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: number; advance: number } {
   const { base, weaving, strands = 1 } = wires;
   const pitch = weaving * strands;
-  // Between wires that stand one thickness apart the turns themselves lead through.
-  if (group.kind === 'pass') return { wire: isOneWireGap(weaving, gap) ? 0 : base + gap, advance: 0 };
+  // Passing to another wire is counted for the weave as a whole, whether it is written or not.
+  if (group.kind === 'pass') return { wire: 0, advance: 0 };
   if (group.kind === 'eight') {
     const advance = EIGHT_ADVANCE * pitch;
     return {
@@ -74,6 +80,8 @@ function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: numb
 /**
  * What a weave takes: the sum of its wraps, each √[(π(D + d) + 2(k − 1)(D + g))² + p²] over k wires, or a crossed belt for a
  * figure-eight (unrolled with its pitch like every wrap); it moves on by the wraps times the wire’s diameter. Source: handbook of the trade.
+ * Where it goes on to a frame wire that stands further off than the weaving wire is thick, the way through the gap comes to it, and
+ * what it runs further from one group to the next.
  */
 export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
   const gap = gapOf(weave, wires);
@@ -85,7 +93,15 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
         advance: 0,
       });
   const [repeat, close] = [sum(weave.repeat), sum(weave.close)];
-  return { ...repeat, closeWire: close.wire, closeAdvance: close.advance, gap };
+  const { passes, steps } = betweenGroups(weave.repeat);
+  const between = passes * passLength(flatRow(wires, gap)) + steps * (wires.base + gap);
+  return {
+    wire: repeat.wire + between,
+    advance: repeat.advance,
+    closeWire: close.wire,
+    closeAdvance: close.advance,
+    gap,
+  };
 }
 
 /** Repeats that cover a length of frame: the first whole number that reaches it. */
@@ -122,36 +138,11 @@ export const mirrored = (repeats: number): { aSide: number; middle: 0 | 1 } => (
 });
 
 /**
- * The way of the weaving wire as it is drawn, group by group; frame wires run along x, wire A at y = 0 and the others below it.
+ * The way of the weaving wire, one line without a break; frame wires run along x, wire A at y = 0 and the others below it.
  */
-export function weavePaths(weave: Weave, wires: WeaveWires, repeats: number): Path[] {
-  const gap = gapOf(weave, wires);
-  const { base, weaving, strands = 1 } = wires;
-  const pitch = weaving * strands;
-  const step = base + gap;
-  const paths: Path[] = [];
-  let x = 0;
-  const lay = (group: WeaveGroup) => {
-    if (group.kind === 'pass') {
-      if (isOneWireGap(weaving, gap)) return;
-      paths.push([
-        { x, y: 0, z: (base + weaving) / 2 },
-        { x, y: step, z: (base + weaving) / 2 },
-      ]);
-      return;
-    }
-    const eight = group.kind === 'eight';
-    const last = eight ? group.first + 1 : group.last;
-    const middle = ((group.first + last) / 2) * step;
-    const section = eight
-      ? eightRound(base, weaving, step)
-      : sectionRound(rowOf(wires, gap, last - group.first + 1), weaving);
-    const advance = eight ? EIGHT_ADVANCE * pitch : pitch;
-    const path = turnsRound(section, group.wraps, advance, x);
-    paths.push(path.map((point) => ({ ...point, y: point.y + middle })));
-    x += group.wraps * advance;
-  };
-  for (let turn = 0; turn < repeats; turn += 1) weave.repeat.forEach(lay);
-  weave.close.forEach(lay);
-  return paths;
+export function weavePath(weave: Weave, wires: WeaveWires, repeats: number): Path {
+  const { repeat, close } = weave;
+  const groups = [...Array.from({ length: repeats }, () => repeat).flat(), ...close];
+  const halves = halvesOf(groups, close.length > 0 ? undefined : repeat[0]);
+  return layFlat(halves, flatRow(wires, gapOf(weave, wires)), wires.weaving * (wires.strands ?? 1));
 }

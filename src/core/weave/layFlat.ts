@@ -1,0 +1,98 @@
+import type { Path, Vec3 } from '../geometry/path';
+import { goesThrough, wiresOfHalf, type Half } from './halves';
+
+/** Frame wires that lie side by side along x, A at y = 0 and the others below it, and what is laid over them; mm. */
+export interface FlatRow {
+  readonly profile: 'round' | 'square';
+  readonly base: number;
+  readonly weaving: number;
+  /** From one frame wire's centre to the next one's. */
+  readonly step: number;
+}
+
+/** Points to each quarter of a turn: the chords are short of it by under 0.1 %. */
+const QUARTER = 10;
+
+/**
+ * Length of passing through a gap from before one frame wire to behind the next, beyond the turns beside it, mm: the crossed belt's
+ * straight part less what it saves of the turns, √(c² − 4r²) − 2r·acos(2r/c); nothing when the wires stand one thickness apart.
+ */
+export function passLength({ base, weaving, step, profile }: FlatRow): number {
+  const apart = base + weaving;
+  if (step <= apart) return 0;
+  return profile === 'square'
+    ? step - apart
+    : Math.sqrt(step ** 2 - apart ** 2) - apart * Math.acos(apart / step);
+}
+
+/** How far up from its side a wire is left or met by one that comes through the gap, radians. */
+const lifted = ({ base, weaving, step, profile }: FlatRow): number =>
+  profile === 'square' ? 0 : Math.acos(Math.min(1, (base + weaving) / step));
+
+/** A place of a half in the plane across the frame wires: y across, z to the eye. */
+type Across = readonly [y: number, z: number];
+
+/** The way of one half from where it leaves the gap to where it enters the next. */
+function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number): Across[] {
+  const { base, weaving, step, profile } = row;
+  const [first, last] = wiresOfHalf(half);
+  const way = half.from < half.to ? 1 : -1;
+  const face = half.face === 'front' ? 1 : -1;
+  const [from, to] = [first * step, last * step];
+  /** Part of a turn about a point, from the side that it comes from (0) over the top (a quarter) to the other side. */
+  const turn = (y: number, z: number, radius: number, begin: number, end: number): Across[] =>
+    Array.from({ length: QUARTER + 1 }, (_, index): Across => {
+      const angle = begin + ((end - begin) * index) / QUARTER;
+      return [y - way * radius * Math.cos(angle), face * (z + radius * Math.sin(angle))];
+    });
+  const quarter = Math.PI / 2;
+  if (profile === 'square') {
+    const [edge, thick] = [base / 2, weaving / 2];
+    return [
+      [from - way * (edge + thick), 0],
+      ...turn(from - way * edge, edge, thick, 0, quarter),
+      ...turn(to + way * edge, edge, thick, quarter, Math.PI),
+      [to + way * (edge + thick), 0],
+    ];
+  }
+  const radius = (base + weaving) / 2;
+  return [
+    ...turn(from, 0, radius, liftAtStart, quarter),
+    ...turn(to, 0, radius, quarter, Math.PI - liftAtEnd),
+  ];
+}
+
+/**
+ * A weaving wire as it lies over its frame wires, one line without a break: halves after one another, each moving on by half a pitch.
+ * @param pitch how far a whole wrap moves on along x
+ * @param from x at which it begins
+ */
+export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, from = 0): Path {
+  const lift = lifted(row);
+  return halves.flatMap((half, index) => {
+    const [before, after] = [halves[index - 1], halves[index + 1]];
+    const way = wayOf(
+      half,
+      row,
+      before && goesThrough(before, half) ? lift : 0,
+      after && goesThrough(half, after) ? lift : 0,
+    );
+    const behind = runs(way);
+    const whole = behind.at(-1) as number;
+    return way.map(([y, z], point): Vec3 => ({
+      x: from + (pitch / 2) * (index + (behind[point] as number) / whole),
+      y,
+      z,
+    }));
+  });
+}
+
+/** Length of a way at each of its points. */
+function runs(way: readonly Across[]): number[] {
+  let behind = 0;
+  return way.map(([y, z], index) => {
+    const before = way[index - 1];
+    if (before) behind += Math.hypot(y - before[0], z - before[1]);
+    return behind;
+  });
+}
