@@ -143,6 +143,6 @@ export const mirrored = (repeats: number): { aSide: number; middle: 0 | 1 } => (
 export function weavePath(weave: Weave, wires: WeaveWires, repeats: number): Path {
   const { repeat, close } = weave;
   const groups = [...Array.from({ length: repeats }, () => repeat).flat(), ...close];
-  const halves = halvesOf(groups, close.length > 0 ? undefined : repeat[0]);
+  const halves = halvesOf(groups, close.length > 0 ? [] : repeat);
   return layFlat(halves, flatRow(wires, gapOf(weave, wires)), wires.weaving * (wires.strands ?? 1));
 }

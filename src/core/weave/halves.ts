@@ -24,10 +24,10 @@ export const gapsOfGroup = (group: WeaveGroup): readonly [number, number] | unde
  * The wire keeps the sense in which it goes round, unless a group can only be begun from its other side: after wraps on A alone, those on B
  * alone go round the other way.
  * @param groups as they are laid, repeats written out
- * @param then the group that would follow; the last half ends where it begins
+ * @param then the groups that would follow; the last half ends where they begin
  * @example halvesOf([{ kind: 'wrap', first: 0, last: 1, wraps: 1 }]) // over A and B in front, back behind
  */
-export function halvesOf(groups: readonly WeaveGroup[], then?: WeaveGroup): Half[] {
+export function halvesOf(groups: readonly WeaveGroup[], then: readonly WeaveGroup[] = []): Half[] {
   const halves: Half[] = [];
   let goesRight = true;
   /** Leads the half before to one of the gaps that a group may begin at, the first of them that it can go to. */
@@ -61,8 +61,9 @@ export function halvesOf(groups: readonly WeaveGroup[], then?: WeaveGroup): Half
     for (let wrap = 0; wrap < group.wraps; wrap += 1)
       for (const [index, gap] of ways.slice(1).entries()) lay(ways[index] as number, gap);
   }
-  const following = then && gapsOfGroup(then);
-  if (following && halves.length > 0) beginOf(then, following);
+  const following = then.find(({ kind }) => kind !== 'pass');
+  const gaps = following && gapsOfGroup(following);
+  if (gaps && halves.length > 0) beginOf(following, gaps);
   return halves;
 }
 
@@ -93,7 +94,7 @@ const straightRun = ({ from, to }: Half): number => Math.abs(to - from) - 1;
 export function betweenGroups(repeat: readonly WeaveGroup[]): Between {
   const counted = (times: number): Between => {
     const groups = Array.from({ length: times }, () => repeat).flat();
-    const halves = halvesOf(groups, repeat[0]);
+    const halves = halvesOf(groups, repeat);
     const own = groups.reduce(
       (sum, group) => ({
         passes: sum.passes + (group.kind === 'eight' ? 2 * group.wraps : 0),
