@@ -1,6 +1,6 @@
 import type { Path } from '../geometry/path';
 import { figureEight, oneWrap, type FrameRow } from '../wrap/wrap';
-import { betweenGroups, halvesOf } from './halves';
+import { betweenGroups, halvesOf, type Half } from './halves';
 import { layFlat, passLength, type FlatRow } from './layFlat';
 import { wiresOf, type Weave, type WeaveGroup } from './notation';
 
@@ -15,7 +15,11 @@ export interface WeaveWires {
   readonly gap?: number;
   /** Weaving wires that are laid side by side as one. */
   readonly strands?: number;
+  /** How far each wrap moves on along the frame; as far as the weaving wires are thick when they lie close. */
+  readonly pitch?: number;
 }
+
+const pitchOf = ({ weaving, strands = 1, pitch = weaving * strands }: WeaveWires): number => pitch;
 
 /** What one repeat of a weave takes and yields, mm. */
 export interface WeaveNeed {
@@ -60,8 +64,8 @@ const flatRow = ({ base, weaving, profile = 'round' }: WeaveWires, gap: number):
 });
 
 function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: number; advance: number } {
-  const { base, weaving, strands = 1 } = wires;
-  const pitch = weaving * strands;
+  const { base, weaving } = wires;
+  const pitch = pitchOf(wires);
   // Passing to another wire is counted for the weave as a whole, whether it is written or not.
   if (group.kind === 'pass') return { wire: 0, advance: 0 };
   if (group.kind === 'eight') {
@@ -137,12 +141,17 @@ export const mirrored = (repeats: number): { aSide: number; middle: 0 | 1 } => (
   middle: repeats % 2 ? 1 : 0,
 });
 
+/** How the weaving wire goes over and under, half a wrap after the other. */
+export function halvesOfWeave({ repeat, close }: Weave, repeats: number): Half[] {
+  const groups = [...Array.from({ length: repeats }, () => repeat).flat(), ...close];
+  return halvesOf(groups, close.length > 0 ? [] : repeat);
+}
+
 /**
  * The way of the weaving wire, one line without a break; frame wires run along x, wire A at y = 0 and the others below it.
+ * @param most half wraps that are laid of it; all when it is not told
  */
-export function weavePath(weave: Weave, wires: WeaveWires, repeats: number): Path {
-  const { repeat, close } = weave;
-  const groups = [...Array.from({ length: repeats }, () => repeat).flat(), ...close];
-  const halves = halvesOf(groups, close.length > 0 ? [] : repeat);
-  return layFlat(halves, flatRow(wires, gapOf(weave, wires)), wires.weaving * (wires.strands ?? 1));
+export function weavePath(weave: Weave, wires: WeaveWires, repeats: number, most?: number): Path {
+  const halves = halvesOfWeave(weave, repeats).slice(0, most);
+  return layFlat(halves, flatRow(wires, gapOf(weave, wires)), pitchOf(wires));
 }

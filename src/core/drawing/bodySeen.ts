@@ -1,0 +1,54 @@
+import { pointsOf } from '../outline/outline';
+import { outlineOf } from '../outline/outlineOf';
+import { onBody, surfaceOf, type PlacedBody } from '../piece/body';
+import { expectOk } from '../result';
+import { seenFrom, type Seen, type View } from './view';
+
+/** The edge of a body as a view sees it, and how near it is for what lies over it. */
+export interface BodySeen {
+  readonly points: readonly Seen[];
+  readonly near: number;
+}
+
+/** Points to each curve of an outline. */
+const POINTS = 24;
+/** A wire in the hole of a bead lies behind it; what goes over the bead lies before it: at a part of the way to its nearest point. */
+const OVER_MIDDLE = 0.6;
+
+/** A body from one side: a cabochon by its outline from front and back, everything else by its hull. */
+export function bodySeen(body: PlacedBody, view: View): BodySeen {
+  if (body.kind === 'cab' && view !== 'side') {
+    const edge = pointsOf(expectOk(outlineOf(body.size)), POINTS);
+    const at = view === 'front' ? body.size.edge : 0;
+    const points = seenFrom(
+      view,
+      edge.map(({ x, y }) => onBody(body, x, y, at)),
+    );
+    return { points, near: Math.min(...points.map(({ near }) => near)) };
+  }
+  const surface = seenFrom(view, surfaceOf(body));
+  const nearest = Math.max(...surface.map(({ near }) => near));
+  const farthest = Math.min(...surface.map(({ near }) => near));
+  return {
+    points: hullOf(surface),
+    near: farthest + (nearest - farthest) * (body.kind === 'cab' ? 0.5 : OVER_MIDDLE),
+  };
+}
+
+/** The hull of some points on the paper (Andrew's monotone chain, 1979). */
+function hullOf(points: readonly Seen[]): readonly Seen[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (all: readonly Seen[]): Seen[] => {
+    const kept: Seen[] = [];
+    for (const point of all) {
+      for (;;) {
+        const [a, b] = [kept.at(-2), kept.at(-1)];
+        if (!a || !b || (b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) > 0) break;
+        kept.pop();
+      }
+      kept.push(point);
+    }
+    return kept.slice(0, -1);
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+}

@@ -1,0 +1,37 @@
+import type { Vec3 } from './path';
+
+/** Points and directions in space, mm: x to the right and y down as on the paper, z towards the eye. */
+
+export const vec3 = (x: number, y: number, z = 0): Vec3 => ({ x, y, z });
+export const plus3 = (a: Vec3, b: Vec3): Vec3 => vec3(a.x + b.x, a.y + b.y, a.z + b.z);
+export const minus3 = (a: Vec3, b: Vec3): Vec3 => vec3(a.x - b.x, a.y - b.y, a.z - b.z);
+export const scaled3 = (a: Vec3, by: number): Vec3 => vec3(a.x * by, a.y * by, a.z * by);
+export const dot3 = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * b.z;
+/** Square to both; from x to y it points towards the eye. */
+export const cross3 = (a: Vec3, b: Vec3): Vec3 =>
+  vec3(a.y * b.z - a.z * b.y, a.z * b.x - a.x * b.z, a.x * b.y - a.y * b.x);
+export const norm3 = (a: Vec3): number => Math.hypot(a.x, a.y, a.z);
+export const distance3 = (a: Vec3, b: Vec3): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);
+export const unit3 = (a: Vec3): Vec3 => scaled3(a, 1 / norm3(a));
+/** The point between two, `part` of the way from the first. */
+export const between3 = (a: Vec3, b: Vec3, part: number): Vec3 => plus3(a, scaled3(minus3(b, a), part));
+
+/**
+ * A direction turned about an axis (Rodrigues, 1840).
+ * @param axis of length 1
+ * @param angle radians; about the eye's axis, positive is clockwise on the paper
+ */
+export function turned3(a: Vec3, axis: Vec3, angle: number): Vec3 {
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  return plus3(plus3(scaled3(a, c), scaled3(cross3(axis, a), s)), scaled3(axis, dot3(axis, a) * (1 - c)));
+}
+
+/** Some direction of length 1 that is square to another. */
+export const squareTo = (along: Vec3): Vec3 =>
+  unit3(cross3(along, Math.abs(along.z) < 0.9 * norm3(along) ? vec3(0, 0, 1) : vec3(1, 0, 0)));
+
+/** What of a direction is square to another of length 1, as a length of 1; some square direction when nothing of it is. */
+export function straightened(direction: Vec3, along: Vec3): Vec3 {
+  const square = minus3(direction, scaled3(along, dot3(direction, along)));
+  return norm3(square) > 1e-9 * Math.max(1, norm3(direction)) ? unit3(square) : squareTo(along);
+}

@@ -1,0 +1,91 @@
+import type { Path } from '../geometry/path';
+import { ok, refuse, type Result } from '../result';
+import { said } from '../technique/technique';
+import { bendOf } from '../technique/winding';
+import { halvesOfWeave, weaveNeed, weavePath } from '../weave/consume';
+import type { Along, PieceWire, Side, Wound } from './piece';
+import { rideOn, type Carrier } from './rideOn';
+
+/** Something wound, as it lies flat on its carriers; mm. */
+export interface Laying {
+  readonly on: readonly Along[];
+  readonly towards: Side;
+  readonly carriers: readonly Carrier[];
+  /** Between the centres of neighbouring carriers. */
+  readonly step: number;
+  readonly flat: Path;
+  /** By its formula. */
+  readonly length: number;
+}
+
+/**
+ * Lays what is wound about wires of one size that lie side by side.
+ * @param carried the wires of `on`
+ * @param carriers their poses from where it begins on each, in the sense in which it goes on
+ */
+export function layingOf(
+  { on, towards, groups, pitch, halves }: Wound,
+  thin: PieceWire,
+  carried: readonly PieceWire[],
+  carriers: readonly Carrier[],
+): Result<Laying> {
+  const [first] = carried;
+  if (!first) return refuse('say which wires it is wound about.');
+  const other = carried.find(
+    ({ size: { width, profile } }) => width !== first.size.width || profile !== first.size.profile,
+  );
+  if (other)
+    return refuse(
+      `${first.name} is ${said(first.size.width)} and ${other.name} ${said(other.size.width)} thick; wires of one size are wound about together.`,
+    );
+  const { thick, pitch: close } = bendOf(thin.size);
+  const wires = {
+    base: first.size.width,
+    profile: first.size.profile === 'square' ? ('square' as const) : ('round' as const),
+    weaving: thick,
+    pitch: pitch ?? close,
+  };
+  const weave = { repeat: groups, close: [] };
+  const { gap, wire } = weaveNeed(weave, wires);
+  const all = halvesOfWeave(weave, 1).length;
+  const laid = Math.min(all, halves ?? all);
+  if (laid === 0) return refuse('nothing is wound; give it a wrap.');
+  const flat = weavePath(weave, wires, 1, laid);
+  const length = (wire * laid) / all;
+  return ok({ on, towards, carriers, step: wires.base + gap, flat, length });
+}
+
+/** A laying where its carriers really run. */
+export const pathOfLaying = ({ flat, carriers, step }: Laying): Path => rideOn(flat, carriers, step);
+
+/** Points to each mm of a way along a wire. */
+const POINTS = 2;
+
+/**
+ * The way from where one laying ends to where the next begins, along the wires that it was wound about, when the next goes round one of
+ * them in the same sense; undefined when it lies elsewhere.
+ */
+export function wayAlong(before: Laying, next: Laying): Path | undefined {
+  const shared = before.on.findIndex(({ wire }) => next.on.some((each) => each.wire === wire));
+  const here = before.on[shared];
+  const there = next.on.findIndex(({ wire }) => wire === here?.wire);
+  const begin = next.on[there];
+  const [from, to] = [before.flat.at(-1), next.flat[0]];
+  if (!here || !begin || !from || !to || before.towards !== next.towards) return undefined;
+  const sense = before.towards === 'first' ? 1 : -1;
+  const end = {
+    x: sense * (begin.from - here.from) + to.x,
+    y: to.y + shared * before.step - there * next.step,
+    z: to.z,
+  };
+  const steps = Math.max(1, Math.ceil(Math.abs(end.x - from.x) * POINTS));
+  const flat = Array.from({ length: steps + 1 }, (_, index) => {
+    const part = index / steps;
+    return {
+      x: from.x + (end.x - from.x) * part,
+      y: from.y + (end.y - from.y) * part,
+      z: from.z + (end.z - from.z) * part,
+    };
+  });
+  return rideOn(flat, before.carriers, before.step);
+}

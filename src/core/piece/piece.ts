@@ -1,0 +1,185 @@
+import type { Pose } from '../geometry/pose';
+import type { StoneSize, WireSize } from '../technique/parameter';
+import type { WeaveGroup } from '../weave/notation';
+
+/**
+ * A whole piece: its physical wires, each with the way it really goes, and the bodies that they hold. Lengths in mm, angles in degrees, clockwise
+ * on the paper positive. x runs right, y down, z towards the eye.
+ */
+export interface Piece {
+  readonly wires: readonly PieceWire[];
+  readonly bodies: readonly Body[];
+}
+
+/** One physical wire: one cut. */
+export interface PieceWire {
+  readonly id: string;
+  readonly name: string;
+  readonly size: WireSize;
+  /** Where its work begins, and which way its first hand sets out; undefined for a wire that begins with its first wound course. */
+  readonly start?: Pose;
+  /** What each hand does, one course after the other. The first hand sets out as the start says, the second the other way. */
+  readonly first: readonly Course[];
+  readonly second: readonly Course[];
+  /** What is held on to and trimmed off at the end of each hand. */
+  readonly tails: { readonly first: number; readonly second: number };
+}
+
+/** A cabochon: flat behind, its outline in the plane of its pose, its length upright in it, its face up. */
+export interface Cab {
+  readonly kind: 'cab';
+  readonly id: string;
+  readonly size: StoneSize;
+  readonly pose: Pose;
+}
+
+/** A bead or a drop with a hole through its middle, on the wire that threads it; or a place of its own. */
+export interface Bead {
+  readonly kind: 'bead';
+  readonly id: string;
+  /** Across its hole, at its widest. */
+  readonly width: number;
+  /** Along its hole. */
+  readonly length: number;
+  readonly hole: number;
+  /** Undefined for one that lies where a wire threads it. */
+  readonly pose?: Pose;
+}
+
+/** A stone without a hole that is longer than wide: a point or a pebble; its axis is the way of its pose, from its first tip. */
+export interface Point {
+  readonly kind: 'point';
+  readonly id: string;
+  readonly length: number;
+  readonly width: number;
+  /** How long each end tapers. */
+  readonly tapers: readonly [number, number];
+  readonly pose: Pose;
+}
+
+/** What a piece holds. */
+export type Body = Cab | Bead | Point;
+
+/** A place along a wire: mm from where its work begins, towards the first hand; negative on the second. */
+export interface Along {
+  readonly wire: string;
+  readonly from: number;
+}
+
+interface Named {
+  /** What the maker calls it; the term of the cut's sum. */
+  readonly name: string;
+}
+
+/** Straight on. */
+export interface Laid extends Named {
+  readonly kind: 'laid';
+  readonly length: number;
+}
+
+/** Bent about something round. */
+export interface Bent extends Named {
+  readonly kind: 'bent';
+  /** Diameter of what it is bent about; 0 for a sharp fold. */
+  readonly about: number;
+  /** How far it is turned, to the right; negative to the left. */
+  readonly angle: number;
+  /** How far the plane of the bend is turned up from the plane that it is worked in: 90 bends it upright. */
+  readonly roll?: number;
+}
+
+/** Wound as an open or close helix about something round, such as a mandrel. */
+export interface Coiled extends Named {
+  readonly kind: 'coiled';
+  readonly about: number;
+  /** Turns to the right; negative to the left. */
+  readonly turns: number;
+  /** How far each turn moves on towards the way up; its own thickness when wound close. */
+  readonly pitch: number;
+  readonly roll?: number;
+}
+
+/** Rolled up in its plane, from wide to narrow. */
+export interface Curled extends Named {
+  readonly kind: 'curled';
+  /** Inside diameter of the narrowest turn. */
+  readonly inside: number;
+  /** Turns to the right; negative to the left. */
+  readonly turns: number;
+  /** From one turn to the next, centre to centre. */
+  readonly pitch: number;
+}
+
+/** Round a stone, along its outline. */
+export interface Round extends Named {
+  readonly kind: 'round';
+  readonly body: string;
+  /** From its top, clockwise: where it begins, and where it ends. */
+  readonly from: number;
+  readonly to: number;
+  /** Air between stone and wire. */
+  readonly play: number;
+  /** Height of its centre line over the stone's back. */
+  readonly height: number;
+}
+
+/** Through a bead, which comes to lie there; or through one that lies there already. */
+export interface Threaded extends Named {
+  readonly kind: 'threaded';
+  readonly bead: string;
+}
+
+/** Twisted with other strands about a common line: each a helix, evenly parted round it. */
+export interface Twisted extends Named {
+  readonly kind: 'twisted';
+  /** Where the twist begins and which way it goes; its up is where the first strand lies. */
+  readonly axis: Pose;
+  readonly strands: number;
+  /** Which of them this is, 0 for the first. */
+  readonly strand: number;
+  /** How long the twist is. */
+  readonly along: number;
+  readonly turns: number;
+}
+
+/** Round a point, evenly up it from one height to another, tapering with it. */
+export interface Climbing extends Named {
+  readonly kind: 'climbing';
+  readonly body: string;
+  /** From its first tip, mm. */
+  readonly from: number;
+  readonly to: number;
+  /** To the right, seen from its first tip; negative to the left. */
+  readonly turns: number;
+  /** Where it begins, degrees about the axis from the way up. */
+  readonly begin: number;
+  /** Air between stone and wire. */
+  readonly play: number;
+}
+
+/** On to a place, smoothly. */
+export interface Led extends Named {
+  readonly kind: 'led';
+  readonly to: Pose;
+}
+
+/** Wound about other wires: wraps, figure-eights or a weave over wires that lie side by side. */
+export interface Wound extends Named {
+  readonly kind: 'wound';
+  /** The wires that it is wound about, A first, and where on each it begins. */
+  readonly on: readonly Along[];
+  /** Whether it goes on towards the first hands of those wires or towards the second. */
+  readonly towards: 'first' | 'second';
+  /** What is laid, repeats written out. */
+  readonly groups: readonly WeaveGroup[];
+  /** How far each wrap moves on; the thickness of the wire when wound close. */
+  readonly pitch?: number;
+  /** How many half wraps are laid, when it is not all of them: one that is caught goes half round or once and a half. */
+  readonly halves?: number;
+}
+
+/** What one hand of a wire does next. */
+export type Course = Laid | Bent | Coiled | Curled | Round | Climbing | Threaded | Twisted | Led | Wound;
+
+/** A hand of a wire. */
+export type Side = 'first' | 'second';

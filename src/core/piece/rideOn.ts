@@ -1,0 +1,42 @@
+import type { Path, Vec3 } from '../geometry/path';
+import { sideOf, type Pose } from '../geometry/pose';
+import { between3, cross3, minus3, norm3, plus3, scaled3, straightened } from '../geometry/vec3';
+
+/** A carrier of something wound: its pose a way along it, in the sense in which the winding goes on. */
+export type Carrier = (x: number) => Pose;
+
+/** Where the row of carriers stands at a place: their points, which way lies across the row, and which towards its front. */
+interface Station {
+  readonly points: readonly Vec3[];
+  readonly across: Vec3;
+  readonly front: Vec3;
+}
+
+function stationAt(carriers: readonly Carrier[], x: number): Station {
+  const poses = carriers.map((carrier) => carrier(x));
+  const points = poses.map(({ at }) => at);
+  const [first, last] = [poses[0] as Pose, poses.at(-1) as Pose];
+  const row = minus3(last.at, first.at);
+  const across = norm3(row) > 1e-9 ? straightened(row, first.along) : sideOf(first);
+  return { points, across, front: cross3(first.along, across) };
+}
+
+/**
+ * A winding that was laid flat (frame wires along x, A at y = 0 and the others a step apart, z to the eye), on its carriers as they really
+ * run: it rides on stretches of those wires, and bends with them.
+ * @param carriers A first
+ * @param step between neighbouring carriers in the flat
+ */
+export function rideOn(flat: Path, carriers: readonly Carrier[], step: number): Path {
+  let station: { readonly x: number; readonly is: Station } | undefined;
+  const last = carriers.length - 1;
+  return flat.map(({ x, y, z }) => {
+    if (station?.x !== x) station = { x, is: stationAt(carriers, x) };
+    const { points, across, front } = station.is;
+    const index = last === 0 ? 0 : Math.min(last - 1, Math.max(0, Math.floor(y / step)));
+    const within = Math.min(1, Math.max(0, last === 0 ? 0 : y / step - index));
+    const on = between3(points[index] as Vec3, points[Math.min(last, index + 1)] as Vec3, within);
+    const beyond = y - (index + within) * step;
+    return plus3(on, plus3(scaled3(across, beyond), scaled3(front, z)));
+  });
+}

@@ -1,0 +1,315 @@
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import { facingBack, pose, smoothWay, type Pose } from '../geometry/pose';
+import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
+import { minus3, plus3, scaled3 } from '../geometry/vec3';
+import { bendOf } from '../technique/winding';
+import { ok, refuse, type Result } from '../result';
+import { climbingPath, poseAtEnd, type PlacedBody } from './body';
+import type { Bead, Body, Course, Piece, PieceWire, Side, Wound } from './piece';
+import { layingOf, pathOfLaying, wayAlong, type Laying } from './laying';
+import type { Carrier } from './rideOn';
+import {
+  bentShape,
+  coiledShape,
+  curledShape,
+  drawnShape,
+  isThere,
+  laidShape,
+  roundShape,
+  twistedPath,
+  type Shape,
+} from './shape';
+
+/** A course as it came to lie. */
+export interface RunCourse {
+  readonly name: string;
+  /** By its formula, mm; what has none is measured. */
+  readonly length: number;
+  readonly path: Path;
+  readonly course: Course | undefined;
+}
+
+/** A wire as it came to lie: one line from the end of its second hand to the end of its first, without its tails. */
+export interface RunWire {
+  readonly wire: PieceWire;
+  readonly first: readonly RunCourse[];
+  readonly second: readonly RunCourse[];
+  /** From where one half begins to where the other does, of a wire that begins with what both halves wind. */
+  readonly between: RunCourse | undefined;
+  readonly path: Path;
+  /** What stays in the piece, mm: the sum of its courses. */
+  readonly net: number;
+  /** What is cut: what stays and its tails. */
+  readonly cut: number;
+}
+
+export interface RunPiece {
+  readonly wires: readonly RunWire[];
+  readonly bodies: readonly PlacedBody[];
+}
+
+/** Told by a run that cannot go on; caught by {@link runPiece}. */
+class CannotBeMade extends Error {}
+
+const orStop = <T>(result: Result<T>, where: string): T => {
+  if (!result.ok) throw new CannotBeMade(`${where}: ${result.error}`);
+  return result.value;
+};
+
+/** What a hand has come to so far. */
+interface HandRun {
+  readonly courses: RunCourse[];
+  readonly lines: (SpaceLine | undefined)[];
+  /** Lengths, measured, at which each course begins. */
+  readonly starts: number[];
+  measured: number;
+  end: Pose | undefined;
+  /** Where it has come to on the wires that it was wound about last. */
+  wound: Laying | undefined;
+  next: number;
+  isBusy: boolean;
+}
+
+/**
+ * Runs a piece: every wire goes its way, what is wound on a wire after that wire has come to lie as far as it is needed, so that it bends with
+ * it whichever was done first.
+ * @returns a sentence naming the wire and the course when something cannot be made
+ */
+export function runPiece(piece: Piece): Result<RunPiece> {
+  try {
+    return ok(new Run(piece).all());
+  } catch (fault) {
+    if (fault instanceof CannotBeMade) return refuse(fault.message);
+    throw fault;
+  }
+}
+
+class Run {
+  readonly #wires: ReadonlyMap<string, PieceWire>;
+  /** Where beads came to lie. */
+  readonly #placed = new Map<string, Pose>();
+  readonly #hands = new Map<string, HandRun>();
+
+  constructor(private readonly piece: Piece) {
+    this.#wires = new Map(piece.wires.map((wire) => [wire.id, wire]));
+  }
+
+  all(): RunPiece {
+    const wires = this.piece.wires.map((wire) => this.#whole(wire));
+    const bodies = this.piece.bodies.map((body): PlacedBody => {
+      const lies = body.pose ?? this.#placed.get(body.id);
+      if (!lies)
+        throw new CannotBeMade(`${body.id}: no wire threads this bead; thread it, or say where it lies.`);
+      return { ...body, pose: lies };
+    });
+    return { wires, bodies };
+  }
+
+  #whole(wire: PieceWire): RunWire {
+    const [first, second] = [this.#handOf(wire, 'first'), this.#handOf(wire, 'second')];
+    this.#goOn(wire, 'first', Infinity);
+    this.#goOn(wire, 'second', Infinity);
+    const [forth, back] = [pathOfCourses(first.courses), pathOfCourses(second.courses)];
+    const between = wire.start ? undefined : halvesWay(back, forth);
+    const courses = [...second.courses, ...(between ? [between] : []), ...first.courses];
+    const net = courses.reduce((sum, { length }) => sum + length, 0);
+    const { tails } = wire;
+    return {
+      wire,
+      first: first.courses,
+      second: second.courses,
+      between,
+      path: joined([[...back].reverse(), between?.path ?? [], forth]),
+      net,
+      cut: net + tails.first + tails.second,
+    };
+  }
+
+  #handOf({ id, start }: PieceWire, side: Side): HandRun {
+    const key = `${id} ${side}`;
+    const known = this.#hands.get(key);
+    if (known) return known;
+    const begin = start && (side === 'first' ? start : facingBack(start));
+    const fresh: HandRun = {
+      courses: [],
+      lines: [],
+      starts: [],
+      measured: 0,
+      end: begin,
+      wound: undefined,
+      next: 0,
+      isBusy: false,
+    };
+    this.#hands.set(key, fresh);
+    return fresh;
+  }
+
+  /** Goes on with a hand until it has come so far, or has done all it does. */
+  #goOn(wire: PieceWire, side: Side, until: number): HandRun {
+    const hand = this.#handOf(wire, side);
+    const courses = wire[side];
+    while (hand.next < courses.length && hand.measured < until) {
+      const course = courses[hand.next] as Course;
+      if (hand.isBusy)
+        throw new CannotBeMade(
+          `${wire.name}, ${course.name}: it goes round a wire that in turn lies where it has come to; begin one of the two without the other.`,
+        );
+      hand.isBusy = true;
+      for (const step of this.#shapesOf(wire, course, hand)) this.#add(hand, step);
+      hand.isBusy = false;
+      hand.next += 1;
+    }
+    return hand;
+  }
+
+  #add(hand: HandRun, { name, shape, course }: Step): void {
+    const long = lengthOfPath(shape.path);
+    hand.starts.push(hand.measured);
+    hand.lines.push(long > 1e-9 ? spaceLine(shape.path, hand.end?.up) : undefined);
+    hand.courses.push({ name, length: shape.length, path: shape.path, course });
+    hand.measured += long;
+    hand.end = shape.end;
+  }
+
+  /** What a course comes to from where the hand is: the way to it where it is elsewhere, and itself. */
+  #shapesOf(wire: PieceWire, course: Course, hand: HandRun): Step[] {
+    const where = `${wire.name}, ${course.name}`;
+    const { end, wound: before } = hand;
+    const { shape, laying } =
+      course.kind === 'wound'
+        ? shapeAndLaying(this.#layingOf(wire, course, where))
+        : { shape: this.#shapeOf(wire, course, end, where), laying: undefined };
+    hand.wound = laying;
+    const begin = poseAtStart(shape);
+    const step = { name: course.name, shape, course };
+    if (!end || isThere(end, begin)) return [step];
+    const way = (laying && before && wayAlong(before, laying)) ?? smoothWay(end, begin);
+    return [{ name: `way to ${course.name}`, shape: drawnShape(way, begin), course: undefined }, step];
+  }
+
+  #shapeOf(wire: PieceWire, course: Exclude<Course, Wound>, from: Pose | undefined, where: string): Shape {
+    const { size } = wire;
+    switch (course.kind) {
+      case 'round':
+        return orStop(roundShape(course, this.#bodyOf('cab', course.body, where), size), where);
+      case 'climbing': {
+        const point = this.#bodyOf('point', course.body, where);
+        return alongPath(climbingPath(course, point, bendOf(size).thick), point.pose.up);
+      }
+      case 'twisted':
+        return alongPath(twistedPath(course, size), course.axis.up);
+      case 'threaded':
+        return this.#throughBead(this.#bodyOf('bead', course.bead, where), from, where);
+    }
+    if (!from) throw new CannotBeMade(`${where}: say where this wire begins.`);
+    switch (course.kind) {
+      case 'laid':
+        return laidShape(course, from);
+      case 'bent':
+        return bentShape(course, from, size);
+      case 'coiled':
+        return coiledShape(course, from, size);
+      case 'curled':
+        return curledShape(course, from, size);
+      case 'led':
+        return drawnShape(smoothWay(from, course.to), course.to);
+    }
+  }
+
+  #bodyOf<Kind extends Body['kind']>(kind: Kind, id: string, where: string): Extract<Body, { kind: Kind }> {
+    const body = this.piece.bodies.find(
+      (each): each is Extract<Body, { kind: Kind }> => each.kind === kind && each.id === id,
+    );
+    if (!body) throw new CannotBeMade(`${where}: there is no ${BODY_WORDS[kind]} “${id}” in this piece.`);
+    return body;
+  }
+
+  /** Straight through a bead; the first wire that threads one without a place gives it its place. */
+  #throughBead(bead: Bead, from: Pose | undefined, where: string): Shape {
+    const lies = bead.pose ?? this.#placed.get(bead.id);
+    if (lies) {
+      const way = scaled3(lies.along, bead.length / 2);
+      const [first, last] = [minus3(lies.at, way), plus3(lies.at, way)];
+      return alongPath([first, last], lies.up);
+    }
+    if (!from) throw new CannotBeMade(`${where}: say where this wire begins.`);
+    this.#placed.set(bead.id, { ...from, at: plus3(from.at, scaled3(from.along, bead.length / 2)) });
+    return laidShape({ kind: 'laid', name: bead.id, length: bead.length }, from);
+  }
+
+  #layingOf(wire: PieceWire, course: Wound, where: string): Laying {
+    const carried = course.on.map(({ wire: id }) => {
+      const carrier = this.#wires.get(id);
+      if (!carrier) throw new CannotBeMade(`${where}: there is no wire “${id}” in this piece.`);
+      return carrier;
+    });
+    const carriers = course.on.map(({ from }, index): Carrier => {
+      const carrier = carried[index] as PieceWire;
+      return (x) => {
+        const here = this.poseOn(carrier, course.towards === 'first' ? from + x : from - x);
+        return course.towards === 'first' ? here : facingBack(here);
+      };
+    });
+    return orStop(layingOf(course, wire, carried, carriers), where);
+  }
+
+  /** The pose of a wire at a place along it, heading from its second hand to its first; beyond what it does it goes on straight. */
+  poseOn(wire: PieceWire, along: number): Pose {
+    const side: Side = along >= 0 ? 'first' : 'second';
+    const s = Math.abs(along);
+    const hand = this.#goOn(wire, side, s);
+    const here = poseIn(hand, s);
+    if (!here) throw new CannotBeMade(`${wire.name}: say where it begins before something is wound on it.`);
+    return side === 'first' ? here : facingBack(here);
+  }
+}
+
+interface Step {
+  readonly name: string;
+  readonly shape: Shape;
+  readonly course: Course | undefined;
+}
+
+function shapeAndLaying(laying: Laying): { readonly shape: Shape; readonly laying: Laying } {
+  const path = pathOfLaying(laying);
+  const [before, last] = [path.at(-2), path.at(-1)] as [Vec3, Vec3];
+  return { shape: { path, length: laying.length, end: pose(last, minus3(last, before)) }, laying };
+}
+
+const BODY_WORDS: Readonly<Record<Body['kind'], string>> = { cab: 'stone', bead: 'bead', point: 'point' };
+
+/** A line that lies where it lies, measured. */
+const alongPath = (path: Path, up: Vec3): Shape => drawnShape(path, poseAtEnd(path, up));
+
+/** Where a shape begins, and which way it sets out. */
+function poseAtStart({ path, end }: Shape): Pose {
+  const [first, second] = path;
+  return first && second ? pose(first, minus3(second, first), end.up) : end;
+}
+
+/** Lines that follow one another as one, without the points that they share. */
+function joined(paths: readonly Path[]): Path {
+  const [first = [], ...rest] = paths.filter(({ length }) => length > 0);
+  return rest.reduce<Path>((line, path) => [...line, ...path.slice(1)], first);
+}
+
+const pathOfCourses = (courses: readonly RunCourse[]): Path => joined(courses.map(({ path }) => path));
+
+/** The way from where the second half of a wire begins to where the first does. */
+function halvesWay(back: Path, forth: Path): RunCourse | undefined {
+  const [from, before] = back;
+  const [to, after] = forth;
+  if (!from || !before || !to || !after) return undefined;
+  const path = smoothWay(pose(from, minus3(from, before)), pose(to, minus3(after, to)));
+  return { name: 'from one half to the other', length: lengthOfPath(path), path, course: undefined };
+}
+
+/** The pose of a hand at a length along it, as it was run so far; beyond that it goes on straight. */
+function poseIn({ lines, starts, measured, end }: HandRun, s: number): Pose | undefined {
+  if (!end) return undefined;
+  if (s >= measured || lines.length === 0)
+    return { ...end, at: plus3(end.at, scaled3(end.along, s - measured)) };
+  const index = starts.findLastIndex((start, at) => start <= s && lines[at] !== undefined);
+  const line = lines[index];
+  return line ? line.at(s - (starts[index] as number)) : end;
+}

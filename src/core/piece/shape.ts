@@ -1,0 +1,164 @@
+import { lengthOfPath, type Path } from '../geometry/path';
+import {
+  bentTo,
+  inPose,
+  pointsOfBend,
+  pose,
+  rolled,
+  setDown,
+  type EvenBend,
+  type Pose,
+} from '../geometry/pose';
+import { dot3, minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
+import { alongAtAngle, parallelOf, perimeterOf, placeAt, type Outline } from '../outline/outline';
+import { outlineOf } from '../outline/outlineOf';
+import { ok, refuse, type Result } from '../result';
+import { flatSpiral } from '../technique/formulas';
+import type { WireSize } from '../technique/parameter';
+import { bendOf } from '../technique/winding';
+import { onBody } from './body';
+import type { Bent, Cab, Coiled, Curled, Laid, Round, Twisted } from './piece';
+
+/** A course as it lies: its line, from where it begins to where it ends, and how long it is by its formula, mm. */
+export interface Shape {
+  readonly path: Path;
+  readonly length: number;
+  readonly end: Pose;
+}
+
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+export const laidShape = ({ length }: Laid, start: Pose): Shape => {
+  const end = { ...start, at: plus3(start.at, scaled3(start.along, length)) };
+  return { path: [start.at, end.at], length, end };
+};
+
+/** What bends evenly in a plane that is turned about the wire; the plane that it is worked in goes with it. */
+function evenly(start: Pose, bend: EvenBend, roll: number): Shape {
+  const begin = rolled(start, radians(roll));
+  return {
+    path: pointsOfBend(begin, bend),
+    length: bend.length,
+    end: rolled(bentTo(begin, bend, bend.length), -radians(roll)),
+  };
+}
+
+/** Bent about something round: the centre line lies half a thickness off it. */
+export function bentShape({ about, angle, roll = 0 }: Bent, start: Pose, size: WireSize): Shape {
+  const radius = (about + bendOf(size).thick) / 2;
+  const length = radius * Math.abs(radians(angle));
+  return evenly(start, { length, curvature: Math.sign(angle) / radius }, roll);
+}
+
+/** A helix about something round: its turns are √[(π(D + d))² + p²] each. */
+export function coiledShape({ about, turns, pitch, roll = 0 }: Coiled, start: Pose, size: WireSize): Shape {
+  const radius = (about + bendOf(size).thick) / 2;
+  const climb = pitch / (2 * Math.PI);
+  const square = radius ** 2 + climb ** 2;
+  const way = Math.sign(turns);
+  const bend = {
+    length: 2 * Math.PI * Math.abs(turns) * Math.sqrt(square),
+    curvature: (way * radius) / square,
+    torsion: (way * climb) / square,
+  };
+  return evenly(start, bend, roll);
+}
+
+/** Points to each turn of a spiral. */
+const SPIRAL_POINTS = 64;
+
+/** An Archimedean spiral from its wide end to its narrow one. */
+export function curledShape({ inside, turns, pitch }: Curled, start: Pose, size: WireSize): Shape {
+  const narrow = (inside + bendOf(size).thick) / 2;
+  const wide = narrow + pitch * Math.abs(turns);
+  const way = Math.sign(turns);
+  const radiusAt = (angle: number) => wide - (pitch * angle) / (2 * Math.PI);
+  const at = (angle: number) => {
+    const radius = radiusAt(angle);
+    return vec3(radius * Math.cos(angle), way * radius * Math.sin(angle));
+  };
+  const heading = (angle: number): Pose => {
+    const [c, s, radius, shrink] = [
+      Math.cos(angle),
+      Math.sin(angle),
+      radiusAt(angle),
+      -pitch / (2 * Math.PI),
+    ];
+    return pose(at(angle), vec3(shrink * c - radius * s, way * (shrink * s + radius * c)));
+  };
+  const whole = 2 * Math.PI * Math.abs(turns);
+  const steps = Math.max(8, Math.ceil(SPIRAL_POINTS * Math.abs(turns)));
+  const own = heading(0);
+  const path = Array.from({ length: steps + 1 }, (_, step) => at((whole * step) / steps));
+  const last = heading(whole);
+  const [end, ahead] = setDown([last.at, plus3(last.at, last.along)], own, start);
+  const stop = end ?? start.at;
+  return {
+    path: setDown(path, own, start),
+    length: flatSpiral(narrow, wide, pitch),
+    end: pose(stop, minus3(ahead ?? stop, stop), start.up),
+  };
+}
+
+/** The line round a body that the centre of a wire takes, so far off it; a sentence when there is none. */
+export function lineRound(body: Cab, off: number): Result<Outline> {
+  const outline = outlineOf(body.size);
+  return outline.ok ? ok(parallelOf(outline.value, off)) : outline;
+}
+
+/** Points to each mm of a line round a stone, and at least in all. */
+const ROUND_POINTS = 3;
+const LEAST_ROUND = 24;
+
+/**
+ * Part of the way round a stone, from one angle to another as seen from its centre: clockwise when the second is greater, all round when it is
+ * 360 greater.
+ * @returns a sentence when the wire does not fit into a hollow of the outline
+ */
+export function roundShape({ from, to, play, height }: Round, body: Cab, size: WireSize): Result<Shape> {
+  const line = lineRound(body, play + bendOf(size).thick / 2);
+  if (!line.ok) return line;
+  const outline = line.value;
+  const whole = perimeterOf(outline);
+  const begin = alongAtAngle(outline, from);
+  const rounds = Math.trunc((to - from) / 360);
+  const rest = alongAtAngle(outline, to) - begin;
+  const way = Math.sign(to - from);
+  // The part of a round that is left goes the way that is asked, however the outline is counted.
+  const part = (to - from) % 360 === 0 ? 0 : way > 0 ? (rest + whole) % whole : -((whole - rest) % whole);
+  const long = rounds * whole + part;
+  if (long === 0)
+    return refuse('A way round a stone from a place to itself is none; say how far round it goes.');
+  const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * ROUND_POINTS));
+  const places = Array.from({ length: steps + 1 }, (_, step) =>
+    placeAt(outline, begin + (long * step) / steps),
+  );
+  const path = places.map(({ point }) => onBody(body, point.x, point.y, height));
+  const { x, y } = places.at(-1)?.direction ?? { x: 1, y: 0 };
+  const ahead = onBody(body, way * x, way * y, 0);
+  return ok({
+    path,
+    length: Math.abs(long),
+    end: pose(path.at(-1) ?? body.pose.at, minus3(ahead, body.pose.at), body.pose.up),
+  });
+}
+
+/** Whether a wire can go on from one pose at another without a way between: it is there, and heads the same way. */
+export const isThere = (from: Pose, to: Pose): boolean =>
+  norm3(minus3(from.at, to.at)) < 1e-6 && dot3(from.along, to.along) > 0.98;
+
+/** A line of its own length. */
+export const drawnShape = (path: Path, end: Pose): Shape => ({ path, length: lengthOfPath(path), end });
+
+const TWIST_POINTS = 32;
+
+/** A strand of a twist: a helix about its axis, as far off it as strands of its thickness lie that touch one another. */
+export function twistedPath({ axis, strands, strand, along, turns }: Twisted, size: WireSize): Path {
+  const off = strands < 2 ? 0 : size.width / 2 / Math.sin(Math.PI / strands);
+  const steps = Math.max(8, Math.ceil(Math.abs(turns) * TWIST_POINTS));
+  return Array.from({ length: steps + 1 }, (_, step) => {
+    const part = step / steps;
+    const angle = 2 * Math.PI * (strand / strands + turns * part);
+    return inPose(axis, along * part, off * Math.sin(angle), off * Math.cos(angle));
+  });
+}
