@@ -366,6 +366,10 @@ test('a list comes in: read first, then posted; what goes out is what came in', 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('2 rows are good, 1 is not');
   const questions = page.getByRole('region', { name: 'Questions about the file' });
   await expect(questions).toContainText('What does “spaceship” mean in “Finding”?');
+  // What is answered but not sent is there again after a reload.
+  await questions.getByLabel(/spaceship/).selectOption({ label: 'spacer' });
+  await page.reload();
+  await expect(questions.getByLabel(/spaceship/)).toHaveValue('spacer');
   await page.getByRole('button', { name: 'Post the 2 good rows' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('2 rows came in');
   const csv = await (await page.request.get(`${DEMO_URL}/export/findings.csv`)).text();

@@ -18,8 +18,10 @@ export const domeAt = ({ edge, depth }: Pick<StoneSize, 'edge' | 'depth'>, inwar
   edge + (depth - edge) * Math.sqrt(Math.max(0, 1 - (1 - Math.min(1, inward)) ** 2));
 
 /** How far off its axis the surface of a point is, mm; 0 at its tips and beyond them. */
-export function radiusAt({ length, width, tapers: [first, second] }: Point, along: number): number {
+export function radiusAt({ length, width, tapers }: Point, along: number): number {
   if (along <= 0 || along >= length) return 0;
+  if (!tapers) return (width / 2) * Math.sqrt(1 - ((2 * along) / length - 1) ** 2);
+  const [first, second] = tapers;
   const part = Math.min(1, along / first, (length - along) / second);
   return (width / 2) * part;
 }

@@ -52,8 +52,8 @@ export interface Point {
   readonly id: string;
   readonly length: number;
   readonly width: number;
-  /** How long each end tapers. */
-  readonly tapers: readonly [number, number];
+  /** How long each end tapers straight to its tip; rounded all over like a pebble when it is not told. */
+  readonly tapers?: readonly [number, number];
   readonly pose: Pose;
 }
 
@@ -108,6 +108,8 @@ export interface Curled extends Named {
   readonly turns: number;
   /** From one turn to the next, centre to centre. */
   readonly pitch: number;
+  /** How far each turn stands up from the one before: rolled flat when it is not told, drawn out to a cone when it is. */
+  readonly rise?: number;
 }
 
 /** Round a stone, along its outline. */

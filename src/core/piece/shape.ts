@@ -1,4 +1,4 @@
-import { lengthOfPath, type Path } from '../geometry/path';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import {
   bentTo,
   inPose,
@@ -67,36 +67,37 @@ export function coiledShape({ about, turns, pitch, roll = 0 }: Coiled, start: Po
 /** Points to each turn of a spiral. */
 const SPIRAL_POINTS = 64;
 
-/** An Archimedean spiral from its wide end to its narrow one. */
-export function curledShape({ inside, turns, pitch }: Curled, start: Pose, size: WireSize): Shape {
+/** An Archimedean spiral from its wide end to its narrow one, flat or drawn out to a cone. */
+export function curledShape({ inside, turns, pitch, rise = 0 }: Curled, start: Pose, size: WireSize): Shape {
   const narrow = (inside + bendOf(size).thick) / 2;
   const wide = narrow + pitch * Math.abs(turns);
   const way = Math.sign(turns);
-  const radiusAt = (angle: number) => wide - (pitch * angle) / (2 * Math.PI);
+  const [shrink, climb] = [-pitch / (2 * Math.PI), rise / (2 * Math.PI)];
+  const radiusOf = (angle: number) => wide + shrink * angle;
   const at = (angle: number) => {
-    const radius = radiusAt(angle);
-    return vec3(radius * Math.cos(angle), way * radius * Math.sin(angle));
+    const radius = radiusOf(angle);
+    return vec3(radius * Math.cos(angle), way * radius * Math.sin(angle), climb * angle);
   };
   const heading = (angle: number): Pose => {
-    const [c, s, radius, shrink] = [
-      Math.cos(angle),
-      Math.sin(angle),
-      radiusAt(angle),
-      -pitch / (2 * Math.PI),
-    ];
-    return pose(at(angle), vec3(shrink * c - radius * s, way * (shrink * s + radius * c)));
+    const [c, s, radius] = [Math.cos(angle), Math.sin(angle), radiusOf(angle)];
+    return pose(at(angle), vec3(shrink * c - radius * s, way * (shrink * s + radius * c), climb));
   };
   const whole = 2 * Math.PI * Math.abs(turns);
   const steps = Math.max(8, Math.ceil(SPIRAL_POINTS * Math.abs(turns)));
   const own = heading(0);
-  const path = Array.from({ length: steps + 1 }, (_, step) => at((whole * step) / steps));
+  const points = Array.from({ length: steps + 1 }, (_, step) => at((whole * step) / steps));
   const last = heading(whole);
-  const [end, ahead] = setDown([last.at, plus3(last.at, last.along)], own, start);
-  const stop = end ?? start.at;
+  const path = setDown(points, own, start);
+  const [end, ahead, above] = setDown(
+    [last.at, plus3(last.at, last.along), plus3(last.at, last.up)],
+    own,
+    start,
+  ) as [Vec3, Vec3, Vec3];
   return {
-    path: setDown(path, own, start),
-    length: flatSpiral(narrow, wide, pitch),
-    end: pose(stop, minus3(ahead ?? stop, stop), start.up),
+    path,
+    // A cone is measured: its spiral has a sum of its own only when it lies flat.
+    length: rise === 0 ? flatSpiral(narrow, wide, pitch) : lengthOfPath(path),
+    end: pose(end, minus3(ahead, end), minus3(above, end)),
   };
 }
 

@@ -1,3 +1,4 @@
+import { counted } from '@/core/units/counted';
 import { Link } from '@/ui/Link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
@@ -41,7 +42,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
     <>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <h1>
-          {total} {total === 1 ? 'pattern hangs' : 'patterns hang'} in the room
+          {counted(total, 'pattern')} in the room
           {isAsked && <span className="muted"> under this filter</span>}
         </h1>
         {isOwner && (

@@ -1,8 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { counted } from '@/core/units/counted';
 import type { ImportView } from '@/studio/lists/importFile';
 import { TextInput } from '@/ui/form/Field';
+import { useKeptTexts } from '@/ui/form/useKeptTexts';
 import { Said } from '@/ui/house';
 
 interface MendedCell {
@@ -22,7 +23,14 @@ const keyOf = (line: number, column: string): string => `${line} ${column}`;
 
 /** Rows that cannot come in yet: each says why, and is mended in place. */
 export function BadRows({ view, count, onMend }: BadRowsProps) {
-  const [typed, setTyped] = useState<ReadonlyMap<string, MendedCell>>(new Map());
+  const { texts, type } = useKeptTexts('cells');
+  // What was typed before counts as long as its cell is wrong and says something else.
+  const cells = view.bad.flatMap(({ line, wrong }) =>
+    wrong.flatMap(({ key, text: said }): MendedCell[] => {
+      const text = texts[keyOf(line, key)] ?? said;
+      return text === said ? [] : [{ line: String(line), column: key, text }];
+    }),
+  );
   const waiting = new Set(view.questions.map(({ asks }) => asks));
   return (
     <section className="leaf mt-4 overflow-x-auto p-4">
@@ -31,9 +39,9 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
           <Said>{count.toLocaleString('en-US')}</Said> {count === 1 ? 'row' : 'rows'} that cannot come in yet
           {count > view.bad.length && <span className="muted"> · the first {view.bad.length}</span>}
         </h2>
-        {onMend && typed.size > 0 && (
-          <button type="button" className="btn btn-primary" onClick={() => onMend([...typed.values()])}>
-            Read the {typed.size} mended {typed.size === 1 ? 'cell' : 'cells'} again
+        {onMend && cells.length > 0 && (
+          <button type="button" className="btn btn-primary" onClick={() => onMend(cells)}>
+            Read the {counted(cells.length, 'mended cell')} again
           </button>
         )}
       </div>
@@ -64,16 +72,8 @@ export function BadRows({ view, count, onMend }: BadRowsProps) {
                       {onMend && (
                         <TextInput
                           aria-label={`${title} of line ${line}`}
-                          value={typed.get(keyOf(line, key))?.text ?? text}
-                          onChange={({ target: { value } }) =>
-                            setTyped((before) =>
-                              new Map(before).set(keyOf(line, key), {
-                                line: String(line),
-                                column: key,
-                                text: value,
-                              }),
-                            )
-                          }
+                          value={texts[keyOf(line, key)] ?? text}
+                          onChange={({ target: { value } }) => type(keyOf(line, key), value)}
                         />
                       )}
                     </label>

@@ -1,9 +1,9 @@
 'use client';
 
 import { Said } from '@/ui/house';
-import { useState } from 'react';
 import type { Question } from '@/studio/lists/questions';
 import { Field, TextInput } from '@/ui/form/Field';
+import { useKeptTexts } from '@/ui/form/useKeptTexts';
 
 interface ImportQuestionsProps {
   readonly questions: readonly Question[];
@@ -12,8 +12,9 @@ interface ImportQuestionsProps {
 
 /** What only the maker knows about a file: each asked once, for all rows that wait for it. */
 export function ImportQuestions({ questions, onAnswer }: ImportQuestionsProps) {
-  const [answers, setAnswers] = useState<Readonly<Record<string, string>>>({});
-  const given = Object.entries(answers).filter(([, answer]) => answer.trim() !== '');
+  const { texts: answers, type } = useKeptTexts('answers');
+  const asked = new Set(questions.map(({ id }) => id));
+  const given = Object.entries(answers).filter(([id, answer]) => asked.has(id) && answer.trim() !== '');
   return (
     <section className="leaf mt-4 p-4" aria-label="Questions about the file">
       <h2>
@@ -34,7 +35,7 @@ export function ImportQuestions({ questions, onAnswer }: ImportQuestionsProps) {
                   {...ties}
                   className="select w-full text-base"
                   value={answers[id] ?? ''}
-                  onChange={({ target: { value } }) => setAnswers((before) => ({ ...before, [id]: value }))}
+                  onChange={({ target: { value } }) => type(id, value)}
                 >
                   <option value="">Choose …</option>
                   {choices.map(({ value, text }) => (
@@ -48,7 +49,7 @@ export function ImportQuestions({ questions, onAnswer }: ImportQuestionsProps) {
                   {...ties}
                   placeholder={example}
                   value={answers[id] ?? ''}
-                  onChange={({ target: { value } }) => setAnswers((before) => ({ ...before, [id]: value }))}
+                  onChange={({ target: { value } }) => type(id, value)}
                 />
               )
             }

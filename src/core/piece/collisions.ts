@@ -1,0 +1,100 @@
+import type { Path, Vec3 } from '../geometry/path';
+import { between3, distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
+import { bendOf } from '../technique/winding';
+import type { RunPiece, RunWire } from './run';
+
+/** Two wires that lie in one another, or one that lies in itself. */
+export interface Collision {
+  readonly wires: readonly [string, string];
+  /** How far, mm: what their centre lines come nearer than they are thick. */
+  readonly depth: number;
+  readonly at: Vec3;
+}
+
+/** Longest piece of line that is looked at as one, mm. */
+const PIECE = 1;
+
+interface Run {
+  readonly wire: number;
+  readonly from: Vec3;
+  readonly to: Vec3;
+  /** Length of its wire before it, mm. */
+  readonly before: number;
+}
+
+/** A line in straight pieces that are short enough. */
+function runsOf(path: Path, wire: number): Run[] {
+  const runs: Run[] = [];
+  let before = 0;
+  for (const [index, to] of path.entries()) {
+    const from = path[index - 1];
+    if (!from) continue;
+    const long = distance3(from, to);
+    const parts = Math.max(1, Math.ceil(long / PIECE));
+    for (let part = 0; part < parts; part += 1)
+      runs.push({
+        wire,
+        from: between3(from, to, part / parts),
+        to: between3(from, to, (part + 1) / parts),
+        before: before + (long * part) / parts,
+      });
+    before += long;
+  }
+  return runs;
+}
+
+const clamped = (part: number): number => Math.min(1, Math.max(0, part));
+
+/** The nearest that two pieces of line come to one another, and where (Ericson, “Real-Time Collision Detection”, 2005, 5.1.9). */
+function nearest(a: Run, b: Run): { readonly apart: number; readonly at: Vec3 } {
+  const [u, v, w] = [minus3(a.to, a.from), minus3(b.to, b.from), minus3(a.from, b.from)];
+  const [uu, vv, uv, uw, vw] = [dot3(u, u), dot3(v, v), dot3(u, v), dot3(u, w), dot3(v, w)];
+  const square = uu * vv - uv * uv;
+  let s = square > 1e-12 ? clamped((uv * vw - uw * vv) / square) : 0;
+  const t = vv > 0 ? clamped((uv * s + vw) / vv) : 0;
+  s = uu > 0 ? clamped((uv * t - uw) / uu) : 0;
+  const [p, q] = [plus3(a.from, scaled3(u, s)), plus3(b.from, scaled3(v, t))];
+  return { apart: norm3(minus3(p, q)), at: between3(p, q, 0.5) };
+}
+
+/**
+ * Where wires of a piece lie in one another, the deepest place of each two.
+ * @param allowed how deep they may lie in one another, as a part of the thinner one's radius
+ */
+export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
+  const thick = wires.map(({ wire }) => bendOf(wire.size).thick);
+  const cell = PIECE + Math.max(...thick, 0.1);
+  const cells = new Map<string, Run[]>();
+  const deepest = new Map<string, Collision>();
+  const look = (a: Run, b: Run) => {
+    const [wide, other] = [thick[a.wire] as number, thick[b.wire] as number];
+    // A wire lies beside itself where it is bent: only what is further along it than a tight bend counts.
+    if (a.wire === b.wire && Math.abs(a.before - b.before) < Math.PI * wide) return;
+    const { apart, at } = nearest(a, b);
+    const depth = (wide + other) / 2 - apart;
+    if (depth <= (allowed * Math.min(wide, other)) / 2) return;
+    const ids = [wires[a.wire], wires[b.wire]].map((each) => (each as RunWire).wire.id).sort() as [
+      string,
+      string,
+    ];
+    const key = ids.join('\n');
+    if (depth > (deepest.get(key)?.depth ?? 0)) deepest.set(key, { wires: ids, depth, at });
+  };
+  for (const [index, { path }] of wires.entries()) {
+    for (const run of runsOf(path, index)) {
+      const middle = between3(run.from, run.to, 0.5);
+      const [x, y, z] = [middle.x, middle.y, middle.z].map((value) => Math.floor(value / cell)) as [
+        number,
+        number,
+        number,
+      ];
+      for (let dx = -1; dx <= 1; dx += 1)
+        for (let dy = -1; dy <= 1; dy += 1)
+          for (let dz = -1; dz <= 1; dz += 1)
+            for (const there of cells.get(`${x + dx},${y + dy},${z + dz}`) ?? []) look(there, run);
+      const key = `${x},${y},${z}`;
+      cells.set(key, [...(cells.get(key) ?? []), run]);
+    }
+  }
+  return [...deepest.values()].sort((a, b) => b.depth - a.depth);
+}
