@@ -1,50 +1,75 @@
-import type { PlacedBody } from '../piece/body';
-import type { RunPiece } from '../piece/run';
-import { bodySeen } from './bodySeen';
+import type { Path } from '../geometry/path';
 import { seenFrom, type Seen, type View } from './view';
 
 /** What is drawn of one wire in one layer: SVG path commands in mm, and how thick. */
 export interface DrawnWire {
   readonly kind: 'wire';
+  /** Which wire it is of. */
   readonly wire: string;
   readonly d: string;
   readonly thick: number;
 }
 
-/** A stone or bead: its edge, and lines on it that show its shape. */
+/** A stone or bead: its edge. */
 export interface DrawnBody {
   readonly kind: 'body';
   readonly body: string;
   readonly d: string;
 }
 
-/** A piece from one side, farthest first: what comes later lies over what came before. Everything in mm. */
+/** Wires and bodies from one side, farthest first: what comes later lies over what came before. Everything in mm. */
 export interface LineDrawing {
   readonly layers: readonly (DrawnWire | DrawnBody)[];
   readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 
-/** How deep a layer is, mm: of one wire, what lies within a layer is drawn at once. */
-const LAYER = 0.2;
+/** A wire to be drawn: its centre line, and how thick it is. */
+export interface WireToDraw {
+  readonly wire: string;
+  readonly path: Path;
+  readonly thick: number;
+}
+
+/** A body to be drawn: its edge as the view sees it; wires that are nearer than `near` lie over it. */
+export interface BodyToDraw {
+  readonly body: string;
+  readonly points: readonly Seen[];
+  readonly near: number;
+}
+
+/** How finely something is drawn, mm. */
+export interface Fineness {
+  /** How deep a layer is: of one wire, what lies within a layer is drawn at once. */
+  readonly layer: number;
+  /** Points that stray less than this from the straight way are left out. */
+  readonly stray: number;
+}
+
+/** As large as a screen or a sheet has it. */
+export const LARGE: Fineness = { layer: 0.2, stray: 0.02 };
+/** As a small picture among others has it. */
+export const SMALL: Fineness = { layer: 0.5, stray: 0.12 };
+
 /** Room about the drawing, mm. */
 const PAD = 1;
-/** Points that stray less than this from the straight way are left out, mm. */
-const STRAY = 0.02;
 
 const figure = (value: number): string => String(Math.round(value * 100) / 100);
 
 const commands = (points: readonly Seen[]): string =>
   points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${figure(x)} ${figure(y)}`).join('');
 
-const layerOf = (near: number): number => Math.floor(near / LAYER);
+interface Run {
+  readonly layer: number;
+  readonly points: Seen[];
+}
 
 /** A line in runs that lie in one layer each; neighbours share a point, so that no gap shows. */
-function runsOf(seen: readonly Seen[]): { readonly layer: number; readonly points: readonly Seen[] }[] {
-  const runs: { layer: number; points: Seen[] }[] = [];
+function runsOf(seen: readonly Seen[], deep: number): Run[] {
+  const runs: Run[] = [];
   for (const [index, point] of seen.entries()) {
     const before = seen[index - 1];
     if (!before) continue;
-    const layer = layerOf((before.near + point.near) / 2);
+    const layer = Math.floor((before.near + point.near) / 2 / deep);
     const run = runs.at(-1);
     if (run?.layer === layer) run.points.push(point);
     else runs.push({ layer, points: [before, point] });
@@ -53,7 +78,7 @@ function runsOf(seen: readonly Seen[]): { readonly layer: number; readonly point
 }
 
 /** A run without the points that nobody would miss (Ramer, 1972; Douglas and Peucker, 1973). */
-function thinned(points: readonly Seen[]): readonly Seen[] {
+function thinned(points: readonly Seen[], stray: number): readonly Seen[] {
   const [first, last] = [points[0], points.at(-1)];
   if (points.length < 3 || !first || !last) return points;
   const [dx, dy] = [last.x - first.x, last.y - first.y];
@@ -66,16 +91,25 @@ function thinned(points: readonly Seen[]): readonly Seen[] {
         : Math.hypot(x - first.x, y - first.y);
     if (off > most) [farthest, most] = [index, off];
   }
-  if (most <= STRAY) return [first, last];
-  return [...thinned(points.slice(0, farthest + 1)).slice(0, -1), ...thinned(points.slice(farthest))];
+  if (most <= stray) return [first, last];
+  return [
+    ...thinned(points.slice(0, farthest + 1), stray).slice(0, -1),
+    ...thinned(points.slice(farthest), stray),
+  ];
 }
 
-/** A piece as it is drawn from one side: nearer wires over farther ones, each as thick as it is, stones between them. */
-export function lineDrawing({ wires, bodies }: RunPiece, view: View): LineDrawing {
+/** Draws wires and bodies from one side, without perspective: nearer over farther, every wire as thick as it is. */
+export function drawLines(
+  wires: readonly WireToDraw[],
+  bodies: readonly BodyToDraw[],
+  view: View,
+  { layer: deep, stray }: Fineness,
+): LineDrawing {
   const layers = new Map<number, (DrawnWire | DrawnBody)[]>();
   const put = (layer: number, drawn: DrawnWire | DrawnBody) => {
-    const there = layers.get(layer) ?? [];
-    layers.set(layer, [...there, drawn]);
+    const there = layers.get(layer);
+    if (there) there.push(drawn);
+    else layers.set(layer, [drawn]);
   };
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
   const hold = (points: readonly Seen[], about: number) => {
@@ -86,30 +120,32 @@ export function lineDrawing({ wires, bodies }: RunPiece, view: View): LineDrawin
       bottom = Math.max(bottom, y + about);
     }
   };
-  for (const body of bodies) {
-    const { d, near, points } = drawnBody(body, view);
+  for (const { body, points, near } of bodies) {
     hold(points, 0);
-    put(layerOf(near), { kind: 'body', body: body.id, d });
+    put(Math.floor(near / deep), { kind: 'body', body, d: `${commands(thinned(points, stray))}Z` });
   }
-  for (const { wire, path } of wires) {
-    const seen = seenFrom(view, path);
-    const thick = wire.size.width;
-    hold(seen, thick / 2);
-    const own = new Map<number, string>();
-    for (const { layer, points } of runsOf(seen))
-      own.set(layer, (own.get(layer) ?? '') + commands(thinned(points)));
-    for (const [layer, d] of own) put(layer, { kind: 'wire', wire: wire.id, d, thick });
+  for (const [wire, own] of byWire(wires)) {
+    const runs = new Map<number, string>();
+    for (const { path } of own) {
+      const seen = seenFrom(view, path);
+      hold(seen, (own[0]?.thick ?? 0) / 2);
+      for (const { layer, points } of runsOf(seen, deep))
+        runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray)));
+    }
+    for (const [layer, d] of runs) put(layer, { kind: 'wire', wire, d, thick: own[0]?.thick ?? 0 });
   }
-  const isEmpty = left > right;
-  return {
-    layers: [...layers.entries()].sort(([a], [b]) => a - b).flatMap(([, drawn]) => drawn),
-    box: isEmpty
-      ? { x: 0, y: 0, width: 0, height: 0 }
-      : { x: left - PAD, y: top - PAD, width: right - left + 2 * PAD, height: bottom - top + 2 * PAD },
-  };
+  const sorted = [...layers.entries()].sort(([a], [b]) => a - b).flatMap(([, drawn]) => drawn);
+  if (sorted.length === 0) return { layers: [], box: { x: 0, y: 0, width: 0, height: 0 } };
+  const box = { x: left - PAD, y: top - PAD, width: right - left + 2 * PAD, height: bottom - top + 2 * PAD };
+  return { layers: sorted, box };
 }
 
-function drawnBody(body: PlacedBody, view: View) {
-  const { points, near } = bodySeen(body, view);
-  return { d: `${commands(points)}Z`, near, points };
+function byWire(wires: readonly WireToDraw[]): ReadonlyMap<string, WireToDraw[]> {
+  const grouped = new Map<string, WireToDraw[]>();
+  for (const each of wires) {
+    const there = grouped.get(each.wire);
+    if (there) there.push(each);
+    else grouped.set(each.wire, [each]);
+  }
+  return grouped;
 }

@@ -2,7 +2,8 @@ import { takesWire } from '../technique/registry';
 import { counted } from '../units/counted';
 import { resolve, type Specs } from '../pattern/composition';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import { drawPlan, type Drawing, type DrawnLine } from '../technique/drawPlan';
+import type { LineDrawing } from '../drawing/lineDrawing';
+import { drawPlan } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
 import { PageWriter } from './pageWriter';
@@ -11,22 +12,16 @@ import { MARGIN, text, type Page, type PaperRules, type Shape } from './sheet';
 /** Height of a row of drawings, and how many stand in it. */
 const [DRAWN, IN_ROW] = [46, 4];
 
-const strokes = (lines: readonly DrawnLine[], x: number, y: number, scale: number, grey: number): Shape[] =>
-  lines.flatMap(({ d, thick }): Shape[] => [
-    { kind: 'path', d, x, y, scale, thick, grey: 0.15 },
-    { kind: 'path', d, x, y, scale, thick: thick * 0.7, grey },
-  ]);
-
 interface Drawn {
   readonly name: string;
-  readonly drawing: Drawing;
+  readonly drawing: LineDrawing;
 }
 
 /** The techniques of a composed pattern, in rows. */
 function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
   if (!composition) return [];
   const drawn = resolve(composition, specs).uses.flatMap(({ use, plan, values, technique }) =>
-    plan && values && takesWire(technique) ? [{ name: use.name, drawing: drawPlan(plan, values, 3000) }] : [],
+    plan && values && takesWire(technique) ? [{ name: use.name, drawing: drawPlan(plan, values) }] : [],
   );
   return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>
     drawn.slice(row * IN_ROW, (row + 1) * IN_ROW),
@@ -36,20 +31,23 @@ function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
 /** A row of drawings, each as large as its room allows, with its own scale said. */
 function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] {
   const room = (width - 2 * MARGIN) / drawn.length;
-  return drawn.flatMap(({ name, drawing: { box, behind, level, before, stones, beads } }, index) => {
+  return drawn.flatMap(({ name, drawing: { box, layers } }, index) => {
     const scale = Math.min((room - 6) / box.width, (DRAWN - 10) / box.height, 4);
     const x = MARGIN + room * index + room / 2 - (box.x + box.width / 2) * scale;
     const y = top + (DRAWN - 8) / 2 - (box.y + box.height / 2) * scale;
+    const at = { kind: 'path', x, y, scale } as const;
     return [
-      ...strokes(behind, x, y, scale, 0.75),
-      ...stones.map((d): Shape => ({ kind: 'path', d, x, y, scale, thick: 0, grey: 0.9, filled: true })),
-      ...beads.map((bead): Shape => {
-        const r = bead.diameter / 2;
-        const d = `M${bead.x - r} ${bead.y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
-        return { kind: 'path', d, x, y, scale, thick: 0.2, grey: 0.4 };
-      }),
-      ...strokes(level, x, y, scale, 0.8),
-      ...strokes(before, x, y, scale, 0.8),
+      ...layers.flatMap((each): Shape[] =>
+        each.kind === 'body'
+          ? [
+              { ...at, d: each.d, thick: 0, grey: 0.9, filled: true },
+              { ...at, d: each.d, thick: 0.15, grey: 0.4 },
+            ]
+          : [
+              { ...at, d: each.d, thick: each.thick, grey: 0.15 },
+              { ...at, d: each.d, thick: each.thick * 0.7, grey: 0.8 },
+            ],
+      ),
       text(MARGIN + room * (index + 0.5), top + DRAWN - 3, 2.8, `${name} (${scale.toFixed(1)} : 1)`, {
         anchor: 'middle',
       }),

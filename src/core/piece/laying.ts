@@ -3,13 +3,19 @@ import { ok, refuse, type Result } from '../result';
 import { said } from '../technique/technique';
 import { bendOf } from '../technique/winding';
 import { halvesOfWeave, weaveNeed, weavePath } from '../weave/consume';
-import type { Along, PieceWire, Side, Wound } from './piece';
+import type { PieceWire, Side, Wound } from './piece';
 import { rideOn, type Carrier } from './rideOn';
+
+/** Where something begins on a wire, mm from where the work of that wire begins, and in which sense it goes on. */
+export interface Stretch {
+  readonly wire: string;
+  readonly from: number;
+  readonly towards: Side;
+}
 
 /** Something wound, as it lies flat on its carriers; mm. */
 export interface Laying {
-  readonly on: readonly Along[];
-  readonly towards: Side;
+  readonly on: readonly Stretch[];
   readonly carriers: readonly Carrier[];
   /** Between the centres of neighbouring carriers. */
   readonly step: number;
@@ -20,12 +26,14 @@ export interface Laying {
 
 /**
  * Lays what is wound about wires of one size that lie side by side.
- * @param carried the wires of `on`
+ * @param on where it begins on each of them
+ * @param carried those wires
  * @param carriers their poses from where it begins on each, in the sense in which it goes on
  */
 export function layingOf(
-  { on, towards, groups, pitch, halves }: Wound,
+  { groups, pitch, halves }: Wound,
   thin: PieceWire,
+  on: readonly Stretch[],
   carried: readonly PieceWire[],
   carriers: readonly Carrier[],
 ): Result<Laying> {
@@ -52,7 +60,7 @@ export function layingOf(
   if (laid === 0) return refuse('nothing is wound; give it a wrap.');
   const flat = weavePath(weave, wires, 1, laid);
   const length = (wire * laid) / all;
-  return ok({ on, towards, carriers, step: wires.base + gap, flat, length });
+  return ok({ on, carriers, step: wires.base + gap, flat, length });
 }
 
 /** A laying where its carriers really run. */
@@ -71,8 +79,8 @@ export function wayAlong(before: Laying, next: Laying): Path | undefined {
   const there = next.on.findIndex(({ wire }) => wire === here?.wire);
   const begin = next.on[there];
   const [from, to] = [before.flat.at(-1), next.flat[0]];
-  if (!here || !begin || !from || !to || before.towards !== next.towards) return undefined;
-  const sense = before.towards === 'first' ? 1 : -1;
+  if (!here || !begin || !from || !to || here.towards !== begin.towards) return undefined;
+  const sense = here.towards === 'first' ? 1 : -1;
   const end = {
     x: sense * (begin.from - here.from) + to.x,
     y: to.y + shared * before.step - there * next.step,

@@ -60,10 +60,24 @@ export interface Point {
 /** What a piece holds. */
 export type Body = Cab | Bead | Point;
 
-/** A place along a wire: mm from where its work begins, towards the first hand; negative on the second. */
+/** A hand of a wire. */
+export type Side = 'first' | 'second';
+
+/** Where a course of a hand ends, or so many mm beyond it; before it when that is negative. */
+export interface AtEnd {
+  readonly side: Side;
+  /** The name of the course; the first of that name. */
+  readonly endOf: string;
+  readonly on?: number;
+}
+
+/** A place along a wire from which something goes on along it. */
 export interface Along {
   readonly wire: string;
-  readonly from: number;
+  /** mm from where the work of that wire begins, towards its first hand, negative on the second; or where a course of it ends. */
+  readonly from: number | AtEnd;
+  /** Whether it goes on towards the end of the first hand or of the second. */
+  readonly towards: Side;
 }
 
 interface Named {
@@ -170,8 +184,6 @@ export interface Wound extends Named {
   readonly kind: 'wound';
   /** The wires that it is wound about, A first, and where on each it begins. */
   readonly on: readonly Along[];
-  /** Whether it goes on towards the first hands of those wires or towards the second. */
-  readonly towards: 'first' | 'second';
   /** What is laid, repeats written out. */
   readonly groups: readonly WeaveGroup[];
   /** How far each wrap moves on; the thickness of the wire when wound close. */
@@ -182,6 +194,3 @@ export interface Wound extends Named {
 
 /** What one hand of a wire does next. */
 export type Course = Laid | Bent | Coiled | Curled | Round | Climbing | Threaded | Twisted | Led | Wound;
-
-/** A hand of a wire. */
-export type Side = 'first' | 'second';

@@ -44,8 +44,7 @@ const bent = (about: number, angle: number, roll = 0): Course => ({
 const coil = (on: string, from: number, wraps: number, more: Partial<Wound> = {}): Wound => ({
   kind: 'wound',
   name: 'coil',
-  on: [{ wire: on, from }],
-  towards: 'first',
+  on: [{ wire: on, from, towards: 'first' }],
   groups: [{ kind: 'wrap', first: 0, last: 0, wraps }],
   ...more,
 });
@@ -170,7 +169,7 @@ describe('what is wound on a wire', () => {
 
   it('goes on both ways and on both hands of its wire', () => {
     const both = wire('frame', round(0.8), [laid(30)], { second: [laid(30)] });
-    const back = coil('frame', 6, 40, { towards: 'second' });
+    const back = coil('frame', 6, 40, { on: [{ wire: 'frame', from: 6, towards: 'second' }] });
     const [, thin] = run([both, wire('thin', round(0.3), [back], { start: undefined })]);
     if (!thin) throw new Error('it was run');
     expect(thin.path[0]?.x).toBeCloseTo(6, 9);
@@ -184,8 +183,8 @@ describe('what is wound on a wire', () => {
       ...coil('a', 2, 0),
       name: 'weave',
       on: [
-        { wire: 'a', from: 2 },
-        { wire: 'b', from: 2 },
+        { wire: 'a', from: 2, towards: 'first' },
+        { wire: 'b', from: 2, towards: 'first' },
       ],
       groups: Array.from({ length: 6 }, () => [
         { kind: 'wrap' as const, first: 0, last: 0, wraps: 3 },

@@ -5,8 +5,8 @@ import { minus3, plus3, scaled3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
 import { climbingPath, poseAtEnd, type PlacedBody } from './body';
-import type { Bead, Body, Course, Piece, PieceWire, Side, Wound } from './piece';
-import { layingOf, pathOfLaying, wayAlong, type Laying } from './laying';
+import type { AtEnd, Bead, Body, Course, Piece, PieceWire, Side, Wound } from './piece';
+import { layingOf, pathOfLaying, wayAlong, type Laying, type Stretch } from './laying';
 import type { Carrier } from './rideOn';
 import {
   bentShape,
@@ -243,14 +243,34 @@ class Run {
       if (!carrier) throw new CannotBeMade(`${where}: there is no wire “${id}” in this piece.`);
       return carrier;
     });
-    const carriers = course.on.map(({ from }, index): Carrier => {
+    const on = course.on.map(({ wire: id, from, towards }, index): Stretch => ({
+      wire: id,
+      towards,
+      from: typeof from === 'number' ? from : this.#endOf(carried[index] as PieceWire, from, where),
+    }));
+    const carriers = on.map(({ from, towards }, index): Carrier => {
       const carrier = carried[index] as PieceWire;
       return (x) => {
-        const here = this.poseOn(carrier, course.towards === 'first' ? from + x : from - x);
-        return course.towards === 'first' ? here : facingBack(here);
+        const here = this.poseOn(carrier, towards === 'first' ? from + x : from - x);
+        return towards === 'first' ? here : facingBack(here);
       };
     });
-    return orStop(layingOf(course, wire, carried, carriers), where);
+    return orStop(layingOf(course, wire, on, carried, carriers), where);
+  }
+
+  /** How far along a wire a course of it ends. */
+  #endOf(wire: PieceWire, { side, endOf, on = 0 }: AtEnd, where: string): number {
+    const wanted = wire[side].findIndex(({ name }) => name === endOf);
+    const hand = this.#handOf(wire, side);
+    while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 1e-9);
+    const run = hand.courses.findIndex(({ name }) => name === endOf);
+    const begin = hand.starts[run];
+    if (begin === undefined)
+      throw new CannotBeMade(
+        `${where}: “${endOf}” of ${wire.name} is not there to begin at, or not done yet.`,
+      );
+    const along = begin + lengthOfPath(hand.courses[run]?.path ?? []) + on;
+    return side === 'first' ? along : -along;
   }
 
   /** The pose of a wire at a place along it, heading from its second hand to its first; beyond what it does it goes on straight. */

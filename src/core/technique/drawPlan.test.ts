@@ -1,4 +1,5 @@
 import { expectOk } from '../result';
+import { LARGE, SMALL, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
 import { drawPlan } from './drawPlan';
 import { initialValues } from './parameter';
 import { TECHNIQUES, techniqueOf, type AnyTechnique, takesWire } from './registry';
@@ -8,13 +9,14 @@ const drawingOf = (technique: AnyTechnique) =>
   drawPlan(expectOk(initialPlan(technique)), initialValues(technique.parameters));
 const named = (id: string) => techniqueOf(id) as AnyTechnique;
 
+const numbersOf = (d: string) => d.replaceAll('Z', '').slice(1).split(/[ML ]/).map(Number);
+
 it('every technique is drawn within its box, in numbers, of points that can be counted', () => {
   for (const technique of TECHNIQUES.filter(takesWire)) {
-    const { behind, level, before, box } = drawingOf(technique);
-    const lines = [...behind, ...level, ...before];
-    const numbers = lines.flatMap(({ d }) => d.slice(1).split(/[ML ]/).map(Number));
+    const { layers, box } = drawingOf(technique);
+    const numbers = layers.flatMap(({ d }) => numbersOf(d));
     expect([technique.id, numbers.some(Number.isNaN)]).toEqual([technique.id, false]);
-    expect(numbers.length).toBeLessThan(20_000);
+    expect([technique.id, numbers.length < 30_000]).toEqual([technique.id, true]);
     const [xs, ys] = [0, 1].map((which) => numbers.filter((_, index) => index % 2 === which)) as [
       number[],
       number[],
@@ -26,24 +28,48 @@ it('every technique is drawn within its box, in numbers, of points that can be c
   }
 });
 
-it('a weave goes over and under its frame wires: as much before them as behind', () => {
-  const { behind, before, level } = drawingOf(named('straight-weave'));
-  expect(level.find(({ wire }) => wire === 'base')?.d.match(/M/g)).toHaveLength(2);
-  const across = (lines: typeof before) =>
-    lines
-      .filter(({ wire }) => wire === 'weaving')
+it('a small picture takes a fraction of the points', () => {
+  const size = (fineness: Fineness) =>
+    TECHNIQUES.filter(takesWire)
+      .flatMap(
+        (technique) =>
+          drawPlan(expectOk(initialPlan(technique)), initialValues(technique.parameters), fineness).layers,
+      )
+      .reduce((sum, { d }) => sum + d.length, 0);
+  expect(size(SMALL) / size(LARGE)).toBeLessThan(0.5);
+});
+
+/** How far up and down the weaving wire goes, in the layers before its frame wires and behind them. */
+function acrossIn({ layers }: LineDrawing): { readonly over: number; readonly under: number } {
+  const frame = layers.findIndex((each) => each.kind === 'wire' && each.wire === 'base');
+  const across = (side: LineDrawing['layers']) =>
+    side
       .flatMap(({ d }) => d.slice(1).split('M'))
       .reduce((sum, run) => {
         const ys = run.split('L').map((point) => Number(point.split(' ')[1]));
         return sum + ys.slice(1).reduce((way, y, index) => way + Math.abs(y - (ys[index] ?? y)), 0);
       }, 0);
-  expect(across(before)).toBeGreaterThan(100);
-  expect(across(behind) / across(before)).toBeCloseTo(1, 1);
+  return { under: across(layers.slice(0, frame)), over: across(layers.slice(frame + 1)) };
+}
+
+it('a weave goes over and under its frame wires: as much before them as behind, from both sides', () => {
+  const weave = named('straight-weave');
+  for (const view of ['front', 'back'] as const) {
+    const { over, under } = acrossIn(
+      drawPlan(expectOk(initialPlan(weave)), initialValues(weave.parameters), LARGE, view),
+    );
+    expect(over).toBeGreaterThan(100);
+    expect(under / over).toBeCloseTo(1, 1);
+  }
 });
 
 it('stones and beads are drawn where they are held', () => {
-  expect(drawingOf(named('bundle-frame')).stones).toHaveLength(1);
-  const { beads } = drawingOf(named('bead-channel'));
+  const bodies = ({ layers }: LineDrawing) => layers.filter(({ kind }) => kind === 'body');
+  expect(bodies(drawingOf(named('bundle-frame')))).toHaveLength(1);
+  const beads = bodies(drawingOf(named('bead-channel')));
   expect(beads).toHaveLength(13);
-  expect(beads.every(({ diameter }) => diameter === 3)).toBe(true);
+  for (const { d } of beads) {
+    const xs = numbersOf(d).filter((_, index) => index % 2 === 0);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(3, 1);
+  }
 });

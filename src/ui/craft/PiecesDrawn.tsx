@@ -7,6 +7,7 @@ import {
 } from '@/core/pattern/composition';
 import { takesWire } from '@/core/technique/registry';
 import { CAUTIONS } from '@/core/technique/cautions';
+import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import type { MetalId } from '@/core/wire/metal';
 import { UNCHOSEN } from './unchosen';
@@ -17,9 +18,6 @@ const metalOf =
   ({ use }: ResolvedUse, specs: Specs) =>
   (wire: string): MetalId =>
     specs[use.wires[wire] ?? '']?.metal ?? UNCHOSEN;
-
-/** Points of a small picture: a card is a few hundred pixels wide. */
-const SMALL = 700;
 
 /** The techniques of a pattern, each drawn to scale, with what the trade says of it. */
 export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Specs }) {

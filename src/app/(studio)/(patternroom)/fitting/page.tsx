@@ -7,6 +7,7 @@ import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
+import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
@@ -27,9 +28,6 @@ const MEASURED = [
   ['width', 'Width', '13 mm'],
   ['edge', 'Edge height', '2 mm'],
 ] as const;
-
-/** Points of a small picture. */
-const SMALL = 700;
 
 export default async function FittingPage({ searchParams }: { searchParams: Search }) {
   const { session, rings } = await pageMember();
