@@ -1,9 +1,12 @@
 import type { Path } from '../geometry/path';
 import { seenFrom, type Seen, type View } from './view';
 
-/** What is drawn of one wire in one layer: SVG path commands in mm, and how thick. */
+/**
+ * What is drawn of one wire in one layer, with round ends: SVG path commands in mm, and how thick. Its edge is drawn first, the wire in it
+ * later, so that no seam shows where one layer goes over into the next.
+ */
 export interface DrawnWire {
-  readonly kind: 'wire';
+  readonly kind: 'edge' | 'wire';
   /** Which wire it is of. */
   readonly wire: string;
   readonly d: string;
@@ -50,6 +53,13 @@ export const LARGE: Fineness = { layer: 0.2, stray: 0.02 };
 /** As a small picture among others has it. */
 export const SMALL: Fineness = { layer: 0.5, stray: 0.12 };
 
+/** The edge of a wire as a part of its thickness, on each side. */
+const EDGE = 0.12;
+/**
+ * How far an edge is drawn behind its wire, as a part of its thickness: behind its own neighbours along the wire where they rise steeply,
+ * and still over any wire that it lies upon, whose middle is further off.
+ */
+const EDGE_BEHIND = 0.9;
 /** Room about the drawing, mm. */
 const PAD = 1;
 
@@ -132,7 +142,16 @@ export function drawLines(
       for (const { layer, points } of runsOf(seen, deep))
         runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray)));
     }
-    for (const [layer, d] of runs) put(layer, { kind: 'wire', wire, d, thick: own[0]?.thick ?? 0 });
+    const thick = own[0]?.thick ?? 0;
+    for (const [layer, d] of runs) {
+      put(layer - Math.max(1, Math.floor((EDGE_BEHIND * thick) / deep)) - 0.5, {
+        kind: 'edge',
+        wire,
+        d,
+        thick,
+      });
+      put(layer, { kind: 'wire', wire, d, thick: thick * (1 - 2 * EDGE) });
+    }
   }
   const sorted = [...layers.entries()].sort(([a], [b]) => a - b).flatMap(([, drawn]) => drawn);
   if (sorted.length === 0) return { layers: [], box: { x: 0, y: 0, width: 0, height: 0 } };

@@ -43,10 +43,7 @@ function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] 
               { ...at, d: each.d, thick: 0, grey: 0.9, filled: true },
               { ...at, d: each.d, thick: 0.15, grey: 0.4 },
             ]
-          : [
-              { ...at, d: each.d, thick: each.thick, grey: 0.15 },
-              { ...at, d: each.d, thick: each.thick * 0.7, grey: 0.8 },
-            ],
+          : [{ ...at, d: each.d, thick: each.thick, grey: each.kind === 'edge' ? 0.15 : 0.8 }],
       ),
       text(MARGIN + room * (index + 0.5), top + DRAWN - 3, 2.8, `${name} (${scale.toFixed(1)} : 1)`, {
         anchor: 'middle',

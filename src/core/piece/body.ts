@@ -41,14 +41,16 @@ export function surfaceOf(body: PlacedBody): Path {
     case 'cab':
       return cabSurface(body);
     case 'bead':
-      return turnedSurface(body, body.length, -body.length / 2, (along) => beadRadius(body, along));
+      return turnedSurface(body, evenly(-body.length / 2, body.length / 2), (along) =>
+        beadRadius(body, along),
+      );
     case 'point':
-      return turnedSurface(body, body.length, 0, (along) => radiusAt(body, along));
+      return turnedSurface(body, stationsOf(body), (along) => radiusAt(body, along));
   }
 }
 
 /** How far off its hole the surface of a bead is, mm from its middle: an ellipsoid. */
-const beadRadius = ({ width, length }: Bead, along: number): number =>
+export const beadRadius = ({ width, length }: Bead, along: number): number =>
   (width / 2) * Math.sqrt(Math.max(0, 1 - (2 * along) ** 2 / length ** 2));
 
 function cabSurface(body: Cab): Path {
@@ -66,13 +68,19 @@ function cabSurface(body: Cab): Path {
   ];
 }
 
+const evenly = (from: number, to: number): readonly number[] =>
+  Array.from({ length: POINTS + 1 }, (_, index) => from + ((to - from) * index) / POINTS);
+
+/** Places along a point by which its shape is seen: its corners among them. */
+const stationsOf = ({ length, tapers }: Point): readonly number[] =>
+  tapers ? [0, tapers[0], length - tapers[1], length] : evenly(0, length);
+
 function turnedSurface(
   body: PlacedBody,
-  long: number,
-  begin: number,
+  stations: readonly number[],
   radius: (along: number) => number,
 ): Path {
-  return Array.from({ length: POINTS + 1 }, (_, index) => begin + (long * index) / POINTS).flatMap((along) =>
+  return stations.flatMap((along) =>
     Array.from({ length: ROUND }, (__, step) => {
       const angle = (2 * Math.PI * step) / ROUND;
       const off = radius(along);
@@ -84,20 +92,57 @@ function turnedSurface(
 /** Points to each turn round a point. */
 const TURN_POINTS = 72;
 
+/** Strands side by side have a hair of air between them, since a point tapers under them. */
+const HAIR = 1.04;
+/** Between these sines of half its lag a strand swings from beside the other to opposite it. */
+const SWINGS = { from: 0.5, to: 0.95 };
+
+/**
+ * How far behind another strand one follows that climbs beside it and touches it, radians about the axis: their chord, 2r sin(½ lag), stands
+ * off the way they climb by what they are thick; where they climb as steeply as round a tip they lie opposite each other.
+ * @param off of their centre lines from the axis
+ * @param pitch how far a turn climbs
+ */
+function lagOf(off: number, pitch: number, thick: number): number {
+  const sine = Math.min(1, (HAIR * thick * Math.hypot(2 * Math.PI * off, pitch)) / (2 * off * pitch));
+  const beside = 2 * Math.asin(sine);
+  // Towards a tip it swings round to the other side over a while, not at once.
+  const part = Math.min(1, Math.max(0, (sine - SWINGS.from) / (SWINGS.to - SWINGS.from)));
+  return beside + (Math.PI - beside) * part * part * (3 - 2 * part);
+}
+
 /**
  * The way of a wire that climbs a point: evenly along its axis and about it, half a thickness off its surface.
  * @param thick of the wire
  */
-export function climbingPath({ from, to, turns, begin, play }: Climbing, point: Point, thick: number): Path {
+export function climbingPath(course: Climbing, point: Point, thick: number): Path {
+  const { from, to, turns, begin, play, strand = 'upper' } = course;
   const steps = Math.max(12, Math.ceil(Math.abs(turns) * TURN_POINTS));
   const first = (begin * Math.PI) / 180;
-  return Array.from({ length: steps + 1 }, (_, step) => {
-    const part = step / steps;
-    const along = from + (to - from) * part;
-    const angle = first + 2 * Math.PI * turns * part;
-    const off = radiusAt(point, along) + play + thick / 2;
-    return onBody(point, along, off * Math.sin(angle), off * Math.cos(angle));
+  const pitch = Math.abs((to - from) / turns);
+  const angleAt = (part: number): number => {
+    const off = offAt(part);
+    const lag = strand === 'lower' ? Math.sign(turns) * lagOf(off, pitch, thick) : 0;
+    return first + 2 * Math.PI * turns * part - lag;
+  };
+  const offAt = (part: number): number => radiusAt(point, from + (to - from) * part) + play + thick / 2;
+  const parts = Array.from({ length: steps }, (_, step) =>
+    finely(step / steps, (step + 1) / steps, angleAt),
+  ).flat();
+  return [...parts, 1].map((part) => {
+    const [off, angle] = [offAt(part), angleAt(part)];
+    return onBody(point, from + (to - from) * part, off * Math.sin(angle), off * Math.cos(angle));
   });
+}
+
+/** Where a strand swings round faster than so much from one point to the next, points are put between, radians. */
+const SWING = 0.15;
+const MOST_BETWEEN = 32;
+
+/** Places from one part of a way to another, the last left out, close enough together for how fast an angle changes. */
+function finely(from: number, to: number, angleAt: (part: number) => number): number[] {
+  const count = Math.min(MOST_BETWEEN, Math.max(1, Math.ceil(Math.abs(angleAt(to) - angleAt(from)) / SWING)));
+  return Array.from({ length: count }, (_, index) => from + ((to - from) * index) / count);
 }
 
 /** The pose at the end of a line. */

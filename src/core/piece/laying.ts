@@ -31,7 +31,7 @@ export interface Laying {
  * @param carriers their poses from where it begins on each, in the sense in which it goes on
  */
 export function layingOf(
-  { groups, pitch, halves }: Wound,
+  { groups, pitch, halves, begins }: Wound,
   thin: PieceWire,
   on: readonly Stretch[],
   carried: readonly PieceWire[],
@@ -58,7 +58,8 @@ export function layingOf(
   const all = halvesOfWeave(weave, 1).length;
   const laid = Math.min(all, halves ?? all);
   if (laid === 0) return refuse('nothing is wound; give it a wrap.');
-  const flat = weavePath(weave, wires, 1, laid);
+  const over = weavePath(weave, wires, 1, laid);
+  const flat = begins === 'back' ? over.map((point) => ({ ...point, z: -point.z })) : over;
   const length = (wire * laid) / all;
   return ok({ on, carriers, step: wires.base + gap, flat, length });
 }

@@ -171,6 +171,8 @@ export interface Climbing extends Named {
   readonly begin: number;
   /** Air between stone and wire. */
   readonly play: number;
+  /** Which of two strands this is that climb side by side, touching one another; the upper one when it is not told. */
+  readonly strand?: 'upper' | 'lower';
 }
 
 /** On to a place, smoothly. */
@@ -188,6 +190,8 @@ export interface Wound extends Named {
   readonly groups: readonly WeaveGroup[];
   /** How far each wrap moves on; the thickness of the wire when wound close. */
   readonly pitch?: number;
+  /** Whether it goes first over the front of its wires, as A to B and the way on see it, or behind them; the front when it is not told. */
+  readonly begins?: 'front' | 'back';
   /** How many half wraps are laid, when it is not all of them: one that is caught goes half round or once and a half. */
   readonly halves?: number;
 }

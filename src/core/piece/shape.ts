@@ -9,7 +9,7 @@ import {
   type EvenBend,
   type Pose,
 } from '../geometry/pose';
-import { dot3, minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
+import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { alongAtAngle, parallelOf, perimeterOf, placeAt, type Outline } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { ok, refuse, type Result } from '../result';
@@ -144,9 +144,8 @@ export function roundShape({ from, to, play, height }: Round, body: Cab, size: W
   });
 }
 
-/** Whether a wire can go on from one pose at another without a way between: it is there, and heads the same way. */
-export const isThere = (from: Pose, to: Pose): boolean =>
-  norm3(minus3(from.at, to.at)) < 1e-6 && dot3(from.along, to.along) > 0.98;
+/** Whether a wire is where something begins already: then it goes on from there, at a corner where that heads another way. */
+export const isThere = (from: Pose, to: Pose): boolean => norm3(minus3(from.at, to.at)) < 1e-6;
 
 /** A line of its own length. */
 export const drawnShape = (path: Path, end: Pose): Shape => ({ path, length: lengthOfPath(path), end });

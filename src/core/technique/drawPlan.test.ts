@@ -44,7 +44,7 @@ function acrossIn({ layers }: LineDrawing): { readonly over: number; readonly un
   const frame = layers.findIndex((each) => each.kind === 'wire' && each.wire === 'base');
   const across = (side: LineDrawing['layers']) =>
     side
-      .flatMap(({ d }) => d.slice(1).split('M'))
+      .flatMap(({ kind, d }) => (kind === 'wire' ? d.slice(1).split('M') : []))
       .reduce((sum, run) => {
         const ys = run.split('L').map((point) => Number(point.split(' ')[1]));
         return sum + ys.slice(1).reduce((way, y, index) => way + Math.abs(y - (ys[index] ?? y)), 0);

@@ -1,3 +1,4 @@
+import { bodySeen } from '../drawing/bodySeen';
 import { drawLines, LARGE, type BodyToDraw, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
 import { seenFrom, type View } from '../drawing/view';
 import { onCircle, vec, type Vec } from '../geometry/vector';
@@ -22,7 +23,7 @@ const edgeOf = (solid: Exclude<Solid, { kind: 'wire' }>): readonly Vec[] =>
 
 /** Draws a plan to scale; its wires are named by their parameters. */
 export function drawPlan(
-  { cuts, solids }: Plan,
+  { cuts, solids, run }: Plan,
   values: Values,
   fineness: Fineness = LARGE,
   view: View = 'front',
@@ -31,11 +32,12 @@ export function drawPlan(
     ...solids.flatMap((solid) => (solid.kind === 'wire' ? [solid] : [])),
     ...cuts.flatMap(({ wire, drawn, places = [] }) => [...drawn, ...places].map((path) => ({ wire, path }))),
   ].map(({ wire, path }) => ({ wire, path, thick: (values[wire] as WireSize).width }));
+  const held = (run?.bodies ?? []).map((body) => ({ body: body.id, ...bodySeen(body, view) }));
   const bodies = solids.flatMap((solid, index): BodyToDraw[] => {
     if (solid.kind === 'wire') return [];
     const edge = edgeOf(solid).map(({ x, y }) => ({ x, y, z: 0 }));
     const near = solid.kind === 'disc' ? OVER_BEAD * solid.diameter : IN_PAPER;
     return [{ body: `${solid.kind} ${index}`, points: seenFrom(view, edge), near }];
   });
-  return drawLines(wires, bodies, view, fineness);
+  return drawLines(wires, [...held, ...bodies], view, fineness);
 }

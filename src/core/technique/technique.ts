@@ -1,6 +1,7 @@
 import type { Act } from '../judgement/finishes';
 import type { Judgement } from '../judgement/judgement';
 import type { Path } from '../geometry/path';
+import type { RunPiece } from '../piece/run';
 import { FoldedLine, type Outline } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
 import type { Caution } from './cautions';
@@ -81,6 +82,8 @@ export interface Plan {
   readonly parts: readonly { readonly name: string; readonly count: number }[];
   /** What the trade would say of these measures; see {@link ../judgement/judgement}. */
   readonly advice?: readonly Judgement[];
+  /** The piece as it lies, for a technique that is told by its wires' ways: it is drawn by it. */
+  readonly run?: RunPiece;
   /** What a maker wants to know besides: how many fit, how it compares with a rule of thumb. */
   readonly notes: readonly string[];
 }

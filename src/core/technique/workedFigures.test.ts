@@ -99,7 +99,6 @@ describe('small things', () => {
   it.each([
     ['flat-spiral', { wire: roundWire(1), across: 12, start: 1, gap: 0.3 }, 'spiral wire', 1, 12],
     ['flat-spiral', { wire: roundWire(0.8), across: 25, start: 3, gap: 0 }, 'spiral wire', 0.8, 25],
-    ['spiral-cage', { wire: roundWire(1), across: 16, gap: 0.4 }, 'cage wire', 1, 16],
     ['briolette-swirl', { swirl: 7 }, 'hanging wire', 0.644, 7],
   ])('%s: a calliper over it reads what was asked', (id, values, cut, wire, across) => {
     const plan = planOf(id, { ...values, wire: roundWire(wire) });

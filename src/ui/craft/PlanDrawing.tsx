@@ -3,9 +3,6 @@ import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import type { MetalId } from '@/core/wire/metal';
 import { metalEdge, metalFill } from '../metalColour';
 
-/** The edge of a drawn wire, as a part of its thickness. */
-const EDGE = 0.12;
-
 /** Wires drawn to scale in the colour of their metal, over and under one another, stones and beads in grey between them. */
 export const PlanDrawing = memo(function PlanDrawing({
   drawing: { box, layers },
@@ -26,6 +23,7 @@ export const PlanDrawing = memo(function PlanDrawing({
       className={`text-base-content ${className}`}
       fill="none"
       strokeLinejoin="round"
+      strokeLinecap="round"
     >
       {layers.map((each, index) => {
         if (each.kind === 'body')
@@ -39,18 +37,8 @@ export const PlanDrawing = memo(function PlanDrawing({
             />
           );
         const of = { metal: metalOf(each.wire), finish: 'bare' as const };
-        // The edge ends where its run ends; what fills it reaches on a little, so that no seam shows between runs.
-        return (
-          <g key={index}>
-            <path d={each.d} stroke={metalEdge(of)} strokeWidth={each.thick} />
-            <path
-              d={each.d}
-              stroke={metalFill(of)}
-              strokeWidth={each.thick * (1 - 2 * EDGE)}
-              strokeLinecap="round"
-            />
-          </g>
-        );
+        const stroke = each.kind === 'edge' ? metalEdge(of) : metalFill(of);
+        return <path key={index} d={each.d} stroke={stroke} strokeWidth={each.thick} />;
       })}
     </svg>
   );

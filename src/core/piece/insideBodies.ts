@@ -1,0 +1,88 @@
+import type { Vec3 } from '../geometry/path';
+import { sideOf } from '../geometry/pose';
+import { dot3, minus3 } from '../geometry/vec3';
+import { pointsOf } from '../outline/outline';
+import { outlineOf } from '../outline/outlineOf';
+import { expectOk } from '../result';
+import { bendOf } from '../technique/winding';
+import { beadRadius, domeAt, radiusAt, type PlacedBody } from './body';
+import type { RunPiece } from './run';
+
+/** A wire that lies in a stone or bead. */
+export interface Inside {
+  readonly wire: string;
+  readonly body: string;
+  /** How far its surface is inside, mm. */
+  readonly depth: number;
+  readonly at: Vec3;
+}
+
+/** Stations along a body by which its profile is measured. */
+const STATIONS = 96;
+
+/** How far a place is inside a body, mm, square to its surface; negative outside. */
+function depthIn(body: PlacedBody): (at: Vec3) => number {
+  const { pose } = body;
+  const side = sideOf(pose);
+  const own = (at: Vec3) => {
+    const off = minus3(at, pose.at);
+    return { x: dot3(off, pose.along), y: dot3(off, side), z: dot3(off, pose.up) };
+  };
+  if (body.kind === 'cab') {
+    const edge = pointsOf(expectOk(outlineOf(body.size)), 48);
+    return (at) => {
+      const { x, y, z } = own(at);
+      const inward = insideOutline(edge, x, y);
+      const reach = Math.min(body.size.length, body.size.width) / 2;
+      return Math.min(inward, z, domeAt(body.size, Math.max(0, inward) / reach) - z);
+    };
+  }
+  const isBead = body.kind === 'bead';
+  const begin = isBead ? -body.length / 2 : 0;
+  const profile = Array.from({ length: STATIONS + 1 }, (_, station) => {
+    const x = begin + (body.length * station) / STATIONS;
+    return { x, y: isBead ? beadRadius(body, x) : radiusAt(body, x) };
+  });
+  const round = [...profile, ...[...profile].reverse().map(({ x, y }) => ({ x, y: -y }))];
+  return (at) => {
+    const { x, y, z } = own(at);
+    const off = Math.hypot(y, z);
+    // The wire in the hole of a bead is where it belongs.
+    return isBead && off < body.hole / 2 ? -Infinity : insideOutline(round, x, off);
+  };
+}
+
+/** How far a point is inside a closed line of points, mm; negative outside. */
+function insideOutline(
+  edge: readonly { readonly x: number; readonly y: number }[],
+  x: number,
+  y: number,
+): number {
+  let [nearest, isInside] = [Infinity, false];
+  for (const [index, a] of edge.entries()) {
+    const b = edge[(index + 1) % edge.length] as { x: number; y: number };
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const part = Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / (dx * dx + dy * dy)));
+    nearest = Math.min(nearest, Math.hypot(a.x + part * dx - x, a.y + part * dy - y));
+    if (a.y > y !== b.y > y && x < a.x + ((y - a.y) / dy) * dx) isInside = !isInside;
+  }
+  return isInside ? nearest : -nearest;
+}
+
+/**
+ * Where wires of a piece lie in its stones and beads, the deepest place of each two.
+ * @param allowed how far the surface of a wire may be inside, mm
+ */
+export function insideBodies({ wires, bodies }: RunPiece, allowed = 0.3): Inside[] {
+  return bodies.flatMap((body) => {
+    const depth = depthIn(body);
+    return wires.flatMap(({ wire, path }): Inside[] => {
+      const thick = bendOf(wire.size).thick;
+      const deepest = path.reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
+        const here = depth(at) + thick / 2;
+        return here > (most?.depth ?? allowed) ? { depth: here, at } : most;
+      }, undefined);
+      return deepest ? [{ wire: wire.id, body: body.id, ...deepest }] : [];
+    });
+  });
+}

@@ -1,0 +1,150 @@
+import fc from 'fast-check';
+import simpson from 'integrate-adaptive-simpson';
+import { lengthOfPath } from '../geometry/path';
+import { distance3 } from '../geometry/vec3';
+import { collisionsOf } from '../piece/collisions';
+import { insideBodies } from '../piece/insideBodies';
+import { planOf, planFor, named, ga, type Values } from '../../../tests/support/techniques';
+import { roundWire } from './parameter';
+import { cutOf, netOf, type Plan } from './technique';
+
+/** Techniques that are told by the ways of their wires, with measures that are tried of each. */
+const WHOLE: readonly (readonly [id: string, values: fc.Arbitrary<Values>])[] = [
+  [
+    'point-spiral',
+    fc.record({
+      wire: fc.constantFrom(0.6, 0.8, 1).map(roundWire),
+      across: fc.double({ min: 6, max: 14, noNaN: true }),
+      long: fc.double({ min: 26, max: 50, noNaN: true }),
+      taper: fc.double({ min: 6, max: 12, noNaN: true }),
+      turns: fc.integer({ min: 2, max: 5 }),
+      loop: fc.double({ min: 3, max: 6, noNaN: true }),
+      wraps: fc.integer({ min: 1, max: 4 }),
+    }),
+  ],
+  [
+    'spiral-cage',
+    fc.record({
+      wire: fc.constantFrom(0.8, 1, 1.2).map(roundWire),
+      long: fc.double({ min: 10, max: 30, noNaN: true }),
+      wide: fc.double({ min: 8, max: 18, noNaN: true }),
+      gap: fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+      loop: fc.double({ min: 3, max: 5, noNaN: true }),
+    }),
+  ],
+];
+
+const runOf = ({ run }: Plan) => {
+  if (!run) throw new Error('it is told by the ways of its wires');
+  return run;
+};
+
+describe.each(WHOLE)('%s, whole', (id, values) => {
+  it('has no gap in a wire, and each is as long as its terms within 0.5 %, whatever its measures', () => {
+    fc.assert(
+      fc.property(values, (given) => {
+        const planned = planFor(named(id), given);
+        if (!planned.ok) return;
+        for (const { wire, path, net } of runOf(planned.value).wires) {
+          expect([wire.name, Math.abs(lengthOfPath(path) / net - 1) < 0.005]).toEqual([wire.name, true]);
+          // Bent wire is drawn by points close together; what is laid straight is shorter than the neck of any piece.
+          const widest = Math.max(
+            ...path.slice(1).map((point, index) => distance3(point, path[index] ?? point)),
+          );
+          expect([wire.name, widest < 25]).toEqual([wire.name, true]);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('has no wire in another or in its stone, whatever its measures', () => {
+    fc.assert(
+      fc.property(values, (given) => {
+        const planned = planFor(named(id), given);
+        if (!planned.ok) return;
+        const run = runOf(planned.value);
+        expect(collisionsOf(run)).toEqual([]);
+        expect(insideBodies(run)).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('cuts as many wires as it has, for its net lengths and its tails', () => {
+    const plan = planOf(id);
+    const { wires } = runOf(plan);
+    expect(plan.cuts.reduce((sum, { count }) => sum + count, 0)).toBe(wires.length);
+    const [net, cut] = [netOf, cutOf].map((of) =>
+      plan.cuts.reduce((sum, each) => sum + each.count * of(each), 0),
+    );
+    expect(net).toBeCloseTo(
+      wires.reduce((sum, each) => sum + each.net, 0),
+      6,
+    );
+    expect(cut).toBeCloseTo(
+      wires.reduce((sum, each) => sum + each.cut, 0),
+      6,
+    );
+  });
+});
+
+const terms = (plan: Plan, cut = 0) => plan.cuts[cut]?.terms.map(({ name }) => name);
+
+describe('a point in a double spiral', () => {
+  it('is one wire folded at its middle: 400 mm of 0.8 are cut for it, half of them used (common practice)', () => {
+    const plan = planOf('point-spiral', { wire: roundWire(0.8), across: 9, long: 34, turns: 4, tail: 50 });
+    expect(terms(plan)).toEqual([
+      'fold under the tip',
+      '4 turns of each half',
+      'upright over the tip',
+      'neck',
+      'hanging loop',
+      '2 wraps of each end under it',
+      'way to 2 wraps of each end under it',
+      'handling tails',
+    ]);
+    const [cut] = plan.cuts;
+    if (!cut) throw new Error('it has a wire');
+    expect(netOf(cut)).toBeGreaterThan(200);
+    expect(cutOf(cut)).toBeLessThanOrEqual(400);
+    // Folded in half: what lies on both sides of the fold differs by the way that one end crosses over.
+    const fold = cut.marks.find(({ what }) => what.startsWith('fold'))?.at ?? 0;
+    expect(Math.abs(fold / cutOf(cut) - 0.5)).toBeLessThan(0.03);
+  });
+
+  it('is as long as two helices on a point that tapers, integrated by a library (integrate-adaptive-simpson)', () => {
+    const [D, across, long, taper, turns] = [0.8, 10, 40, 10, 4];
+    const radius = (h: number) => D / 2 + (across / 2) * Math.min(1, h / taper, (long - h) / taper);
+    const speed = (slope: number) => (h: number) =>
+      Math.hypot(slope, radius(h) * ((2 * Math.PI * turns) / long), 1);
+    const steep = across / 2 / taper;
+    const strand = 2 * simpson(speed(steep), 0, taper, 1e-9) + simpson(speed(0), taper, long - taper, 1e-9);
+    const plan = planOf('point-spiral', { wire: roundWire(D), across, long, taper, turns });
+    const both = plan.cuts[0]?.terms.find(({ name }) => name.startsWith('4 turns'))?.length ?? 0;
+    // The lower strand follows the upper one a little behind, and comes to lie opposite it at the tips.
+    expect(both / (2 * strand)).toBeGreaterThan(0.99);
+    expect(both / (2 * strand)).toBeLessThan(1.02);
+  });
+});
+
+describe('a cage of two spirals', () => {
+  it('of 18 ga takes 305 mm for coils 15 to 18 across (common practice), its loop among them', () => {
+    const plan = planOf('spiral-cage', { wire: ga(18), long: 17, wide: 10.5, gap: 0.4 });
+    expect(plan.notes.join()).toMatch(/each coil is 17\.1 mm across/);
+    const [cut] = plan.cuts;
+    if (!cut) throw new Error('it has a wire');
+    expect(plan.cuts).toHaveLength(1);
+    expect(cutOf(cut)).toBeLessThanOrEqual(305);
+    expect(netOf(cut)).toBeGreaterThan(0.7 * 305);
+  });
+
+  it('holds its stone: rolled flat, the coil is as wide as a calliper reads of it', () => {
+    // A cone about an ellipsoid of half axes a, b touches it when a²/R² + b²/H² = 1: at its widest the cone is √2 · 10 across. Wire of 1 mm
+    // that leans with it at 45° has its middle 0.5 · √2 further out.
+    const { wires } = runOf(planOf('spiral-cage', { wire: roundWire(1), wide: 10, long: 10 }));
+    const path = wires[0]?.path ?? [];
+    const widest = Math.max(...path.filter(({ y }) => Math.abs(y) < 1).map(({ x, z }) => Math.hypot(x, z)));
+    expect(widest).toBeCloseTo(Math.SQRT2 * 5 + 0.5 * Math.SQRT2, 1);
+  });
+});
