@@ -19,11 +19,10 @@ import { formatToCut, mm, um, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
 import { CutStrips } from '@/ui/craft/CutStrips';
-import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
-import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { PlanViews } from '@/ui/craft/PlanViews';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { useLengths } from '@/ui/lengths';
 import { useSettled } from '@/ui/useSettled';
@@ -274,12 +273,13 @@ const Shown = memo(function Shown({
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <h2>{technique.title}</h2>
           <p className="muted text-sm">
-            {Math.round(minutesOfPlan(plan))} min · {grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g of
-            wire stay in the piece
+            {Math.round(minutesOfPlan(plan))} min ·{' '}
+            <Said>{`${grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g`}</Said> of wire stay in the piece
           </p>
         </div>
-        <PlanDrawing
-          drawing={drawingOf(plan, values)}
+        <PlanViews
+          plan={plan}
+          values={values}
           metalOf={metalOf}
           label={`${technique.title}, drawn to scale`}
           className="mt-2 h-64 w-full"
