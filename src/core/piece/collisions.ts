@@ -69,7 +69,12 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
   const look = (a: Run, b: Run) => {
     const [wide, other] = [thick[a.wire] as number, thick[b.wire] as number];
     // A wire lies beside itself where it is bent: only what is further along it than a tight bend counts.
-    if (a.wire === b.wire && Math.abs(a.before - b.before) < Math.PI * wide) return;
+    const [earlier, later] = a.before < b.before ? [a, b] : [b, a];
+    if (
+      a.wire === b.wire &&
+      later.before - earlier.before - distance3(earlier.from, earlier.to) < Math.PI * wide
+    )
+      return;
     const { apart, at } = nearest(a, b);
     const depth = (wide + other) / 2 - apart;
     if (depth <= (allowed * Math.min(wide, other)) / 2) return;
@@ -93,7 +98,9 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
           for (let dz = -1; dz <= 1; dz += 1)
             for (const there of cells.get(`${x + dx},${y + dy},${z + dz}`) ?? []) look(there, run);
       const key = `${x},${y},${z}`;
-      cells.set(key, [...(cells.get(key) ?? []), run]);
+      const there = cells.get(key);
+      if (there) there.push(run);
+      else cells.set(key, [run]);
     }
   }
   return [...deepest.values()].sort((a, b) => b.depth - a.depth);

@@ -1,8 +1,9 @@
-import type { Path } from '../geometry/path';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import { distance3 } from '../geometry/vec3';
 import { ok, refuse, type Result } from '../result';
 import { said } from '../technique/technique';
 import { bendOf } from '../technique/winding';
-import { halvesOfWeave, weaveNeed, weavePath } from '../weave/consume';
+import { halvesOfWeave, lengthOfHalves, weaveNeed, weavePath } from '../weave/consume';
 import type { PieceWire, Side, Wound } from './piece';
 import { rideOn, type Carrier } from './rideOn';
 
@@ -31,7 +32,7 @@ export interface Laying {
  * @param carriers their poses from where it begins on each, in the sense in which it goes on
  */
 export function layingOf(
-  { groups, pitch, halves, begins }: Wound,
+  { groups, pitch, gap: apart, halves, skips = 0, begins }: Wound,
   thin: PieceWire,
   on: readonly Stretch[],
   carried: readonly PieceWire[],
@@ -52,21 +53,24 @@ export function layingOf(
     profile: first.size.profile === 'square' ? ('square' as const) : ('round' as const),
     weaving: thick,
     pitch: pitch ?? close,
+    ...(apart === undefined ? {} : { gap: apart }),
   };
   const weave = { repeat: groups, close: [] };
   const { gap, wire } = weaveNeed(weave, wires);
   const all = halvesOfWeave(weave, 1).length;
-  const laid = Math.min(all, halves ?? all);
-  if (laid === 0) return refuse('nothing is wound; give it a wrap.');
-  const over = weavePath(weave, wires, 1, laid);
+  const laid = Math.min(all - skips, halves ?? all - skips);
+  if (laid <= 0) return refuse('nothing is wound; give it a wrap.');
+  const over = weavePath(weave, wires, 1, [skips, skips + laid]);
   const flat = begins === 'back' ? over.map((point) => ({ ...point, z: -point.z })) : over;
-  const length = (wire * laid) / all;
+  const length = laid === all ? wire : lengthOfHalves(weave, wires, [skips, skips + laid]);
   return ok({ on, carriers, step: wires.base + gap, flat, length });
 }
 
 /** A laying where its carriers really run. */
 export const pathOfLaying = ({ flat, carriers, step }: Laying): Path => rideOn(flat, carriers, step);
 
+/** A way along a wire that makes more of a detour than this, as over a loop of it, is none: it goes straight. */
+const DETOUR = 1.5;
 /** Points to each mm of a way along a wire. */
 const POINTS = 2;
 
@@ -96,5 +100,7 @@ export function wayAlong(before: Laying, next: Laying): Path | undefined {
       z: from.z + (end.z - from.z) * part,
     };
   });
-  return rideOn(flat, before.carriers, before.step);
+  const way = rideOn(flat, before.carriers, before.step);
+  const straight = distance3(way[0] as Vec3, way.at(-1) as Vec3);
+  return lengthOfPath(way) > DETOUR * straight ? undefined : way;
 }

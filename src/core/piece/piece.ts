@@ -66,7 +66,7 @@ export type Side = 'first' | 'second';
 /** Where a course of a hand ends, or so many mm beyond it; before it when that is negative. */
 export interface AtEnd {
   readonly side: Side;
-  /** The name of the course; the first of that name. */
+  /** The id of the course, or its name when it has none; the first of that name. */
   readonly endOf: string;
   readonly on?: number;
 }
@@ -83,6 +83,8 @@ export interface Along {
 interface Named {
   /** What the maker calls it; the term of the cut's sum. */
   readonly name: string;
+  /** What it is called by others that begin where it ends, when several courses of a hand have its name. */
+  readonly id?: string;
 }
 
 /** Straight on. */
@@ -130,9 +132,9 @@ export interface Curled extends Named {
 export interface Round extends Named {
   readonly kind: 'round';
   readonly body: string;
-  /** From its top, clockwise: where it begins, and where it ends. */
-  readonly from: number;
-  readonly to: number;
+  /** Where it begins and where it ends: at an angle from its top, clockwise; or so far along, from the top clockwise too. */
+  readonly from: number | { readonly mm: number };
+  readonly to: number | { readonly mm: number };
   /** Air between stone and wire. */
   readonly play: number;
   /** Height of its centre line over the stone's back. */
@@ -190,10 +192,14 @@ export interface Wound extends Named {
   readonly groups: readonly WeaveGroup[];
   /** How far each wrap moves on; the thickness of the wire when wound close. */
   readonly pitch?: number;
+  /** How far its wires stand apart; as far as the winding itself makes them when it is not told. */
+  readonly gap?: number;
   /** Whether it goes first over the front of its wires, as A to B and the way on see it, or behind them; the front when it is not told. */
   readonly begins?: 'front' | 'back';
   /** How many half wraps are laid, when it is not all of them: one that is caught goes half round or once and a half. */
   readonly halves?: number;
+  /** How many half wraps of it are left out at its beginning, so that it begins between its wires. */
+  readonly skips?: number;
 }
 
 /** What one hand of a wire does next. */

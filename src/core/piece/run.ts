@@ -260,10 +260,10 @@ class Run {
 
   /** How far along a wire a course of it ends. */
   #endOf(wire: PieceWire, { side, endOf, on = 0 }: AtEnd, where: string): number {
-    const wanted = wire[side].findIndex(({ name }) => name === endOf);
+    const wanted = wire[side].findIndex((course) => (course.id ?? course.name) === endOf);
     const hand = this.#handOf(wire, side);
     while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 1e-9);
-    const run = hand.courses.findIndex(({ name }) => name === endOf);
+    const run = hand.courses.findIndex(({ course }) => course && (course.id ?? course.name) === endOf);
     const begin = hand.starts[run];
     if (begin === undefined)
       throw new CannotBeMade(

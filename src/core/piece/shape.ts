@@ -107,6 +107,15 @@ export function lineRound(body: Cab, off: number): Result<Outline> {
   return outline.ok ? ok(parallelOf(outline.value, off)) : outline;
 }
 
+/** How far round an outline it is from one angle to another: clockwise when the second is greater, with whole rounds; mm. */
+function roundBetween(outline: Outline, from: number, to: number): number {
+  const whole = perimeterOf(outline);
+  const rounds = Math.trunc((to - from) / 360);
+  const rest = alongAtAngle(outline, to) - alongAtAngle(outline, from);
+  if ((to - from) % 360 === 0) return rounds * whole;
+  return rounds * whole + (to > from ? (rest + whole) % whole : -((whole - rest) % whole));
+}
+
 /** Points to each mm of a line round a stone, and at least in all. */
 const ROUND_POINTS = 3;
 const LEAST_ROUND = 24;
@@ -120,14 +129,11 @@ export function roundShape({ from, to, play, height }: Round, body: Cab, size: W
   const line = lineRound(body, play + bendOf(size).thick / 2);
   if (!line.ok) return line;
   const outline = line.value;
-  const whole = perimeterOf(outline);
-  const begin = alongAtAngle(outline, from);
-  const rounds = Math.trunc((to - from) / 360);
-  const rest = alongAtAngle(outline, to) - begin;
-  const way = Math.sign(to - from);
-  // The part of a round that is left goes the way that is asked, however the outline is counted.
-  const part = (to - from) % 360 === 0 ? 0 : way > 0 ? (rest + whole) % whole : -((whole - rest) % whole);
-  const long = rounds * whole + part;
+  const begin = typeof from === 'number' ? alongAtAngle(outline, from) : from.mm;
+  const long =
+    typeof from === 'number' && typeof to === 'number'
+      ? roundBetween(outline, from, to)
+      : (typeof to === 'number' ? alongAtAngle(outline, to) : to.mm) - begin;
   if (long === 0)
     return refuse('A way round a stone from a place to itself is none; say how far round it goes.');
   const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * ROUND_POINTS));
@@ -135,6 +141,7 @@ export function roundShape({ from, to, play, height }: Round, body: Cab, size: W
     placeAt(outline, begin + (long * step) / steps),
   );
   const path = places.map(({ point }) => onBody(body, point.x, point.y, height));
+  const way = Math.sign(long);
   const { x, y } = places.at(-1)?.direction ?? { x: 1, y: 0 };
   const ahead = onBody(body, way * x, way * y, 0);
   return ok({

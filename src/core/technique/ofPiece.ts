@@ -77,11 +77,14 @@ function cutOfWire(
   };
 }
 
-/** Courses by what their term is called: a way that is shorter than the wire is thick counts with what it leads to. */
+/** A way that is shorter than this, in thicknesses of its wire, counts with the course that it leads to. */
+const SHORT = 6;
+
+/** Courses by what their term is called. */
 function namedCourses(courses: readonly RunCourse[], { size }: PieceWire): readonly RunCourse[] {
   return courses.map((course, index) => {
     const next = courses[index + 1];
-    return course.course === undefined && next && course.length < size.width
+    return course.course === undefined && next && course.length < SHORT * size.width
       ? { ...course, name: next.name }
       : course;
   });

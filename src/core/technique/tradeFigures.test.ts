@@ -1,4 +1,4 @@
-import { named, planOf, refusalOf, valuesOf, type Values } from '../../../tests/support/techniques';
+import { cutNamed, named, planOf, refusalOf, valuesOf, type Values } from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
 import { withTechnique, withUse } from '../pattern/changes';
 import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
@@ -51,14 +51,24 @@ describe('marks stand where the work begins', () => {
   });
 });
 
-describe('a wire that lashes several places travels between them', () => {
-  it('round a round stone of 30 mm: 8 lashes are 7 ways of an eighth of the way round', () => {
+describe('a wire that ladders several places travels between them', () => {
+  it('along the edge of a round stone, past every loop: what the rungs leave of the way round', () => {
     const stone = { outline: 'round', length: 30, width: 30, depth: 7, edge: 3 };
-    const plan = planOf('looped-bezel', { stone, wire: roundWire(1.2), apart: 15 });
-    const lashing = plan.cuts.find(({ name }) => name === 'lashing wire');
-    // Half of the way round at 31.2 mm is 49 mm: three loops a side, 8 lashes.
-    const travel = lashing?.terms.find(({ name }) => name === 'from lash to lash')?.length;
-    expect(travel).toBeCloseTo((7 / 8) * Math.PI * 31.2, 3);
+    const [D, d] = [1, 0.4];
+    const plan = planOf('looped-bezel', {
+      stone,
+      wire: roundWire(D),
+      lashing: roundWire(d),
+      apart: 16,
+      wraps: 2,
+    });
+    const ladder = cutNamed(plan, 'ladder wire');
+    const past = ladder.terms.find(({ name }) => name === 'past the loops')?.length ?? 0;
+    // Round at 15.9 mm to the middle of the bezel wire there are 99.9 mm and six loops: three a side, 16.65 mm apart. From the rungs before a
+    // loop to those behind it there is what two rungs of eight wraps of 0.48 leave of that, at least.
+    expect(plan.notes.join()).toMatch(/6 loops on each wire, 16\.7 mm apart/);
+    expect(past).toBeGreaterThan(6 * (16.65 - 8 * 0.48) * 0.7);
+    expect(past).toBeLessThan(6 * 16.65);
   });
 });
 
@@ -160,12 +170,12 @@ describe('in a pattern', () => {
 
 describe('what cannot be, or should not', () => {
   it('loops that lie over one another are refused', () => {
-    // Half round the 30 × 22 oval, wire of 1.291 in the middle of which it is measured, is some 43 mm: 11 loops stand 3.9 mm apart, and
-    // a loop of 3 mm inside is 3 + 2 × 1.291 = 5.6 mm across.
+    // A loop of 3 mm inside is 3 + 2 × 1.291 = 5.6 mm across.
     expect(refusalOf('looped-bezel', { loop: 3, apart: 4 })).toMatch(
       /Loops of 5\.58 mm across lie over one another/,
     );
-    expect(planOf('looped-bezel', { loop: 3, apart: 8 }).cuts).toHaveLength(2);
+    expect(refusalOf('looped-bezel', { loop: 3, apart: 9 })).toMatch(/Behind its last loop/);
+    expect(planOf('looped-bezel', { loop: 3, apart: 14 }).cuts).toHaveLength(3);
   });
 
   it('binding is never longer than what is bound', () => {

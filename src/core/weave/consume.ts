@@ -1,7 +1,7 @@
 import type { Path } from '../geometry/path';
 import { figureEight, oneWrap, type FrameRow } from '../wrap/wrap';
 import { betweenGroups, halvesOf, type Half } from './halves';
-import { layFlat, passLength, type FlatRow } from './layFlat';
+import { laidLength, layFlat, passLength, type FlatRow } from './layFlat';
 import { wiresOf, type Weave, type WeaveGroup } from './notation';
 
 /** What a weave is laid with and over, mm. */
@@ -147,11 +147,28 @@ export function halvesOfWeave({ repeat, close }: Weave, repeats: number): Half[]
   return halvesOf(groups, close.length > 0 ? [] : repeat);
 }
 
+/** Length of some of the half wraps of a weave, mm: from the first of them to before another. */
+export const lengthOfHalves = (
+  weave: Weave,
+  wires: WeaveWires,
+  [first, beyond]: readonly [number, number],
+): number =>
+  laidLength(
+    halvesOfWeave(weave, 1).slice(first, beyond),
+    flatRow(wires, gapOf(weave, wires)),
+    pitchOf(wires),
+  );
+
 /**
  * The way of the weaving wire, one line without a break; frame wires run along x, wire A at y = 0 and the others below it.
- * @param most half wraps that are laid of it; all when it is not told
+ * @param laid the half wraps that are laid of it, first and beyond the last; all when it is not told
  */
-export function weavePath(weave: Weave, wires: WeaveWires, repeats: number, most?: number): Path {
-  const halves = halvesOfWeave(weave, repeats).slice(0, most);
+export function weavePath(
+  weave: Weave,
+  wires: WeaveWires,
+  repeats: number,
+  laid: readonly [first: number, beyond: number] = [0, Infinity],
+): Path {
+  const halves = halvesOfWeave(weave, repeats).slice(...laid);
   return layFlat(halves, flatRow(wires, gapOf(weave, wires)), pitchOf(wires));
 }

@@ -87,6 +87,26 @@ export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, fr
   });
 }
 
+/** Length of half wraps as they are laid, mm: what they go round, each moving on by half a pitch, and the lines through gaps between them. */
+export function laidLength(halves: readonly Half[], row: FlatRow, pitch: number): number {
+  const { base, weaving, step, profile } = row;
+  const lift = lifted(row);
+  const apart = base + weaving;
+  const through =
+    profile === 'square' ? Math.max(0, step - apart) : Math.sqrt(Math.max(0, step ** 2 - apart ** 2));
+  return halves.reduce((sum, half, index) => {
+    const [before, after] = [halves[index - 1], halves[index + 1]];
+    const entered = before !== undefined && goesThrough(before, half);
+    const left = after !== undefined && goesThrough(half, after);
+    const straight = (Math.abs(half.to - half.from) - 1) * step;
+    const round =
+      profile === 'square'
+        ? 2 * base + (Math.PI * weaving) / 2 + straight
+        : (apart / 2) * (Math.PI - lift * (Number(entered) + Number(left))) + straight;
+    return sum + Math.hypot(round, pitch / 2) + (left ? through : 0);
+  }, 0);
+}
+
 /** Length of a way at each of its points. */
 function runs(way: readonly Across[]): number[] {
   let behind = 0;
