@@ -7,6 +7,8 @@ import { ok, refuse, type Result } from '../result';
 import type { Caution } from './cautions';
 import { initialValues, type Parameters, type ValuesOf } from './parameter';
 
+export { said, saidBy } from '../units/said';
+
 /** One line of the sum that a cut’s length is, mm. Allowances stand on their own lines and are never hidden in a factor. */
 export interface Term {
   readonly name: string;
@@ -166,13 +168,6 @@ export const minutesOfPlan = ({ steps }: Pick<Plan, 'steps'>): number =>
 /** What a technique comes to when nothing is told. */
 export const initialPlan = <P extends Parameters>({ parameters, plan }: Technique<P>): Result<Plan> =>
   plan(initialValues(parameters));
-
-/** A number of mm for a note or a refusal. */
-export const said = (mm: number): string => `${figure(mm)} mm`;
-const figure = (mm: number): number => Number(mm.toFixed(mm < 10 ? 2 : 1));
-
-/** Two sizes in one: "18 × 13 mm". */
-export const saidBy = (length: number, width: number): string => `${figure(length)} × ${said(width)}`;
 
 /** Holds at even distances along an outline, the first half a distance from its start. */
 export const evenHolds = (perimeter: number, count: number, reach: number): Hold[] =>
