@@ -10,13 +10,13 @@ import {
   type Pose,
 } from '../geometry/pose';
 import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
-import { alongAtAngle, parallelOf, perimeterOf, placeAt, type Outline } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { alongAtAngle, perimeterOf, type Outline } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
 import { flatSpiral } from '../technique/formulas';
 import type { WireSize } from '../technique/parameter';
 import { bendOf } from '../technique/winding';
 import { onBody } from './body';
+import { lineRound } from './lineRound';
 import type { Bent, Cab, Coiled, Curled, Laid, Round, Twisted } from './piece';
 
 /** A course as it lies: its line, from where it begins to where it ends, and how long it is by its formula, mm. */
@@ -101,12 +101,6 @@ export function curledShape({ inside, turns, pitch, rise = 0 }: Curled, start: P
   };
 }
 
-/** The line round a body that the centre of a wire takes, so far off it; a sentence when there is none. */
-export function lineRound(body: Cab, off: number): Result<Outline> {
-  const outline = outlineOf(body.size);
-  return outline.ok ? ok(parallelOf(outline.value, off)) : outline;
-}
-
 /** How far round an outline it is from one angle to another: clockwise when the second is greater, with whole rounds; mm. */
 function roundBetween(outline: Outline, from: number, to: number): number {
   const whole = perimeterOf(outline);
@@ -128,7 +122,7 @@ const LEAST_ROUND = 24;
 export function roundShape({ from, to, play, height }: Round, body: Cab, size: WireSize): Result<Shape> {
   const line = lineRound(body, play + bendOf(size).thick / 2);
   if (!line.ok) return line;
-  const outline = line.value;
+  const { outline, at } = line.value;
   const begin = typeof from === 'number' ? alongAtAngle(outline, from) : from.mm;
   const long =
     typeof from === 'number' && typeof to === 'number'
@@ -137,9 +131,7 @@ export function roundShape({ from, to, play, height }: Round, body: Cab, size: W
   if (long === 0)
     return refuse('A way round a stone from a place to itself is none; say how far round it goes.');
   const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * ROUND_POINTS));
-  const places = Array.from({ length: steps + 1 }, (_, step) =>
-    placeAt(outline, begin + (long * step) / steps),
-  );
+  const places = Array.from({ length: steps + 1 }, (_, step) => at(begin + (long * step) / steps));
   const path = places.map(({ point }) => onBody(body, point.x, point.y, height));
   const way = Math.sign(long);
   const { x, y } = places.at(-1)?.direction ?? { x: 1, y: 0 };
