@@ -6,7 +6,8 @@ import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
 import { listSpecs } from '@/studio/wire/specs';
 import { askedHowMuch } from './askedHowMuch';
-import { QuickAnswer, type Pricing } from './QuickAnswer';
+import { LazyQuickAnswer } from './LazyQuickAnswer';
+import type { Pricing } from './QuickAnswer';
 import type { StudioSession } from '@/studio/kernel/useCase';
 
 export const metadata = { title: 'How much wire' };
@@ -17,7 +18,7 @@ export default async function HowMuchPage({ searchParams }: { searchParams: Sear
   const technique = asked?.technique ?? TECHNIQUES[0];
   if (!technique) return null;
   const pricing = await pricingOf(session);
-  return <QuickAnswer initialId={technique.id} initialTexts={asked?.texts ?? {}} pricing={pricing} />;
+  return <LazyQuickAnswer initialId={technique.id} initialTexts={asked?.texts ?? {}} pricing={pricing} />;
 }
 
 /** What everything costs, for the owner. */
