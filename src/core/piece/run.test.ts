@@ -135,6 +135,62 @@ describe('one wire', () => {
   });
 });
 
+describe('beads and twists', () => {
+  it('the first wire that threads a bead gives it its place; a second one goes through it there', () => {
+    const bead = { kind: 'bead' as const, id: 'bead', width: 6, length: 5, hole: 1 };
+    const through: Course = { kind: 'threaded', name: 'through the bead', bead: 'bead' };
+    const beside = pose(vec3(12, 9), vec3(0, -1));
+    const { wires, bodies } = expectOk(
+      runPiece({
+        wires: [
+          wire('a', round(0.4), [laid(10), through, laid(3)]),
+          wire('b', round(0.4), [laid(2), through], { start: beside }),
+        ],
+        bodies: [bead],
+      }),
+    );
+    // 10 on, then half of its length: it lies about (12.5, 0), its hole along the first wire.
+    expect(bodies[0]?.pose.at).toEqual({ x: expect.closeTo(12.5, 9), y: 0, z: 0 });
+    expect(wires[0]?.net).toBeCloseTo(18, 9);
+    const [, way, inside] = wires[1]?.first ?? [];
+    expect(way?.name).toBe('way to through the bead');
+    expect(inside?.path).toEqual([
+      { x: expect.closeTo(10, 9), y: expect.closeTo(0, 9), z: 0 },
+      { x: expect.closeTo(15, 9), y: expect.closeTo(0, 9), z: 0 },
+    ]);
+    expect(refusalOf(runPiece({ wires: [], bodies: [bead] }))).toMatch(/no wire threads this bead/);
+  });
+
+  it.each([2, 3, 4])(
+    '%i strands that are twisted touch their neighbours, each longer than the twist',
+    (strands) => {
+      const axis = pose(vec3(0, 0), vec3(1, 0));
+      const twist = (strand: number): Course => ({
+        kind: 'twisted',
+        name: 'twist',
+        axis,
+        strands,
+        strand,
+        along: 20,
+        turns: 4,
+      });
+      const run_ = run(
+        Array.from({ length: strands }, (_, strand) =>
+          wire(`s${strand}`, round(0.4), [twist(strand)], { start: undefined }),
+        ),
+      );
+      // A helix unrolled: off the axis by r/sin(π/n), four turns in 20 mm.
+      const off = 0.2 / Math.sin(Math.PI / strands);
+      for (const { path } of run_)
+        expect(lengthOfPath(path) / Math.hypot(20, 4 * 2 * Math.PI * off)).toBeCloseTo(1, 2);
+      const [a, b] = [run_[0]?.path ?? [], run_[1]?.path ?? []];
+      const apart = a.map((point, index) => distance3(point, b[index] ?? point));
+      expect(Math.min(...apart)).toBeCloseTo(0.4, 6);
+      expect(Math.max(...apart)).toBeCloseTo(0.4, 6);
+    },
+  );
+});
+
 describe('what is wound on a wire', () => {
   const frame = (courses: readonly Course[]) => wire('frame', round(0.8), courses);
 

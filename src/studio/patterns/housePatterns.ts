@@ -57,7 +57,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     name: 'Sundial bezel',
     kind: 'pendant',
     metal: 'copper',
-    uses: [['looped-bezel'], ['wrapped-bail']],
+    uses: [['looped-bezel']],
     measures: stone('oval', 25, 18, 3.3, 6.4),
     notes: 'Turn all loops before forming, and press them onto the shoulder one after another.',
     parts: [['carnelian oval cab', 1, 8]],
