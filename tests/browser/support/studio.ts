@@ -51,7 +51,10 @@ export const test = base.extend<{ owner: Page }, { ownerCookies: Cookies }>({
 export function listen(page: Page): string[] {
   const complaints: string[] = [];
   page.on('pageerror', (error) => complaints.push(error.message));
-  page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+  page.on(
+    'console',
+    (message) => message.type() === 'error' && complaints.push(`${message.text()} ${message.location().url}`),
+  );
   return complaints;
 }
 
