@@ -89,13 +89,3 @@ function lastAtOrBelow(rising: readonly number[], wanted: number): number {
   }
   return low;
 }
-
-/** The part of a line between two lengths along it, with the points in between. */
-export function partOf({ points, at, length }: SpaceLine, from: number, to: number): Path {
-  let behind = 0;
-  const inside = points.filter((point, index) => {
-    if (index > 0) behind += distance3(points[index - 1] as Vec3, point);
-    return behind > from + SAME && behind < Math.min(to, length) - SAME;
-  });
-  return [at(from).at, ...inside, at(to).at];
-}
