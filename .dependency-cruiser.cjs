@@ -54,6 +54,15 @@ module.exports = {
       { path: '^src/data' },
     ),
     forbid(
+      'techniques-come-one-by-one',
+      'What a browser may be sent takes the techniques it is given: all of them together weigh as much as a page may.',
+      {
+        path: '^src/(ui|core/(technique|pattern/(composition|resolve|changes|readComposition|bodyOf)|costing|batch|judgement|drawing|piece))',
+        pathNot: '\\.test\\.tsx?$',
+      },
+      { path: '^src/core/technique/registry' },
+    ),
+    forbid(
       'no-tests-in-product',
       'Shipped code imports no test.',
       { path: '^src', pathNot: '\\.test\\.tsx?$' },

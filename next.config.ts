@@ -15,6 +15,8 @@ const config: NextConfig = {
   ],
   // Photographs are made small in the browser, but a list of 20,000 rows is sent whole.
   experimental: { serverActions: { bodySizeLimit: '12mb' } },
+  // What makes classes of plain values looks for the server's buffers, and works without: a browser has none and is sent none.
+  turbopack: { resolveAlias: { 'next/dist/compiled/buffer': { browser: './src/app/lib/noBuffer.ts' } } },
   poweredByHeader: false,
   reactStrictMode: true,
 };

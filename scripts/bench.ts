@@ -1,7 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
-import path from 'node:path';
-import zlib from 'node:zlib';
 import { Sequelize } from 'sequelize';
 import { cost } from '../src/core/units/money';
 import { closeDatabase } from '../src/data/database';
@@ -18,6 +16,7 @@ import { figures, get, sideBySide, tell } from './lib/figures';
 import { measureCutting } from './lib/benchCutting';
 import { grow, measureGrowth, measureHeavyMix, SIZES } from './lib/benchGrowth';
 import { measureRedraw } from './lib/benchRedraw';
+import { measureScript } from './lib/benchScript';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
 import { openThrowaway } from './lib/throwaway';
@@ -134,28 +133,6 @@ async function measureMaking(): Promise<void> {
   });
 }
 
-/** Gzipped first-load JavaScript of every route, from the build's own list. */
-function measureFirstLoad(): void {
-  const stats = JSON.parse(fs.readFileSync('.next/diagnostics/route-bundle-stats.json', 'utf8')) as {
-    route: string;
-    firstLoadChunkPaths: string[];
-  }[];
-  const sizes = stats.map(({ route, firstLoadChunkPaths }) => {
-    const bytes = firstLoadChunkPaths.reduce(
-      (sum, file) => sum + zlib.gzipSync(fs.readFileSync(path.resolve(file))).length,
-      0,
-    );
-    return { route, kilobytes: bytes / 1000 };
-  });
-  const largest = sizes.reduce((a, b) => (b.kilobytes > a.kilobytes ? b : a));
-  tell({
-    name: `first-load JavaScript of the heaviest page (${largest.route}), gzipped`,
-    value: largest.kilobytes,
-    limit: 220,
-    unit: ' kB',
-  });
-}
-
 /** The rack with twenty-five times the lengths and movements. */
 async function measureRack(url: string, cookies: readonly [string, string]): Promise<void> {
   const rack = (which: 0 | 1) => () => get(`${url}/rack`, cookies[which]);
@@ -214,12 +191,12 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
-/** "./run bench" measures everything; with names (making, rack, growth, ledger, import, redraw, cutting) only those, for working on them. */
+/** "./run bench" measures everything; with names (script, making, rack, growth, ledger, import, redraw, cutting) only those, for working on them. */
 runCommand(async () => {
   const asked = process.argv.slice(2);
   const wanted = (part: string) => asked.length === 0 || asked.includes(part);
   ensureBuilt();
-  measureFirstLoad();
+  if (wanted('script')) await measureScript();
   // As durable as a studio's own, or writing would look faster than it is.
   const studio = await openThrowaway({ durable: true });
   const owner = new Sequelize(studio.ownerUrl, { dialect: 'postgres', logging: false });

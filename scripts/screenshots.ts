@@ -1,10 +1,10 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { DEMO_OWNER } from '../src/studio/demo/people';
 import playwright from '../playwright.config';
 import { ensureBuilt } from './lib/build';
 import { runCommand, say } from './lib/say';
+import { signInDemo } from './lib/signInDemo';
 import { openThrowaway } from './lib/throwaway';
 
 const FOLDER = path.join('docs', 'screenshots');
@@ -63,11 +63,7 @@ runCommand(async () => {
     fs.mkdirSync(FOLDER, { recursive: true });
     const context = await browser.newContext();
     const page = await context.newPage();
-    await page.goto(`${url}/sign-in`);
-    await page.getByLabel('Name').fill(DEMO_OWNER.login);
-    await page.getByLabel('Password').fill(DEMO_OWNER.password);
-    await page.getByRole('button', { name: 'Sign in' }).click();
-    await page.waitForURL('**/rack');
+    await signInDemo(page, url);
     for (const { name, path: view, size = { width: 1280, height: 800 }, dark = false, prepare } of SHOTS) {
       await page.setViewportSize(size);
       await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' });

@@ -32,6 +32,22 @@ test('what is typed early into a field is no shortcut', async ({ page }) => {
   await expect(words).toHaveValue('12');
 });
 
+test('what is typed into the quick answer before the page listens is not lost', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await route.continue();
+  });
+  await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`, { waitUntil: 'commit' });
+  // The list is searched at once; a field opens when it listens.
+  await page.getByRole('searchbox', { name: 'Find a technique' }).pressSequentially('briol');
+  await expect(page.getByLabel('Places held in front')).toBeDisabled();
+  await page.getByLabel('Places held in front').fill('1');
+  await expect(page.getByText(/slides out: 360° stand open/)).toBeVisible();
+  const offered = page.getByRole('navigation', { name: 'Techniques' }).getByRole('button');
+  await expect(offered).toHaveCount(3);
+});
+
 for (const [name, address] of [
   ['the rack', '/rack'],
   ['the shelf', '/shelf'],

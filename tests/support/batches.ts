@@ -1,6 +1,7 @@
 import { swapThroughout, withTechnique } from '../../src/core/pattern/changes';
 import { EMPTY_COMPOSITION } from '../../src/core/pattern/composition';
-import { techniqueOf, type AnyTechnique } from '../../src/core/technique/registry';
+import { techniqueOf } from '../../src/core/technique/registry';
+import type { AnyTechnique } from '../../src/core/technique/technique';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { listSpecs } from '../../src/studio/wire/specs';
 import type { BatchLineInput } from '../../src/studio/batches/planBatch.input';
@@ -64,7 +65,12 @@ export async function composedFrame(session: StudioSession): Promise<number> {
   await receive(session, { metal: 'copper' });
   await receive(session, { metal: 'copper', gaugeNumber: '28', temper: 'dead soft' });
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  const frame = withTechnique(EMPTY_COMPOSITION, techniqueOf('bundle-frame') as AnyTechnique, specs);
+  const frame = withTechnique(
+    EMPTY_COMPOSITION,
+    techniqueOf('bundle-frame') as AnyTechnique,
+    techniqueOf,
+    specs,
+  );
   const { composition } = swapThroughout(frame, { metal: 'copper' }, specs);
   return done(
     await composePattern(session, newKey(), null, {

@@ -175,10 +175,15 @@ export async function simplePattern(
   return done(await writePattern(session, newKey(), null, input));
 }
 
-/** Closes the database after checking the books of every studio that this file opened; others may be tampered with meanwhile. */
-export async function closeBooks(): Promise<void> {
+/** The books of every studio that this file opened agree. Other files share the database, and some tamper with theirs. */
+export async function expectBooksAgree(): Promise<void> {
   const { differences } = await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '');
   expect(differences.filter(({ studio }) => opened.has(studio))).toEqual([]);
+}
+
+/** Closes the database after checking the books of every studio that this file opened. */
+export async function closeBooks(): Promise<void> {
+  await expectBooksAgree();
   await closeDatabase();
 }
 

@@ -1,8 +1,8 @@
 import { expectOk, type Result } from '@/core/result';
 import type { ValuesOf, WireSize } from '@/core/technique/parameter';
 import { initialValues, roundWire } from '@/core/technique/parameter';
-import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
-import type { Plan, PlannedCut } from '@/core/technique/technique';
+import { techniqueOf } from '@/core/technique/registry';
+import type { Plan, PlannedCut, AnyTechnique } from '@/core/technique/technique';
 import { gaugeSize } from '@/core/wire/gauge';
 
 /** Values of some of a technique's parameters; the others are as they are proposed. */

@@ -1,9 +1,11 @@
 import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
 import { swapped, swapThroughout } from '../pattern/changes';
-import { resolve, type Specs } from '../pattern/composition';
+import type { Specs } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
 import type { PatternBody } from '../pattern/pattern';
 import { ok, refuse, type Result } from '../result';
 import type { Texts } from '../technique/readTexts';
+import type { Techniques } from '../technique/technique';
 import type { LengthSystem } from '../units/length';
 import { metalOf, type MetalId } from '../wire/metal';
 import { describeSpec } from '../wire/spec';
@@ -24,12 +26,14 @@ const missingIn = (specs: Specs, metal: MetalId, ids: readonly string[]): Result
 /**
  * What a pattern says for another stone, size or metal.
  * @param specs of the whole studio, since a swap looks for the wire that comes nearest
+ * @param techniques that it may be made by
  * @returns a sentence when it cannot be made so
  */
 export function bodyFor(
   body: PatternBody,
   { measures, metal }: Wanted,
   specs: Specs,
+  techniques: Techniques,
   system: LengthSystem,
 ): Result<PatternBody> {
   if (!body.composition) {
@@ -49,7 +53,7 @@ export function bodyFor(
       : swapThroughout(body.composition, { metal }, specs);
   if (metal !== undefined && swap.missing.length > 0) return missingIn(specs, metal, swap.missing);
   const composition = { ...swap.composition, measures: { ...swap.composition.measures, ...measures } };
-  const resolved = resolve(composition, specs);
+  const resolved = resolve(composition, specs, techniques);
   const wrong =
     Object.values(resolved.measuresWrong)[0] ??
     resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean);

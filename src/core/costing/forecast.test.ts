@@ -1,12 +1,14 @@
 import { expectOk } from '../result';
 import { withTechnique } from '../pattern/changes';
-import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
+import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
 import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
 import type { PatternBody, PatternPart } from '../pattern/pattern';
 import { partsLeft } from '../pattern/workParts';
 import { bodyFor } from '../batch/lineBody';
 import { roundWire } from '../technique/parameter';
-import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import { techniqueOf } from '../technique/registry';
+import type { AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import { mm } from '../units/length';
 import { cost, minor } from '../units/money';
@@ -157,8 +159,8 @@ const specs: Specs = {
 /** A pattern of one technique, cut from copper. */
 function composed(technique: string, parts: readonly PatternPart[] = []): PatternBody {
   const of = techniqueOf(technique) as AnyTechnique;
-  const composition = withTechnique(EMPTY_COMPOSITION, of, { cu20: wire('copper') });
-  const resolved = resolve(composition, specs);
+  const composition = withTechnique(EMPTY_COMPOSITION, of, techniqueOf, { cu20: wire('copper') });
+  const resolved = resolve(composition, specs, techniqueOf);
   return {
     ...body([]),
     composition,
@@ -178,7 +180,9 @@ describe('parts that follow from the work', () => {
   });
 
   it('change with the measures', () => {
-    const other = expectOk(bodyFor(composed('plain-loop-link'), { measures: { bead: '6 mm' } }, specs, 'mm'));
+    const other = expectOk(
+      bodyFor(composed('plain-loop-link'), { measures: { bead: '6 mm' } }, specs, techniqueOf, 'mm'),
+    );
     expect(other.parts).toMatchObject([{ name: 'bead, 6 mm', count: 1 }]);
     expect(forecast(other, book).outlay.parts).toEqual({ actual: 20_000, replacement: 25_000 });
   });
@@ -190,7 +194,7 @@ describe('parts that follow from the work', () => {
     ]);
     // Made for another stone, it is that one's size that is wanted.
     const measures = { 'stone.length': '20 mm', 'stone.width': '15 mm' };
-    const other = expectOk(bodyFor(composed('bundle-frame', [cab]), { measures }, specs, 'mm'));
+    const other = expectOk(bodyFor(composed('bundle-frame', [cab]), { measures }, specs, techniqueOf, 'mm'));
     expect(other.parts).toMatchObject([{ name: 'prehnite cab, 20 × 15 mm' }]);
     const named = part('garnet beads, 8 mm', 1, null);
     expect(composed('plain-loop-link', [named]).parts).toEqual([named]);
@@ -209,7 +213,7 @@ describe('parts that follow from the work', () => {
 it('the ladder has the pattern first, then the metals that all its wires and prices are known of, the cheapest first', () => {
   const wires = { cu20: price(1_000, 1_000, 1_000_000), au20: price(90_000, 90_000, 1_000_000) };
   const rungs = (known: PriceBook['wires']) =>
-    metalsLadder(composed('plain-loop-link'), specs, { ...book, wires: known }, 'mm').map(
+    metalsLadder(composed('plain-loop-link'), specs, { ...book, wires: known }, techniqueOf, 'mm').map(
       ({ metal }) => metal,
     );
   expect(rungs(wires)).toEqual([null, 'gold-filled']);

@@ -1,6 +1,7 @@
 import { bodyFor } from '../batch/lineBody';
 import type { Specs } from '../pattern/composition';
 import { wireBySpec, type PatternBody } from '../pattern/pattern';
+import type { Techniques } from '../technique/technique';
 import type { LengthSystem } from '../units/length';
 import { METALS, type MetalId } from '../wire/metal';
 import type { PieceOutlay } from './costSheet';
@@ -39,6 +40,7 @@ export function metalsLadder(
   body: PatternBody,
   specs: Specs,
   book: PriceBook,
+  techniques: Techniques,
   system: LengthSystem,
   most = 2,
 ): Rung[] {
@@ -48,7 +50,7 @@ export function metalsLadder(
   const known = new Set(Object.entries(specs).flatMap(([id, { metal }]) => (book.wires[id] ? [metal] : [])));
   const others = METALS.flatMap(({ id }): Rung[] => {
     if (id === shown || !known.has(id)) return [];
-    const inMetal = bodyFor(body, { measures: {}, metal: id }, specs, system);
+    const inMetal = bodyFor(body, { measures: {}, metal: id }, specs, techniques, system);
     if (!inMetal.ok) return [];
     // What it holds besides wire is the same in every metal.
     const seen = forecast({ ...inMetal.value, parts: body.parts }, book);

@@ -1,7 +1,6 @@
 import { outlineOf } from '../outline/outlineOf';
-import type { AnyTechnique } from '../technique/registry';
 import type { StoneSize, WireSize } from '../technique/parameter';
-import type { Plan } from '../technique/technique';
+import type { Plan, AnyTechnique } from '../technique/technique';
 import type { Caution } from '../technique/cautions';
 import type { Finish, MetalId, Temper } from '../wire/metal';
 import { judgeFinish, type Act } from './finishes';

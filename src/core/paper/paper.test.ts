@@ -1,9 +1,11 @@
 import { swapThroughout, withTechnique } from '../pattern/changes';
 import { cutsOf, stepsOf } from '../pattern/bodyOf';
-import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
+import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
 import { cutLength, type PatternBody } from '../pattern/pattern';
 import { roundWire } from '../technique/parameter';
-import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import { techniqueOf } from '../technique/registry';
+import type { AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import { cutStrips, ROW } from './cutStrips';
 import { patternCard } from './patternCard';
@@ -16,11 +18,11 @@ const SPECS: Specs = {
 };
 
 const composition = swapThroughout(
-  withTechnique(EMPTY_COMPOSITION, techniqueOf('bundle-frame') as AnyTechnique, SPECS),
+  withTechnique(EMPTY_COMPOSITION, techniqueOf('bundle-frame') as AnyTechnique, techniqueOf, SPECS),
   {},
   SPECS,
 ).composition;
-const resolved = resolve(composition, SPECS);
+const resolved = resolve(composition, SPECS, techniqueOf);
 const BODY: PatternBody = {
   name: 'Weir <Pool> & more',
   kind: 'pendant',

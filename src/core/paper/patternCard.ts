@@ -1,6 +1,8 @@
-import { takesWire } from '../technique/registry';
+import { takesWire } from '../technique/technique';
 import { counted } from '../units/counted';
-import { resolve, type Specs } from '../pattern/composition';
+import type { Specs } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
+import { techniqueOf } from '../technique/registry';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
 import type { LineDrawing } from '../drawing/lineDrawing';
 import { drawPlan } from '../technique/drawPlan';
@@ -20,7 +22,7 @@ interface Drawn {
 /** The techniques of a composed pattern, in rows. */
 function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
   if (!composition) return [];
-  const drawn = resolve(composition, specs).uses.flatMap(({ use, plan, values, technique }) =>
+  const drawn = resolve(composition, specs, techniqueOf).uses.flatMap(({ use, plan, values, technique }) =>
     plan && values && takesWire(technique) ? [{ name: use.name, drawing: drawPlan(plan, values) }] : [],
   );
   return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>

@@ -2,7 +2,7 @@ import { sizedName, standsFor } from '../part/wantedPart';
 import { CAUTIONS } from '../technique/cautions';
 import { netOf } from '../technique/technique';
 import { roundedUpToCut, um, type LengthSystem, type Micrometres } from '../units/length';
-import type { Resolved } from './composition';
+import type { Resolved } from './resolve';
 import { cutLength, type PatternCut, type PatternPart, type PatternStep } from './pattern';
 import { partsLeft, type WorkPart } from './workParts';
 

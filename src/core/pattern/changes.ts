@@ -1,18 +1,11 @@
-import { initialValues, type Parameters, type WireSize } from '../technique/parameter';
+import { initialValues, type WireSize } from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
-import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import type { AnyTechnique, Techniques } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import type { MetalId, Temper } from '../wire/metal';
 import type { WireSpec } from '../wire/spec';
 import { isTradeWire } from '../wire/tradeWires';
-import {
-  EMPTY_COMPOSITION,
-  measureOf,
-  type Composition,
-  type Measure,
-  type Specs,
-  type TechniqueUse,
-} from './composition';
+import { EMPTY_COMPOSITION, measureOf, type Composition, type Specs, type TechniqueUse } from './composition';
 
 /** An id that no use of the composition has yet: a, b, c … a1. */
 function freeId({ uses }: Composition): string {
@@ -24,10 +17,16 @@ function freeId({ uses }: Composition): string {
 }
 
 /** Measures that a technique is the first of the composition to want, as it proposes them. */
-function firstMeasures({ uses, measures }: Composition, { parameters }: AnyTechnique): Texts {
-  const wanted = (each: Parameters): Set<Measure> =>
-    new Set(Object.values(each).flatMap((parameter) => measureOf(parameter) ?? []));
-  const had = new Set(uses.flatMap(({ technique }) => [...wanted(techniqueOf(technique)?.parameters ?? {})]));
+function firstMeasures(
+  { uses, measures }: Composition,
+  { parameters }: AnyTechnique,
+  techniques: Techniques,
+): Texts {
+  const had = new Set(
+    uses.flatMap(({ technique }) =>
+      Object.values(techniques(technique)?.parameters ?? {}).map((parameter) => measureOf(parameter)),
+    ),
+  );
   const texts = textsOf(parameters, initialValues(parameters), 'mm');
   const first: Record<string, string> = { ...measures };
   for (const [key, parameter] of Object.entries(parameters)) {
@@ -71,7 +70,7 @@ export function ofOneTechnique(
   metal: MetalId,
   specs: Specs,
 ): Composition {
-  const begun = withTechnique(EMPTY_COMPOSITION, technique, specs, metal);
+  const begun = withTechnique(EMPTY_COMPOSITION, technique, () => undefined, specs, metal);
   const measures: Record<string, string> = { ...begun.measures };
   for (const [key, parameter] of Object.entries(technique.parameters)) {
     const measure = measureOf(parameter);
@@ -101,11 +100,13 @@ export function ofOneTechnique(
 
 /**
  * Adds a technique at the end, as it is proposed, cut from the studio’s wires that come nearest to it.
+ * @param techniques that the composition is made by so far
  * @param metal that its wires are of; the one of most wires so far when it is left out
  */
 export function withTechnique(
   composition: Composition,
   technique: AnyTechnique,
+  techniques: Techniques,
   specs: Specs = {},
   metal: MetalId = metalSoFar(composition, specs),
 ): Composition {
@@ -120,7 +121,7 @@ export function withTechnique(
   };
   return {
     ...composition,
-    measures: firstMeasures(composition, technique),
+    measures: firstMeasures(composition, technique, techniques),
     uses: [...composition.uses, use],
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expectOk } from '../result';
-import { techniqueOf, TECHNIQUES, type AnyTechnique } from '../technique/registry';
-import { cutOf, netOf } from '../technique/technique';
+import { techniqueOf, TECHNIQUES } from '../technique/registry';
+import { cutOf, netOf, type AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import { roundWire } from '../technique/parameter';
 import type { MetalId, Temper } from '../wire/metal';
@@ -9,13 +9,14 @@ import { gramsPerMetre } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';
 import { cutsOf, stepsOf } from './bodyOf';
 import { swapThroughout, withoutUse, withStepAt, withTechnique, withUse } from './changes';
-import { EMPTY_COMPOSITION, resolve, type Composition, type Specs } from './composition';
+import { EMPTY_COMPOSITION, type Composition, type Specs } from './composition';
+import { resolve } from './resolve';
 import { cutLength } from './pattern';
 import { readComposition } from './readComposition';
 
 const named = (id: string) => techniqueOf(id) as AnyTechnique;
 const composed = (...ids: string[]): Composition =>
-  ids.reduce((composition, id) => withTechnique(composition, named(id)), EMPTY_COMPOSITION);
+  ids.reduce((composition, id) => withTechnique(composition, named(id), techniqueOf), EMPTY_COMPOSITION);
 
 const spec = (width: number, metal: MetalId, temper: Temper = 'dead soft'): WireSpec => ({
   ...plainSpec(roundWire(width), metal),
@@ -38,20 +39,21 @@ describe('a composition', () => {
     const pattern = composed('bundle-frame', 'bead-halo');
     const larger = { ...pattern.measures, 'stone.length': '30 mm', 'stone.width': '22 mm' };
     const nets = (each: Composition, measures = each.measures) =>
-      resolve(each, {}, measures).cuts.map((cut) => netOf(cut));
+      resolve(each, {}, techniqueOf, measures).cuts.map((cut) => netOf(cut));
     const [before, after] = [nets(pattern), nets(pattern, larger)];
     expect(before[0]).toBeLessThan(after[0] ?? 0);
     expect(before[2]).toBeLessThan(after[2] ?? 0);
     const owned = withUse(pattern, 'b', { own: ['stone'] });
     expect(nets(owned, larger)[2]).toBe(nets(owned)[2]);
-    expect(resolve(pattern, {}).measures).toEqual(['stone', 'bead']);
+    expect(resolve(pattern, {}, techniqueOf).measures).toEqual(['stone', 'bead']);
   });
 
   it('takes the size of the wire it is cut from, weighs it, and says what its finish forbids', () => {
-    const plain = resolve(inCopper(composed('bundle-frame')), SPECS);
+    const plain = resolve(inCopper(composed('bundle-frame')), SPECS, techniqueOf);
     const sterling = resolve(
       swapThroughout(inCopper(composed('bundle-frame')), { metal: 'sterling' }, SPECS).composition,
       SPECS,
+      techniqueOf,
     );
     expect(plain.cuts.map(({ specId }) => specId)).toEqual(['c20', 'c28']);
     const frame = plain.cuts[0];
@@ -68,7 +70,7 @@ describe('a composition', () => {
       ...SPECS,
       c20: { ...spec(0.812, 'copper'), finish: 'coated', finishName: 'teal' },
     };
-    const said = resolve(inCopper(composed('bundle-frame')), coated).uses[0]?.judgements.map(
+    const said = resolve(inCopper(composed('bundle-frame')), coated, techniqueOf).uses[0]?.judgements.map(
       (each) => each.said,
     );
     expect(said?.join()).toMatch(/Mark coated wire with tape/);
@@ -92,22 +94,28 @@ describe('a composition', () => {
   });
 
   it('a technique is cut from the nearest wires there are, of the metal that the pattern is of', () => {
-    const first = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), SPECS);
+    const first = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, SPECS);
     expect(first.uses[0]?.wires).toEqual({ wire: 'c20', binding: 'c28' });
     const sterling = swapThroughout(first, { metal: 'sterling' }, SPECS).composition;
-    expect(withTechnique(sterling, named('coil'), SPECS).uses[1]?.wires).toEqual({ core: 's20soft' });
+    expect(withTechnique(sterling, named('coil'), techniqueOf, SPECS).uses[1]?.wires).toEqual({
+      core: 's20soft',
+    });
   });
 
   it('a pair takes twice of everything', () => {
-    const one = resolve(inCopper(composed('bundle-frame')), SPECS);
-    const pair = resolve({ ...inCopper(composed('bundle-frame')), copies: 2 }, SPECS);
+    const one = resolve(inCopper(composed('bundle-frame')), SPECS, techniqueOf);
+    const pair = resolve({ ...inCopper(composed('bundle-frame')), copies: 2 }, SPECS, techniqueOf);
     expect(pair.cuts.map(({ count }) => count)).toEqual(one.cuts.map(({ count }) => 2 * count));
     expect(pair.minutes).toBeCloseTo(2 * one.minutes, 9);
     expect(pair.grams).toBeCloseTo(2 * one.grams, 9);
   });
 
   it('a pair of earrings has two ear wires', () => {
-    const pair = resolve({ ...inCopper(composed('briolette-loop', 'ear-wire')), copies: 2 }, SPECS);
+    const pair = resolve(
+      { ...inCopper(composed('briolette-loop', 'ear-wire')), copies: 2 },
+      SPECS,
+      techniqueOf,
+    );
     expect(pair.cuts.map(({ name, count }) => [name, count])).toEqual([
       ['hanging wire', 2],
       ['ear wire', 2],
@@ -116,25 +124,27 @@ describe('a composition', () => {
 
   it('keeps the order that was chosen; what must come first and does not is a fault until it is overridden', () => {
     const pattern = composed('wrapped-loop-link', 'ear-wire');
-    const steps = resolve(pattern, {}).steps.map(({ id }) => id);
+    const steps = resolve(pattern, {}, techniqueOf).steps.map(({ id }) => id);
     expect(steps[0]).toBe('a.first-loop');
     const moved = withStepAt(pattern, steps, 'a.hang-first', steps.length - 1);
-    const resolved = resolve(moved, {});
+    const resolved = resolve(moved, {}, techniqueOf);
     expect(resolved.steps.at(-1)?.id).toBe('a.hang-first');
     expect(resolved.faults.map(({ said }) => said)).toEqual([
       '“hang what belongs in the first loop” comes after “wrap the first loop shut”.',
     ]);
-    expect(resolve({ ...moved, overridden: resolved.faults.map(({ key }) => key) }, {}).faults).toEqual([]);
+    expect(
+      resolve({ ...moved, overridden: resolved.faults.map(({ key }) => key) }, {}, techniqueOf).faults,
+    ).toEqual([]);
     // A technique that is added later brings its steps to the end, and takes them away again.
-    const more = withTechnique(moved, named('coil'));
-    expect(resolve(more, {}).steps.at(-1)?.id).toBe('c.coil');
-    expect(resolve(withoutUse(more, 'c'), {}).steps).toHaveLength(steps.length);
+    const more = withTechnique(moved, named('coil'), techniqueOf);
+    expect(resolve(more, {}, techniqueOf).steps.at(-1)?.id).toBe('c.coil');
+    expect(resolve(withoutUse(more, 'c'), {}, techniqueOf).steps).toHaveLength(steps.length);
     expect(withoutUse(moved, 'a').order.every((key) => key.startsWith('b.'))).toBe(true);
   });
 
   it('says what is wrong where it is wrong, and works out the rest', () => {
     const pattern = withUse(composed('coil', 'flat-spiral'), 'a', { texts: { length: 'long' } });
-    const resolved = resolve(pattern, {});
+    const resolved = resolve(pattern, {}, techniqueOf);
     expect(resolved.complete).toBe(false);
     expect(resolved.uses[0]?.wrong).toHaveProperty('length');
     expect(resolved.cuts).toHaveLength(1);
@@ -143,15 +153,17 @@ describe('a composition', () => {
         texts: { ...composed('flat-spiral').uses[0]?.texts, across: '2 mm' },
       }),
       {},
+      techniqueOf,
     );
     expect(impossible.uses[0]?.refusal).toMatch(/more than 3.05 mm across/);
     expect(
-      resolve({ ...composed('bundle-frame'), measures: { 'stone.length': 'big' } }, {}).measuresWrong,
+      resolve({ ...composed('bundle-frame'), measures: { 'stone.length': 'big' } }, {}, techniqueOf)
+        .measuresWrong,
     ).toHaveProperty(['stone.length']);
   });
 
   it('becomes cuts that a hand can cut, with their marks, and steps to the half minute', () => {
-    const resolved = resolve(inCopper(composed('bundle-frame')), SPECS);
+    const resolved = resolve(inCopper(composed('bundle-frame')), SPECS, techniqueOf);
     const parts = { mm: 1000, in: 25400 / 16 };
     for (const system of ['mm', 'in'] as const) {
       const cuts = cutsOf(resolved, system);
@@ -174,18 +186,19 @@ describe('a composition', () => {
     expect(
       stepsOf(resolved).every(({ minutes }) => minutes * 2 === Math.round(minutes * 2) && minutes > 0),
     ).toBe(true);
-    expect(cutsOf(resolve(composed('bundle-frame'), SPECS), 'mm')).toEqual([]);
+    expect(cutsOf(resolve(composed('bundle-frame'), SPECS, techniqueOf), 'mm')).toEqual([]);
   });
 
   it('of any techniques at all is complete as they are proposed, and reads back from JSON', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...TECHNIQUES.map(({ id }) => id)), { maxLength: 6 }), (ids) => {
         const pattern = composed(...ids);
-        const back = expectOk(readComposition(JSON.parse(JSON.stringify(pattern))));
+        const back = expectOk(readComposition(JSON.parse(JSON.stringify(pattern)), TECHNIQUES));
         expect(back).toEqual(pattern);
         // Techniques that share a measure may not agree on one; alone, each is complete.
-        for (const id of ids) expect([id, resolve(composed(id), {}).complete]).toEqual([id, true]);
-        expect(resolve(pattern, {}).faults).toEqual([]);
+        for (const id of ids)
+          expect([id, resolve(composed(id), {}, techniqueOf).complete]).toEqual([id, true]);
+        expect(resolve(pattern, {}, techniqueOf).faults).toEqual([]);
       }),
       { numRuns: 40 },
     );
@@ -207,23 +220,25 @@ describe('a composition', () => {
     [{ ...EMPTY_COMPOSITION, uses: [{ ...composed('coil').uses[0], id: '../' }] }, /uses.0.id: a letter/],
     [{ ...EMPTY_COMPOSITION, order: 'all' }, /order: a list/],
   ])('%j is refused where it is wrong', (plain, said) => {
-    const read = readComposition(plain);
+    const read = readComposition(plain, TECHNIQUES);
     expect(read.ok ? '' : read.error).toMatch(said);
   });
 });
 
 it('what is done to the whole piece is judged for the wires of every technique', () => {
-  const begun = withTechnique(EMPTY_COMPOSITION, techniqueOf('coil') as AnyTechnique, SPECS);
+  const begun = withTechnique(EMPTY_COMPOSITION, techniqueOf('coil') as AnyTechnique, techniqueOf, SPECS);
   const coated = Object.fromEntries(
     Object.entries(SPECS).map(([id, spec]) => [id, { ...spec, finish: 'coated' as const }]),
   );
   const saidOf = (composition: typeof begun) =>
-    resolve(composition, coated).uses.flatMap(({ judgements }) => judgements.map(({ said }) => said));
+    resolve(composition, coated, techniqueOf).uses.flatMap(({ judgements }) =>
+      judgements.map(({ said }) => said),
+    );
   expect(saidOf(begun).join()).not.toMatch(/antiqued/);
-  const darkened = withTechnique(begun, techniqueOf('antique') as AnyTechnique, coated);
+  const darkened = withTechnique(begun, techniqueOf('antique') as AnyTechnique, techniqueOf, coated);
   expect(saidOf(darkened)).toContain('Coated wire cannot be antiqued.');
   // The bath takes no wire; it comes last, and its caution with it.
-  const { cuts, steps, faults } = resolve(darkened, coated);
+  const { cuts, steps, faults } = resolve(darkened, coated, techniqueOf);
   expect(cuts.every(({ use }) => use.technique === 'coil')).toBe(true);
   expect(steps.flatMap(({ cautions }) => cautions)).toContain('antiquing');
   expect(faults).toEqual([]);

@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../result';
-import { techniqueOf, TECHNIQUES } from '../technique/registry';
+import type { OfferedTechnique } from '../technique/technique';
 import type { Texts } from '../technique/readTexts';
 import { MOST_COPIES, type Composition, type TechniqueUse } from './composition';
 
@@ -48,14 +48,12 @@ const names = (value: unknown, where: string, most: number): string[] =>
 
 const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own'];
 
-function readUse(value: unknown, where: string): TechniqueUse {
+function readUse(value: unknown, where: string, offered: readonly OfferedTechnique[]): TechniqueUse {
   const plain = object(value, where, USE_FIELDS);
   const technique = text(plain['technique'], `${where}.technique`, 80);
-  if (!techniqueOf(technique))
-    return fail(
-      `${where}.technique`,
-      `“${technique}” is none of ${TECHNIQUES.map(({ id }) => id).join(', ')}`,
-    );
+  const known = offered.map(({ id }) => id);
+  if (!known.includes(technique))
+    return fail(`${where}.technique`, `“${technique}” is none of ${known.join(', ')}`);
   const id = text(plain['id'], `${where}.id`, 8);
   if (!/^[a-z]\d*$/.test(id))
     return fail(`${where}.id`, 'a letter with or without a number is expected, like a or b2');
@@ -71,11 +69,17 @@ function readUse(value: unknown, where: string): TechniqueUse {
 
 const FIELDS = ['measures', 'uses', 'order', 'overridden', 'copies'];
 
-/** Reads a composition as it is stored, sent or imported. @returns a sentence that says where it is wrong */
-export function readComposition(value: unknown): Result<Composition> {
+/**
+ * Reads a composition as it is stored, sent or imported.
+ * @param offered techniques that it may be made by
+ * @returns a sentence that says where it is wrong
+ */
+export function readComposition(value: unknown, offered: readonly OfferedTechnique[]): Result<Composition> {
   try {
     const plain = object(value, 'composition', FIELDS);
-    const uses = list(plain['uses'], 'uses', MOST_USES).map((each, index) => readUse(each, `uses.${index}`));
+    const uses = list(plain['uses'], 'uses', MOST_USES).map((each, index) =>
+      readUse(each, `uses.${index}`, offered),
+    );
     const ids = uses.map(({ id }) => id);
     const twice = ids.find((id, index) => ids.indexOf(id) !== index);
     if (twice !== undefined) fail('uses', `the id “${twice}” stands twice`);

@@ -1,5 +1,6 @@
 import { roundWire } from '../technique/parameter';
-import { techniqueOf, type AnyTechnique } from '../technique/registry';
+import { techniqueOf } from '../technique/registry';
+import type { AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import { withTechnique } from './changes';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from './composition';
@@ -7,7 +8,7 @@ import { ringSizeOf } from './ringSizeOf';
 
 const SPECS: Specs = { c20: plainSpec(roundWire(0.812), 'copper') };
 const withOf = (id: string): Composition =>
-  withTechnique(EMPTY_COMPOSITION, techniqueOf(id) as AnyTechnique, SPECS);
+  withTechnique(EMPTY_COMPOSITION, techniqueOf(id) as AnyTechnique, techniqueOf, SPECS);
 const ring = (text: string): Composition => {
   const composition = withOf('bead-ring');
   return { ...composition, measures: { ...composition.measures, ring: text } };

@@ -1,7 +1,6 @@
 import type { StoneSize } from '../technique/parameter';
 import type { Values } from '../technique/readValues';
-import type { AnyTechnique } from '../technique/registry';
-import { saidBy, type Plan } from '../technique/technique';
+import { saidBy, type Plan, type AnyTechnique } from '../technique/technique';
 import { partKey } from '../part/partKey';
 import { standsFor } from '../part/wantedPart';
 

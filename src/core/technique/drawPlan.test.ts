@@ -2,8 +2,8 @@ import { expectOk } from '../result';
 import { LARGE, SMALL, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
 import { drawPlan } from './drawPlan';
 import { initialValues } from './parameter';
-import { TECHNIQUES, techniqueOf, type AnyTechnique, takesWire } from './registry';
-import { initialPlan } from './technique';
+import { TECHNIQUES, techniqueOf } from './registry';
+import { initialPlan, type AnyTechnique, takesWire } from './technique';
 
 const drawingOf = (technique: AnyTechnique) =>
   drawPlan(expectOk(initialPlan(technique)), initialValues(technique.parameters));

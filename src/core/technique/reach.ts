@@ -1,8 +1,7 @@
 import { largestReached } from '../ring/drift';
 import { diameterOfUs, RING_RANGE } from '../ring/ringSize';
 import type { Values } from './readValues';
-import type { AnyTechnique } from './registry';
-import { cutOf } from './technique';
+import { cutOf, type AnyTechnique } from './technique';
 
 /** The parameter that says how wide a ring is inside; undefined of techniques that make none. */
 export const ringParameter = ({ parameters }: AnyTechnique): string | undefined =>

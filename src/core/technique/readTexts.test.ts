@@ -3,8 +3,8 @@ import { expectOk } from '../result';
 import { diameterOfUs } from '../ring/ringSize';
 import { initialValues } from './parameter';
 import { completedText, fieldsOf, readTexts, textsOf } from './readTexts';
-import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
-import { cutOf } from './technique';
+import { TECHNIQUES, techniqueOf } from './registry';
+import { cutOf, type AnyTechnique } from './technique';
 
 const parametersOf = (id: string) => (techniqueOf(id) as AnyTechnique).parameters;
 const read = (id: string, more: Record<string, string>, system: 'in' | 'mm' = 'mm') => {

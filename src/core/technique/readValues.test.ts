@@ -2,7 +2,8 @@ import { expectOk } from '../result';
 import { gaugeSize } from '../wire/gauge';
 import { initialValues } from './parameter';
 import { readValues } from './readValues';
-import { TECHNIQUES, techniqueOf, type AnyTechnique } from './registry';
+import { TECHNIQUES, techniqueOf } from './registry';
+import type { AnyTechnique } from './technique';
 
 const parametersOf = (id: string) => (techniqueOf(id) as AnyTechnique).parameters;
 const wrong = (id: string, plain: unknown) => {

@@ -1,4 +1,4 @@
-import type { Technique } from './technique';
+import type { AnyTechnique } from './technique';
 import { bandFrame } from './techniques/bandFrame';
 import { beadChannel } from './techniques/beadChannel';
 import { beadHalo } from './techniques/beadHalo';
@@ -39,9 +39,6 @@ import { wovenBail } from './techniques/wovenBail';
 import { wovenBandRing } from './techniques/wovenBandRing';
 import { wrappedBail } from './techniques/wrappedBail';
 import { wrappedLoopLink } from './techniques/wrappedLoopLink';
-
-/** A technique whose parameters are known only when it runs, as on a form or in an answer to a script. */
-export type AnyTechnique = Technique;
 
 /**
  * Every technique, in the order they are offered: a new one is its file and its line here. A plan takes the values of its own
@@ -92,7 +89,3 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
 
 export const techniqueOf = (id: string): AnyTechnique | undefined =>
   TECHNIQUES.find((each) => each.id === id);
-
-/** Whether a technique takes wire; what is done to the whole piece takes none, and is not drawn. */
-export const takesWire = ({ parameters }: AnyTechnique): boolean =>
-  Object.values(parameters).some(({ kind }) => kind === 'wire');

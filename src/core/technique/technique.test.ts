@@ -7,9 +7,17 @@ import { CAUTIONS } from './cautions';
 import { coil, flatSpiral, twistTakeUp } from './formulas';
 import { ringReached } from './reach';
 import { initialValues, roundWire, type Parameter } from './parameter';
-import { TECHNIQUES, type AnyTechnique, takesWire } from './registry';
+import { TECHNIQUES } from './registry';
+import {
+  cutOf,
+  initialPlan,
+  minutesOfPlan,
+  netOf,
+  type Plan,
+  type AnyTechnique,
+  takesWire,
+} from './technique';
 import { cutNamed, ga, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
-import { cutOf, initialPlan, minutesOfPlan, netOf, type Plan } from './technique';
 import simpson from 'integrate-adaptive-simpson';
 
 const wholeCut = (id: string, name: string, values: Values = {}) => cutOf(cutNamed(planOf(id, values), name));

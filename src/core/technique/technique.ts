@@ -103,6 +103,21 @@ export interface Technique<P extends Parameters = Parameters> {
   readonly plan: (values: ValuesOf<P>) => Result<Plan>;
 }
 
+/** A technique whose parameters are known only when it runs, as on a form or in an answer to a script. */
+export type AnyTechnique = Technique;
+
+/** The techniques at hand, by their id: all of them on the server, in a browser those that it has fetched. */
+export type Techniques = (id: string) => AnyTechnique | undefined;
+
+/** What a technique is offered by. */
+export type OfferedTechnique = Pick<AnyTechnique, 'id' | 'title' | 'group'>;
+
+export const offerOf = ({ id, title, group }: OfferedTechnique): OfferedTechnique => ({ id, title, group });
+
+/** Whether a technique takes wire; what is done to the whole piece takes none, and is not drawn. */
+export const takesWire = ({ parameters }: AnyTechnique): boolean =>
+  Object.values(parameters).some(({ kind }) => kind === 'wire');
+
 export const TECHNIQUE_GROUPS = [
   'holding a stone',
   'beads',

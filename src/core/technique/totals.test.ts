@@ -2,7 +2,8 @@ import { expectOk } from '../result';
 import { um } from '../units/length';
 import { formatGauge } from '../wire/gauge';
 import { roundWire } from './parameter';
-import { techniqueOf, type AnyTechnique } from './registry';
+import { techniqueOf } from './registry';
+import type { AnyTechnique } from './technique';
 import { labelOf, massOfPlan, plainSpec } from './totals';
 
 it('a size is called by the AWG number that it is, else by its millimetres', () => {

@@ -1,7 +1,9 @@
 import { cutNamed, named, planOf, refusalOf, valuesOf, type Values } from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
 import { withTechnique, withUse } from '../pattern/changes';
-import { EMPTY_COMPOSITION, resolve, type Specs } from '../pattern/composition';
+import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
+import { techniqueOf } from '../technique/registry';
 import { mm } from '../units/length';
 import type { Profile } from '../wire/profile';
 import { initialValues, roundWire } from './parameter';
@@ -150,21 +152,23 @@ describe('in a pattern', () => {
         twist: 200,
       },
     };
-    const composition = withUse(withTechnique(EMPTY_COMPOSITION, named('free-cut')), 'a', {
+    const composition = withUse(withTechnique(EMPTY_COMPOSITION, named('free-cut'), techniqueOf), 'a', {
       wires: { wire: 'twisted' },
     });
-    expect(resolve(composition, specs).cuts[0]?.size.width).toBeCloseTo(thick, 3);
+    expect(resolve(composition, specs, techniqueOf).cuts[0]?.size.width).toBeCloseTo(thick, 3);
   });
 
   it('what a technique has learned to ask since a pattern was kept is as it is proposed', () => {
-    const composition = withTechnique(EMPTY_COMPOSITION, named('uneven-link'));
+    const composition = withTechnique(EMPTY_COMPOSITION, named('uneven-link'), techniqueOf);
     const before = withUse(composition, 'a', {
       texts: Object.fromEntries(
         Object.entries(composition.uses[0]?.texts ?? {}).filter(([field]) => field !== 'between'),
       ),
     });
-    expect(resolve(before, {}).uses[0]?.wrong).toEqual({});
-    expect(resolve(before, {}).cuts[0]?.terms).toEqual(resolve(composition, {}).cuts[0]?.terms);
+    expect(resolve(before, {}, techniqueOf).uses[0]?.wrong).toEqual({});
+    expect(resolve(before, {}, techniqueOf).cuts[0]?.terms).toEqual(
+      resolve(composition, {}, techniqueOf).cuts[0]?.terms,
+    );
   });
 });
 

@@ -5,6 +5,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { countWires } from '@/core/batch/batch';
 import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
+import { techniqueOf } from '@/core/technique/registry';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
@@ -235,12 +236,12 @@ export function bodyOfLine(
 ): Result<PatternBody> {
   const metal = METAL_IDS.find((id) => id === wanted.metal);
   const asked: Wanted = { measures: measuresOf(wanted, stone), ...(metal ? { metal } : {}) };
-  const body = bodyFor(pattern, asked, specs, lengthSystem);
+  const body = bodyFor(pattern, asked, specs, techniqueOf, lengthSystem);
   return body.ok && stone ? ok(withStoneChosen(body.value, stone.material)) : body;
 }
 
 const boundTo = ({ composition }: PatternBody): readonly Measure[] =>
-  composition ? boundMeasures(composition) : [];
+  composition ? boundMeasures(composition, techniqueOf) : [];
 
 const measuresOf = ({ ring, bead }: BatchLineInput, stone: StoneMeasures | undefined): Texts => ({
   ...(stone ? stoneTexts(stone) : {}),

@@ -1,6 +1,6 @@
 import { expectOk } from '@/core/result';
 import { gaugeSize } from '@/core/wire/gauge';
-import { resolve } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/technique/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
@@ -79,7 +79,7 @@ it('has forty patterns at least, of all kinds, with techniques of every group', 
 it.each(HOUSE_PATTERNS.map((pattern) => [pattern.name, pattern] as const))(
   '%s is cut from wires that the studio has, in its metal, and in an order that works',
   (_, pattern) => {
-    const resolved = resolve(composedOf(pattern, SPECS), SPECS);
+    const resolved = resolve(composedOf(pattern, SPECS), SPECS, techniqueOf);
     expect(resolved.uses.map(({ refusal, wrong }) => [refusal, wrong])).toEqual(
       resolved.uses.map(() => ['', {}]),
     );

@@ -1,8 +1,14 @@
 import sharp from 'sharp';
-import { checkBooks } from '@/data/checkBooks';
-import { closeDatabase } from '@/data/database';
 import { FINDING, STONE, SUPPLY } from '../../../tests/support/purchases';
-import { addTestHelper, done, newKey, openStudio, problemOf, receive } from '../../../tests/support/studio';
+import {
+  addTestHelper,
+  closeBooks,
+  done,
+  newKey,
+  openStudio,
+  problemOf,
+  receive,
+} from '../../../tests/support/studio';
 import { settledImport } from '../../../tests/support/imports';
 import { showDrawer, showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from '../drawers/receive';
@@ -22,10 +28,7 @@ import { guessMapping, type ImportView } from './importFile';
 import { answerImport, cancelImport, mapImport, openImport, postImport, showImport } from './importList';
 import { listOf, STOCK_LISTS } from './lists';
 
-afterAll(async () => {
-  expect((await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '')).differences).toEqual([]);
-  await closeDatabase();
-});
+afterAll(closeBooks);
 
 async function written(session: StudioSession, id: string): Promise<string> {
   let text = '';

@@ -1,7 +1,5 @@
 import { utils, write } from '@e965/xlsx';
-import { checkBooks } from '@/data/checkBooks';
-import { closeDatabase } from '@/data/database';
-import { done, openStudio, problemOf, receive } from '../../../tests/support/studio';
+import { closeBooks, done, openStudio, problemOf, receive } from '../../../tests/support/studio';
 import { settledImport } from '../../../tests/support/imports';
 import { showDrawer } from '../drawers/drawers';
 import type { StudioSession } from '../kernel/useCase';
@@ -11,10 +9,7 @@ import { answerImport, mendImport, openImport, postImport } from './importList';
 
 /** Lists as makers keep them: invented ones, each with the habits of its own keeper. */
 
-afterAll(async () => {
-  expect((await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '')).differences).toEqual([]);
-  await closeDatabase();
-});
+afterAll(closeBooks);
 
 type Cell = string | number | Date | null;
 

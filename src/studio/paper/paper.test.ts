@@ -3,8 +3,10 @@ import { patternCard } from '@/core/paper/patternCard';
 import { cutStrips } from '@/core/paper/cutStrips';
 import { line, MARGIN, SHEET_NAMES, SHEETS, text, type PaperRules } from '@/core/paper/sheet';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
-import { resolve, type Specs } from '@/core/pattern/composition';
-import { takesWire } from '@/core/technique/registry';
+import type { Specs } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
+import { takesWire } from '@/core/technique/technique';
 import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import { mm } from '@/core/units/length';
 import { roundWire } from '@/core/technique/parameter';
@@ -98,7 +100,7 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
   it('keep every line of a card and of strips on the paper, in inches first', async () => {
     const pages = HOUSE_PATTERNS.filter((_, index) => index % 3 === 0).flatMap((pattern) => {
       const composition = composedOf(pattern, SPECS);
-      const resolved = resolve(composition, SPECS);
+      const resolved = resolve(composition, SPECS, techniqueOf);
       const body = {
         name: pattern.name,
         kind: pattern.kind,

@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateBy, ValidateNested, type ValidationArguments } from 'class-validator';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
+import { TECHNIQUES } from '@/core/technique/registry';
 import { ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
 import { PatternPartInput } from './writePattern.input';
 
@@ -9,9 +10,9 @@ const ReadsComposition = () =>
   ValidateBy({
     name: 'readsComposition',
     validator: {
-      validate: (value) => readComposition(value).ok,
+      validate: (value) => readComposition(value, TECHNIQUES).ok,
       defaultMessage: (args?: ValidationArguments) => {
-        const read = readComposition(args?.value);
+        const read = readComposition(args?.value, TECHNIQUES);
         return read.ok ? '' : read.error;
       },
     },

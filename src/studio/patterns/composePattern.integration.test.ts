@@ -2,8 +2,10 @@ import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { formatLength } from '@/core/units/length';
 import { withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
-import { EMPTY_COMPOSITION, resolve, type Composition } from '@/core/pattern/composition';
-import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
+import { EMPTY_COMPOSITION, type Composition } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
+import type { AnyTechnique } from '@/core/technique/technique';
 import {
   closeBooks,
   done,
@@ -36,7 +38,10 @@ async function studioWithFrame(): Promise<{ session: StudioSession; composition:
   await receive(session, { gaugeNumber: '20', metal: 'copper' });
   await receive(session, { gaugeNumber: '28', metal: 'copper' });
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  return { session, composition: withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), specs) };
+  return {
+    session,
+    composition: withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, specs),
+  };
 }
 
 const form = (composition: unknown, name = `Frame ${newKey().slice(0, 8)}`) => ({
@@ -53,7 +58,7 @@ describe('composing', () => {
     const { number } = done(await composePattern(session, newKey(), null, form(composition)));
     const pattern = await showPattern(session, number);
     if (!pattern) throw new Error('the pattern hangs in the room');
-    const resolved = resolve(composition, pattern.specs);
+    const resolved = resolve(composition, pattern.specs, techniqueOf);
     expect(pattern.body.cuts.map(({ count, net }) => [count, net])).toEqual(
       resolved.cuts.map(({ count, terms }) => [
         count,
@@ -92,10 +97,10 @@ describe('composing', () => {
     expect(
       await saidOf({ ...composition, measures: { ...composition.measures, 'stone.width': '90 mm' } }),
     ).toMatch(/A teardrop is longer than wide/);
-    const steps = resolve(composition, {}).steps.map(({ id }) => id);
+    const steps = resolve(composition, {}, techniqueOf).steps.map(({ id }) => id);
     const late = withStepAt(composition, steps, 'a.thread-jump-ring', steps.length);
     expect(await saidOf(late)).toMatch(/comes after “fold the bail and bind it”.*Or override it by name/);
-    const key = resolve(late, {}).faults[0]?.key ?? '';
+    const key = resolve(late, {}, techniqueOf).faults[0]?.key ?? '';
     done(await composePattern(session, newKey(), null, form({ ...late, overridden: [key] })));
     expect(
       problemOf(await composePattern({ ...session, role: 'helper' }, newKey(), null, form(composition))).kind,
@@ -231,7 +236,7 @@ describe('files', () => {
 it('a ring says its size on the bench, on the shelf and on its label', async () => {
   const { session } = await studioWithFrame();
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  const composed = withTechnique(EMPTY_COMPOSITION, named('woven-band-ring'), specs);
+  const composed = withTechnique(EMPTY_COMPOSITION, named('woven-band-ring'), techniqueOf, specs);
   const composition = { ...composed, measures: { ...composed.measures, ring: 'US 7' } };
   const pattern = done(
     await composePattern(session, newKey(), null, { ...form(composition), kind: 'ring', parts: [] }),

@@ -1,6 +1,8 @@
 import { expectOk } from '@/core/result';
 import { allParts, cutsOf, stepsOf } from '@/core/pattern/bodyOf';
-import { resolve, type Composition, type Resolved } from '@/core/pattern/composition';
+import type { Composition } from '@/core/pattern/composition';
+import { resolve, type Resolved } from '@/core/pattern/resolve';
+import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
 import { isTradeWire, tradeWireOf } from '@/core/wire/tradeWires';
@@ -37,12 +39,12 @@ export async function composedBody(
   tx: Tx,
   { name, kind, notes, parts, ...input }: ComposePatternInput,
 ): Promise<PatternBody> {
-  const composition = await withOwnWires(tx, expectOk(readComposition(input.composition)));
+  const composition = await withOwnWires(tx, expectOk(readComposition(input.composition, TECHNIQUES)));
   const specs = await specsById(
     tx,
     composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
   );
-  const resolved = resolve(composition, Object.fromEntries(specs));
+  const resolved = resolve(composition, Object.fromEntries(specs), techniqueOf);
   refuseUnready(composition, resolved);
   const { currency, lengthSystem } = await settingsIn(tx);
   return {

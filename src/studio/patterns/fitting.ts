@@ -1,7 +1,9 @@
 import { proposeCuts, type Shortage } from '@/core/cutting/propose';
 import type { Judgement } from '@/core/judgement/judgement';
 import { cutsOf } from '@/core/pattern/bodyOf';
-import { resolve, type Measure } from '@/core/pattern/composition';
+import type { Measure } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
 import { wantedCuts, wireBySpec, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Texts } from '@/core/technique/readTexts';
 import type { Micrometres } from '@/core/units/length';
@@ -115,7 +117,7 @@ function tryOn(
 ): Fitted | undefined {
   const { composition } = row.body;
   if (!composition) return undefined;
-  const resolved = resolve(composition, specs, { ...composition.measures, ...texts });
+  const resolved = resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts });
   if (!resolved.measures.includes(measure)) return undefined;
   const refusal =
     Object.values(resolved.measuresWrong)[0] ??

@@ -326,7 +326,7 @@ export function composedOf(
   for (const [id, texts = {}] of uses) {
     const technique = techniqueOf(id);
     if (!technique) throw new Error(`there is no technique “${id}”`);
-    composition = withTechnique(composition, technique, specs);
+    composition = withTechnique(composition, technique, techniqueOf, specs);
     const use = composition.uses.at(-1);
     if (use) composition = withUse(composition, use.id, { texts: { ...use.texts, ...texts } });
   }

@@ -1,4 +1,5 @@
 import { readComposition } from '@/core/pattern/readComposition';
+import { TECHNIQUES } from '@/core/technique/registry';
 import type { Composition } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { ok, refuse, type Result } from '@/core/result';
@@ -208,7 +209,8 @@ export function patternFromFile(text: string): Result<PatternRead> {
     if (!read.ok) return read;
     wires[name] = read.value;
   }
-  const composition = plain['composition'] === null ? ok(null) : readComposition(plain['composition']);
+  const composition =
+    plain['composition'] === null ? ok(null) : readComposition(plain['composition'], TECHNIQUES);
   if (!composition.ok) return composition;
   return ok({
     name: said(plain['name']),

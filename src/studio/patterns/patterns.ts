@@ -1,4 +1,5 @@
 import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
+import { techniqueOf } from '@/core/technique/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
@@ -113,7 +114,7 @@ export function patternChoices(session: StudioSession): Promise<PatternChoice[]>
     return rows.map(({ number, name, composition }) => ({
       number,
       name,
-      measures: composition ? boundMeasures(composition) : [],
+      measures: composition ? boundMeasures(composition, techniqueOf) : [],
     }));
   });
 }

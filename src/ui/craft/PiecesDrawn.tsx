@@ -1,11 +1,6 @@
-import {
-  resolve,
-  type Composition,
-  type Resolved,
-  type ResolvedUse,
-  type Specs,
-} from '@/core/pattern/composition';
-import { takesWire } from '@/core/technique/registry';
+import type { Composition, Specs } from '@/core/pattern/composition';
+import { resolve, type Resolved, type ResolvedUse } from '@/core/pattern/resolve';
+import { takesWire, type Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
@@ -55,13 +50,17 @@ export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Sp
 export function FirstDrawn({
   composition,
   specs,
+  techniques,
   label,
 }: {
   composition: Composition;
   specs: Specs;
+  techniques: Techniques;
   label: string;
 }) {
-  const first = resolve(composition, specs).uses.find(({ plan, technique }) => plan && takesWire(technique));
+  const first = resolve(composition, specs, techniques).uses.find(
+    ({ plan, technique }) => plan && takesWire(technique),
+  );
   if (!first?.plan || !first.values) return null;
   return (
     <PlanDrawing

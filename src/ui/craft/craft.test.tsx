@@ -1,12 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { withTechnique } from '@/core/pattern/changes';
-import { EMPTY_COMPOSITION, resolve } from '@/core/pattern/composition';
+import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
 import { expectOk } from '@/core/result';
 import { roundSpan } from '@/core/ruler';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { initialValues, roundWire } from '@/core/technique/parameter';
-import { techniqueOf, type AnyTechnique } from '@/core/technique/registry';
-import { initialPlan } from '@/core/technique/technique';
+import { techniqueOf } from '@/core/technique/registry';
+import { initialPlan, type AnyTechnique } from '@/core/technique/technique';
 import { cutLengthOf, plainSpec } from '@/core/technique/totals';
 import { um } from '@/core/units/length';
 import { CutStrips } from './CutStrips';
@@ -39,7 +40,11 @@ it('a plan is drawn in the colours of its metals, as thick as its wires are, to 
 });
 
 it('a strip is as long against its ruler as its wire is, and says what no wire is chosen for', () => {
-  const resolved = resolve(withTechnique(EMPTY_COMPOSITION, named('bundle-frame')), {});
+  const resolved = resolve(
+    withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf),
+    {},
+    techniqueOf,
+  );
   const strips = stripsOf(resolved, {});
   const html = renderToStaticMarkup(<CutStrips strips={strips} />);
   const longest = Math.max(...resolved.cuts.map(cutLengthOf));
@@ -57,7 +62,11 @@ it('a strip is as long against its ruler as its wire is, and says what no wire i
 
 it('a chosen wire is named, and a composed pattern says its cautions once', () => {
   const specs = { c20: plainSpec(roundWire(0.812), 'copper'), c28: plainSpec(roundWire(0.321), 'copper') };
-  const resolved = resolve(withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), specs), specs);
+  const resolved = resolve(
+    withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, specs),
+    specs,
+    techniqueOf,
+  );
   const html = renderToStaticMarkup(<CutStrips strips={stripsOf(resolved, specs)} />);
   expect(html).not.toContain('not chosen');
   expect(html).toContain('28 ga');

@@ -1,4 +1,5 @@
-import type { Resolved, Specs } from '@/core/pattern/composition';
+import type { Specs } from '@/core/pattern/composition';
+import type { Resolved } from '@/core/pattern/resolve';
 import type { PlannedCut } from '@/core/technique/technique';
 import { plainSpec } from '@/core/technique/totals';
 import type { Strip } from './CutStrips';

@@ -5,8 +5,10 @@ import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
 import { metalsLadder } from '@/core/costing/ladder';
 import { allParts, cutsOf, stepsOf } from '@/core/pattern/bodyOf';
-import type { Composition, Resolved, Specs } from '@/core/pattern/composition';
+import type { Composition, Specs } from '@/core/pattern/composition';
+import type { Resolved } from '@/core/pattern/resolve';
 import type { PatternPart } from '@/core/pattern/pattern';
+import { fetchedTechniques } from '@/core/technique/fetchTechnique';
 import { parseMoney, toCost } from '@/core/units/money';
 import { useLengths } from '../lengths';
 import { useCurrency } from '../money';
@@ -55,7 +57,9 @@ export const PriceLive = memo(function PriceLive({ specs, book, rules, ...typed 
       parts: allParts(resolved.parts, readParts(parts, currency)),
       steps: stepsOf(resolved),
     };
-    return body.cuts.length > 0 ? metalsLadder(body, specs, book, system, isCompared ? undefined : 0) : [];
+    return body.cuts.length > 0
+      ? metalsLadder(body, specs, book, fetchedTechniques, system, isCompared ? undefined : 0)
+      : [];
   }, [composition, resolved, parts, specs, book, system, currency, isCompared]);
   const compare = useCallback(() => setCompared(true), []);
   return rungs.length > 0 ? (

@@ -1,9 +1,11 @@
-import { takesWire } from '@/core/technique/registry';
+import { takesWire } from '@/core/technique/technique';
 import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { asked as askedBy, type Search } from '@/app/lib/search';
-import { MEASURES, resolve, type Measure } from '@/core/pattern/composition';
+import { MEASURES, type Measure } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
@@ -228,7 +230,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
   const advice = judgements.filter(({ weight }) => weight === 'advice');
   const first =
     composition &&
-    resolve(composition, specs, { ...composition.measures, ...texts }).uses.find(
+    resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts }).uses.find(
       ({ plan, technique }) => plan && takesWire(technique),
     );
   return (

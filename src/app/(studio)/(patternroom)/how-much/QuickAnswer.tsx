@@ -1,19 +1,25 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { memo, useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
 import { ofOneTechnique } from '@/core/pattern/changes';
-import { resolve, type Specs } from '@/core/pattern/composition';
+import type { Specs } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { findingsMade } from '@/core/technique/findingsMade';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
-import { techniqueOf, TECHNIQUES, type AnyTechnique, takesWire } from '@/core/technique/registry';
-import { minutesOfPlan, type Plan } from '@/core/technique/technique';
+import { fetchedTechniques, fetchTechnique } from '@/core/technique/fetchTechnique';
+import {
+  minutesOfPlan,
+  type AnyTechnique,
+  type OfferedTechnique,
+  type Plan,
+} from '@/core/technique/technique';
 import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
 import { formatToCut, mm, um, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
@@ -24,7 +30,9 @@ import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
+import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
+import { useIsListening } from '@/ui/useIsListening';
 import { useSettled } from '@/ui/useSettled';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { Link } from '@/ui/Link';
@@ -32,6 +40,7 @@ import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
+import { useToast } from '@/ui/toasts';
 
 /** What it costs comes a moment after the page. */
 const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
@@ -63,9 +72,6 @@ function answerOf(
   return { answer: { technique, values: read.value, plan: planned.value }, wrong: {}, refusal: '' };
 }
 
-/** Techniques that take wire. */
-const WITH_WIRE = TECHNIQUES.filter(takesWire);
-
 /** What is asked. */
 interface Question {
   readonly technique: AnyTechnique;
@@ -93,21 +99,47 @@ export interface Pricing {
   readonly specs: readonly KnownSpec[];
 }
 
+interface QuickAnswerProps {
+  readonly initialId: string;
+  readonly initialTexts: Texts;
+  /** Techniques to choose from. */
+  readonly offered: readonly OfferedTechnique[];
+  readonly pricing: Pricing | null;
+}
+
 /** The lengths that a technique takes, while one types: nothing is saved, and the address keeps it all. */
-export function QuickAnswer({
-  initialId,
-  initialTexts,
-  pricing,
-}: {
-  initialId: string;
-  initialTexts: Texts;
-  pricing: Pricing | null;
-}) {
+export function QuickAnswer(props: QuickAnswerProps) {
+  const technique = useTechniques([props.initialId])(props.initialId);
+  return technique && <Answering {...props} first={technique} />;
+}
+
+/** Picks a technique, which is fetched first; of several picked in haste the last one counts. */
+function usePicked(first: AnyTechnique, onFetched: (technique: AnyTechnique) => void) {
+  const [picked, setPicked] = useState(first.id);
+  const wanted = useRef(first.id);
+  const toast = useToast();
+  const pick = useCallback(
+    (id: string) => {
+      wanted.current = id;
+      setPicked(id);
+      fetchTechnique(id).then(
+        (technique) => {
+          if (wanted.current === id) onFetched(technique);
+        },
+        () => toast(NOT_FETCHED),
+      );
+    },
+    [onFetched, toast],
+  );
+  return { picked, pick };
+}
+
+function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps & { first: AnyTechnique }) {
   const { system } = useLengths();
+  const isListening = useIsListening();
   const [initial] = useState((): Question => {
-    const technique = techniqueOf(initialId) as AnyTechnique;
     const told = METALS.find(({ id }) => id === initialTexts['metal']);
-    return { technique, texts: startTexts(technique, system, initialTexts), metal: told?.id ?? 'copper' };
+    return { technique: first, texts: startTexts(first, system, initialTexts), metal: told?.id ?? 'copper' };
   });
   const [question, setQuestion] = useState(initial);
   useAddress(question, initial);
@@ -121,13 +153,13 @@ export function QuickAnswer({
   const shown = now.answer ?? (kept?.technique === settled.technique ? kept : undefined);
 
   const fill = (more: Texts) => setQuestion((before) => ({ ...before, texts: { ...before.texts, ...more } }));
-  const pick = useCallback(
-    (id: string) => {
-      const picked = techniqueOf(id);
-      if (picked)
-        setQuestion((before) => ({ ...before, technique: picked, texts: startTexts(picked, system) }));
-    },
-    [system],
+  const { picked, pick } = usePicked(
+    first,
+    useCallback(
+      (technique) =>
+        setQuestion((before) => ({ ...before, technique, texts: startTexts(technique, system) })),
+      [system],
+    ),
   );
   const known = useMemo(
     () => knownWires(settled.technique.parameters, settled.texts, settled.metal),
@@ -145,46 +177,49 @@ export function QuickAnswer({
     <>
       <h1 aria-live="polite">{shown ? headline(shown, system) : 'How much wire does it take?'}</h1>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)] print:block">
-        <TechniquePicker techniques={WITH_WIRE} chosen={technique.id} onPick={pick} />
+        <TechniquePicker techniques={offered} chosen={picked} onPick={pick} />
         <section aria-label="What it is made of" className="leaf no-print p-4">
-          <ParameterFields
-            parameters={technique.parameters}
-            texts={texts}
-            wrong={settled.technique === technique ? now.wrong : {}}
-            judgements={judgements}
-            onChange={(field, text) => fill({ [field]: text })}
-            onFill={fill}
-          />
-          {technique.parameters['stone']?.kind === 'stone' && own && (
-            <StoneHanging stone={own.values['stone'] as StoneSize} />
-          )}
-          {ringParameter(technique) !== undefined && own && (
-            <div className="mt-3">
-              <RingReach technique={technique} values={own.values} />
-            </div>
-          )}
-          <label className="mt-3 block text-sm font-semibold">
-            Metal
-            <select
-              className="select w-full text-base font-normal"
-              value={metal}
-              onChange={({ target: { value } }) =>
-                setQuestion((before) => ({ ...before, metal: value as MetalId }))
-              }
-            >
-              {METALS.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
-          <TechniqueHelp parameters={technique.parameters} source={technique.source} />
-          <WireStock
-            parameters={technique.parameters}
-            texts={texts}
-            onChange={(field, text) => fill({ [field]: text })}
-          />
+          {/* What was typed before the page listens would be lost. */}
+          <fieldset disabled={!isListening} className="min-w-0">
+            <ParameterFields
+              parameters={technique.parameters}
+              texts={texts}
+              wrong={settled.technique === technique ? now.wrong : {}}
+              judgements={judgements}
+              onChange={(field, text) => fill({ [field]: text })}
+              onFill={fill}
+            />
+            {technique.parameters['stone']?.kind === 'stone' && own && (
+              <StoneHanging stone={own.values['stone'] as StoneSize} />
+            )}
+            {ringParameter(technique) !== undefined && own && (
+              <div className="mt-3">
+                <RingReach technique={technique} values={own.values} />
+              </div>
+            )}
+            <label className="mt-3 block text-sm font-semibold">
+              Metal
+              <select
+                className="select w-full text-base font-normal"
+                value={metal}
+                onChange={({ target: { value } }) =>
+                  setQuestion((before) => ({ ...before, metal: value as MetalId }))
+                }
+              >
+                {METALS.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <TechniqueHelp parameters={technique.parameters} source={technique.source} />
+            <WireStock
+              parameters={technique.parameters}
+              texts={texts}
+              onChange={(field, text) => fill({ [field]: text })}
+            />
+          </fieldset>
         </section>
         <div className={`min-w-0 space-y-4 ${now.answer ? '' : 'opacity-60'}`}>
           {now.refusal && (
@@ -231,7 +266,7 @@ const Priced = memo(function Priced({ question, specs, ...pricing }: Pricing & {
     () => ofOneTechnique(technique, texts, metal, byId),
     [technique, texts, metal, byId],
   );
-  const resolved = useMemo(() => resolve(composition, byId), [composition, byId]);
+  const resolved = useMemo(() => resolve(composition, byId, fetchedTechniques), [composition, byId]);
   const address = new URLSearchParams({ of: technique.id, ...texts, metal });
   return (
     <>

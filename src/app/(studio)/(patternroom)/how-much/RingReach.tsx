@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { describeRing, diameterOfUs, ringOf } from '@/core/ring/ringSize';
 import { ringReached } from '@/core/technique/reach';
 import type { Values } from '@/core/technique/readValues';
-import type { AnyTechnique } from '@/core/technique/registry';
+import type { AnyTechnique } from '@/core/technique/technique';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Field, TextInput } from '@/ui/form/Field';
 import { useLengths } from '@/ui/lengths';

@@ -1,11 +1,11 @@
 'use client';
 
 import { memo, useState } from 'react';
-import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
-import type { AnyTechnique } from '@/core/technique/registry';
+import { TECHNIQUE_GROUPS, type OfferedTechnique } from '@/core/technique/technique';
+import { useTypedEarly } from '@/ui/form/useTypedEarly';
 
 /** The technique whose name a text is, begins or is part of, in that order; the first of them all when none is. */
-function bestNamed(found: readonly AnyTechnique[], wanted: string): AnyTechnique | undefined {
+function bestNamed(found: readonly OfferedTechnique[], wanted: string): OfferedTechnique | undefined {
   const named = (fits: (title: string) => boolean) => found.find(({ title }) => fits(title.toLowerCase()));
   return (
     named((title) => title === wanted) ??
@@ -21,11 +21,12 @@ export const TechniquePicker = memo(function TechniquePicker({
   chosen,
   onPick,
 }: {
-  techniques: readonly AnyTechnique[];
+  techniques: readonly OfferedTechnique[];
   chosen: string;
   onPick: (id: string) => void;
 }) {
   const [text, setText] = useState('');
+  const search = useTypedEarly(text, setText);
   const wanted = text.trim().toLowerCase();
   const found = techniques.filter(({ title, group }) => `${title} ${group}`.toLowerCase().includes(wanted));
   const at = found.findIndex(({ id }) => id === chosen);
@@ -43,6 +44,7 @@ export const TechniquePicker = memo(function TechniquePicker({
       className="leaf no-print flex max-h-64 flex-col p-3 lg:max-h-[calc(100dvh-8rem)]"
     >
       <input
+        ref={search}
         autoFocus
         type="search"
         className="input w-full shrink-0 text-base"

@@ -1,6 +1,7 @@
 import type { Search } from '@/app/lib/search';
 import type { Texts } from '@/core/technique/readTexts';
-import { takesWire, techniqueOf, type AnyTechnique } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/technique/registry';
+import { takesWire, type AnyTechnique } from '@/core/technique/technique';
 import { METALS, type MetalId } from '@/core/wire/metal';
 
 /** Longest text that an address carries for a field: a traced outline has hundreds of figures. */

@@ -1,13 +1,14 @@
+import { Suspense } from 'react';
 import { pageMember } from '@/app/lib/member';
 import type { Search } from '@/app/lib/search';
 import { TECHNIQUES } from '@/core/technique/registry';
+import { offerOf, takesWire } from '@/core/technique/technique';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
 import { listSpecs } from '@/studio/wire/specs';
 import { askedHowMuch } from './askedHowMuch';
-import { LazyQuickAnswer } from './LazyQuickAnswer';
-import type { Pricing } from './QuickAnswer';
+import { QuickAnswer, type Pricing } from './QuickAnswer';
 import type { StudioSession } from '@/studio/kernel/useCase';
 
 export const metadata = { title: 'How much wire' };
@@ -18,7 +19,17 @@ export default async function HowMuchPage({ searchParams }: { searchParams: Sear
   const technique = asked?.technique ?? TECHNIQUES[0];
   if (!technique) return null;
   const pricing = await pricingOf(session);
-  return <LazyQuickAnswer initialId={technique.id} initialTexts={asked?.texts ?? {}} pricing={pricing} />;
+  return (
+    // A browser fetches the technique by itself; what is drawn here stands until then.
+    <Suspense>
+      <QuickAnswer
+        initialId={technique.id}
+        initialTexts={asked?.texts ?? {}}
+        offered={TECHNIQUES.filter(takesWire).map(offerOf)}
+        pricing={pricing}
+      />
+    </Suspense>
+  );
 }
 
 /** What everything costs, for the owner. */

@@ -9,6 +9,7 @@ import { EmptyPlace } from '@/ui/EmptyPlace';
 import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PatternFilters } from '@/app/lib/PatternFilters';
+import { techniqueOf } from '@/core/technique/registry';
 import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
@@ -81,7 +82,14 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
                   <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
                   <span className="muted text-sm">{tag('pattern', number)}</span>
                 </span>
-                {body.composition && <FirstDrawn composition={body.composition} specs={specs} label={name} />}
+                {body.composition && (
+                  <FirstDrawn
+                    composition={body.composition}
+                    specs={specs}
+                    techniques={techniqueOf}
+                    label={name}
+                  />
+                )}
                 <span className="mt-2 mb-3 block">
                   <PatternDrawing cuts={body.cuts} specs={specs} small span={span} />
                 </span>

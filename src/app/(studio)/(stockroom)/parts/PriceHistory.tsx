@@ -1,7 +1,9 @@
 'use client';
 
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { sayDay } from '@/core/calendar/day';
 import { formatCost, cost, type CostUnits } from '@/core/units/money';
+import { useHouse, useWriting } from '@/ui/house';
 import { useCurrency } from '@/ui/money';
 
 /** A price on a day. */
@@ -23,14 +25,17 @@ export function PriceHistory({
   stroke?: string;
 }) {
   const currency = useCurrency();
-  const say = (value: unknown) => formatCost(cost(Math.round(Number(value))), currency);
+  const { days } = useHouse();
+  const write = useWriting();
+  const say = (value: unknown) => write(formatCost(cost(Math.round(Number(value))), currency));
   const data = points.map(({ day, perUnit }) => ({ at: Date.parse(`${day}T00:00:00Z`) / DAY_MS, perUnit }));
-  const sayDay = (value: unknown) => new Date(Number(value) * DAY_MS).toISOString().slice(0, 10);
+  const sayDayOf = (value: unknown) =>
+    sayDay(new Date(Number(value) * DAY_MS).toISOString().slice(0, 10), days);
   return (
     <div
       className="mt-2 h-48 overflow-hidden"
       role="img"
-      aria-label={`Price ${unit} over time, from ${points[0]?.day ?? ''}`}
+      aria-label={`Price ${unit} over time, from ${points[0] ? sayDay(points[0].day, days) : ''}`}
     >
       <ResponsiveContainer width="100%" height="100%">
         <LineChart data={data} margin={{ top: 8, right: 12, bottom: 0, left: 4 }}>
@@ -39,7 +44,7 @@ export function PriceHistory({
             type="number"
             dataKey="at"
             domain={['dataMin', 'dataMax']}
-            tickFormatter={sayDay}
+            tickFormatter={sayDayOf}
             tickCount={4}
             tick={{ fill: 'currentColor', fontSize: 12 }}
             stroke="var(--color-base-300)"
@@ -54,7 +59,7 @@ export function PriceHistory({
           <Tooltip
             formatter={(value) => [`${say(value)} ${unit}`, '']}
             separator=""
-            labelFormatter={sayDay}
+            labelFormatter={sayDayOf}
             contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)' }}
           />
           <Line

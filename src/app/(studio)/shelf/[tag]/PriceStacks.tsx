@@ -3,6 +3,7 @@
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { SchoolPrice } from '@/core/costing/priceSchools';
 import { currencyOf, formatMoney, minor } from '@/core/units/money';
+import { useWriting } from '@/ui/house';
 import { useCurrency } from '@/ui/money';
 
 /** What a price is made of, from the ground up. Greys and the one accent: colour proper is for metal. */
@@ -33,7 +34,8 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
   const used = PARTS.filter(({ key }) =>
     schools.some(({ outcome }) => outcome.ok && Math.abs(outcome.value[key]) >= 0.5),
   );
-  const say = (value: unknown) => formatMoney(minor(Math.round(Number(value) * major)), currency);
+  const write = useWriting();
+  const say = (value: unknown) => write(formatMoney(minor(Math.round(Number(value) * major)), currency));
   return (
     <div
       className="h-72 overflow-hidden"
@@ -52,7 +54,7 @@ export function PriceStacks({ schools, chosen }: { schools: readonly SchoolPrice
             type="number"
             orientation="top"
             tick={{ fill: 'currentColor', fontSize: 12 }}
-            tickFormatter={(value: number) => say(value).replace(/\.00$/, '')}
+            tickFormatter={(value: number) => say(value).replace(/[.,]00$/, '')}
             stroke="var(--color-base-300)"
           />
           <YAxis

@@ -15,10 +15,11 @@ import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { Money, MoneyAbout, useCurrency } from '@/ui/money';
 import { useToast } from '@/ui/toasts';
+import { WhenSeen } from '@/ui/WhenSeen';
 import { pricePieceAction } from './actions';
 import { Said } from '@/ui/house';
 
-/** Charts are heavy and not needed for reading the numbers, so they come after the page. */
+/** Charts are heavy and not needed for reading the numbers, so they come when they are seen. */
 const PriceStacks = dynamic(() => import('./PriceStacks').then((module) => module.PriceStacks), {
   ssr: false,
   loading: () => <div className="h-72" />,
@@ -67,7 +68,9 @@ export function Prices({ piece, money }: PricesProps) {
     <FormBox onSubmit={submit} className="leaf p-4">
       <h2>Five ways to price it</h2>
       <div className="no-print">
-        <PriceStacks schools={schools} chosen={field.value} />
+        <WhenSeen className="h-72">
+          <PriceStacks schools={schools} chosen={field.value} />
+        </WhenSeen>
       </div>
       <fieldset className="mt-3">
         <legend className="sr-only">Choose a price</legend>

@@ -4,7 +4,8 @@ import { Link } from '@/ui/Link';
 import { metalsLadder } from '@/core/costing/ladder';
 import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
-import { resolve } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
 import { um } from '@/core/units/length';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
@@ -44,7 +45,7 @@ export default async function PatternPage({ params }: { params: Params }) {
   const enough = Math.min(
     ...need.map(([specId, length]) => Math.floor((onHand[specId]?.length ?? 0) / length)),
   );
-  const resolved = body.composition && resolve(body.composition, specs);
+  const resolved = body.composition && resolve(body.composition, specs, techniqueOf);
   const pricing = await pricingOf(session, body);
   const parts =
     pricing?.rungs[0]?.parts ?? body.parts.map((part) => ({ ...part, found: null, cost: undefined }));
@@ -149,7 +150,7 @@ async function pricingOf(session: StudioSession, body: PatternBody) {
   if (!book) return null;
   const rules = await readSettings(session);
   const specs = Object.fromEntries(known.map((spec) => [spec.id, spec]));
-  return { rules, rungs: metalsLadder(body, specs, book, rules.lengthSystem) };
+  return { rules, rungs: metalsLadder(body, specs, book, techniqueOf, rules.lengthSystem) };
 }
 
 /** Beads, stones and findings with what each is in the drawers; what it costs is left out for helpers. */

@@ -1,12 +1,19 @@
 'use client';
 
 import { useState } from 'react';
-import { TECHNIQUES } from '@/core/technique/registry';
-import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
+import { TECHNIQUE_GROUPS, type OfferedTechnique } from '@/core/technique/technique';
 import { Field } from '@/ui/form/Field';
 
 /** Adds a technique to the pattern. */
-export function AddTechnique({ onAdd, first }: { onAdd: (id: string) => void; first: boolean }) {
+export function AddTechnique({
+  offered,
+  onAdd,
+  first,
+}: {
+  offered: readonly OfferedTechnique[];
+  onAdd: (id: string) => void;
+  first: boolean;
+}) {
   const [chosen, setChosen] = useState('');
   return (
     <div className="leaf flex flex-wrap items-end gap-3 p-4">
@@ -22,11 +29,13 @@ export function AddTechnique({ onAdd, first }: { onAdd: (id: string) => void; fi
               <option value="">Choose one…</option>
               {TECHNIQUE_GROUPS.map((group) => (
                 <optgroup key={group} label={group}>
-                  {TECHNIQUES.filter((each) => each.group === group).map(({ id, title }) => (
-                    <option key={id} value={id}>
-                      {title}
-                    </option>
-                  ))}
+                  {offered
+                    .filter((each) => each.group === group)
+                    .map(({ id, title }) => (
+                      <option key={id} value={id}>
+                        {title}
+                      </option>
+                    ))}
                 </optgroup>
               ))}
             </select>

@@ -1,21 +1,17 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useCallback, useMemo } from 'react';
+import { Suspense, useCallback, useMemo } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
 import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
-import {
-  MEASURES,
-  resolve,
-  type Composition,
-  type Specs,
-  type TechniqueUse,
-} from '@/core/pattern/composition';
+import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
-import { techniqueOf } from '@/core/technique/registry';
+import { fetchTechnique } from '@/core/technique/fetchTechnique';
+import type { OfferedTechnique } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
@@ -24,11 +20,13 @@ import { CutStrips } from '@/ui/craft/CutStrips';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
+import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
 import { useSettled } from '@/ui/useSettled';
+import { useToast } from '@/ui/toasts';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
@@ -48,6 +46,8 @@ export interface ComposerProps {
   readonly stones: readonly StoneChoice[];
   readonly book: PriceBook;
   readonly rules: SaleRules;
+  /** Techniques to choose from. */
+  readonly offered: readonly OfferedTechnique[];
 }
 
 /** What it costs comes a moment after the page. */
@@ -60,21 +60,31 @@ const StepOrder = dynamic(() => import('./StepOrder').then((loaded) => loaded.St
 
 /** Composes a pattern of techniques. It works in the browser alone, since the device holds what was not kept yet. */
 export function Composer(props: ComposerProps) {
-  return useIsListening() ? <Composing {...props} /> : <p className="muted">Opening …</p>;
+  const opening = <p className="muted">Opening …</p>;
+  return useIsListening() ? (
+    <Suspense fallback={opening}>
+      <Composing {...props} />
+    </Suspense>
+  ) : (
+    opening
+  );
 }
 
-function Composing({ base, given, from = '', specs, stones, book, rules }: ComposerProps) {
+function Composing({ base, given, from = '', specs, stones, book, rules, offered }: ComposerProps) {
   const { system } = useLengths();
+  const toast = useToast();
   const key = `pewterer-pattern-${base ? `${base.number}-${base.revision}` : `new${from}`}`;
-  const draft = useDraft<PatternDraft>(key, given, isPatternDraft);
+  const isDraft = (value: unknown): value is PatternDraft => isPatternDraft(value, offered);
+  const draft = useDraft<PatternDraft>(key, given, isDraft);
   const { now, change, undo, redo } = draft;
   const keeping = useKeeping(base, draft);
   const { composition } = now;
+  const techniques = useTechniques(composition.uses.map(({ technique }) => technique));
   const byId: Specs = useMemo(() => Object.fromEntries(specs.map((spec) => [spec.id, spec])), [specs]);
   // What is typed is shown at once, what comes of it when the typing pauses; what is added, moved or taken away is no typing.
   const typed = useSettled(composition);
   const settled = isSameWork(typed, composition) ? typed : composition;
-  const resolved = useMemo(() => resolve(settled, byId), [settled, byId]);
+  const resolved = useMemo(() => resolve(settled, byId, techniques), [settled, byId, techniques]);
   const steps = useSame(resolved.steps);
   const faults = useSame(resolved.faults);
   useKeys(
@@ -104,11 +114,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules }: Compo
   );
   const removeUse = useCallback((id: string) => compose((before) => withoutUse(before, id)), [compose]);
   const addTechnique = useCallback(
-    (id: string) => {
-      const technique = techniqueOf(id);
-      if (technique) compose((before) => withTechnique(before, technique, byId));
-    },
-    [byId, compose],
+    (id: string) =>
+      fetchTechnique(id).then(
+        (technique) => compose((before) => withTechnique(before, technique, techniques, byId)),
+        () => toast(NOT_FETCHED),
+      ),
+    [byId, compose, techniques, toast],
   );
   const changeParts = useCallback(
     (next: (parts: PatternDraft['parts']) => PatternDraft['parts'], label?: string) =>
@@ -121,12 +132,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules }: Compo
       compose((before) =>
         withStepAt(
           before,
-          resolve(before, byId).steps.map(({ id }) => id),
+          resolve(before, byId, techniques).steps.map(({ id }) => id),
           step,
           to,
         ),
       ),
-    [byId, compose],
+    [byId, compose, techniques],
   );
   const override = useCallback(
     (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
@@ -200,7 +211,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules }: Compo
           </section>
         )}
         <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
-          <AddTechnique onAdd={addTechnique} first={composition.uses.length === 0} />
+          <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
             {resolved.uses.map((each) => {
               const use = used.get(each.use.id);

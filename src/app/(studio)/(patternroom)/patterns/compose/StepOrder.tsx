@@ -19,7 +19,7 @@ import {
 import { memo } from 'react';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import type { OrderFault } from '@/core/judgement/order';
-import type { ResolvedStep } from '@/core/pattern/composition';
+import type { ResolvedStep } from '@/core/pattern/resolve';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { Said } from '@/ui/house';
 

@@ -2,7 +2,9 @@
 
 import { memo, useState } from 'react';
 import { swapThroughout, type Swap, type Swapped } from '@/core/pattern/changes';
-import { resolve, type Composition, type Resolved, type Specs } from '@/core/pattern/composition';
+import type { Composition, Specs } from '@/core/pattern/composition';
+import { resolve, type Resolved } from '@/core/pattern/resolve';
+import { fetchedTechniques } from '@/core/technique/fetchTechnique';
 import { METALS, TEMPERS, type MetalId, type Temper } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import type { KnownSpec } from '@/studio/wire/specs';
@@ -64,7 +66,12 @@ export const SwapWires = memo(function SwapWires({
         )}
       </div>
       {swapped && (
-        <Change before={resolved} swapped={swapped} after={resolve(swapped.composition, byId)} byId={byId} />
+        <Change
+          before={resolved}
+          swapped={swapped}
+          after={resolve(swapped.composition, byId, fetchedTechniques)}
+          byId={byId}
+        />
       )}
       <button
         type="button"

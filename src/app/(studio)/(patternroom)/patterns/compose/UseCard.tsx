@@ -1,14 +1,9 @@
 'use client';
 
-import { takesWire } from '@/core/technique/registry';
+import { takesWire } from '@/core/technique/technique';
 import { memo, useCallback, useId, useState } from 'react';
-import {
-  MEASURES,
-  measureOf,
-  type ResolvedUse,
-  type Specs,
-  type TechniqueUse,
-} from '@/core/pattern/composition';
+import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/pattern/composition';
+import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { drawingOf } from '@/ui/craft/drawingOf';

@@ -1,5 +1,7 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
+import { TECHNIQUES } from '@/core/technique/registry';
+import { offerOf } from '@/core/technique/technique';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
@@ -9,7 +11,7 @@ import type { ComposerProps } from './Composer';
 /** The wires, owned or sold in the trade, and the free stones that a pattern can be composed with, and what everything costs. For the owner. */
 export async function composerData(
   session: StudioSession,
-): Promise<Pick<ComposerProps, 'specs' | 'stones' | 'book' | 'rules'>> {
+): Promise<Pick<ComposerProps, 'specs' | 'stones' | 'book' | 'rules' | 'offered'>> {
   const [specs, drawer, book, rules] = await Promise.all([
     listSpecs(session),
     showDrawer(session, 'stone', { state: 'free' }),
@@ -20,5 +22,11 @@ export async function composerData(
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
   );
-  return { specs: [...specs, ...tradeWiresBeside(specs)], stones, book, rules };
+  return {
+    specs: [...specs, ...tradeWiresBeside(specs)],
+    stones,
+    book,
+    rules,
+    offered: TECHNIQUES.map(offerOf),
+  };
 }

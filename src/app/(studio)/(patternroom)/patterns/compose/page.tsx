@@ -2,7 +2,7 @@ import { pageOwner } from '@/app/lib/member';
 import { ofOneTechnique } from '@/core/pattern/changes';
 import type { Search } from '@/app/lib/search';
 import { askedHowMuch } from '../../how-much/askedHowMuch';
-import { LazyComposer } from './LazyComposer';
+import { Composer } from './Composer';
 import { composerData } from './composerData';
 import { EMPTY_DRAFT } from './patternDraft';
 
@@ -12,7 +12,7 @@ export default async function ComposePage({ searchParams }: { searchParams: Sear
   const { session } = await pageOwner();
   const asked = await askedHowMuch(searchParams);
   const data = await composerData(session);
-  if (!asked) return <LazyComposer base={null} given={EMPTY_DRAFT} {...data} />;
+  if (!asked) return <Composer base={null} given={EMPTY_DRAFT} {...data} />;
   const { technique, texts, metal } = asked;
   const specs = Object.fromEntries(data.specs.map((spec) => [spec.id, spec]));
   const given = {
@@ -21,7 +21,5 @@ export default async function ComposePage({ searchParams }: { searchParams: Sear
     kind: technique.group === 'rings' ? 'ring' : EMPTY_DRAFT.kind,
     composition: ofOneTechnique(technique, texts, metal, specs),
   };
-  return (
-    <LazyComposer base={null} given={given} from={JSON.stringify([technique.id, texts, metal])} {...data} />
-  );
+  return <Composer base={null} given={given} from={JSON.stringify([technique.id, texts, metal])} {...data} />;
 }

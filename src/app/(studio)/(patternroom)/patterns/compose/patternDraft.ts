@@ -2,6 +2,7 @@ import type { Composition } from '@/core/pattern/composition';
 import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
+import type { OfferedTechnique } from '@/core/technique/technique';
 import { plainMoney, toMinor } from '@/core/units/money';
 import type { PartDraft } from '@/ui/pricing/PriceLive';
 
@@ -22,13 +23,13 @@ export const EMPTY_DRAFT: PatternDraft = {
   parts: [],
 };
 
-/** Whether something that a device kept is a draft. */
-export function isPatternDraft(value: unknown): value is PatternDraft {
+/** Whether something that a device kept is a draft of the techniques there are. */
+export function isPatternDraft(value: unknown, offered: readonly OfferedTechnique[]): value is PatternDraft {
   if (typeof value !== 'object' || value === null) return false;
   const { name, kind, notes, composition, parts } = value as Record<string, unknown>;
   return (
     [name, kind, notes].every((each) => typeof each === 'string') &&
-    readComposition(composition).ok &&
+    readComposition(composition, offered).ok &&
     Array.isArray(parts) &&
     parts.every(
       (part: unknown) =>

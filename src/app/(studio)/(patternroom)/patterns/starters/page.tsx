@@ -1,5 +1,6 @@
 import { pageOwner } from '@/app/lib/member';
-import { resolve } from '@/core/pattern/composition';
+import { resolve } from '@/core/pattern/resolve';
+import { techniqueOf } from '@/core/technique/registry';
 import { listStarters } from '@/studio/patterns/starters';
 import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
 import { TakeStarters } from './TakeStarters';
@@ -30,12 +31,12 @@ export default async function StartersPage() {
       </div>
       <ul className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
         {starters.map(({ name, kind, notes, composition, isTaken }) => {
-          const { cuts, minutes } = resolve(composition, specs);
+          const { cuts, minutes } = resolve(composition, specs, techniqueOf);
           const wires = cuts.reduce((sum, { count }) => sum + count, 0);
           return (
             <li key={name} className="leaf flex flex-col p-4">
               <h2>{name}</h2>
-              <FirstDrawn composition={composition} specs={specs} label={name} />
+              <FirstDrawn composition={composition} specs={specs} techniques={techniqueOf} label={name} />
               <p className="mt-2">{notes}</p>
               <p className="muted mt-1 text-sm">
                 {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {Math.round(minutes)} min

@@ -3,7 +3,7 @@ import { pageOwner } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { tag } from '@/core/tag';
 import { showPattern } from '@/studio/patterns/patterns';
-import { LazyComposer } from '../../compose/LazyComposer';
+import { Composer } from '../../compose/Composer';
 import { composerData } from '../../compose/composerData';
 import { draftOf } from '../../compose/patternDraft';
 
@@ -17,7 +17,7 @@ export default async function ComposeAgainPage({ params }: { params: Promise<{ t
   // A pattern that was written by hand has no techniques to change.
   if (!body.composition) redirect(`/patterns/${tag('pattern', number)}/edit`);
   return (
-    <LazyComposer
+    <Composer
       base={{ number, revision }}
       given={draftOf(body, body.composition, currency)}
       {...await composerData(session)}

@@ -1,0 +1,304 @@
+import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
+import type { Act } from '../judgement/finishes';
+import { judgeWork, type KnownWire } from '../judgement/judgePlan';
+import type { Judgement } from '../judgement/judgement';
+import { initialValues, roundWire, type StoneSize, type WireSize } from '../technique/parameter';
+import { readTexts, textsOf, type Texts } from '../technique/readTexts';
+import type { Values, Wrong } from '../technique/readValues';
+import {
+  netOf,
+  type AnyTechnique,
+  type OrderRule,
+  type Plan,
+  type PlannedCut,
+  type Techniques,
+} from '../technique/technique';
+import type { Caution } from '../technique/cautions';
+import { UM_PER_MM } from '../units/length';
+import { gramsPerMetre } from '../wire/mass';
+import { isTwisted } from '../wire/profile';
+import type { WireSpec } from '../wire/spec';
+import {
+  boundMeasures,
+  MEASURES,
+  measureOf,
+  type Composition,
+  type Measure,
+  type Specs,
+  type TechniqueUse,
+} from './composition';
+import { workParts } from './workParts';
+
+/** A technique of a pattern, worked out; without a plan when something typed is wrong or nothing can be made of it. */
+export interface ResolvedUse {
+  readonly use: TechniqueUse;
+  readonly technique: AnyTechnique;
+  readonly values: Values | undefined;
+  readonly plan: Plan | undefined;
+  readonly wrong: Wrong;
+  readonly refusal: string;
+  readonly judgements: readonly Judgement[];
+}
+
+export interface ResolvedCut extends PlannedCut {
+  readonly use: TechniqueUse;
+  readonly size: WireSize;
+  /** The spec that it is cut from, once one is chosen. */
+  readonly specId: string | undefined;
+}
+
+export interface ResolvedStep {
+  /** “use.step”. */
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly cautions: readonly Caution[];
+  /** What must have happened before it, each with its reason. */
+  readonly stops: readonly string[];
+  readonly use: TechniqueUse;
+}
+
+/** Everything that a composition comes to. */
+export interface Resolved {
+  /** Measures that some technique is bound to. */
+  readonly measures: readonly Measure[];
+  readonly measuresWrong: Wrong;
+  /** The measures that could be read. */
+  readonly measured: Values;
+  readonly uses: readonly ResolvedUse[];
+  readonly cuts: readonly ResolvedCut[];
+  readonly parts: readonly { readonly name: string; readonly count: number }[];
+  readonly steps: readonly ResolvedStep[];
+  /** Order faults; those that were overridden are left out. */
+  readonly faults: readonly OrderFault[];
+  readonly minutes: number;
+  /** Wire that stays in the piece, g; wires without a spec are left out. */
+  readonly grams: number;
+  /** Whether every technique could be worked out. */
+  readonly complete: boolean;
+}
+
+function sizeOf({ profile, width, height }: WireSpec): WireSize {
+  // Twisted stock is worked as round wire that it fills: two wires side by side, or a square turned on its axis.
+  if (isTwisted(profile))
+    return roundWire((width / UM_PER_MM) * (profile === 'twisted pair' ? 2 : Math.SQRT2));
+  return { profile: profile as WireSize['profile'], width: width / UM_PER_MM, height: height / UM_PER_MM };
+}
+
+/** What a wire parameter’s texts are when it is cut from a spec. */
+function wireTexts(key: string, spec: WireSpec): Texts {
+  const { profile, width, height } = sizeOf(spec);
+  return { [key]: `${width} mm`, [`${key}.profile`]: profile, [`${key}.height`]: `${height} mm` };
+}
+
+/** What techniques propose, worked out once. */
+const proposals = new WeakMap<AnyTechnique, Texts>();
+
+function proposedTexts(technique: AnyTechnique): Texts {
+  const known = proposals.get(technique);
+  if (known) return known;
+  const { parameters } = technique;
+  const all = textsOf(parameters, initialValues(parameters), 'mm');
+  // The height of a profile, and the corner of a stone, are of that one proposal and of no other.
+  const texts = Object.fromEntries(Object.entries(all).filter(([field]) => field in parameters));
+  proposals.set(technique, texts);
+  return texts;
+}
+
+/** The texts of a use, with what it is bound to and cut from written in. */
+function boundTexts(
+  { texts, wires, own }: TechniqueUse,
+  technique: AnyTechnique,
+  measures: Texts,
+  specs: Specs,
+): Texts {
+  // What a technique has learned to ask since the pattern was kept is as it is proposed.
+  const filled: Record<string, string> = { ...proposedTexts(technique), ...texts };
+  for (const [key, parameter] of Object.entries(technique.parameters)) {
+    const measure = measureOf(parameter);
+    if (measure && !own.includes(key))
+      for (const [field, text] of Object.entries(measures))
+        if (field === measure || field.startsWith(`${measure}.`))
+          filled[key + field.slice(measure.length)] = text;
+    const spec = specs[wires[key] ?? ''];
+    if (parameter.kind === 'wire' && spec) Object.assign(filled, wireTexts(key, spec));
+  }
+  return filled;
+}
+
+/** What a use came to, whatever it is called. */
+type Outcome = Omit<ResolvedUse, 'use'>;
+
+interface WorkedOut {
+  readonly wires: TechniqueUse['wires'];
+  readonly specs: Specs;
+  /** What is done to the whole piece. */
+  readonly acts: string;
+  /** With what it is bound to and cut from. */
+  readonly texts: Texts;
+  readonly outcome: Outcome;
+}
+
+/** What uses came to last, by their texts: while one types elsewhere, or in a measure that a use is not bound to, it stays. */
+const workedOut = new WeakMap<Texts, WorkedOut>();
+/** The same object for the same use that comes to the same, so that nothing that shows it need look again. */
+const resolvedUses = new WeakMap<
+  TechniqueUse,
+  { readonly outcome: Outcome; readonly resolved: ResolvedUse }
+>();
+
+const sameTexts = (a: Texts, b: Texts): boolean => {
+  const keys = Object.keys(a);
+  return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key]);
+};
+
+function resolveUse(
+  use: TechniqueUse,
+  measures: Texts,
+  specs: Specs,
+  acts: readonly Act[],
+  techniques: Techniques,
+): ResolvedUse | undefined {
+  const technique = techniques(use.technique);
+  if (!technique) return undefined;
+  const texts = boundTexts(use, technique, measures, specs);
+  const before = workedOut.get(use.texts);
+  const stands =
+    before?.outcome.technique === technique &&
+    before.wires === use.wires &&
+    before.specs === specs &&
+    before.acts === acts.join() &&
+    sameTexts(before.texts, texts);
+  const outcome = stands ? before.outcome : workOut(use, technique, texts, specs, acts);
+  if (!stands) workedOut.set(use.texts, { wires: use.wires, specs, acts: acts.join(), texts, outcome });
+  const known = resolvedUses.get(use);
+  if (known?.outcome === outcome) return known.resolved;
+  const resolved = { ...outcome, use };
+  resolvedUses.set(use, { outcome, resolved });
+  return resolved;
+}
+
+function workOut(
+  use: TechniqueUse,
+  technique: AnyTechnique,
+  texts: Texts,
+  specs: Specs,
+  acts: readonly Act[],
+): Outcome {
+  const base = { technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
+  const read = readTexts(technique.parameters, texts, 'mm');
+  if (!read.ok) return { ...base, wrong: read.error };
+  const planned = technique.plan(read.value as never);
+  if (!planned.ok) return { ...base, values: read.value, refusal: planned.error };
+  const known: Record<string, KnownWire> = {};
+  for (const [key, specId] of Object.entries(use.wires)) {
+    const spec = specs[specId];
+    if (spec) known[key] = { metal: spec.metal, temper: spec.temper, finish: spec.finish };
+  }
+  const judgements = judgeWork(technique, read.value, planned.value, known, acts);
+  return { ...base, values: read.value, plan: planned.value, judgements };
+}
+
+/** Steps by the order that was chosen; those it does not name follow the step before them in their technique. */
+function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): ResolvedStep[] {
+  const known = new Map(steps.map((step) => [step.id, step]));
+  const chosen = order.flatMap((id) => known.get(id) ?? []);
+  const left = steps.filter(({ id }) => !order.includes(id));
+  for (const step of left) {
+    const before = steps[steps.indexOf(step) - 1];
+    const at = before && before.use.id === step.use.id ? chosen.indexOf(before) + 1 : chosen.length;
+    chosen.splice(at, 0, step);
+  }
+  return chosen;
+}
+
+/** What some technique of a composition does to every wire of the piece. */
+const actsOnAll = ({ uses }: Composition, techniques: Techniques): readonly Act[] => [
+  ...new Set(uses.flatMap(({ technique }) => techniques(technique)?.toWholePiece ?? [])),
+];
+
+const keyed = (use: TechniqueUse, id: string) => `${use.id}.${id}`;
+
+/** The steps of plans, the same objects while nothing of them changes. */
+const stepsKnown = new WeakMap<
+  Plan,
+  { readonly use: TechniqueUse; readonly copies: number; readonly steps: readonly ResolvedStep[] }
+>();
+
+function stepsOf(use: TechniqueUse, plan: Plan, copies: number): readonly ResolvedStep[] {
+  const known = stepsKnown.get(plan);
+  if (known?.use === use && known.copies === copies) return known.steps;
+  const steps = plan.steps.map(({ id, name, minutes, cautions = [] }): ResolvedStep => ({
+    stops: stopsAt(id, plan.steps, plan.order),
+    id: keyed(use, id),
+    name,
+    minutes: minutes * copies,
+    cautions,
+    use,
+  }));
+  stepsKnown.set(plan, { use, copies, steps });
+  return steps;
+}
+
+/**
+ * Works a composition out: for its own measures, or for others that are put in their place.
+ * @param specs of the studio; a wire without one keeps the size that was typed
+ * @param techniques at hand; what is made by another is left out, and the piece is not complete
+ */
+export function resolve(
+  composition: Composition,
+  specs: Specs,
+  techniques: Techniques,
+  measures = composition.measures,
+): Resolved {
+  const acts = actsOnAll(composition, techniques);
+  const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs, acts, techniques) ?? []);
+  const needed = boundMeasures(composition, techniques);
+  const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
+  const measured: Resolved['measured'] = read.ok ? read.value : {};
+  const { copies } = composition;
+  const planned = uses.flatMap((each) =>
+    each.plan && each.values ? [{ ...each, plan: each.plan, values: each.values }] : [],
+  );
+  const cuts = planned.flatMap(({ use, plan, values }) =>
+    plan.cuts.map((cut): ResolvedCut => ({
+      ...cut,
+      count: cut.count * copies,
+      use,
+      size: values[cut.wire] as WireSize,
+      specId: specs[use.wires[cut.wire] ?? ''] ? use.wires[cut.wire] : undefined,
+    })),
+  );
+  const steps = inOrder(
+    planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)),
+    composition.order,
+  );
+  const rules = planned.flatMap(({ use, plan }) =>
+    plan.order.map((rule): OrderRule => ({
+      ...rule,
+      first: keyed(use, rule.first),
+      then: keyed(use, rule.then),
+    })),
+  );
+  return {
+    measures: needed,
+    measuresWrong: read.ok ? {} : read.error,
+    measured,
+    uses,
+    cuts,
+    parts: workParts(
+      planned,
+      needed.includes('stone') ? (measured['stone'] as StoneSize | undefined) : undefined,
+      copies,
+    ),
+    steps,
+    faults: judgeOrder(steps, rules).filter(({ key }) => !composition.overridden.includes(key)),
+    minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0),
+    grams: cuts.reduce((sum, cut) => {
+      const spec = specs[cut.specId ?? ''];
+      return spec ? sum + (cut.count * netOf(cut) * gramsPerMetre(spec)) / 1000 : sum;
+    }, 0),
+    complete:
+      read.ok && uses.length === composition.uses.length && uses.every(({ plan }) => plan !== undefined),
+  };
+}
