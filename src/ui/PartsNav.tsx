@@ -8,14 +8,17 @@ import { openTo, type Place } from './places';
 /** The way from each part of a place to the others. */
 export function PartsNav({ place: { name: label, parts }, isOwner }: { place: Place; isOwner: boolean }) {
   const path = usePathname();
-  const list = useRef<HTMLUListElement>(null);
-  // On a phone the part one is in may lie beyond the edge.
+  const row = useRef<HTMLElement>(null);
+  // On a phone the part one is in may lie beyond the edge. Only the row moves: the page may have been scrolled by now.
   useEffect(() => {
-    list.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+    const here = row.current?.querySelector('[aria-current]');
+    if (!row.current || !here) return;
+    const [edges, at] = [row.current.getBoundingClientRect(), here.getBoundingClientRect()];
+    row.current.scrollLeft += at.left + at.width / 2 - (edges.left + edges.width / 2);
   }, [path]);
   return (
-    <nav aria-label={label} className="no-print -mx-1 mb-3 overflow-x-auto">
-      <ul ref={list} className="flex gap-1">
+    <nav ref={row} aria-label={label} className="no-print -mx-1 mb-3 overflow-x-auto">
+      <ul className="flex gap-1">
         {openTo(isOwner, parts).map(({ href, name }) => {
           const here = path === href || path.startsWith(`${href}/`);
           return (

@@ -48,6 +48,26 @@ test('what is typed into the quick answer before the page listens is not lost', 
   await expect(offered).toHaveCount(3);
 });
 
+for (const width of [1280, 390])
+  test(`who scrolls before the page listens is not thrown back, ${width} px wide`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 720 });
+    await signIn(page, DEMO_OWNER);
+    await page.route(/_next\/static\/.*\.js/, async (route) => {
+      await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+      await route.continue();
+    });
+    await page.goto(`${DEMO_URL}/ledger`, { waitUntil: 'commit' });
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.evaluate(() => window.scrollTo({ top: 400, behavior: 'instant' }));
+    expect(await page.evaluate(() => window.scrollY)).toBe(400);
+    await expect(page.getByRole('button', { name: 'Find anything' })).toBeEnabled();
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => window.scrollY)).toBe(400);
+    // The part one is in is in sight among the others all the same.
+    await page.evaluate(() => window.scrollTo({ top: 0, behavior: 'instant' }));
+    await expect(page.getByRole('link', { name: 'Ledger', exact: true })).toBeInViewport({ ratio: 1 });
+  });
+
 for (const [name, address] of [
   ['the rack', '/rack'],
   ['the shelf', '/shelf'],
