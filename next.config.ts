@@ -17,6 +17,8 @@ const config: NextConfig = {
   experimental: { serverActions: { bodySizeLimit: '12mb' } },
   // What makes classes of plain values looks for the server's buffers, and works without: a browser has none and is sent none.
   turbopack: { resolveAlias: { 'next/dist/compiled/buffer': { browser: './src/app/lib/noBuffer.ts' } } },
+  // A browser that left a page before it read which icon it has asks for this one.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   poweredByHeader: false,
   reactStrictMode: true,
 };

@@ -240,3 +240,11 @@ test('an address that is no page says so', async ({ page }) => {
   await page.goto(`${DEMO_URL}/patterns/nonsense`);
   await expect(page.getByRole('heading', { name: 'There is nothing under this address' })).toBeVisible();
 });
+
+test('the icon is there under the address that browsers try by themselves, for anybody', async ({
+  request,
+}) => {
+  const answer = await request.get(`${DEMO_URL}/favicon.ico`);
+  expect(answer.status()).toBe(200);
+  expect(answer.headers()['content-type']).toContain('image/svg+xml');
+});
