@@ -9,6 +9,7 @@ import {
   newKey,
   openStudio,
   receive,
+  simplePattern,
 } from '../../../tests/support/studio';
 import { receiveBeads, receiveStone } from '../drawers/receive';
 import { pricePiece, showPiece } from '../shelf/shelf';
@@ -90,4 +91,14 @@ it('says the same while the batch is typed, leaves out what is not right yet, an
   expect((await takingsAsTyped(session, wrong))?.lines.map(({ line: at }) => at)).toEqual([1, 7]);
   expect(await takingsAsTyped(session, 'nothing')).toBeNull();
   expect(await takingsAsTyped(await addTestHelper(session), lines)).toBeNull();
+});
+
+it('findings for the own drawers cost and bring nothing', async () => {
+  const { session, pattern } = await studioWithPattern();
+  const rings = await simplePattern(session, { kind: 'finding' });
+  const sold = await takingsAsTyped(session, [line(pattern, 3)]);
+  const both = await takingsAsTyped(session, [line(pattern, 3), line(rings.number, 40)]);
+  expect(both?.together).toEqual(sold?.together);
+  expect(both?.lines[1]).toMatchObject({ count: 40, isForDrawer: true });
+  expect(both?.lines[1]?.sale.sheet.total.actual).toBeGreaterThan(0);
 });

@@ -21,6 +21,8 @@ export interface LineTakings {
   readonly count: number;
   readonly name: string;
   readonly sale: ExpectedSale;
+  /** Whether it is findings for the studio's own drawers: they cost, and bring nothing before a piece is sold that has them. */
+  readonly isForDrawer: boolean;
   /** Its parts of which no cost is known: they are counted at nothing. */
   readonly uncosted: readonly string[];
 }
@@ -28,11 +30,13 @@ export interface LineTakings {
 /** What a batch should bring, before it is made. */
 export interface BatchTakings {
   readonly lines: readonly LineTakings[];
+  /** Of the lines that are sold: what they bring, and what their hours earn. */
   readonly together: Takings;
 }
 
 /** A line of a batch as far as its cost and its price go by it. */
 interface PricedLine extends BatchLine {
+  readonly body: PatternBody;
   readonly patternNumber: number;
   readonly wanted: Pick<BatchLineInput, 'stone'>;
 }
@@ -105,7 +109,7 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
     tx,
     lines.map(({ wanted }) => wanted.stone),
   );
-  const sold = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
+  const all = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
     const { outlay, parts } = forecast(body, book);
     const stone = stones.get(numberOnTag('stone', wanted.stone) ?? 0) ?? cost(0);
     const piece = {
@@ -121,11 +125,17 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
       line,
       count,
       name: body.name,
+      isForDrawer: body.kind === 'finding',
       sale: expectedSale(piece, settings, prices.get(patternNumber) ?? null),
       uncosted: parts.flatMap((part) => (part.cost === null ? [part.name] : [])),
     };
   });
-  return { lines: sold, together: takingsOf(sold, minutesOfBatch(lines)) };
+  const isSold = ({ line }: { readonly line: number }) =>
+    !all.some((each) => each.line === line && each.isForDrawer);
+  return {
+    lines: all,
+    together: takingsOf(all.filter(isSold), minutesOfBatch(lines.filter(isSold))),
+  };
 }
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */

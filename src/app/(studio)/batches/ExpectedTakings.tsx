@@ -9,7 +9,7 @@ interface ExpectedTakingsProps {
 /** What a batch should cost and bring, line by line, and what its hours earn. */
 export function ExpectedTakings({ takings: { lines, together }, priceFrom }: ExpectedTakingsProps) {
   const uncosted = [...new Set(lines.flatMap((line) => line.uncosted))];
-  const isReckoned = lines.some(({ sale }) => sale.isReckoned);
+  const isReckoned = lines.some(({ sale, isForDrawer }) => sale.isReckoned && !isForDrawer);
   return (
     <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Expected takings">
       <h2>
@@ -42,29 +42,43 @@ export function ExpectedTakings({ takings: { lines, together }, priceFrom }: Exp
           </tr>
         </thead>
         <tbody>
-          {lines.map(({ line, count, name, sale: { sheet, price, split, isReckoned: reckoned } }) => (
-            <tr key={line}>
-              <th scope="row" className="font-normal [overflow-wrap:anywhere]">
-                {count} × {name}
-              </th>
-              <td className="text-right">
-                <Cost of={sheet.materials[priceFrom]} />
-              </td>
-              <td className="text-right">
-                <Cost of={sheet.total[priceFrom]} />
-              </td>
-              <td className="text-right font-semibold">
-                <Money of={price} />
-                {reckoned && '*'}
-              </td>
-              <td className="text-right">
-                {split?.perHour === null || split === undefined ? '—' : <MoneyAbout of={split.perHour} />}
-              </td>
-              <td className="text-right">
-                <MoneyAbout of={price * count} />
-              </td>
-            </tr>
-          ))}
+          {lines.map(
+            ({ line, count, name, isForDrawer, sale: { sheet, price, split, isReckoned: reckoned } }) => (
+              <tr key={line}>
+                <th scope="row" className="font-normal [overflow-wrap:anywhere]">
+                  {count} × {name}
+                </th>
+                <td className="text-right">
+                  <Cost of={sheet.materials[priceFrom]} />
+                </td>
+                <td className="text-right">
+                  <Cost of={sheet.total[priceFrom]} />
+                </td>
+                {isForDrawer ? (
+                  <td colSpan={3} className="text-right">
+                    for your own drawers
+                  </td>
+                ) : (
+                  <>
+                    <td className="text-right font-semibold">
+                      <Money of={price} />
+                      {reckoned && '*'}
+                    </td>
+                    <td className="text-right">
+                      {split?.perHour === null || split === undefined ? (
+                        '—'
+                      ) : (
+                        <MoneyAbout of={split.perHour} />
+                      )}
+                    </td>
+                    <td className="text-right">
+                      <MoneyAbout of={price * count} />
+                    </td>
+                  </>
+                )}
+              </tr>
+            ),
+          )}
         </tbody>
       </table>
       <p className="muted mt-2 text-sm">
