@@ -225,6 +225,25 @@ describe('a composition', () => {
   });
 });
 
+it.each([
+  ['briolette-cap', { cap: '5 mm', down: '6 mm' }],
+  ['briolette-swirl', { swirl: '6 mm', open: '0.2 mm' }],
+  ['spiral-cage', { across: '12 mm' }],
+  ['looped-bezel', { join: '10 mm' }],
+])('what an old pattern says of %s that is not asked any more is passed over', (id, old) => {
+  const now = composed(id);
+  const [use] = now.uses;
+  if (!use) throw new Error('it has one');
+  // As it was kept before the technique learned to ask what it asks now: its own texts, and no others.
+  const kept = { ...now, uses: [{ ...use, texts: old }] };
+  const read = expectOk(readComposition(JSON.parse(JSON.stringify(kept)), TECHNIQUES));
+  const resolved = resolve(read, {}, techniqueOf);
+  expect(resolved.complete).toBe(true);
+  expect(resolved.cuts.map((cut) => netOf(cut))).toEqual(
+    resolve(now, {}, techniqueOf).cuts.map((cut) => netOf(cut)),
+  );
+});
+
 it('what is done to the whole piece is judged for the wires of every technique', () => {
   const begun = withTechnique(EMPTY_COMPOSITION, techniqueOf('coil') as AnyTechnique, techniqueOf, SPECS);
   const coated = Object.fromEntries(

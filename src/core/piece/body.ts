@@ -18,10 +18,12 @@ export const domeAt = ({ edge, depth }: Pick<StoneSize, 'edge' | 'depth'>, inwar
   edge + (depth - edge) * Math.sqrt(Math.max(0, 1 - (1 - Math.min(1, inward)) ** 2));
 
 /** How far off its axis the surface of a point is, mm; 0 at its tips and beyond them. */
-export function radiusAt({ length, width, tapers }: Point, along: number): number {
+export function radiusAt({ length, width, tapers, isDrop }: Point, along: number): number {
   if (along <= 0 || along >= length) return 0;
   if (!tapers) return (width / 2) * Math.sqrt(1 - ((2 * along) / length - 1) ** 2);
   const [first, second] = tapers;
+  if (isDrop && along > length - second)
+    return (width / 2) * Math.sqrt(1 - ((along - length + second) / second) ** 2);
   const part = Math.min(1, along / first, (length - along) / second);
   return (width / 2) * part;
 }
@@ -41,7 +43,7 @@ export function surfaceOf(body: PlacedBody): Path {
     case 'cab':
       return cabSurface(body);
     case 'bead':
-      return turnedSurface(body, evenly(-body.length / 2, body.length / 2), (along) =>
+      return turnedSurface(body, rounding(-body.length / 2, 0, body.length / 2), (along) =>
         beadRadius(body, along),
       );
     case 'point':
@@ -68,12 +70,21 @@ function cabSurface(body: Cab): Path {
   ];
 }
 
-const evenly = (from: number, to: number): readonly number[] =>
-  Array.from({ length: POINTS + 1 }, (_, index) => from + ((to - from) * index) / POINTS);
+/** Places along a point by which its shape is seen: its corners among them, closer where it is rounded towards a tip. */
+function stationsOf({ length, tapers, isDrop }: Point): readonly number[] {
+  if (!tapers) return rounding(0, length / 2, length);
+  const [first, second] = [tapers[0], length - tapers[1]];
+  return isDrop
+    ? [0, ...rounding(2 * second - length, second, length).filter((at) => at >= second)]
+    : [0, first, second, length];
+}
 
-/** Places along a point by which its shape is seen: its corners among them. */
-const stationsOf = ({ length, tapers }: Point): readonly number[] =>
-  tapers ? [0, tapers[0], length - tapers[1], length] : evenly(0, length);
+/** Places from one end of a round through its middle to the other, closer towards its ends. */
+const rounding = (from: number, middle: number, to: number): readonly number[] =>
+  Array.from(
+    { length: 2 * POINTS + 1 },
+    (_, index) => middle - ((to - from) / 2) * Math.cos((Math.PI * index) / (2 * POINTS)),
+  );
 
 function turnedSurface(
   body: PlacedBody,

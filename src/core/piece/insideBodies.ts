@@ -38,6 +38,7 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
     };
   }
   const isBead = body.kind === 'bead';
+  const across = body.kind === 'point' ? body.drilled : undefined;
   const begin = isBead ? -body.length / 2 : 0;
   const profile = Array.from({ length: STATIONS + 1 }, (_, station) => {
     const x = begin + (body.length * station) / STATIONS;
@@ -47,8 +48,11 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
   return (at) => {
     const { x, y, z } = own(at);
     const off = Math.hypot(y, z);
-    // The wire in the hole of a bead is where it belongs.
-    return isBead && off < body.hole / 2 ? -Infinity : insideOutline(round, x, off);
+    // The wire in the hole is where it belongs.
+    const isInHole = isBead
+      ? off < body.hole / 2
+      : across !== undefined && Math.hypot(x - across.at, z) < across.hole / 2;
+    return isInHole ? -Infinity : insideOutline(round, x, off);
   };
 }
 

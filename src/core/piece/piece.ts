@@ -46,7 +46,9 @@ export interface Bead {
   readonly pose?: Pose;
 }
 
-/** A stone without a hole that is longer than wide: a point or a pebble; its axis is the way of its pose, from its first tip. */
+/**
+ * A stone that is longer than wide: a point, a pebble, or a drop that is drilled across; its axis is the way of its pose, from its first tip.
+ */
 export interface Point {
   readonly kind: 'point';
   readonly id: string;
@@ -54,6 +56,10 @@ export interface Point {
   readonly width: number;
   /** How long each end tapers straight to its tip; rounded all over like a pebble when it is not told. */
   readonly tapers?: readonly [number, number];
+  /** Whether its other end is rounded, as a drop’s, instead of tapering straight. */
+  readonly isDrop?: boolean;
+  /** A hole across it, to the right of its way: how far from its first tip, and how wide. */
+  readonly drilled?: { readonly at: number; readonly hole: number };
   readonly pose: Pose;
 }
 

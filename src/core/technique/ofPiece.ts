@@ -24,6 +24,8 @@ interface Told {
   /** What the place is from which a wire is worked both ways. */
   readonly middle?: string;
   readonly marked?: readonly MarkedCourse[];
+  /** The hand from whose end marks are measured; the second when it is not told. */
+  readonly measuredFrom?: Side;
   /** What its tails are called. */
   readonly tails?: string;
 }
@@ -54,7 +56,7 @@ const isAlike = (a: PlannedCut, b: PlannedCut): boolean =>
 
 function cutOfWire(
   run: RunWire,
-  { parameters, middle, marked = [], tails = 'handling tails' }: Told,
+  { parameters, middle, marked = [], measuredFrom = 'second', tails = 'handling tails' }: Told,
 ): PlannedCut {
   const { wire, first, second, between, path } = run;
   const lengths = new Map<string, number>();
@@ -63,10 +65,14 @@ function cutOfWire(
   const terms: Term[] = [...lengths].map(([name, length]) => net(name, length));
   const trimmed = wire.tails.first + wire.tails.second;
   const begun = wire.tails.second + second.reduce((sum, { length }) => sum + length, 0);
+  const whole = run.cut;
+  const fromLeft = ({ at, what }: Mark): Mark => ({ at: measuredFrom === 'first' ? whole - at : at, what });
   const marks = [
     ...(middle === undefined ? [] : [{ at: begun, what: middle }]),
     ...marked.flatMap((mark) => (mark.wire === wire.id ? markAt(run, mark, begun) : [])),
-  ].sort((a, b) => a.at - b.at);
+  ]
+    .map(fromLeft)
+    .sort((a, b) => a.at - b.at);
   return {
     name: wire.name,
     wire: parameters[wire.id] ?? wire.id,

@@ -48,6 +48,7 @@ describe('marks stand where the work begins', () => {
     ['briolette-swirl', 'short', -1],
   ])('%s: its marks and its steps agree that the %s leg makes the loop', (id, leg, side) => {
     const plan = planOf(id);
+    // The left end is the short one: the loop is made beyond the drop, or before it.
     expect(plan.steps.map(({ name }) => name)).toContain(`form the loop with the ${leg} leg`);
     expect(Math.sign(markAt(plan, /for the loop/) - markAt(plan, /drop sits/))).toBe(side);
   });

@@ -9,7 +9,7 @@ import { roundWire } from './parameter';
 import { cutOf, netOf, type Plan } from './technique';
 
 /** Techniques that are told by the ways of their wires, with measures that are tried of each. */
-const WHOLE: readonly (readonly [id: string, values: fc.Arbitrary<Values>])[] = [
+const WHOLE: (readonly [id: string, values: fc.Arbitrary<Values>])[] = [
   [
     'point-spiral',
     fc.record({
@@ -56,6 +56,31 @@ const WHOLE: readonly (readonly [id: string, values: fc.Arbitrary<Values>])[] = 
     }),
   ],
 ];
+
+/** Drops as they are sold: a third to twice longer than wide. */
+const hung = fc
+  .record({
+    wire: fc.constantFrom(0.32, 0.4, 0.5).map(roundWire),
+    wide: fc.double({ min: 5, max: 10, noNaN: true }),
+    longer: fc.double({ min: 1.35, max: 2, noNaN: true }),
+    across: fc.double({ min: 2, max: 3.2, noNaN: true }),
+    over: fc.double({ min: 0.3, max: 2, noNaN: true }),
+    loop: fc.double({ min: 2, max: 5, noNaN: true }),
+    wraps: fc.integer({ min: 2, max: 5 }),
+    cross: fc.integer({ min: 1, max: 4 }),
+    down: fc.double({ min: 4, max: 7, noNaN: true }),
+    small: fc.double({ min: 0.8, max: 1.6, noNaN: true }),
+    large: fc.double({ min: 1.5, max: 3, noNaN: true }),
+  })
+  .map(({ longer, over, ...told }) => {
+    const long = longer * told.wide;
+    return { ...told, long, above: (told.across / told.wide) * (long - told.wide / 2) + over };
+  });
+WHOLE.push(
+  ['briolette-loop', hung],
+  ['briolette-cap', hung],
+  ['briolette-swirl', hung.map((told) => ({ ...told, wire: roundWire(told.wire.width + 0.14) }))],
+);
 
 const runOf = ({ run }: Plan) => {
   if (!run) throw new Error('it is told by the ways of its wires');
@@ -223,5 +248,68 @@ describe('a loop bezel', () => {
       'ladder before mould',
       'fold before close',
     ]);
+  });
+});
+
+describe('a briolette', () => {
+  const cutOfOne = (id: string, values: Values) => {
+    const plan = planOf(id, values);
+    expect(plan.cuts.map(({ count }) => count)).toEqual([1]);
+    return {
+      cut: plan.cuts[0] as Plan['cuts'][number],
+      at: (what: RegExp) => plan.cuts[0]?.marks.find((mark) => what.test(mark.what))?.at ?? NaN,
+    };
+  };
+
+  it('on a wrapped loop takes 75 mm of 26 ga, the drop at a third (common practice)', () => {
+    const { cut, at } = cutOfOne('briolette-loop', { wire: ga(26) });
+    expect(cut.terms.map(({ name }) => name)).toEqual([
+      'through the hole',
+      'two legs to above the tip',
+      'stem',
+      'loop',
+      '3 wraps under the loop',
+      '2 wraps of the short end',
+      'handling tails',
+    ]);
+    expect(cutOf(cut)).toBeLessThanOrEqual(75);
+    expect(netOf(cut)).toBeGreaterThan(75 / 2);
+    expect(at(/drop sits/) / cutOf(cut)).toBeGreaterThan(0.28);
+    expect(at(/drop sits/) / cutOf(cut)).toBeLessThan(0.4);
+    // A turn of √[(π(2.5 + 0.405))² + 0.405²] and the bend aside, a quarter about nothing; a third of a wrap leads to the next.
+    const turn = Math.hypot(Math.PI * 2.905, 0.405) + (Math.PI * 0.405) / 4;
+    expect(cut.terms.find(({ name }) => name === 'loop')?.length).toBeCloseTo(turn, 1);
+    const two = 2 * Math.hypot(2 * Math.PI * 0.405, 0.405);
+    const short = cut.terms.find(({ name }) => name === '2 wraps of the short end')?.length ?? 0;
+    expect(short).toBeGreaterThan(two);
+    expect(short).toBeLessThan(two + 0.6);
+  });
+
+  it('under a cap 6 mm high takes 230 mm of 26 ga, 38 of it on the short side (common practice)', () => {
+    const drop = { wire: ga(26), long: 10, wide: 5, across: 2.2, above: 3.9, down: 6 };
+    const { cut, at } = cutOfOne('briolette-cap', { ...drop, tail: 5 });
+    expect(cutOf(cut)).toBeLessThanOrEqual(230);
+    expect(netOf(cut)).toBeGreaterThan(0.8 * 230);
+    // The short end makes the loop and is wound over the turns at the top.
+    expect(at(/drop sits/)).toBeGreaterThan(0.8 * 38);
+    expect(at(/drop sits/)).toBeLessThan(1.15 * 38);
+    expect(cut.terms.map(({ name }) => name)).toContain('up across the front');
+  });
+
+  it('with a swirl in front takes 115 mm of 22 ga, 38 of it short (common practice)', () => {
+    const { cut, at } = cutOfOne('briolette-swirl', { wire: ga(22), wraps: 2, tail: 8 });
+    expect(cutOf(cut)).toBeLessThanOrEqual(115);
+    expect(netOf(cut)).toBeGreaterThan(0.7 * 115);
+    expect(at(/drop sits/)).toBeGreaterThan(0.85 * 38);
+    expect(at(/drop sits/)).toBeLessThan(1.1 * 38);
+    expect(cut.terms.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['once round the stem', 'small loop', 'teardrop loop', '2 wraps over them']),
+    );
+    // The teardrop: two tangents at 30° to its middle and 240° of an arc about 2 mm, with what leads out of it.
+    const radius = (2 + 0.6438) / 2;
+    const round = 2 * (radius / Math.tan(Math.PI / 6)) + (4 / 3) * Math.PI * radius;
+    const term = cut.terms.find(({ name }) => name === 'teardrop loop')?.length ?? 0;
+    expect(term / round).toBeGreaterThan(0.95);
+    expect(term / round).toBeLessThan(1.15);
   });
 });
