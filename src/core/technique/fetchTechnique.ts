@@ -12,7 +12,7 @@ export const fetchedTechniques: Techniques = (id) => fetched.get(id);
 /** The file of a technique, and what it exports, are named after its id. */
 const nameOf = (id: string): string => id.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 
-async function fetch(id: string): Promise<AnyTechnique> {
+async function load(id: string): Promise<AnyTechnique> {
   const name = nameOf(id);
   if (!/^[a-zA-Z]+$/.test(name)) throw new Error(`“${id}” is the id of no technique`);
   const file = (await import(`./techniques/${name}.ts`)) as Readonly<Record<string, AnyTechnique>>;
@@ -30,7 +30,7 @@ async function fetch(id: string): Promise<AnyTechnique> {
 export function fetchTechnique(id: string): Promise<AnyTechnique> {
   const known = onTheWay.get(id);
   if (known) return known;
-  const asked = fetch(id);
+  const asked = load(id);
   onTheWay.set(id, asked);
   asked.catch(() => onTheWay.delete(id));
   return asked;
@@ -44,11 +44,11 @@ export function techniquesToCome(ids: readonly string[]): Promise<unknown> | und
   const missing = [...new Set(ids)].filter((id) => !fetched.has(id));
   if (missing.length === 0) return undefined;
   const key = missing.join();
-  const waited = together.get(key) ?? Promise.all(missing.map(fetchTechnique));
+  const known = together.get(key);
+  if (known) return known;
+  const waited = Promise.all(missing.map(fetchTechnique));
   together.set(key, waited);
-  waited.then(
-    () => together.delete(key),
-    () => together.delete(key),
-  );
+  const forget = () => together.delete(key);
+  waited.then(forget, forget);
   return waited;
 }
