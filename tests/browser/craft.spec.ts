@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import fs from 'node:fs';
-import { DEMO_URL, expect, pressUntil, test } from './support/studio';
+import { DEMO_URL, expect, pressUntil, signIn, test } from './support/studio';
 import type { Page } from '@playwright/test';
 
 const add = async (page: Page, technique: string) => {
@@ -249,4 +249,22 @@ test('a calculator says what its fields mean, and how a weave is written', async
   await expect(page.getByText(/Arithmetic: /)).toBeVisible();
   await expect(page.getByText(/\d to \d/).first()).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+});
+
+test('a technique that cannot be fetched is said, the one before stays, and it comes when the network is back', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${DEMO_URL}/how-much?of=coil`);
+  await expect(page.getByLabel('Metal')).toBeEnabled();
+  const offered = page.getByRole('navigation', { name: 'Techniques' });
+  const coil = offered.getByRole('button', { name: 'Coil', exact: true });
+  const tree = offered.getByRole('button', { name: 'Tree over a stone' });
+  await page.context().setOffline(true);
+  await tree.click();
+  await expect(page.getByText(/The technique could not be fetched/)).toBeVisible();
+  await expect(coil).toHaveAttribute('aria-current', 'true');
+  await page.context().setOffline(false);
+  await tree.click();
+  await expect(page.getByRole('heading', { name: 'Tree over a stone' })).toBeVisible();
 });

@@ -13,10 +13,16 @@ export function ExpectedTakings({ takings: { lines, together }, priceFrom }: Exp
   return (
     <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Expected takings">
       <h2>
-        Should bring <Money of={together.price} />
-        {together.perHour !== null && (
+        {lines.every(({ isForDrawer }) => isForDrawer) ? (
+          'What it costs, for your own drawers'
+        ) : (
           <>
-            ; its hours earn <MoneyAbout of={together.perHour} /> each
+            Should bring <Money of={together.price} />
+            {together.perHour !== null && (
+              <>
+                ; its hours earn <MoneyAbout of={together.perHour} /> each
+              </>
+            )}
           </>
         )}
       </h2>

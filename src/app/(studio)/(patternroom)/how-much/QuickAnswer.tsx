@@ -117,6 +117,8 @@ export function QuickAnswer(props: QuickAnswerProps) {
 function usePicked(first: AnyTechnique, onFetched: (technique: AnyTechnique) => void) {
   const [picked, setPicked] = useState(first.id);
   const wanted = useRef(first.id);
+  /** What is shown: when another cannot be fetched, it stays the chosen one. */
+  const stands = useRef(first.id);
   const toast = useToast();
   const pick = useCallback(
     (id: string) => {
@@ -124,9 +126,14 @@ function usePicked(first: AnyTechnique, onFetched: (technique: AnyTechnique) => 
       setPicked(id);
       fetchTechnique(id).then(
         (technique) => {
-          if (wanted.current === id) onFetched(technique);
+          if (wanted.current !== id) return;
+          stands.current = id;
+          onFetched(technique);
         },
-        () => toast(NOT_FETCHED),
+        () => {
+          if (wanted.current === id) setPicked(stands.current);
+          toast(NOT_FETCHED);
+        },
       );
     },
     [onFetched, toast],
