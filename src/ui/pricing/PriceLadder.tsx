@@ -10,6 +10,7 @@ import { formatCost, formatMoney, parseMoney } from '@/core/units/money';
 import { metalOf } from '@/core/wire/metal';
 import { COST_WORDS } from '../costWords';
 import { Field, TextInput } from '../form/Field';
+import { Said } from '../house';
 import { metalEdge, metalFill } from '../metalColour';
 import { Cost, Money, MoneyAbout, useCurrency } from '../money';
 
@@ -222,7 +223,9 @@ function SchoolRows({ columns, rules }: { columns: readonly Column[]; rules: Sal
                     {outcome.value.perHour !== null && (
                       <span className="muted block text-sm whitespace-nowrap">
                         <MoneyAbout of={outcome.value.perHour} /> an hour
-                        <span className="sr-only">, {verdictOn(outcome.value, rules, currency)}</span>
+                        <span className="sr-only">
+                          , <Said>{verdictOn(outcome.value, rules, currency)}</Said>
+                        </span>
                       </span>
                     )}
                   </>

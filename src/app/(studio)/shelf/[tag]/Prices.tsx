@@ -168,7 +168,9 @@ function SchoolRow({
           </td>
           <td className="text-right">
             {outcome.value.perHour === null ? '—' : <MoneyAbout of={outcome.value.perHour} />}
-            <span className="muted block text-sm">{verdictOn(outcome.value, settings, currency)}</span>
+            <span className="muted block text-sm">
+              <Said>{verdictOn(outcome.value, settings, currency)}</Said>
+            </span>
           </td>
         </>
       ) : (
