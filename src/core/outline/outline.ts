@@ -75,7 +75,13 @@ export function parallelOf({ curves }: Outline, by: number): Outline {
     const turn = turnBetween(end, start);
     if (turn > SMOOTH) {
       const normal = outward(end);
-      all.push(arc(curve.at(1), by, Math.atan2(normal.y, normal.x), turn));
+      const from = Math.atan2(normal.y, normal.x);
+      if (index < curves.length - 1) all.push(arc(curve.at(1), by, from, turn));
+      else {
+        // The line begins where the outline does: in the middle of the corner that is there.
+        all.push(arc(curve.at(1), by, from, turn / 2));
+        all.unshift(arc(curve.at(1), by, from + turn / 2, turn / 2));
+      }
     }
   }
   return { curves: all };

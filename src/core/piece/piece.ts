@@ -15,6 +15,8 @@ export interface Piece {
 export interface PieceWire {
   readonly id: string;
   readonly name: string;
+  /** What it is cut from, as whoever made the piece calls it. */
+  readonly cutFrom: string;
   readonly size: WireSize;
   /** Where its work begins, and which way its first hand sets out; undefined for a wire that begins with its first wound course. */
   readonly start?: Pose;
@@ -77,11 +79,14 @@ export interface AtEnd {
   readonly on?: number;
 }
 
+/** A place along a wire: mm from where its work begins, towards its first hand, negative on the second; or where a course of it ends. */
+export type WirePlace = number | AtEnd;
+
 /** A place along a wire from which something goes on along it. */
 export interface Along {
   readonly wire: string;
-  /** mm from where the work of that wire begins, towards its first hand, negative on the second; or where a course of it ends. */
-  readonly from: number | AtEnd;
+  /** Where that is; of several places the one that is farthest from where the work of the wire begins. */
+  readonly from: WirePlace | readonly WirePlace[];
   /** Whether it goes on towards the end of the first hand or of the second. */
   readonly towards: Side;
 }
@@ -97,6 +102,25 @@ interface Named {
 export interface Laid extends Named {
   readonly kind: 'laid';
   readonly length: number;
+}
+
+/** Straight on as far as a place of its own wire: what is wound on it ends there. Nothing when it has come so far already. */
+export interface Reaching extends Named {
+  readonly kind: 'reaching';
+  readonly to: readonly WirePlace[];
+}
+
+/** On to its place in a row with other wires, side by side in the plane that they are worked in, about the middle of where they all are. */
+export interface Parted extends Named {
+  readonly kind: 'parted';
+  /** Where each wire of the row is before it, itself among them, from one end of the row to the other. */
+  readonly row: readonly { readonly wire: string; readonly at: WirePlace; readonly towards: Side }[];
+  /** Its own place in the row, 0 for the first. */
+  readonly index: number;
+  /** Between the middles of neighbours. */
+  readonly step: number;
+  /** How far on along the wires the row stands. */
+  readonly along: number;
 }
 
 /** Bent about something round. */
@@ -145,6 +169,22 @@ export interface Round extends Named {
   readonly play: number;
   /** Height of its centre line over the stone's back. */
   readonly height: number;
+  /** Where it is pulled in over the edge of the stone, or in under it. */
+  readonly pulls?: readonly Pull[];
+}
+
+/** A part of a way round a stone that is pulled in, softly on both sides. */
+export interface Pull {
+  /** Where its middle lies along the outline, clockwise from the top; mm along the line of the wire. */
+  readonly at: number;
+  /** How much of the line it takes. */
+  readonly long: number;
+  /** How far in its middle is pulled. */
+  readonly inward: number;
+  /** How high over the back of the stone its middle lies. */
+  readonly height: number;
+  /** Over how much of it the line comes in, and goes out again at its end; over half of it when it is not told. */
+  readonly ramp?: number;
 }
 
 /** Through a bead, which comes to lie there; or through one that lies there already. */
@@ -208,5 +248,29 @@ export interface Wound extends Named {
   readonly skips?: number;
 }
 
+/** Wound about a bundle of wires, in whatever rows they stand: about all of them together, or about those that stand outermost. */
+export interface Bound extends Named {
+  readonly kind: 'bound';
+  /** The wires of the bundle, and where on each it begins. */
+  readonly on: readonly Along[];
+  /** Clockwise as the bundle goes on away from the eye; negative the other way. Parts of a turn too. */
+  readonly turns: number;
+  /** How far all of them move on along the bundle; its own thickness for every turn when it is not told. */
+  readonly long?: number;
+}
+
 /** What one hand of a wire does next. */
-export type Course = Laid | Bent | Coiled | Curled | Round | Climbing | Threaded | Twisted | Led | Wound;
+export type Course =
+  | Laid
+  | Reaching
+  | Parted
+  | Bent
+  | Coiled
+  | Curled
+  | Round
+  | Climbing
+  | Threaded
+  | Twisted
+  | Led
+  | Wound
+  | Bound;

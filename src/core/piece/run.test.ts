@@ -18,6 +18,7 @@ const wire = (
 ): PieceWire => ({
   id,
   name: id,
+  cutFrom: 'wire',
   size,
   start: RIGHT,
   first,

@@ -1,11 +1,26 @@
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
-import { facingBack, pose, smoothWay, type Pose } from '../geometry/pose';
+import { facingBack, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
 import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
-import { minus3, plus3, scaled3 } from '../geometry/vec3';
+import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
 import { climbingPath, poseAtEnd, type PlacedBody } from './body';
-import type { AtEnd, Bead, Body, Course, Piece, PieceWire, Side, Wound } from './piece';
+import { bundlePath } from './bundle';
+import type {
+  Along,
+  AtEnd,
+  Bead,
+  Body,
+  Bound,
+  Course,
+  Parted,
+  Piece,
+  PieceWire,
+  Reaching,
+  Side,
+  WirePlace,
+  Wound,
+} from './piece';
 import { layingOf, pathOfLaying, wayAlong, type Laying, type Stretch } from './laying';
 import type { Carrier } from './rideOn';
 import {
@@ -55,6 +70,12 @@ const orStop = <T>(result: Result<T>, where: string): T => {
   if (!result.ok) throw new CannotBeMade(`${where}: ${result.error}`);
   return result.value;
 };
+
+/** Places of a wire that are nearer to one another than this are one, mm. */
+const NEAR = 1e-9;
+
+/** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
+const CLEARLY = 0.2;
 
 /** What a hand has come to so far. */
 interface HandRun {
@@ -148,7 +169,7 @@ class Run {
   #goOn(wire: PieceWire, side: Side, until: number): HandRun {
     const hand = this.#handOf(wire, side);
     const courses = wire[side];
-    while (hand.next < courses.length && hand.measured < until) {
+    while (hand.next < courses.length && hand.measured < until - NEAR) {
       const course = courses[hand.next] as Course;
       if (hand.isBusy)
         throw new CannotBeMade(
@@ -165,7 +186,7 @@ class Run {
   #add(hand: HandRun, { name, shape, course }: Step): void {
     const long = lengthOfPath(shape.path);
     hand.starts.push(hand.measured);
-    hand.lines.push(long > 1e-9 ? spaceLine(shape.path, hand.end?.up) : undefined);
+    hand.lines.push(long > NEAR ? spaceLine(shape.path, hand.end?.up) : undefined);
     hand.courses.push({ name, length: shape.length, path: shape.path, course });
     hand.measured += long;
     hand.end = shape.end;
@@ -175,6 +196,7 @@ class Run {
   #shapesOf(wire: PieceWire, course: Course, hand: HandRun): Step[] {
     const where = `${wire.name}, ${course.name}`;
     const { end, wound: before } = hand;
+    if (course.kind === 'reaching') return this.#reached(wire, course, hand, where);
     const { shape, laying } =
       course.kind === 'wound'
         ? shapeAndLaying(this.#layingOf(wire, course, where))
@@ -187,9 +209,27 @@ class Run {
     return [{ name: `way to ${course.name}`, shape: drawnShape(way, begin), course: undefined }, step];
   }
 
-  #shapeOf(wire: PieceWire, course: Exclude<Course, Wound>, from: Pose | undefined, where: string): Shape {
+  /** Straight on as far as a place of its own wire, or nothing when it has come that far. */
+  #reached(wire: PieceWire, { name, to }: Reaching, { end, measured }: HandRun, where: string): Step[] {
+    const length = Math.abs(this.#farthest(wire, to, where)) - measured;
+    if (length <= NEAR) return [];
+    if (!end) throw new CannotBeMade(`${where}: say where this wire begins.`);
+    const course = { kind: 'laid', name, length } as const;
+    return [{ name, shape: laidShape(course, end), course }];
+  }
+
+  #shapeOf(
+    wire: PieceWire,
+    course: Exclude<Course, Wound | Reaching>,
+    from: Pose | undefined,
+    where: string,
+  ): Shape {
     const { size } = wire;
     switch (course.kind) {
+      case 'bound':
+        return this.#aboutBundle(wire, course, from, where);
+      case 'parted':
+        return this.#intoRow(course, from, where);
       case 'round':
         return orStop(roundShape(course, this.#bodyOf('cab', course.body, where), size), where);
       case 'climbing': {
@@ -238,15 +278,17 @@ class Run {
   }
 
   #layingOf(wire: PieceWire, course: Wound, where: string): Laying {
-    const carried = course.on.map(({ wire: id }) => {
-      const carrier = this.#wires.get(id);
-      if (!carrier) throw new CannotBeMade(`${where}: there is no wire “${id}” in this piece.`);
-      return carrier;
-    });
-    const on = course.on.map(({ wire: id, from, towards }, index): Stretch => ({
-      wire: id,
+    const { on, carried, carriers } = this.#carriersOf(course.on, where);
+    return orStop(layingOf(course, wire, on, carried, carriers), where);
+  }
+
+  /** The wires that something is wound about, where it begins on each, and their poses from there. */
+  #carriersOf(along: readonly Along[], where: string) {
+    const carried = along.map(({ wire }) => this.#wireOf(wire, where));
+    const on = along.map(({ wire, from, towards }, index): Stretch => ({
+      wire,
       towards,
-      from: typeof from === 'number' ? from : this.#endOf(carried[index] as PieceWire, from, where),
+      from: this.#farthest(carried[index] as PieceWire, Array.isArray(from) ? from : [from], where),
     }));
     const carriers = on.map(({ from, towards }, index): Carrier => {
       const carrier = carried[index] as PieceWire;
@@ -255,14 +297,65 @@ class Run {
         return towards === 'first' ? here : facingBack(here);
       };
     });
-    return orStop(layingOf(course, wire, on, carried, carriers), where);
+    return { on, carried, carriers };
+  }
+
+  #aboutBundle({ size }: PieceWire, course: Bound, from: Pose | undefined, where: string): Shape {
+    const { carried, carriers } = this.#carriersOf(course.on, where);
+    if (carriers.length === 0) throw new CannotBeMade(`${where}: say which wires it is wound about.`);
+    const { thick, pitch } = bendOf(size);
+    const base = Math.max(...carried.map((carrier) => carrier.size.width));
+    const isSquare = carried.every((carrier) => carrier.size.profile === 'square');
+    const { turns, long = Math.abs(turns) * pitch } = course;
+    const told = { carriers, base, isSquare, thick, turns, long, from: from?.at };
+    const { path, length } = bundlePath(told);
+    const up = (carriers[0] as Carrier)(0).along;
+    return { path, length, end: poseAtEnd(path, up) };
+  }
+
+  /** On to its place in a row, side by side with the others. */
+  #intoRow({ row, index, step, along }: Parted, from: Pose | undefined, where: string): Shape {
+    const poses = row.map(({ wire, at, towards }, place) => {
+      if (from && place === index) return from;
+      const carrier = this.#wireOf(wire, where);
+      const here = this.poseOn(carrier, this.#farthest(carrier, [at], where));
+      return towards === 'first' ? here : facingBack(here);
+    });
+    const [first, last] = [poses[0], poses.at(-1)];
+    if (!from || !first || !last) throw new CannotBeMade(`${where}: say where this wire begins.`);
+    const middle = scaled3(poses.reduce((sum, { at }) => plus3(sum, at), vec3(0, 0)), 1 / poses.length);
+    const way = unit3(poses.reduce((sum, each) => plus3(sum, each.along), vec3(0, 0)));
+    // In the plane that its wires are worked in, in the order that they stand there.
+    const right = sideOf({ along: way, up: straightened(first.up, way) });
+    const between = minus3(last.at, first.at);
+    const isLeft = dot3(between, right) < -CLEARLY * norm3(between);
+    const across = isLeft ? scaled3(right, -1) : right;
+    const at = plus3(
+      plus3(middle, scaled3(way, along)),
+      scaled3(across, (index - (row.length - 1) / 2) * step),
+    );
+    const to = pose(at, way, from.up);
+    return drawnShape(smoothWay(from, to), to);
+  }
+
+  #wireOf(id: string, where: string): PieceWire {
+    const wire = this.#wires.get(id);
+    if (!wire) throw new CannotBeMade(`${where}: there is no wire “${id}” in this piece.`);
+    return wire;
+  }
+
+  /** The one of several places of a wire that is farthest from where its work begins. */
+  #farthest(wire: PieceWire, places: readonly WirePlace[], where: string): number {
+    return places
+      .map((place) => (typeof place === 'number' ? place : this.#endOf(wire, place, where)))
+      .reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
   }
 
   /** How far along a wire a course of it ends. */
   #endOf(wire: PieceWire, { side, endOf, on = 0 }: AtEnd, where: string): number {
     const wanted = wire[side].findIndex((course) => (course.id ?? course.name) === endOf);
     const hand = this.#handOf(wire, side);
-    while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 1e-9);
+    while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 2 * NEAR);
     const run = hand.courses.findIndex(({ course }) => course && (course.id ?? course.name) === endOf);
     const begin = hand.starts[run];
     if (begin === undefined)

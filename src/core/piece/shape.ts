@@ -10,14 +10,15 @@ import {
   type Pose,
 } from '../geometry/pose';
 import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
+import { minus, outward, scaled } from '../geometry/vector';
 import { alongAtAngle, perimeterOf, type Outline } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
 import { flatSpiral } from '../technique/formulas';
 import type { WireSize } from '../technique/parameter';
 import { bendOf } from '../technique/winding';
 import { onBody } from './body';
-import { lineRound } from './lineRound';
-import type { Bent, Cab, Coiled, Curled, Laid, Round, Twisted } from './piece';
+import { lineRound, type LineRound } from './lineRound';
+import type { Bent, Cab, Coiled, Curled, Laid, Pull, Round, Twisted } from './piece';
 
 /** A course as it lies: its line, from where it begins to where it ends, and how long it is by its formula, mm. */
 export interface Shape {
@@ -114,15 +115,40 @@ function roundBetween(outline: Outline, from: number, to: number): number {
 const ROUND_POINTS = 3;
 const LEAST_ROUND = 24;
 
+/** How a way round a stone lies: how far off it, how high, and where it is pulled in. */
+type RoundLie = Pick<Round, 'play' | 'height' | 'pulls'>;
+
+/** The place on a way round a stone so many mm along it, from the top clockwise. @returns a sentence when the wire does not fit into a hollow */
+export function placeRound(lie: RoundLie, body: Cab, size: WireSize, mm: number): Result<Vec3> {
+  const off = lie.play + bendOf(size).thick / 2;
+  const line = lineRound(body, off);
+  return line.ok ? ok(onLineRound(line.value, lie, body, off, mm)) : line;
+}
+
+function onLineRound(
+  { at, whole }: LineRound,
+  { height, pulls = [] }: RoundLie,
+  body: Cab,
+  off: number,
+  mm: number,
+): Vec3 {
+  const { point, direction } = at(mm);
+  const { inward, high } = pulledAt(pulls, mm, whole, off, height);
+  const { x, y } = minus(point, scaled(outward(direction), inward));
+  return onBody(body, x, y, high);
+}
+
 /**
  * Part of the way round a stone, from one angle to another as seen from its centre: clockwise when the second is greater, all round when it is
  * 360 greater.
  * @returns a sentence when the wire does not fit into a hollow of the outline
  */
-export function roundShape({ from, to, play, height }: Round, body: Cab, size: WireSize): Result<Shape> {
-  const line = lineRound(body, play + bendOf(size).thick / 2);
+export function roundShape(course: Round, body: Cab, size: WireSize): Result<Shape> {
+  const { from, to, play, pulls = [] } = course;
+  const off = play + bendOf(size).thick / 2;
+  const line = lineRound(body, off);
   if (!line.ok) return line;
-  const { outline, at } = line.value;
+  const { outline } = line.value;
   const begin = typeof from === 'number' ? alongAtAngle(outline, from) : from.mm;
   const long =
     typeof from === 'number' && typeof to === 'number'
@@ -131,16 +157,40 @@ export function roundShape({ from, to, play, height }: Round, body: Cab, size: W
   if (long === 0)
     return refuse('A way round a stone from a place to itself is none; say how far round it goes.');
   const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * ROUND_POINTS));
-  const places = Array.from({ length: steps + 1 }, (_, step) => at(begin + (long * step) / steps));
-  const path = places.map(({ point }) => onBody(body, point.x, point.y, height));
+  const path = Array.from({ length: steps + 1 }, (_, step) =>
+    onLineRound(line.value, course, body, off, begin + (long * step) / steps),
+  );
   const way = Math.sign(long);
-  const { x, y } = places.at(-1)?.direction ?? { x: 1, y: 0 };
+  const { x, y } = line.value.at(begin + long).direction;
   const ahead = onBody(body, way * x, way * y, 0);
   return ok({
     path,
-    length: Math.abs(long),
+    length: pulls.length > 0 ? lengthOfPath(path) : Math.abs(long),
     end: pose(path.at(-1) ?? body.pose.at, minus3(ahead, body.pose.at), body.pose.up),
   });
+}
+
+/** How steeply it sets out: the exponent of its height, 1 for a plain ellipse. */
+const STEEP = 0.6;
+
+/**
+ * How far in a way round a stone is pulled at a place, and how high it lies there: up or down beside the edge first, then over it, as a
+ * quarter of an ellipse that is steeper, so that it clears the edge.
+ * @param off of the line from the stone, mm
+ * @param height of the line where it is not pulled
+ */
+function pulledAt(pulls: readonly Pull[], along: number, whole: number, off: number, height: number) {
+  for (const { at, long, inward, height: high, ramp = long / 2 } of pulls) {
+    const away = Math.abs(along - at - whole * Math.round((along - at) / whole));
+    if (away >= long / 2) continue;
+    const part = Math.min(1, (long / 2 - away) / ramp);
+    const quarter = (Math.PI / 4) * (1 - Math.cos(Math.PI * part));
+    return {
+      inward: (off + inward) * (1 - Math.cos(quarter)),
+      high: height + (high - height) * Math.sin(quarter) ** STEEP,
+    };
+  }
+  return { inward: 0, high: height };
 }
 
 /** Whether a wire is where something begins already: then it goes on from there, at a corner where that heads another way. */

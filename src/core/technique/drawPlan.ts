@@ -21,17 +21,21 @@ const edgeOf = (solid: Exclude<Solid, { kind: 'wire' }>): readonly Vec[] =>
         onCircle(vec(solid.x, solid.y), solid.diameter / 2, (2 * Math.PI * step) / ROUND),
       );
 
-/** Draws a plan to scale; its wires are named by their parameters. */
+/** Draws a plan to scale, the whole piece that it is part of; its wires are named by what they are cut from. */
 export function drawPlan(
   { cuts, solids, run }: Plan,
   values: Values,
   fineness: Fineness = LARGE,
   view: View = 'front',
 ): LineDrawing {
-  const wires = [
-    ...solids.flatMap((solid) => (solid.kind === 'wire' ? [solid] : [])),
-    ...cuts.flatMap(({ wire, drawn, places = [] }) => [...drawn, ...places].map((path) => ({ wire, path }))),
-  ].map(({ wire, path }) => ({ wire, path, thick: (values[wire] as WireSize).width }));
+  const wires = run
+    ? run.wires.map(({ wire: { cutFrom, size }, path }) => ({ wire: cutFrom, path, thick: size.width }))
+    : [
+        ...solids.flatMap((solid) => (solid.kind === 'wire' ? [solid] : [])),
+        ...cuts.flatMap(({ wire, drawn, places = [] }) =>
+          [...drawn, ...places].map((path) => ({ wire, path })),
+        ),
+      ].map(({ wire, path }) => ({ wire, path, thick: (values[wire] as WireSize).width }));
   const held = (run?.bodies ?? []).map((body) => ({ body: body.id, ...bodySeen(body, view) }));
   const bodies = solids.flatMap((solid, index): BodyToDraw[] => {
     if (solid.kind === 'wire') return [];

@@ -195,6 +195,7 @@ export const hungPiece = (
       {
         id: 'wire',
         name: 'hanging wire',
+        cutFrom: 'wire',
         size: hung.wire,
         start: pose(vec3(0, 0), vec3(1, 0)),
         ...hands,
@@ -203,7 +204,6 @@ export const hungPiece = (
     ],
   };
   return cutsOfPiece(piece, {
-    parameters: { wire: 'wire' },
     middle: sits,
     measuredFrom: from,
     marked: [{ wire: 'wire', side: 'first', at: 'loop', what: 'bend aside for the loop' }],

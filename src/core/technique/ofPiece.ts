@@ -13,16 +13,16 @@ export interface CutPiece {
 export interface MarkedCourse {
   readonly wire: string;
   readonly side: Side;
-  /** The name of the course. */
-  readonly at: string;
+  /** The id of the course, or its name when it has none; or mm from where the work of the wire begins. */
+  readonly at: string | number;
   readonly what: string;
 }
 
 interface Told {
-  /** The wire parameter that each wire of the piece is cut from. */
-  readonly parameters: Readonly<Record<string, string>>;
-  /** What the place is from which a wire is worked both ways. */
-  readonly middle?: string;
+  /** What the place is from which a wire is worked both ways; by wire, when they are not all worked from the same. */
+  readonly middle?: string | Readonly<Record<string, string>>;
+  /** Wires that are there already, and no cuts. */
+  readonly given?: readonly string[];
   readonly marked?: readonly MarkedCourse[];
   /** The hand from whose end marks are measured; the second when it is not told. */
   readonly measuredFrom?: Side;
@@ -34,29 +34,55 @@ interface Told {
 export function cutsOfPiece(piece: Piece, told: Told): Result<CutPiece> {
   const run = runPiece(piece);
   if (!run.ok) return run;
-  const cuts = run.value.wires.map((wire) => cutOfWire(wire, told));
-  const grouped = cuts.reduce<PlannedCut[]>((all, cut) => {
-    const alike = all.findIndex((each) => isAlike(each, cut));
-    const there = all[alike];
-    if (!there) return [...all, cut];
-    const more = { ...there, count: there.count + 1, places: [...(there.places ?? []), ...cut.drawn] };
-    return all.map((each, index) => (index === alike ? more : each));
-  }, []);
-  return ok({ run: run.value, cuts: grouped });
+  const cuts = run.value.wires
+    .filter(({ wire }) => !told.given?.includes(wire.id))
+    .map((wire) => cutOfWire(wire, told));
+  return ok({ run: run.value, cuts: alikeTogether(cuts) });
 }
 
+/** What wires that are told apart by a number are called together, and the number. */
+function numbered(name: string): readonly [together: string, number: string] {
+  const [, together = name, number = ''] = /^(.*\S) (\d+)$/.exec(name) ?? [];
+  return [together, number];
+}
+
+/** Cuts that take the same, once with their count; wires of one name that do not all take the same keep their numbers. */
+function alikeTogether(cuts: readonly PlannedCut[]): readonly PlannedCut[] {
+  const groups = cuts.reduce<(readonly [PlannedCut, ...PlannedCut[]])[]>((all, cut) => {
+    const alike = all.findIndex(([first]) => isAlike(first, cut));
+    return alike < 0
+      ? [...all, [cut]]
+      : all.map((group, index) => (index === alike ? [...group, cut] : group));
+  }, []);
+  return groups.map((group): PlannedCut => {
+    const [first, ...others] = group;
+    const [together] = numbered(first.name);
+    const isAll = cuts.every((cut) => numbered(cut.name)[0] !== together || group.includes(cut));
+    const numbers = group.map(({ name }) => numbered(name)[1]).join(', ');
+    return {
+      ...first,
+      name: isAll || numbers === '' ? together : `${together} ${numbers}`,
+      count: group.length,
+      ...(others.length > 0 ? { places: others.flatMap(({ drawn }) => drawn) } : {}),
+    };
+  });
+}
+
+/** Lengths that differ by less than this are cut alike, mm. */
+const ALIKE = 0.01;
+
 const isAlike = (a: PlannedCut, b: PlannedCut): boolean =>
-  a.name === b.name &&
+  numbered(a.name)[0] === numbered(b.name)[0] &&
   a.wire === b.wire &&
   a.terms.length === b.terms.length &&
   a.terms.every(({ name, length }, index) => {
     const other = b.terms[index];
-    return other?.name === name && Math.abs(other.length - length) < 1e-6;
+    return other?.name === name && Math.abs(other.length - length) < ALIKE;
   });
 
 function cutOfWire(
   run: RunWire,
-  { parameters, middle, marked = [], measuredFrom = 'second', tails = 'handling tails' }: Told,
+  { middle, marked = [], measuredFrom = 'second', tails = 'handling tails' }: Told,
 ): PlannedCut {
   const { wire, first, second, between, path } = run;
   const lengths = new Map<string, number>();
@@ -67,15 +93,16 @@ function cutOfWire(
   const begun = wire.tails.second + second.reduce((sum, { length }) => sum + length, 0);
   const whole = run.cut;
   const fromLeft = ({ at, what }: Mark): Mark => ({ at: measuredFrom === 'first' ? whole - at : at, what });
+  const what = typeof middle === 'object' ? middle[wire.id] : middle;
   const marks = [
-    ...(middle === undefined ? [] : [{ at: begun, what: middle }]),
+    ...(what === undefined ? [] : [{ at: begun, what }]),
     ...marked.flatMap((mark) => (mark.wire === wire.id ? markAt(run, mark, begun) : [])),
   ]
     .map(fromLeft)
     .sort((a, b) => a.at - b.at);
   return {
     name: wire.name,
-    wire: parameters[wire.id] ?? wire.id,
+    wire: wire.cutFrom,
     count: 1,
     terms: [...terms, ...(trimmed > 0 ? [allowance(tails, trimmed)] : [])],
     marks,
@@ -102,7 +129,9 @@ function markAt(
   begun: number,
 ): Mark[] {
   const courses = side === 'first' ? first : second;
-  const index = courses.findIndex(({ name }) => name === at);
+  const toFirst = side === 'first' ? 1 : -1;
+  if (typeof at === 'number') return [{ at: begun + toFirst * at, what }];
+  const index = courses.findIndex(({ name, course }) => (course?.id ?? name) === at || name === at);
   if (index < 0) return [];
   const before = courses.slice(0, index).reduce((sum, { length }) => sum + length, 0);
   const start = side === 'first' ? begun + (between?.length ?? 0) + before : begun - before;

@@ -3,6 +3,7 @@ import { bandFrame } from './techniques/bandFrame';
 import { beadChannel } from './techniques/beadChannel';
 import { beadHalo } from './techniques/beadHalo';
 import { beadRing } from './techniques/beadRing';
+import { bentEnds } from './techniques/bentEnds';
 import { boundBandRing } from './techniques/boundBandRing';
 import { boundBeads } from './techniques/boundBeads';
 import { brioletteCap } from './techniques/brioletteCap';
@@ -26,11 +27,13 @@ import { herringboneRing } from './techniques/herringboneRing';
 import { hookClasp } from './techniques/hookClasp';
 import { jumpRings } from './techniques/jumpRings';
 import { loopedBezel } from './techniques/loopedBezel';
+import { neckWraps } from './techniques/neckWraps';
 import { plainLoopLink } from './techniques/plainLoopLink';
 import { pointSpiral } from './techniques/pointSpiral';
 import { spiralCage } from './techniques/spiralCage';
 import { spiralHeadRing } from './techniques/spiralHeadRing';
 import { straightWeave } from './techniques/straightWeave';
+import { threadedBead } from './techniques/threadedBead';
 import { tree } from './techniques/tree';
 import { twistedNet } from './techniques/twistedNet';
 import { twistedWire } from './techniques/twistedWire';
@@ -70,6 +73,9 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   foldedBail,
   wovenBail,
   wrappedBail,
+  neckWraps,
+  bentEnds,
+  threadedBead,
   coil,
   coilOfCoil,
   coilBead,

@@ -151,7 +151,7 @@ export const technique = <const P extends Parameters>(told: {
 });
 
 /** What comes of a plan; a sentence when a wire does not fit into a hollow of an outline. */
-function orFolded<T>(plan: () => T): T | Result<never> {
+export function orFolded<T>(plan: () => T): T | Result<never> {
   try {
     return plan();
   } catch (fault) {

@@ -1,116 +1,335 @@
 import { judgeReach } from '../../judgement/holds';
 import { counted } from '../../units/counted';
-import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { distance, minus, outward, scaled, turnBetween } from '../../geometry/vector';
+import { parallelOf, perimeterOf, placeAt, type Outline } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import { refuse } from '../../result';
-import { count, length, roundWire, stone, wire } from '../parameter';
-import { allRound, laidInParts, moved, stoodUp, straight } from '../shapes';
-import { allowance, evenHolds, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
+import { domeAt } from '../../piece/body';
+import type { Along, Cab, Course, Pull, Side } from '../../piece/piece';
+import { placeRound } from '../../piece/shape';
+import { expectOk, ok, refuse } from '../../result';
+import { choice, count, length, roundWire, stone, wire } from '../parameter';
+import { actTechnique } from '../planActs';
+import { evenHolds, said, type Hold } from '../technique';
+import { bendOf } from '../winding';
 
-/** Frame wires side by side round the edge of a stone, bound together, their ends a bail. */
-export const bundleFrame = technique({
+/** At the top each hand leaves the stone so far before the middle, and stands upright so far over it, in thicknesses. */
+const [TOP, OVER] = [1.6, 1.8];
+/** Between what lies close there is a hair of air, in thicknesses. */
+const HAIR = 0.06;
+/** A hold takes at least so much of the frame, in thicknesses, and comes in over so many times what it reaches. */
+const [LEAST_HOLD, RAMP] = [7, 5];
+/** A wire is not pulled in where its line turns by more than this, radians. */
+const POINTED = 0.5;
+/** Round the edge of a stone turns touch one another inside of the bend, and stand so far apart in the middle, in thicknesses. */
+const LOOSE = 1.12;
+/** What is between two bound places is not all of the hold’s. */
+const OF_ROOM = 0.94;
+
+const SIDES = ['first', 'second'] as const;
+/** From the foot on clockwise is to the left. */
+const SIDE_WORDS: Readonly<Record<Side, string>> = { first: 'left', second: 'right' };
+
+/**
+ * Frame wires side by side round the edge of a stone, bound together between the places where the foremost is pulled over its face and the
+ * rearmost under its back; their ends stand upright at the top.
+ */
+export const bundleFrame = actTechnique({
   id: 'bundle-frame',
   title: 'Bundle frame round a stone',
   group: 'holding a stone',
-  source: 'each wire is the outline’s perimeter + πD (parallel curve at D/2); bound by wraps round k wires',
+  source:
+    'each wire along the outline’s parallel curve, the foremost and the rearmost measured where they are pulled in; bound by wraps round k wires',
   parameters: {
     stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
+    stands: choice('The stone stands', ['tip up', 'tip down'], 'tip up'),
     wire: wire('Frame wire', roundWire(0.812), 'frame'),
     wires: count('Frame wires', 3, 1, 12),
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
-    bound: length('Bound along the frame and the bail, together', 40, 0, 500),
-    bail: length('Bail from the ends, to each side', 12, 0, 80),
+    bound: length('Bound along the frame and the upright ends, together', 12, 0, 500),
+    bail: length('Ends upright at the top, each', 12, 0, 80),
     holds: count('Places held in front', 4, 1, 16),
     reach: length('Each reaches over the edge', 1, 0, 20),
     tail: length('Handling tail at each end of a frame wire', 60, 0, 200),
     bindingTail: length('Tail at each end of the binding wire', 60, 0, 200),
   },
-  plan: ({ stone: held, wire: frame, wires, binding, bound, bail, holds, reach, tail, bindingTail }) => {
+  ports: {
+    frame: {
+      label: 'Frame wires, from the front to the back',
+      takes: ['wire'],
+      from: 1,
+      to: 12,
+      wire: 'wire',
+      freshOnly: ['wire', 'wires'],
+      fresh: ({ wires, tail }) => ({ count: wires, name: 'frame wire', tail }),
+    },
+  },
+  act: (
+    { stone: held, stands, wire: frame, binding, bound, bail, holds, reach, tail, bindingTail },
+    { wires: taken, own },
+  ) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
-    const D = frame.width;
-    const round = parallelOf(outline.value, D / 2);
-    const room = perimeterOf(round) + 2 * bail;
-    if (bound > room)
+    const frames = taken('frame');
+    const { width: D } = frame;
+    const { height: thin, pitch: close } = bendOf(binding);
+    const pitch = LOOSE * close;
+    // What is bound stands off the stone by the binding.
+    const play = bound > 0 ? thin : 0;
+    const line = parallelOf(outline.value, play + D / 2);
+    const whole = perimeterOf(line);
+    const shares = sharesOf(whole, holds, bound, { pitch, least: LEAST_HOLD * D });
+    const { wraps, up } = shares;
+    if (up * pitch > bail)
       return refuse(
-        `The frame and the bail are ${said(room)} long together; ${said(bound)} of binding do not lie along them.`,
+        `Between ${counted(holds, 'hold')} and along the upright ends there are ${said(bound - 2 * (up * pitch - bail))}; ${said(bound)} of binding do not lie along them.`,
       );
-    const wraps = Math.ceil(bound / binding.width);
-    const wound = winding(frameRow(frame, wires), binding, wraps);
-    const top = placeAt(round, 0).point;
-    const half = perimeterOf(round) / 2;
-    const frameRound = allRound(round);
-    const [begins, ends] = [top.x + D / 2, top.x - D / 2];
-    const down = straight(begins, top.y - bail, begins, top.y);
-    const up = straight(ends, top.y, ends, top.y - bail);
-    const foot = bail + half;
-    return {
-      ok: true,
-      value: {
-        cuts: [
-          {
-            name: 'frame wire',
-            wire: 'wire',
-            count: wires,
-            terms: [
-              net('round the stone', perimeterOf(round)),
-              net('bail from the ends', 2 * bail),
-              allowance('handling tails', 2 * tail),
-            ],
-            marks: [
-              { at: tail + bail, what: 'the frame begins' },
-              { at: tail + bail + half, what: 'middle: the foot of the stone' },
-              { at: tail + bail + 2 * half, what: 'the frame ends' },
-            ],
-            drawn: [frameRound, down, up],
-          },
-          {
-            name: 'binding wire',
-            wire: 'binding',
-            count: 1,
-            terms: [
-              net(`${counted(wraps, 'wrap')} round ${counted(wires, 'wire')}`, wound.length),
-              allowance('tails', 2 * bindingTail),
-            ],
-            marks: [{ at: bindingTail, what: 'begin to bind' }],
-            // Both ways from the foot of the stone, up the bail when the frame is bound all round; the wires stack away from the eye.
-            drawn: laidInParts(
-              moved(stoodUp(wound.path), foot - wound.along / 2, 0),
-              bail > 0 ? [down, frameRound, up] : [frameRound],
-            ),
-          },
-        ],
-        steps: [
-          { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
-          { id: 'bind', name: 'bind them side by side', minutes: 2 + wraps * 0.08, cautions: ['cut ends'] },
-          { id: 'form', name: 'form the frame to the stone', minutes: 5 },
-          { id: 'try', name: 'try the stone', minutes: 1 },
-          { id: 'close', name: 'close the top', minutes: 4 },
-          { id: 'back', name: 'turn the back holds', minutes: 4, cautions: ['piercing'] },
-          { id: 'front', name: 'turn the front holds', minutes: 5, cautions: ['piercing'] },
-          { id: 'thread-jump-ring', name: 'thread what the bail shall hold', minutes: 0.5 },
-          { id: 'bail', name: 'fold the bail and bind it', minutes: 6 },
-          { id: 'tuck', name: 'trim and tuck every end', minutes: 4, cautions: ['cut ends'] },
-        ],
-        order: [
-          {
-            first: 'try',
-            then: 'close',
-            why: 'a frame that is closed cannot be formed to the stone any more',
-          },
-          { first: 'back', then: 'front', why: 'the front holds pull against the back ones' },
-          { first: 'thread-jump-ring', then: 'bail', why: 'a closed jump ring does not pass a folded bail' },
-        ],
-        solids: [{ kind: 'outline', outline: outline.value }],
-        stacked: { wires, thick: D, edge: held.edge, about: 'wires' },
-        holds: evenHolds(perimeterOf(outline.value), holds, reach),
-        advice: holds > 0 ? judgeReach(reach, D, held.edge, 'reach') : [],
-        parts: [],
-        notes: [
-          `The stone is ${said(perimeterOf(outline.value))} round; the wires run half their thickness outside of it.`,
-        ],
-      },
+    const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
+    const step = D + Math.max(...frames.map(({ apart }) => apart));
+    const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
+    // Upside down its top is its foot: half round from where the outline begins.
+    const [down, footAt] = stands === 'tip down' ? [-1, 0] : [1, whole / 2];
+    const holdsAt = evenHolds(whole, holds, reach).map((hold) => ({
+      ...hold,
+      along: (hold.along + footAt + whole / 2) % whole,
+    }));
+    const placeOn = (along: number) => {
+      const { point, direction } = placeAt(line, along);
+      return { point: scaled(point, down), direction: scaled(direction, down) };
     };
+    const pointed = holdsAt.find(({ along }) => cornerAt(line, along, D) > POINTED);
+    if (reach > 0 && pointed)
+      return refuse(
+        `With ${counted(holds, 'hold')} one lies on a corner of the stone, ${said(pointed.along)} from its top, where a wire cannot be pulled in; take ${holds > 1 ? holds - 1 : holds + 1} or ${holds + (holds > 1 ? 1 : 2)}.`,
+      );
+    const nearest = nearestHolds(line, holdsAt, reach + play + D / 2);
+    if (reach > 0 && nearest < 2 * D)
+      return refuse(
+        `With ${counted(holds, 'hold')} that reach ${said(reach)} two of them lie ${said(nearest)} from one another; ${said(2 * D)} are the least. Take fewer, or let them reach less.`,
+      );
+    const pullsOf = (index: number): readonly Pull[] => {
+      const isFront = index === 0;
+      if (reach <= 0 || !(isFront || index === frames.length - 1)) return [];
+      const inward = reach / (Math.min(held.length, held.width) / 2);
+      // Where the wires are stacked higher than the edge, the outermost is over it already.
+      const level = levels[index] as number;
+      const height = isFront ? Math.max(level, domeAt(held, inward) + D / 2) : Math.min(level, -D / 2);
+      const long = OF_ROOM * shares.open;
+      const ramp = Math.min(long / 2, RAMP * (reach + play + D / 2));
+      return holdsAt.map(({ along }) => ({ at: along, long, inward: reach, height, ramp }));
+    };
+    const stoneAt: Cab = { kind: 'cab', id: own('stone'), size: held, pose: pose(vec3(0, 0), vec3(down, 0)) };
+    const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
+    const handOf = (index: number, side: Side): readonly Course[] => {
+      const way = side === 'first' ? 1 : -1;
+      const height = levels[index] as number;
+      const upright = pose(vec3(top.x - way * aside, top.y - OVER * D, height), vec3(0, -1));
+      const stops = [
+        0,
+        ...shares.aSide.flatMap(({ from }) => (from > 0 ? [from] : [])),
+        whole / 2 - TOP * D - (aside - D / 2),
+      ];
+      return [
+        ...stops.slice(1).map((to, place): Course => ({
+          kind: 'round',
+          name: 'round the stone',
+          // Where something is bound: a wire that is pulled in before has come farther by then.
+          id: placeId(to),
+          body: own('stone'),
+          from: { mm: footAt + way * (stops[place] as number) },
+          to: { mm: footAt + way * to },
+          play,
+          height,
+          pulls: pullsOf(index),
+        })),
+        { kind: 'led', name: 'bent upright at the top', id: 'top', to: upright },
+        ...(bail > 0 ? [{ kind: 'laid', name: 'upright', length: bail } as const] : []),
+      ];
+    };
+    const inWraps = `${counted(wraps, 'wrap')} round ${counted(frames.length, 'wire')}`;
+    const rowFrom = (from: Along['from'], towards: Side): readonly Along[] =>
+      frames.map((each) => ({ wire: each.wire, from, towards }));
+    const bindingHand = (side: Side): readonly Course[] => {
+      const way = side === 'first' ? 1 : -1;
+      const outside = perimeterOf(parallelOf(outline.value, play + D + thin / 2)) / whole;
+      const past = (from: number, to: number): Course => ({
+        kind: 'round',
+        name: 'past the holds',
+        body: own('stone'),
+        from: { mm: outside * (footAt + way * from) },
+        to: { mm: outside * (footAt + way * to) },
+        play: play + D * (1 + HAIR),
+        height: held.edge / 2,
+      });
+      const clear = 3 * thin;
+      const courses: Course[] = [];
+      let at = 0;
+      for (const { from, turns } of shares.aSide) {
+        if (from - at > 2 * clear) courses.push(past(at + (at > 0 ? clear : 0), from - clear));
+        courses.push({
+          kind: 'bound',
+          name: inWraps,
+          on: rowFrom(from > 0 ? { side, endOf: placeId(from) } : 0, side),
+          turns,
+          long: turns * pitch,
+        });
+        at = from + turns * pitch;
+      }
+      if (up > 0)
+        courses.push(past(at + clear, whole / 2 - 4 * D), {
+          kind: 'bound',
+          name: inWraps,
+          on: rowFrom({ side, endOf: 'top' }, side),
+          turns: up,
+          long: up * pitch,
+        });
+      return courses;
+    };
+    const outwards = play + D + (thin / 2) * (1 + HAIR);
+    const startOf = (index: number) => {
+      const lie = { play, height: levels[index] as number, pulls: pullsOf(index) };
+      const begins = expectOk(placeRound(lie, stoneAt, frame, footAt));
+      return pose(begins, vec3(foot.direction.x, foot.direction.y));
+    };
+    return ok({
+      bodies: [stoneAt],
+      starts: frames.map((each, index) => ({
+        wire: each.wire,
+        pose: startOf(index),
+        middle: 'middle: the foot of the stone',
+      })),
+      goesOn: frames.flatMap(({ wire: id }, index) =>
+        SIDES.map((side) => ({ end: { wire: id, side }, courses: handOf(index, side), tail })),
+      ),
+      wires:
+        wraps > 0
+          ? [
+              {
+                id: own('binding'),
+                name: 'binding wire',
+                cutFrom: 'binding',
+                size: binding,
+                middle: 'middle: begin to bind at the foot',
+                start: pose(
+                  vec3(foot.point.x, foot.point.y + outwards - play - D / 2, held.edge / 2),
+                  vec3(0, 0, 1),
+                  vec3(foot.direction.x, foot.direction.y),
+                ),
+                first: bindingHand('first'),
+                second: bindingHand('second'),
+                tails: { first: bindingTail, second: bindingTail },
+              },
+            ]
+          : [],
+      leaves: frames.flatMap(({ wire: id, name }, index) =>
+        SIDES.map((side) => ({
+          id: `${SIDE_WORDS[side]} ${index + 1}`,
+          label: `${name}, ${SIDE_WORDS[side]} end`,
+          takes: 'end' as const,
+          wire: id,
+          side,
+          after: 'close',
+        })),
+      ),
+      marked: frames.flatMap(({ wire: id }) =>
+        SIDES.map((side) => ({ wire: id, side, at: 'top', what: 'bend upright: the top of the stone' })),
+      ),
+      steps: [
+        { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
+        ...(wraps > 0
+          ? [
+              {
+                id: 'bind',
+                name: 'bind them side by side',
+                minutes: 2 + wraps * 0.08,
+                cautions: ['cut ends' as const],
+              },
+            ]
+          : []),
+        { id: 'form', name: 'form the frame to the stone', minutes: 5 },
+        { id: 'try', name: 'try the stone', minutes: 1 },
+        { id: 'close', name: 'close the top and bend all ends upright', minutes: 4 },
+        { id: 'back', name: 'turn the back holds', minutes: 4, cautions: ['piercing'] },
+        { id: 'front', name: 'turn the front holds', minutes: 5, cautions: ['piercing'] },
+      ],
+      order: [
+        { first: 'try', then: 'close', why: 'a frame that is closed cannot be formed to the stone any more' },
+        { first: 'back', then: 'front', why: 'the front holds pull against the back ones' },
+      ],
+      stacked: { wires: frames.length, thick: D, edge: held.edge, about: 'wires' },
+      holds: evenHolds(perimeterOf(outline.value), holds, reach),
+      advice: reach > 0 ? judgeReach(reach, D, held.edge, 'reach') : [],
+      notes: [
+        `The stone is ${said(perimeterOf(outline.value))} round; the wires run ${said(play + D / 2)} outside of it.`,
+      ],
+    });
   },
 });
+
+/** How much more a line turns about a place, as far as a wire reaches to both sides of it, than it would if it were round; radians. */
+function cornerAt(line: Outline, along: number, D: number): number {
+  const [before, after] = [placeAt(line, along - D), placeAt(line, along + D)];
+  const round = (2 * D * 2 * Math.PI) / perimeterOf(line);
+  return Math.abs(turnBetween(before.direction, after.direction)) - round;
+}
+
+/** The nearest that the middles of two holds come to one another, mm. */
+function nearestHolds(line: Outline, holds: readonly Hold[], inward: number): number {
+  const tips = holds.map(({ along }) => {
+    const { point, direction } = placeAt(line, along);
+    return minus(point, scaled(outward(direction), inward));
+  });
+  return Math.min(...tips.flatMap((tip, index) => tips.slice(index + 1).map((other) => distance(tip, other))));
+}
+
+/** What the end of a course is called that runs to a place so far from the foot. */
+const placeId = (mm: number): string => `to ${mm.toFixed(3)}`;
+
+/** How a binding is shared out: along the frame between the holds, and what does not fit there up both ends. */
+interface Shares {
+  /** Bound places of one side: where they begin, mm from the foot, and their turns. */
+  readonly aSide: readonly { readonly from: number; readonly turns: number }[];
+  /** Turns up each end at the top. */
+  readonly up: number;
+  /** Turns all together. */
+  readonly wraps: number;
+  /** What each hold has for itself, mm. */
+  readonly open: number;
+}
+
+/**
+ * Shares a binding out evenly over the places between holds; the top, where the frame is open, is none of them.
+ * @param whole length of the frame
+ * @param bound length to be bound
+ * @param turn how far a turn moves on, and the least of the frame that each hold needs
+ */
+function sharesOf(
+  whole: number,
+  holds: number,
+  bound: number,
+  { pitch, least }: { readonly pitch: number; readonly least: number },
+): Shares {
+  const wanted = Math.ceil(bound / pitch - 1e-9);
+  // A single hold, at the foot, has a bound place on each side of it.
+  const apart = holds === 1 ? whole / 2 : whole / holds;
+  const places = holds === 1 ? 2 : holds - 1;
+  const room = Math.max(0, Math.floor((apart - least) / pitch));
+  const turns = Math.min(Math.ceil(wanted / places), room);
+  // At the foot it is begun in the middle, and wound both ways.
+  const atFoot = places % 2 === 1;
+  const half = Math.ceil(turns / 2);
+  const aSide = Array.from({ length: Math.ceil(places / 2) }, (_, index) =>
+    atFoot && index === 0
+      ? { from: 0, turns: half }
+      : { from: (index + (atFoot ? 0 : 0.5)) * apart - (turns * pitch) / 2, turns },
+  );
+  const laid = 2 * aSide.reduce((sum, each) => sum + each.turns, 0);
+  const up = Math.max(0, Math.ceil((wanted - laid) / 2));
+  return {
+    aSide: turns > 0 ? aSide : [],
+    up,
+    wraps: laid + 2 * up,
+    open: apart - Math.max(turns, atFoot ? 2 * half : 0) * pitch,
+  };
+}

@@ -1,11 +1,14 @@
 import { counted } from '../../units/counted';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
 import { length, roundWire, wire } from '../parameter';
-import { moved, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
-import { bendOf, frameRow, winding } from '../winding';
+import { actTechnique } from '../planActs';
+import { said } from '../technique';
+import { bendOf } from '../winding';
 
 /** Thin wire wound round a core, side by side or open. */
-export const coil = technique({
+export const coil = actTechnique({
   id: 'coil',
   title: 'Coil',
   group: 'coils and spirals',
@@ -17,24 +20,59 @@ export const coil = technique({
     open: length('Gap between turns', 0, 0, 20, '0 when it is wound close'),
     tail: length('Tail at each end', 25, 0, 120),
   },
-  plan: ({ core, wire: coiled, length: long, open, tail }) => {
+  ports: {
+    core: {
+      label: 'End that it is wound on',
+      takes: ['end'],
+      from: 1,
+      to: 1,
+      wire: 'core',
+      freshOnly: ['core'],
+      fresh: ({ length: long }) => ({
+        count: 1,
+        name: 'core',
+        tail: 0,
+        isGiven: true,
+        start: () => pose(vec3(-long / 2, 0), vec3(1, 0)),
+      }),
+    },
+  },
+  act: ({ core: { width }, wire: coiled, length: long, open, tail }, { ends, own }) => {
     const { height, pitch: close } = bendOf(coiled);
     const turns = long / (close + open);
-    const wound = winding(frameRow(core, 1), coiled, turns, open);
-    return {
-      cuts: [
+    const cores = ends('core');
+    const inTurns = counted(turns.toFixed(1), 'turn');
+    return ok({
+      wires: [
         {
+          id: own('wire'),
           name: 'coiled wire',
-          wire: 'wire',
-          count: 1,
-          terms: [net(counted(turns.toFixed(1), 'turn'), wound.length), allowance('tails', 2 * tail)],
-          marks: [{ at: tail, what: 'begin to coil' }],
-          drawn: [moved(wound.path, -long / 2, 0)],
+          cutFrom: 'wire',
+          size: coiled,
+          first: [
+            {
+              kind: 'bound',
+              name: inTurns,
+              on: cores.map(({ wire: on, places, side }) => ({ wire: on, from: places, towards: side })),
+              turns,
+              long,
+            },
+          ],
+          second: [],
+          tails: { first: tail, second: tail },
+          middle: 'begin to coil',
         },
       ],
+      goesOn: cores.map((end) => ({ end, courses: [], covered: { long, name: 'under the coil' } })),
+      leaves: cores.map(({ label, wire: on, side }) => ({
+        id: 'core',
+        label,
+        takes: 'end',
+        wire: on,
+        side,
+      })),
       steps: [{ id: 'coil', name: 'wind the coil', minutes: 0.5 + turns * 0.02 }],
-      solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
-      notes: [`${counted(turns.toFixed(1), 'turn')}, ${said(core.width + 2 * height)} across.`],
-    };
+      notes: [`${inTurns}, ${said(width + 2 * height)} across.`],
+    });
   },
 });

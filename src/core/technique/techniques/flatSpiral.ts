@@ -1,13 +1,13 @@
 import { counted } from '../../units/counted';
-import { refuse } from '../../result';
-import { flatSpiral as spiralLength, spiralEnd } from '../formulas';
-import { length, roundWire, wire } from '../parameter';
-import { spiral } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { ok, refuse } from '../../result';
+import { spiralEnd } from '../formulas';
+import { choice, length, roundWire, wire } from '../parameter';
+import { actTechnique } from '../planActs';
+import { said } from '../technique';
 import { bendOf } from '../winding';
 
-/** A spiral rolled flat, from a small beginning. */
-export const flatSpiral = technique({
+/** Ends rolled up flat, each from its wide turn to a small hole; of several every second one the other way, when they mirror one another. */
+export const flatSpiral = actTechnique({
   id: 'flat-spiral',
   title: 'Flat spiral',
   group: 'coils and spirals',
@@ -17,11 +17,23 @@ export const flatSpiral = technique({
     across: length('Across, outside', 12, 2, 150),
     start: length('Hole in the middle', 1, 0, 40),
     gap: length('Gap between turns', 0, 0, 10),
+    way: choice('Rolled up', ['to the right', 'to the left', 'mirrored'], 'to the right'),
     tail: length('Tail', 20, 0, 200),
   },
-  plan: ({ wire, across, start, gap, tail }) => {
+  ports: {
+    ends: {
+      label: 'Ends that are rolled up',
+      takes: ['end'],
+      from: 1,
+      to: 8,
+      wire: 'wire',
+      freshOnly: ['wire', 'tail'],
+      fresh: ({ tail }) => ({ count: 1, name: 'spiral wire', tail, side: 'second' }),
+    },
+  },
+  act: ({ wire: size, across, start, gap, way }, { ends }) => {
     // Rolled flat, half-round and flat wire stand on edge: their height is what lies turn beside turn.
-    const { thick: D } = bendOf(wire);
+    const { thick: D } = bendOf(size);
     const pitch = D + gap;
     const [from, to] = [(start + D) / 2, spiralEnd(across, D, pitch)];
     if (to <= from)
@@ -29,22 +41,31 @@ export const flatSpiral = technique({
         `A spiral of ${said(D)} wire round a hole of ${said(start)} is more than ${said(start + 2 * D)} across; ${said(across)} is not.`,
       );
     const turns = (to - from) / pitch;
-    return {
-      cuts: [
+    const rolled = ends('ends');
+    const isLeft = (index: number) => way === 'to the left' || (way === 'mirrored' && index % 2 === 0);
+    return ok({
+      goesOn: rolled.map((end, index) => ({
+        end,
+        courses: [
+          {
+            kind: 'curled',
+            name: counted(turns.toFixed(1), 'turn'),
+            inside: start,
+            turns: isLeft(index) ? -turns : turns,
+            pitch,
+          },
+        ],
+        tail: 0,
+      })),
+      steps: [
         {
-          name: 'spiral wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net(counted(turns.toFixed(1), 'turn'), spiralLength(from, to, pitch)),
-            allowance('tail', tail),
-          ],
-          marks: [{ at: 0, what: 'begin the spiral here' }],
-          drawn: [spiral(0, 0, from, to, pitch)],
+          id: 'roll',
+          name: rolled.length > 1 ? 'roll the spirals' : 'roll the spiral',
+          minutes: rolled.length * (1 + turns * 0.8),
+          cautions: ['gripping'],
         },
       ],
-      steps: [{ id: 'roll', name: 'roll the spiral', minutes: 1 + turns * 0.8, cautions: ['gripping'] }],
       notes: [`By the rule π(R² − r²)/p it is ${said((Math.PI * (to ** 2 - from ** 2)) / pitch)}.`],
-    };
+    });
   },
 });

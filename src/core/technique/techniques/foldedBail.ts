@@ -1,69 +1,189 @@
 import { counted } from '../../units/counted';
-import { count, length, roundWire, wire } from '../parameter';
-import { bow, moved, stoodUp, straight, turned } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
+import type { Along, Course } from '../../piece/piece';
+import { ok, refuse, type Result } from '../../result';
+import { choice, count, length, roundWire, wire } from '../parameter';
+import { actTechnique } from '../planActs';
+import { sideBySide } from '../sideBySide';
+import { said } from '../technique';
+import { bendOf } from '../winding';
 
-/** Frame wires side by side folded over a mandrel and bound to the neck, their ends curled away in front. */
-export const foldedBail = technique({
+/** Legs that come down close behind have a hair of air between, in thicknesses. */
+const HAIR = 0.04;
+
+/** Ends side by side folded over a mandrel, down behind where they came up, and bound to the neck. */
+export const foldedBail = actTechnique({
   id: 'folded-bail',
   title: 'Folded bail',
   group: 'findings',
-  source: 'half a circle of π(a + D)/2 and two legs: plane geometry',
+  source: 'an arc about the mandrel, one back beside the neck and the line that touches both: plane geometry',
   parameters: {
     wire: wire('Bail wire', roundWire(0.812), 'frame'),
     wires: count('Wires side by side', 3, 1, 10),
     inside: length('Inside, for the chain', 5, 1, 30),
-    leg: length('Leg from the neck to the bend', 6, 0, 40),
+    leg: length('Leg from the neck to the bend', 8, 0, 40),
+    over: choice('Folded', ['to the back', 'to the front'], 'to the back'),
+    gather: length('Brought side by side over', 0, 0, 60),
+    clear: length('Comes down behind what is this thick', 0, 0, 20),
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
-    wraps: count('Wraps at the neck', 8, 1, 60),
+    wraps: count('Wraps at the neck', 8, 0, 60),
     tail: length('Tail at each end', 20, 0, 100),
     bindingTail: length('Tail at each end of the binding wire', 40, 0, 200),
   },
-  plan: ({ wire: bail, wires, inside, leg, binding, wraps, tail, bindingTail }) => {
-    const D = bail.width;
-    const radius = (inside + D) / 2;
-    const over = Math.PI * radius;
-    // Front and back legs lie on each other at the neck: two rows are bound there.
-    const neck = winding({ ...frameRow(bail, wires), rows: 2 }, binding, wraps);
-    return {
-      cuts: [
-        {
-          name: 'bail wire',
-          wire: 'wire',
-          count: wires,
-          terms: [net('two legs', 2 * leg), net('over the mandrel', over), allowance('tails', 2 * tail)],
-          marks: [
-            { at: tail + leg, what: 'the bend begins' },
-            { at: tail + leg + over / 2, what: 'middle: the top of the bail' },
-            { at: tail + leg + over, what: 'the bend ends' },
-          ],
-          drawn: [
-            straight(-radius, 0, -radius, -leg),
-            bow(0, -leg, radius, Math.PI, Math.PI),
-            straight(radius, -leg, radius, 0),
-          ],
-        },
-        {
-          name: 'binding wire',
-          wire: 'binding',
-          count: 1,
-          terms: [
-            net(`${counted(wraps, 'wrap')} round ${counted(2 * wires, 'wire')}`, neck.length),
-            allowance('tails', 2 * bindingTail),
-          ],
-          marks: [{ at: bindingTail, what: 'begin to bind' }],
-          drawn: [moved(turned(stoodUp(neck.path), Math.PI / 2), 0, 0)],
-        },
-      ],
+  ports: {
+    ends: {
+      label: 'Ends that become the bail',
+      takes: ['end'],
+      from: 1,
+      to: 10,
+      wire: 'wire',
+      freshOnly: ['wire', 'wires'],
+      fresh: ({ wires, tail }) => ({ count: wires, name: 'bail wire', tail }),
+    },
+  },
+  act: (
+    { wire: bail, inside, leg, over, gather, clear, binding, wraps, tail, bindingTail },
+    { ends, own },
+  ) => {
+    const { width: D } = bail;
+    const { pitch } = bendOf(binding);
+    const neck = wraps * pitch;
+    const fold = foldOf({ inside, leg, neck, back: (1 + HAIR) * D + clear, D });
+    if (!fold.ok) return fold;
+    const folded = ends('ends');
+    const gathered =
+      gather > 0
+        ? sideBySide(folded, { id: own('row'), step: (1 + HAIR) * D, along: gather })
+        : [];
+    const roll = over === 'to the back' ? -90 : 90;
+    const courses: readonly Course[] = [
+      ...(leg > 0 ? [{ kind: 'laid', name: 'two legs', length: leg } as const] : []),
+      { kind: 'bent', name: 'over the mandrel', id: own('bend'), about: inside, angle: fold.value.turn, roll },
+      ...(fold.value.slant > 0
+        ? [{ kind: 'laid', name: 'two legs', length: fold.value.slant } as const]
+        : []),
+      ...(fold.value.turn > 180
+        ? [
+            {
+              kind: 'bent',
+              name: 'two legs',
+              about: fold.value.about,
+              angle: 180 - fold.value.turn,
+              roll,
+            } as const,
+          ]
+        : []),
+      { kind: 'laid', name: 'two legs', id: own('down'), length: fold.value.down },
+    ];
+    const legs: readonly Along[] = folded.flatMap(({ wire: on, side, places }): readonly Along[] => [
+      { wire: on, from: gather > 0 ? { side, endOf: own('row') } : places, towards: side },
+      {
+        wire: on,
+        from: { side, endOf: own('down') },
+        towards: side === 'first' ? 'second' : 'first',
+      },
+    ]);
+    return ok({
+      goesOn: folded.map((end, index) => ({
+        end,
+        courses: [...gathered.slice(index, index + 1), ...courses],
+        tail,
+      })),
+      wires:
+        wraps > 0
+          ? [
+              {
+                id: own('binding'),
+                name: 'binding wire',
+                cutFrom: 'binding',
+                size: binding,
+                first: [
+                  {
+                    kind: 'bound',
+                    name: `${counted(wraps, 'wrap')} round ${counted(2 * folded.length, 'wire')}`,
+                    on: legs,
+                    turns: wraps,
+                    long: neck,
+                  },
+                ],
+                second: [],
+                tails: { first: bindingTail, second: bindingTail },
+                middle: 'begin to bind',
+              },
+            ]
+          : [],
+      leaves: folded.map(({ wire: id, side, label }, index) => ({
+        id: `end ${index + 1}`,
+        label,
+        takes: 'end',
+        wire: id,
+        side,
+      })),
+      marked: folded.map(({ wire: id, side }) => ({
+        wire: id,
+        side,
+        at: own('bend'),
+        what: 'over the mandrel: the bend begins',
+      })),
       steps: [
         { id: 'fold', name: 'fold the wires over a mandrel', minutes: 2 },
         { id: 'hang', name: 'thread what the bail shall hold', minutes: 0.5 },
-        { id: 'bind', name: 'bind the neck', minutes: 1 + wraps * 0.15 },
-        { id: 'tuck', name: 'curl or tuck the ends', minutes: 3, cautions: ['cut ends', 'piercing'] },
+        ...(wraps > 0 ? [{ id: 'bind', name: 'bind the neck', minutes: 1 + wraps * 0.15 }] : []),
+        { id: 'tuck', name: 'bring the ends down behind', minutes: 3, cautions: ['cut ends', 'piercing'] },
       ],
-      order: [{ first: 'hang', then: 'bind', why: 'a closed ring does not pass a bail that is bound' }],
-      notes: [`It is ${said(wires * D)} wide and lets ${said(inside)} through.`],
-    };
+      order: [
+        {
+          first: 'hang',
+          then: wraps > 0 ? 'bind' : 'tuck',
+          why: 'a closed ring does not pass a bail that is bound',
+        },
+      ],
+      notes: [`It is ${said(folded.length * D)} wide and lets ${said(inside)} through.`],
+    });
   },
 });
+
+/** Both legs lie beside each other over at least so much, in thicknesses. */
+const MEETS = 2;
+
+/** How an end comes down behind where it went up. */
+interface Fold {
+  /** About the mandrel, degrees; more than half a turn when it comes in again. */
+  readonly turn: number;
+  /** Straight on from there, mm, to a bend about something, and straight down beside the neck. */
+  readonly slant: number;
+  readonly about: number;
+  readonly down: number;
+}
+
+/**
+ * The way over a mandrel and down to behind the neck: two arcs, and the line that touches both. Legs that are too short for that stand as far
+ * apart as the mandrel is thick.
+ * @param told `leg` from the neck to the mandrel, of which the lowest `neck` lie side by side, `back` from the middle of the one leg to the other
+ */
+function foldOf({
+  inside,
+  leg,
+  neck,
+  back,
+  D,
+}: {
+  readonly inside: number;
+  readonly leg: number;
+  readonly neck: number;
+  readonly back: number;
+  readonly D: number;
+}): Result<Fold> {
+  if (neck > leg)
+    return refuse(`The wraps take ${said(neck)} of the neck; legs of ${said(leg)} are shorter.`);
+  const round = (inside + D) / 2;
+  const about = 2 * D;
+  const beside = (about + D) / 2;
+  const down = Math.min(leg, Math.max(neck, MEETS * D));
+  const drop = leg - down;
+  const [reach, aside] = [round + beside, back - round + beside];
+  const far = Math.hypot(drop, aside);
+  if (back >= 2 * round || far < reach) return ok({ turn: 180, slant: drop, about, down });
+  const lean = Math.asin(reach / far) - Math.atan2(aside, drop);
+  const slant = (drop - reach * Math.sin(lean)) / Math.cos(lean);
+  return ok({ turn: 180 + (lean * 180) / Math.PI, slant, about, down });
+}

@@ -102,6 +102,7 @@ export const loopedBezel = technique({
         return {
           id: rail,
           name: `bezel wire, ${rail}`,
+          cutFrom: 'wire',
           size: bezel,
           start: pose(footOf(line, heightOf(rail, held.edge, gap, D)), vec3(-1, 0)),
           first: hand('first'),
@@ -112,6 +113,7 @@ export const loopedBezel = technique({
       {
         id: 'ladder',
         name: 'ladder wire',
+        cutFrom: 'lashing',
         size: lashing,
         first: ladder('first', told),
         second: ladder('second', told),
@@ -126,7 +128,6 @@ export const loopedBezel = technique({
       ]),
     );
     const cut = cutsOfPiece(piece, {
-      parameters: { front: 'wire', rear: 'wire', ladder: 'lashing' },
       middle: 'middle: the foot of the stone',
       marked,
     });

@@ -96,6 +96,7 @@ export const pointSpiral = technique({
         {
           id: 'wire',
           name: 'wire',
+          cutFrom: 'wire',
           size,
           // The fold goes under the tip, from before it to behind it.
           start: pose(vec3(0, (long + D) / 2), vec3(0, 0, 1), vec3(1, 0)),
@@ -106,7 +107,6 @@ export const pointSpiral = technique({
       ],
     };
     const cut = cutsOfPiece(piece, {
-      parameters: { wire: 'wire' },
       middle: 'fold here, under the tip of the point',
       marked: [
         { wire: 'wire', side: 'first', at: 'neck', what: 'upright over the other tip' },

@@ -75,6 +75,7 @@ export const spiralCage = technique({
         {
           id: 'wire',
           name: 'cage wire',
+          cutFrom: 'wire',
           size,
           // The widest turn goes round the middle of the stone; behind it both hands part, one upward and one downward.
           start: pose(vec3(0, 0, -(inside + D) / 2), vec3(1, 0), vec3(0, -1)),
@@ -95,7 +96,6 @@ export const spiralCage = technique({
       ],
     };
     const cut = cutsOfPiece(piece, {
-      parameters: { wire: 'wire' },
       middle: 'middle: both coils meet here',
       marked: [
         {

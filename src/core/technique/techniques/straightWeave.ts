@@ -1,11 +1,22 @@
 import { counted } from '../../units/counted';
-import { ok } from '../../result';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { Along } from '../../piece/piece';
+import { ok, refuse } from '../../result';
+import { wiresOf } from '../../weave/notation';
+import type { GoesOn, Leaving } from '../act';
 import { length, roundWire, weave, wire } from '../parameter';
-import { said, technique } from '../technique';
-import { cutsOfStrip, halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
+import { actTechnique } from '../planActs';
+import { sideBySide } from '../sideBySide';
+import { said } from '../technique';
+import { halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
 
-/** A weave over frame wires that lie side by side. */
-export const straightWeave = technique({
+/** Ends come to lie side by side over so much, in thicknesses. */
+const ASIDE = 4;
+const SIDES = ['first', 'second'] as const;
+
+/** A weave over frame wires that lie side by side: about their middle, or on from where ends are. */
+export const straightWeave = actTechnique({
   id: 'straight-weave',
   title: 'Weave over straight wires',
   group: 'weaves',
@@ -18,12 +29,95 @@ export const straightWeave = technique({
     tail: length('Tail at each end of the frame wires', 60, 0, 200),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },
-  plan: ({ weave: woven, base, weaving, length: long, tail, weavingTail }) => {
+  ports: {
+    frame: {
+      label: 'Wires that it is woven on, A first',
+      takes: ['wire', 'end'],
+      from: 1,
+      to: 12,
+      wire: 'base',
+      freshOnly: ['base'],
+      fresh: ({ weave: woven, base, weaving, length: long, tail }) => {
+        const strip = stripOf(woven, base, weaving, long);
+        const step = strip.ok ? strip.value.step : base.width;
+        const count = wiresOf(woven);
+        return {
+          count,
+          name: 'frame wire',
+          tail,
+          start: (index) => pose(vec3(0, (index - (count - 1) / 2) * step), vec3(1, 0)),
+        };
+      },
+    },
+  },
+  act: (
+    { weave: woven, base, weaving, length: long, tail, weavingTail },
+    { wires, ends, own, isWhole },
+  ) => {
     const strip = stripOf(woven, base, weaving, long);
     if (!strip.ok) return strip;
-    const { covered, repeats, advance } = strip.value;
+    const { covered, repeats, advance, step, term } = strip.value;
+    const count = wiresOf(woven);
+    const whole = isWhole('frame');
+    const taken = ends('frame');
+    if (taken.length !== count)
+      return refuse(
+        `This weave goes over ${counted(count, 'wire')}; ${counted(taken.length, 'is', 'are')} chosen.`,
+      );
+    const under = { long: whole ? covered / 2 : covered, name: 'under the weave' };
+    const row = sideBySide(taken, { id: own('row'), step, along: ASIDE * base.width });
+    const goesOn: readonly GoesOn[] = whole
+      ? taken.flatMap(({ wire: id }) =>
+          SIDES.map((side) => ({ end: { wire: id, side }, courses: [], covered: under, tail })),
+        )
+      : taken.map((end, index) => ({
+          end,
+          courses: count > 1 ? row.slice(index, index + 1) : [],
+          covered: under,
+          tail,
+        }));
+    const on = taken.map(({ wire: id, side, places }): Along =>
+      whole
+        ? { wire: id, from: -covered / 2, towards: 'first' }
+        : { wire: id, from: count > 1 ? { side, endOf: own('row') } : places, towards: side },
+    );
+    const { repeat, close } = woven;
+    const groups = [...Array.from({ length: repeats }, () => repeat).flat(), ...close];
     return ok({
-      cuts: cutsOfStrip(strip.value, { frame: tail, weaving: weavingTail }),
+      goesOn,
+      wires: [
+        {
+          id: own('weaving'),
+          name: 'weaving wire',
+          cutFrom: 'weaving',
+          size: weaving,
+          first: [{ kind: 'wound', name: term.name, on, groups }],
+          second: [],
+          tails: { first: weavingTail, second: weavingTail },
+          middle: 'begin to weave',
+        },
+      ],
+      apart: { wires: taken.map(({ wire: id }) => id), gap: step - base.width },
+      leaves: taken.flatMap(({ wire: id, label, side }, index): readonly Leaving[] =>
+        whole
+          ? [
+              { id: `wire ${index + 1}`, label, takes: 'wire', wire: id, side },
+              ...SIDES.map((each): Leaving => ({
+                id: `wire ${index + 1} ${each}`,
+                label: `${label}, ${each === 'first' ? 'right' : 'left'} end`,
+                takes: 'end',
+                wire: id,
+                side: each,
+              })),
+            ]
+          : [{ id: `end ${index + 1}`, label, takes: 'end', wire: id, side }],
+      ),
+      marked: whole
+        ? wires('frame').flatMap(({ wire: id }) => [
+            { wire: id, side: 'second', at: covered / 2, what: 'the weave begins' },
+            { wire: id, side: 'first', at: covered / 2, what: 'the weave ends' },
+          ])
+        : [],
       steps: [
         { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
         { id: 'weave', name: 'weave', minutes: 3 + minutesToWeave(strip.value), cautions: ['gripping'] },

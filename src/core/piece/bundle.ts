@@ -1,0 +1,121 @@
+import { arc, line, type Curve } from '../geometry/curve';
+import type { Path, Vec3 } from '../geometry/path';
+import { inPose, sideOf, type Pose } from '../geometry/pose';
+import { distance3, dot3, minus3 } from '../geometry/vec3';
+import { cross, distance, minus, outward, plus, scaled, unit, vec, type Vec } from '../geometry/vector';
+import type { Carrier } from './rideOn';
+
+/** Points that stand outermost, each once, in the sense in which x turns to y (the monotone chain: Andrew, 1979). */
+export function hullOf(points: readonly Vec[]): readonly Vec[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (row: readonly Vec[]): Vec[] => {
+    const chain: Vec[] = [];
+    for (const point of row) {
+      while (chain.length > 1) {
+        const [before, last] = [chain.at(-2) as Vec, chain.at(-1) as Vec];
+        if (cross(minus(last, before), minus(point, last)) > 1e-9) break;
+        chain.pop();
+      }
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  const hull = [...half(sorted), ...half([...sorted].reverse())];
+  return hull.length > 0 ? hull : sorted.slice(0, 1);
+}
+
+/** The way once round points, so far off those that stand outermost; mm. */
+function roundPoints(points: readonly Vec[], off: number): readonly Curve[] {
+  const hull = hullOf(points);
+  if (hull.length === 1) return [arc(hull[0] as Vec, off, 0, 2 * Math.PI)];
+  const normals = hull.map((point, index) =>
+    outward(unit(minus(hull[(index + 1) % hull.length] as Vec, point))),
+  );
+  return hull.flatMap((middle, index) => {
+    const [before, after] = [normals.at(index - 1) as Vec, normals[index] as Vec];
+    const begin = Math.atan2(before.y, before.x);
+    const turn = (Math.atan2(after.y, after.x) - begin + 2 * Math.PI) % (2 * Math.PI);
+    const aside = scaled(after, off);
+    return [
+      arc(middle, off, begin, turn),
+      line(plus(middle, aside), plus(hull[(index + 1) % hull.length] as Vec, aside)),
+    ];
+  });
+}
+
+const lengthOf = (curves: readonly Curve[]): number => curves.reduce((sum, { length }) => sum + length, 0);
+
+/** The point a part of the way round. */
+function pointRound(curves: readonly Curve[], part: number): Vec {
+  let left = (part - Math.floor(part)) * lengthOf(curves);
+  for (const { length, at } of curves) {
+    if (left <= length && length > 0) return at(left / length);
+    left -= length;
+  }
+  return (curves[0] as Curve).at(0);
+}
+
+/** Turns about a bundle of wires; mm. */
+export interface BundleTurns {
+  /** Their poses along the bundle, from where the turns begin. */
+  readonly carriers: readonly Carrier[];
+  /** How thick each of them is, and whether they are all square. */
+  readonly base: number;
+  readonly isSquare: boolean;
+  /** How thick the wire is that is wound. */
+  readonly thick: number;
+  /** Clockwise as the bundle goes on away from the eye; negative the other way. */
+  readonly turns: number;
+  /** How far all of them move on. */
+  readonly long: number;
+  /** Where the wire comes from: it begins on that side. */
+  readonly from?: Vec3 | undefined;
+}
+
+/** The corners of a square of side 2 about its middle. */
+const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
+/** A bundle whose wires have moved by less than this is cut across as before, mm. */
+const SAME = 0.002;
+/** Points to each turn. */
+const TURN_POINTS = 96;
+
+/**
+ * The way of a wire that is wound about a bundle: about its hull where it is cut across, moving on along it.
+ * @returns its line, and its length by formula: √[(turns × (hull of the middles + π(D + d)))² + long²], of square wires hull of the corners + πd;
+ *   as the bundle is where it begins
+ */
+export function bundlePath({ carriers, base, isSquare, thick, turns, long, from }: BundleTurns): {
+  readonly path: Path;
+  readonly length: number;
+} {
+  const off = (isSquare ? thick : base + thick) / 2;
+  const corners = isSquare ? SQUARE.map((corner) => scaled(corner, base / 2)) : [vec(0, 0)];
+  let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
+  const cutAcross = (x: number): { readonly pose: Pose; readonly curves: readonly Curve[] } => {
+    const poses = carriers.map((carrier) => carrier(x));
+    const pose = poses[0] as Pose;
+    const side = sideOf(pose);
+    const points = poses.flatMap(({ at }) => {
+      const away = minus3(at, pose.at);
+      const middle = vec(dot3(away, pose.up), dot3(away, side));
+      return corners.map((corner) => plus(middle, corner));
+    });
+    if (!known || points.some((point, index) => distance(point, known?.points[index] as Vec) > SAME))
+      known = { points, curves: roundPoints(points, off) };
+    return { pose, curves: known.curves };
+  };
+  const pointAt = ({ pose, curves }: ReturnType<typeof cutAcross>, part: number): Vec3 => {
+    const { x, y } = pointRound(curves, part);
+    return inPose(pose, 0, y, x);
+  };
+  const begin = cutAcross(0);
+  const starts = Array.from({ length: from ? TURN_POINTS : 1 }, (_, index) => index / TURN_POINTS);
+  const away = (part: number): number => (from ? distance3(from, pointAt(begin, part)) : 0);
+  const start = starts.reduce((best, part) => (away(part) < away(best) ? part : best));
+  const steps = Math.max(8, Math.ceil(Math.abs(turns) * TURN_POINTS));
+  const path = Array.from({ length: steps + 1 }, (_, step) => {
+    const part = step / steps;
+    return pointAt(cutAcross(long * part), start + turns * part);
+  });
+  return { path, length: Math.hypot(turns * lengthOf(begin.curves), long) };
+}

@@ -1,0 +1,387 @@
+import { pose, type Pose } from '../geometry/pose';
+import { vec3 } from '../geometry/vec3';
+import type { Body, Course, Piece, PieceWire, Side, WirePlace } from '../piece/piece';
+import { ok, refuse, type Result } from '../result';
+import { counted } from '../units/counted';
+import type { Act, ActTechnique, ActWire, FreeEnd, Port, Taken, TakenEnd, TakenWire, Takes } from './act';
+import type { MarkedCourse } from './ofPiece';
+import type { WireSize } from './parameter';
+import type { Values } from './readValues';
+import type { OrderRule } from './technique';
+
+/** What was chosen for the ports of a use: names of what others leave, “use.id”; a port that is left out is cut afresh. */
+export type ChosenPorts = Readonly<Record<string, readonly string[]>>;
+
+/** A technique as a piece uses it. */
+export interface ActUse {
+  readonly id: string;
+  /** What it is called in this piece. */
+  readonly name: string;
+  readonly technique: ActTechnique;
+  readonly values: Values;
+  readonly takes: ChosenPorts;
+}
+
+/** Something that can be taken up: an end, or a wire that was not shaped yet. */
+export interface Offer extends FreeEnd {
+  /** “use.id”. */
+  readonly ref: string;
+  readonly label: string;
+  readonly takes: Takes;
+  /** The use that leaves it, and the step after which it is there. */
+  readonly use: string;
+  readonly after: string;
+}
+
+/** A use as it was joined to the others. */
+export interface JoinedUse {
+  readonly use: ActUse;
+  /** With the sizes and numbers of what it takes up. */
+  readonly values: Values;
+  readonly act: Result<Act>;
+  /** What it could take up: all that is free before it. */
+  readonly offered: readonly Offer[];
+}
+
+/** A piece that uses make together, in their order. */
+export interface JoinedPiece {
+  readonly uses: readonly string[];
+  readonly piece: Piece;
+  /** Wires that are there already, and no cuts. */
+  readonly given: readonly string[];
+  /** By wire, what the place is from which it is worked. */
+  readonly middles: Readonly<Record<string, string>>;
+  readonly marked: readonly MarkedCourse[];
+  /** What must be done before something is taken up; steps are “use.step”. */
+  readonly rules: readonly OrderRule[];
+}
+
+interface HandState {
+  readonly courses: Course[];
+  tail: number;
+  at: WirePlace;
+  wound: readonly WirePlace[];
+  /** What the last thing is called that is wound on it. */
+  under: string;
+}
+
+interface WireState {
+  readonly id: string;
+  readonly name: string;
+  readonly size: WireSize;
+  start: Pose | undefined;
+  /** Where it lies when nothing shapes it. */
+  readonly asCut: Pose | undefined;
+  readonly hands: Readonly<Record<Side, HandState>>;
+  readonly use: string;
+  readonly parameter: string;
+  readonly isGiven: boolean;
+  middle: string | undefined;
+  apart: number;
+}
+
+/** What a wire of a piece is cut from: a parameter of the use that brings it in. */
+export const cutFromOf = (use: string, parameter: string): string => `${use}.${parameter}`;
+/** The use and the parameter that a wire is cut from; without a use for a piece of one technique. */
+export function cutFromParts(cutFrom: string): { readonly use?: string; readonly parameter: string } {
+  const dot = cutFrom.indexOf('.');
+  return dot < 0 ? { parameter: cutFrom } : { use: cutFrom.slice(0, dot), parameter: cutFrom.slice(dot + 1) };
+}
+
+/** Why a use is not made whose wires another one brings that cannot be made. */
+export const waitsFor = (name: string): string =>
+  `It goes on from “${name}”, which cannot be made as it is told.`;
+
+const SIDES = ['first', 'second'] as const;
+
+const beyond = (place: WirePlace, long: number, side: Side): WirePlace =>
+  typeof place === 'number'
+    ? place + (side === 'first' ? long : -long)
+    : { ...place, on: (place.on ?? 0) + long };
+
+/** Joins uses in the order of the work: each takes up what was left by those before it. */
+export function joinActs(uses: readonly ActUse[]): {
+  readonly uses: readonly JoinedUse[];
+  readonly pieces: readonly JoinedPiece[];
+} {
+  const joining = new Joining();
+  const joined = uses.map((use) => joining.take(use));
+  return { uses: joined, pieces: joining.pieces() };
+}
+
+class Joining {
+  readonly #wires = new Map<string, WireState>();
+  readonly #bodies = new Map<string, { readonly body: Body; readonly use: string }>();
+  readonly #offers = new Map<string, Offer>();
+  readonly #takers = new Map<string, string>();
+  readonly #marked: MarkedCourse[] = [];
+  readonly #rules: (OrderRule & { readonly use: string })[] = [];
+  /** By use, the piece it belongs to: the first use of it. */
+  readonly #pieceOf = new Map<string, string>();
+  /** Uses that could not be joined, and what they are called. */
+  readonly #failed = new Map<string, string>();
+  #courses = 0;
+
+  take(use: ActUse): JoinedUse {
+    const offered = [...this.#offers.values()].filter(({ ref }) => !this.#takers.has(ref));
+    const done = this.#done(use);
+    if (!done.ok) this.#failed.set(use.id, use.name);
+    return done.ok
+      ? { use, ...done.value, act: ok(done.value.act), offered }
+      : { use, values: use.values, act: done, offered };
+  }
+
+  #done(use: ActUse): Result<{ readonly values: Values; readonly act: Act }> {
+    const { id, technique, takes } = use;
+    const chosen = new Map<string, readonly Offer[]>();
+    for (const [key, port] of Object.entries(technique.ports)) {
+      const refs = takes[key] ?? [];
+      if (refs.length === 0) continue;
+      const offers = this.#chosen(refs, port);
+      if (!offers.ok) return offers;
+      chosen.set(key, offers.value);
+    }
+    const values = this.#valuesOf(use, chosen);
+    const own = (name: string) => `${id}.${name}`;
+    const handed = new Map<string, readonly FreeEnd[]>();
+    const fresh: FreshWire[] = [];
+    for (const [key, port] of Object.entries(technique.ports)) {
+      const offers = chosen.get(key);
+      if (offers) {
+        handed.set(key, offers);
+        continue;
+      }
+      const cut = freshWires(own, id, key, port, values);
+      fresh.push(...cut);
+      handed.set(
+        key,
+        cut.map(({ id: wire, side }) => ({ wire, side })),
+      );
+    }
+    for (const each of fresh) this.#wires.set(each.id, each);
+    const taken: Taken = {
+      ends: (port) => (handed.get(port) ?? []).map((end) => this.#takenEnd(end)),
+      isWhole: (port) =>
+        technique.ports[port]?.takes.includes('wire') === true &&
+        (chosen.get(port)?.[0]?.takes ?? 'wire') === 'wire',
+      wires: (port) => (handed.get(port) ?? []).map(({ wire }) => this.#takenWire(wire)),
+      own,
+    };
+    const act = technique.act(values as never, taken);
+    if (!act.ok) {
+      for (const each of fresh) this.#wires.delete(each.id);
+      return act;
+    }
+    this.#belongs(use, [...chosen.values()].flat(), act.value);
+    this.#put(use, act.value);
+    return ok({ values, act: act.value });
+  }
+
+  /** What was chosen for a port, when it is there and free. */
+  #chosen(refs: readonly string[], port: Port): Result<readonly Offer[]> {
+    const offers: Offer[] = [];
+    for (const ref of refs) {
+      const offer = this.#offers.get(ref);
+      const from = ref.slice(0, ref.indexOf('.'));
+      const waits = this.#failed.get(from);
+      if (waits !== undefined) return refuse(waitsFor(waits));
+      if (!offer) return refuse(`${port.label}: what was chosen is not there before this; choose again.`);
+      const taker = this.#takers.get(ref);
+      if (taker !== undefined)
+        return refuse(`${port.label}: “${offer.label}” was taken on by “${taker}” before; choose another end.`);
+      if (!port.takes.includes(offer.takes))
+        return refuse(
+          `${port.label}: “${offer.label}” is ${offer.takes === 'end' ? 'an end' : 'a whole wire'}; ${port.takes
+            .map((each) => (each === 'end' ? 'ends' : 'whole wires'))
+            .join(' or ')} are taken.`,
+        );
+      offers.push(offer);
+    }
+    if (new Set(offers.map(({ takes }) => takes)).size > 1)
+      return refuse(`${port.label}: take ends, or whole wires, not both.`);
+    if (offers.length < port.from || offers.length > port.to)
+      return refuse(
+        `${port.label}: ${port.from === port.to ? port.from : `${port.from} to ${port.to}`} are taken; ${counted(offers.length, 'is', 'are')} chosen.`,
+      );
+    return ok(offers);
+  }
+
+  /** The values of a use, with the size of what it takes up in place of what it would be cut from. */
+  #valuesOf({ technique, values }: ActUse, chosen: ReadonlyMap<string, readonly Offer[]>): Values {
+    const sizes = [...chosen].flatMap(([key, [first]]) => {
+      const wire = technique.ports[key]?.wire;
+      const size = this.#wires.get(first?.wire ?? '')?.size;
+      return wire !== undefined && size ? [[wire, size] as const] : [];
+    });
+    return { ...values, ...Object.fromEntries(sizes) };
+  }
+
+  #takenEnd({ wire: id, side, label }: FreeEnd & { readonly label?: string }): TakenEnd {
+    const { name, size, hands } = this.#stateOf(id);
+    const { at, wound } = hands[side];
+    return { wire: id, side, label: label ?? name, size, at, places: [at, ...wound] };
+  }
+
+  #takenWire(id: string): TakenWire {
+    const { name, size, apart } = this.#stateOf(id);
+    return { wire: id, name, size, apart };
+  }
+
+  #stateOf(id: string): WireState {
+    const state = this.#wires.get(id);
+    if (!state) throw new RangeError(`an act works on a wire “${id}” that no act has`);
+    return state;
+  }
+
+  /** What a use takes up is free no more; both belong to one piece, and what leaves it comes first. */
+  #belongs({ id, name }: ActUse, offers: readonly Offer[], { steps }: Act): void {
+    this.#pieceOf.set(id, id);
+    const [begins] = steps;
+    for (const { use, label, after, wire, side, takes } of offers) {
+      // A wire that is taken whole has no free ends any more, and one whose end went on is whole no more.
+      for (const other of this.#offers.values())
+        if (other.wire === wire && (takes === 'wire' || other.takes === 'wire' || other.side === side))
+          this.#takers.set(other.ref, name);
+      const [from, into] = [this.#pieceOf.get(id), this.#pieceOf.get(use)];
+      for (const [each, piece] of this.#pieceOf) if (piece === from && into) this.#pieceOf.set(each, into);
+      const why = `${label} is not there before that`;
+      if (begins && !this.#rules.some((rule) => rule.first === after && rule.use === id))
+        this.#rules.push({ use: id, first: after, then: `${id}.${begins.id}`, why });
+    }
+  }
+
+  /** Adds what an act makes and does. */
+  #put({ id }: ActUse, act: Act): void {
+    for (const body of act.bodies ?? []) this.#bodies.set(body.id, { body, use: id });
+    for (const wire of act.wires ?? []) this.#wires.set(wire.id, this.#cutWire(wire, id));
+    for (const { wire, pose: lies, middle } of act.starts ?? []) {
+      const state = this.#stateOf(wire);
+      state.start = lies;
+      state.middle = middle ?? state.middle;
+    }
+    for (const wire of act.apart?.wires ?? []) this.#stateOf(wire).apart = act.apart?.gap ?? 0;
+    for (const { end, courses, covered, tail } of act.goesOn ?? []) {
+      const hand = this.#stateOf(end.wire).hands[end.side];
+      this.#goOn(hand, end.side, courses);
+      hand.tail = tail ?? hand.tail;
+      if (!covered) continue;
+      hand.wound = [hand.at, ...hand.wound].map((place) => beyond(place, covered.long, end.side));
+      hand.under = covered.name;
+    }
+    const last = act.steps.at(-1)?.id ?? '';
+    for (const { id: own, after = last, ...left } of act.leaves ?? []) {
+      const ref = `${id}.${own}`;
+      this.#offers.set(ref, { ...left, ref, use: id, after: `${id}.${after}` });
+    }
+    this.#marked.push(...(act.marked ?? []));
+  }
+
+  #cutWire(wire: ActWire, use: string): WireState {
+    const handOf = (side: Side): HandState => {
+      const hand = freshHand(wire.tails[side]);
+      this.#goOn(hand, side, wire[side]);
+      return hand;
+    };
+    return {
+      id: wire.id,
+      name: wire.name,
+      size: wire.size,
+      start: wire.start,
+      asCut: undefined,
+      hands: { first: handOf('first'), second: handOf('second') },
+      use,
+      parameter: wire.cutFrom,
+      isGiven: false,
+      middle: wire.middle,
+      apart: 0,
+    };
+  }
+
+  /** Adds courses to a hand; the last of them can be told from all others. */
+  #goOn(hand: HandState, side: Side, courses: readonly Course[]): void {
+    const last = courses.at(-1);
+    if (!last) return;
+    this.#courses += 1;
+    const endOf = last.id ?? `course ${this.#courses}`;
+    hand.courses.push(...courses.slice(0, -1), { ...last, id: endOf });
+    hand.at = { side, endOf };
+  }
+
+  pieces(): readonly JoinedPiece[] {
+    const ids = [...new Set(this.#pieceOf.values())];
+    return ids.map((piece): JoinedPiece => {
+      const uses = [...this.#pieceOf].flatMap(([use, of]) => (of === piece ? [use] : []));
+      const wires = [...this.#wires.values()].filter(({ use }) => uses.includes(use));
+      const byWire = <T>(of: (state: WireState) => T | undefined): Record<string, T> =>
+        Object.fromEntries(wires.flatMap((each) => [[each.id, of(each)] as const]).filter(isTold));
+      return {
+        uses,
+        piece: {
+          wires: wires.map(wireOf),
+          bodies: [...this.#bodies.values()].flatMap(({ body, use }) => (uses.includes(use) ? [body] : [])),
+        },
+        given: wires.flatMap(({ id, isGiven }) => (isGiven ? [id] : [])),
+        middles: byWire(({ middle }) => middle),
+        marked: this.#marked.filter(({ wire }) => wires.some(({ id }) => id === wire)),
+        rules: this.#rules.filter(({ use }) => uses.includes(use)),
+      };
+    });
+  }
+}
+
+const isTold = <T>(entry: readonly [string, T | undefined]): entry is readonly [string, T] =>
+  entry[1] !== undefined;
+
+const freshHand = (tail: number): HandState => ({ courses: [], tail, at: 0, wound: [], under: '' });
+
+/** A wire that was cut afresh, and its end that is free. */
+interface FreshWire extends WireState {
+  readonly side: Side;
+}
+
+/** Wires that are cut afresh for a port, side by side, upright. */
+function freshWires(
+  own: Taken['own'],
+  use: string,
+  key: string,
+  port: Port,
+  values: Values,
+): readonly FreshWire[] {
+  const size = values[port.wire] as WireSize;
+  const { count, name, tail, isGiven = false, start, side = 'first' } = port.fresh(values as never);
+  const upright = (index: number): Pose =>
+    pose(vec3((index - (count - 1) / 2) * size.width, 0), vec3(0, -1));
+  return Array.from({ length: count }, (_, index): FreshWire => ({
+    side,
+    id: own(`${key} ${index + 1}`),
+    name: count > 1 ? `${name} ${index + 1}` : name,
+    size,
+    start: undefined,
+    asCut: start ? start(index, size) : upright(index),
+    hands: { first: freshHand(tail), second: freshHand(tail) },
+    use,
+    parameter: port.wire,
+    isGiven,
+    middle: undefined,
+    apart: 0,
+  }));
+}
+
+/** A wire with all it does: straight on as far as something is wound on it. */
+function wireOf({ id, name, use, parameter, size, start, asCut, hands }: WireState): PieceWire {
+  const [first, second] = SIDES.map((side): readonly Course[] => {
+    const { courses, wound, under } = hands[side];
+    return wound.length > 0 ? [...courses, { kind: 'reaching', name: under, to: wound }] : courses;
+  }) as [readonly Course[], readonly Course[]];
+  const begins = start ?? asCut;
+  return {
+    id,
+    name,
+    cutFrom: cutFromOf(use, parameter),
+    size,
+    ...(begins ? { start: begins } : {}),
+    first,
+    second,
+    tails: { first: hands.first.tail, second: hands.second.tail },
+  };
+}
