@@ -1,10 +1,11 @@
-import { takesWire } from '../technique/technique';
 import { counted } from '../units/counted';
 import type { Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import type { LineDrawing } from '../drawing/lineDrawing';
+import { LARGE, type LineDrawing } from '../drawing/lineDrawing';
+import { VIEWS } from '../drawing/view';
+import { drawnParts } from '../pattern/drawnParts';
 import { drawPlan } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
@@ -19,11 +20,14 @@ interface Drawn {
   readonly drawing: LineDrawing;
 }
 
-/** The techniques of a composed pattern, in rows. */
+/** The pieces of a composed pattern from all sides, and its other techniques, in rows. */
 function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
   if (!composition) return [];
-  const drawn = resolve(composition, specs, techniqueOf).uses.flatMap(({ use, plan, values, technique }) =>
-    plan && values && takesWire(technique) ? [{ name: use.name, drawing: drawPlan(plan, values) }] : [],
+  const drawn = drawnParts(resolve(composition, specs, techniqueOf)).flatMap(
+    ({ name, plan, values }): Drawn[] =>
+      plan.run
+        ? VIEWS.map((view) => ({ name: view, drawing: drawPlan(plan, values, LARGE, view) }))
+        : [{ name, drawing: drawPlan(plan, values) }],
   );
   return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>
     drawn.slice(row * IN_ROW, (row + 1) * IN_ROW),

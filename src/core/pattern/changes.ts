@@ -1,5 +1,7 @@
 import { initialValues, type WireSize } from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
+import { isActed } from '../technique/act';
+import type { ChosenPorts, Offer } from '../technique/joinActs';
 import type { AnyTechnique, Techniques } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
 import type { MetalId, Temper } from '../wire/metal';
@@ -102,6 +104,7 @@ export function ofOneTechnique(
  * Adds a technique at the end, as it is proposed, cut from the studio’s wires that come nearest to it.
  * @param techniques that the composition is made by so far
  * @param metal that its wires are of; the one of most wires so far when it is left out
+ * @param left what the techniques before leave to be taken up; the new one goes on from what suits it
  */
 export function withTechnique(
   composition: Composition,
@@ -109,6 +112,7 @@ export function withTechnique(
   techniques: Techniques,
   specs: Specs = {},
   metal: MetalId = metalSoFar(composition, specs),
+  left: readonly Offer[] = [],
 ): Composition {
   const { id, title, parameters } = technique;
   const use: TechniqueUse = {
@@ -118,6 +122,7 @@ export function withTechnique(
     texts: textsOf(parameters, initialValues(parameters), 'mm'),
     wires: proposedWires(technique, metal, specs),
     own: [],
+    takes: proposedPorts(technique, left),
   };
   return {
     ...composition,
@@ -126,15 +131,46 @@ export function withTechnique(
   };
 }
 
-/** Takes a technique out, with its steps. */
+/** What a technique takes up when it is added: of the thickest wires that were left last, as many as each port proposes. */
+function proposedPorts(technique: AnyTechnique, left: readonly Offer[]): ChosenPorts {
+  if (!isActed(technique)) return {};
+  const last = left.at(-1)?.use;
+  const thickest = Math.max(...left.filter(({ use }) => use === last).map(({ size }) => size.width));
+  const free = left.filter(({ use, size }) => use === last && size.width === thickest);
+  const chosen: Record<string, readonly string[]> = {};
+  for (const [key, port] of Object.entries(technique.ports)) {
+    const kind = port.takes.find((takes) => free.some((offer) => offer.takes === takes));
+    const taken = Object.values(chosen).flat();
+    const open = free.filter(({ ref, takes }) => takes === kind && !taken.includes(ref));
+    const some = open.slice(-(port.proposed ?? port.to) || open.length);
+    if (some.length >= port.from) chosen[key] = some.map(({ ref }) => ref);
+  }
+  return chosen;
+}
+
+/** Takes a technique out, with its steps; what went on from it goes on from nothing. */
 export function withoutUse(composition: Composition, id: string): Composition {
   const others = (key: string) => !key.startsWith(`${id}.`);
   return {
     ...composition,
-    uses: composition.uses.filter((use) => use.id !== id),
+    uses: composition.uses.filter((use) => use.id !== id).map((use) => withoutTaken(use, others)),
     order: composition.order.filter(others),
     overridden: composition.overridden.filter(others),
   };
+}
+
+function withoutTaken(use: TechniqueUse, isLeft: (ref: string) => boolean): TechniqueUse {
+  const takes = Object.entries(use.takes).map(([port, refs]) => [port, refs.filter(isLeft)] as const);
+  return { ...use, takes: Object.fromEntries(takes.filter(([, refs]) => refs.length > 0)) };
+}
+
+/** Moves a technique to before the one that stands at a place, in the order of the work. */
+export function withUseAt(composition: Composition, id: string, to: number): Composition {
+  const moved = composition.uses.find((use) => use.id === id);
+  if (!moved) return composition;
+  const uses = composition.uses.filter((use) => use !== moved);
+  uses.splice(Math.max(0, Math.min(uses.length, to)), 0, moved);
+  return { ...composition, uses };
 }
 
 export const withUse = (

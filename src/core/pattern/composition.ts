@@ -1,4 +1,5 @@
 import { beadLength, stone, type Parameter, type Parameters } from '../technique/parameter';
+import type { ChosenPorts } from '../technique/joinActs';
 import { textsOf, type Texts } from '../technique/readTexts';
 import { insideWanted } from '../technique/ringStart';
 import type { Techniques } from '../technique/technique';
@@ -33,6 +34,8 @@ export interface TechniqueUse {
   readonly wires: Readonly<Record<string, string>>;
   /** Parameters that are not bound to a measure of the pattern, though they could be. */
   readonly own: readonly string[];
+  /** By port, what it takes up of what techniques before it leave; what it does not take up is cut afresh. */
+  readonly takes: ChosenPorts;
 }
 
 /** The most pieces alike that a pattern makes. */

@@ -1,5 +1,6 @@
 import { ok, refuse, type Result } from '../result';
 import type { OfferedTechnique } from '../technique/technique';
+import type { ChosenPorts } from '../technique/joinActs';
 import type { Texts } from '../technique/readTexts';
 import { MOST_COPIES, type Composition, type TechniqueUse } from './composition';
 
@@ -10,6 +11,8 @@ const MOST_FIELDS = 80;
 /** A traced outline has hundreds of figures. */
 const MOST_TEXT = 5000;
 const MOST_STEPS = 400;
+const MOST_PORTS = 12;
+const MOST_ENDS = 24;
 
 class Unreadable extends Error {}
 
@@ -37,6 +40,13 @@ function texts(value: unknown, where: string): Texts {
   return Object.fromEntries(entries.map(([key, each]) => [key, text(each, `${where}.${key}`)]));
 }
 
+/** By port, what is taken up. */
+function ports(value: unknown, where: string): ChosenPorts {
+  const entries = Object.entries(object(value, where, null));
+  if (entries.length > MOST_PORTS) return fail(where, `at most ${MOST_PORTS} ports are allowed`);
+  return Object.fromEntries(entries.map(([key, each]) => [key, names(each, `${where}.${key}`, MOST_ENDS)]));
+}
+
 function list(value: unknown, where: string, most: number): readonly unknown[] {
   return Array.isArray(value) && value.length <= most
     ? value
@@ -46,7 +56,7 @@ function list(value: unknown, where: string, most: number): readonly unknown[] {
 const names = (value: unknown, where: string, most: number): string[] =>
   list(value, where, most).map((each, index) => text(each, `${where}.${index}`, 80));
 
-const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own'];
+const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own', 'takes'];
 
 function readUse(value: unknown, where: string, offered: readonly OfferedTechnique[]): TechniqueUse {
   const plain = object(value, where, USE_FIELDS);
@@ -64,6 +74,8 @@ function readUse(value: unknown, where: string, offered: readonly OfferedTechniq
     texts: texts(plain['texts'], `${where}.texts`),
     wires: texts(plain['wires'], `${where}.wires`),
     own: names(plain['own'], `${where}.own`, MOST_FIELDS),
+    // Patterns of before techniques took up what others leave have none.
+    takes: plain['takes'] === undefined ? {} : ports(plain['takes'], `${where}.takes`),
   };
 }
 

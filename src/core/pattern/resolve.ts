@@ -13,7 +13,10 @@ import {
   type PlannedCut,
   type Techniques,
 } from '../technique/technique';
+import { isActed } from '../technique/act';
 import type { Caution } from '../technique/cautions';
+import { cutFromParts, type ActUse, type Offer } from '../technique/joinActs';
+import { planActs, type PlannedPiece, type PlannedUse } from '../technique/planActs';
 import { UM_PER_MM } from '../units/length';
 import { gramsPerMetre } from '../wire/mass';
 import { isTwisted } from '../wire/profile';
@@ -38,6 +41,8 @@ export interface ResolvedUse {
   readonly wrong: Wrong;
   readonly refusal: string;
   readonly judgements: readonly Judgement[];
+  /** What it could take up of what techniques before it leave. */
+  readonly offered: readonly Offer[];
 }
 
 export interface ResolvedCut extends PlannedCut {
@@ -66,6 +71,10 @@ export interface Resolved {
   /** The measures that could be read. */
   readonly measured: Values;
   readonly uses: readonly ResolvedUse[];
+  /** The pieces that techniques make together, each with what it is drawn by. */
+  readonly pieces: readonly PlannedPiece[];
+  /** What could still be taken up. */
+  readonly left: readonly Offer[];
   readonly cuts: readonly ResolvedCut[];
   readonly parts: readonly { readonly name: string; readonly count: number }[];
   readonly steps: readonly ResolvedStep[];
@@ -185,19 +194,119 @@ function workOut(
   specs: Specs,
   acts: readonly Act[],
 ): Outcome {
-  const base = { technique, values: undefined, plan: undefined, wrong: {}, refusal: '', judgements: [] };
+  const base = {
+    technique,
+    values: undefined,
+    plan: undefined,
+    wrong: {},
+    refusal: '',
+    judgements: [],
+    offered: [],
+  };
   const read = readTexts(technique.parameters, texts, 'mm');
   if (!read.ok) return { ...base, wrong: read.error };
+  // What is done to a piece is worked out together with what it goes on from.
+  if (isActed(technique)) return { ...base, values: read.value };
   const planned = technique.plan(read.value as never);
   if (!planned.ok) return { ...base, values: read.value, refusal: planned.error };
+  const judgements = judgeWork(technique, read.value, planned.value, knownWires(use.wires, specs), acts);
+  return { ...base, values: read.value, plan: planned.value, judgements };
+}
+
+/** What the acts of a composition came to last, by the values of the first of them. */
+const plannedActs = new WeakMap<
+  Values,
+  { readonly acts: readonly ActUse[]; readonly planned: ReturnType<typeof planActs> }
+>();
+
+const isSameAct = (a: ActUse, b: ActUse | undefined): boolean =>
+  a.id === b?.id &&
+  a.name === b.name &&
+  a.technique === b.technique &&
+  a.values === b.values &&
+  a.takes === b.takes;
+
+function planTogether(acts: readonly ActUse[]): ReturnType<typeof planActs> {
+  const key = acts.find(({ values }) => values)?.values;
+  const known = key && plannedActs.get(key);
+  if (known?.acts.length === acts.length && known.acts.every((act, index) => isSameAct(act, acts[index])))
+    return known.planned;
+  const planned = planActs(acts);
+  if (key) plannedActs.set(key, { acts, planned });
+  return planned;
+}
+
+/** Fills in what the acts of a composition come to together. */
+function withActs(
+  uses: readonly ResolvedUse[],
+  specs: Specs,
+  acts: readonly Act[],
+): { readonly uses: readonly ResolvedUse[]; readonly pieces: readonly PlannedPiece[]; readonly left: readonly Offer[] } {
+  const acted = uses.flatMap(({ use: { id, name, takes }, technique, values }): ActUse[] =>
+    isActed(technique) ? [{ id, name, takes, technique, values }] : [],
+  );
+  const { uses: planned, pieces, left } = planTogether(acted);
+  const byId = new Map(planned.map((each) => [each.id, each]));
+  const usesById = new Map(uses.map(({ use }) => [use.id, use]));
+  /** What each wire is cut from, as its spec. */
+  const specOf = (use: string | undefined, parameter: string): string | undefined =>
+    usesById.get(use ?? '')?.wires[parameter];
+  const wires = pieces.flatMap(({ run }) => run.wires.map(({ wire }) => wire));
+  return {
+    pieces,
+    left,
+    uses: uses.map((each): ResolvedUse => {
+      const made = byId.get(each.use.id);
+      if (!made || !isActed(each.technique) || !made.values) return each;
+      const known = resolvedActs.get(made);
+      const key = [each.use, specs, acts.join()];
+      if (known?.key.every((part, index) => part === key[index])) return known.resolved;
+      const { plan, values, offered } = made;
+      const own = { ...each.use.wires };
+      for (const [port, { wire }] of Object.entries(each.technique.ports)) {
+        const [ref] = each.use.takes[port] ?? [];
+        const taken = offered.find((offer) => offer.ref === ref)?.wire;
+        const { use, parameter } = cutFromParts(wires.find(({ id }) => id === taken)?.cutFrom ?? '');
+        if (ref !== undefined) own[wire] = specOf(use, parameter) ?? '';
+      }
+      const resolved: ResolvedUse = {
+        ...each,
+        values,
+        offered,
+        plan: plan.ok ? plan.value : undefined,
+        refusal: plan.ok ? '' : plan.error,
+        judgements: plan.ok
+          ? judgeWork(each.technique, values, plan.value, knownWires(own, specs), acts)
+          : [],
+      };
+      resolvedActs.set(made, { key, resolved });
+      return resolved;
+    }),
+  };
+}
+
+/** What acts were resolved to last, so that nothing that shows them need look again. */
+const resolvedActs = new WeakMap<
+  PlannedUse,
+  { readonly key: readonly unknown[]; readonly resolved: ResolvedUse }
+>();
+
+/** What is known of the wires that parameters are cut from. */
+function knownWires(wires: TechniqueUse['wires'], specs: Specs): Record<string, KnownWire> {
   const known: Record<string, KnownWire> = {};
-  for (const [key, specId] of Object.entries(use.wires)) {
+  for (const [key, specId] of Object.entries(wires)) {
     const spec = specs[specId];
     if (spec) known[key] = { metal: spec.metal, temper: spec.temper, finish: spec.finish };
   }
-  const judgements = judgeWork(technique, read.value, planned.value, known, acts);
-  return { ...base, values: read.value, plan: planned.value, judgements };
+  return known;
 }
+
+/** Steps with the stops that other techniques set them. */
+const withStops = (steps: readonly ResolvedStep[], rules: readonly OrderRule[]): readonly ResolvedStep[] =>
+  steps.map((step) => {
+    const across = stopsAt(step.id, steps, rules);
+    return across.length > 0 ? { ...step, stops: [...step.stops, ...across] } : step;
+  });
 
 /** Steps by the order that was chosen; those it does not name follow the step before them in their technique. */
 function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): ResolvedStep[] {
@@ -252,7 +361,11 @@ export function resolve(
   measures = composition.measures,
 ): Resolved {
   const acts = actsOnAll(composition, techniques);
-  const uses = composition.uses.flatMap((use) => resolveUse(use, measures, specs, acts, techniques) ?? []);
+  const { uses, pieces, left } = withActs(
+    composition.uses.flatMap((use) => resolveUse(use, measures, specs, acts, techniques) ?? []),
+    specs,
+    acts,
+  );
   const needed = boundMeasures(composition, techniques);
   const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
   const measured: Resolved['measured'] = read.ok ? read.value : {};
@@ -270,21 +383,30 @@ export function resolve(
     })),
   );
   const steps = inOrder(
-    planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)),
+    withStops(
+      planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)),
+      pieces.flatMap((piece) => piece.rules.filter(({ isStop }) => isStop)),
+    ),
     composition.order,
   );
-  const rules = planned.flatMap(({ use, plan }) =>
-    plan.order.map((rule): OrderRule => ({
-      ...rule,
-      first: keyed(use, rule.first),
-      then: keyed(use, rule.then),
-    })),
-  );
+  const rules = [
+    ...planned.flatMap(({ use, plan }) =>
+      plan.order.map((rule): OrderRule => ({
+        ...rule,
+        first: keyed(use, rule.first),
+        then: keyed(use, rule.then),
+      })),
+    ),
+    // Across techniques: what goes on from another comes after it.
+    ...pieces.flatMap((piece) => piece.rules),
+  ];
   return {
     measures: needed,
     measuresWrong: read.ok ? {} : read.error,
     measured,
     uses,
+    pieces,
+    left,
     cuts,
     parts: workParts(
       planned,

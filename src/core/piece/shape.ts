@@ -114,6 +114,8 @@ function roundBetween(outline: Outline, from: number, to: number): number {
 /** Points to each mm of a line round a stone, and at least in all. */
 const ROUND_POINTS = 3;
 const LEAST_ROUND = 24;
+/** Points to each ramp of what is pulled in, at least. */
+const RAMP_POINTS = 24;
 
 /** How a way round a stone lies: how far off it, how high, and where it is pulled in. */
 type RoundLie = Pick<Round, 'play' | 'height' | 'pulls'>;
@@ -156,7 +158,9 @@ export function roundShape(course: Round, body: Cab, size: WireSize): Result<Sha
       : (typeof to === 'number' ? alongAtAngle(outline, to) : to.mm) - begin;
   if (long === 0)
     return refuse('A way round a stone from a place to itself is none; say how far round it goes.');
-  const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * ROUND_POINTS));
+  const ramp = Math.min(Infinity, ...pulls.map((pull) => pull.ramp ?? pull.long / 2));
+  const fine = Math.max(ROUND_POINTS, RAMP_POINTS / ramp);
+  const steps = Math.max(LEAST_ROUND, Math.ceil(Math.abs(long) * fine));
   const path = Array.from({ length: steps + 1 }, (_, step) =>
     onLineRound(line.value, course, body, off, begin + (long * step) / steps),
   );

@@ -67,6 +67,8 @@ export interface Port<P extends Parameters = Parameters> {
   /** How many, at least and at most. */
   readonly from: number;
   readonly to: number;
+  /** How many are proposed when it is added to a piece, of those left last; as many as it takes when it is not told. */
+  readonly proposed?: number;
   /** The parameter of the wire that they are, when they are cut afresh. */
   readonly wire: string;
   /** Further parameters that are asked only then. */

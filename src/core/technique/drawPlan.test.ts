@@ -41,7 +41,7 @@ it('a small picture takes a fraction of the points', () => {
 
 /** How far up and down the weaving wire goes, in the layers before its frame wires and behind them. */
 function acrossIn({ layers }: LineDrawing): { readonly over: number; readonly under: number } {
-  const frame = layers.findIndex((each) => each.kind === 'wire' && each.wire === 'base');
+  const frame = layers.findIndex((each) => each.kind === 'wire' && each.wire === 'a.base');
   const across = (side: LineDrawing['layers']) =>
     side
       .flatMap(({ kind, d }) => (kind === 'wire' ? d.slice(1).split('M') : []))

@@ -18,7 +18,8 @@ export interface ActUse {
   /** What it is called in this piece. */
   readonly name: string;
   readonly technique: ActTechnique;
-  readonly values: Values;
+  /** Undefined when something that was typed for it cannot be read. */
+  readonly values: Values | undefined;
   readonly takes: ChosenPorts;
 }
 
@@ -28,6 +29,7 @@ export interface Offer extends FreeEnd {
   readonly ref: string;
   readonly label: string;
   readonly takes: Takes;
+  readonly size: WireSize;
   /** The use that leaves it, and the step after which it is there. */
   readonly use: string;
   readonly after: string;
@@ -36,8 +38,8 @@ export interface Offer extends FreeEnd {
 /** A use as it was joined to the others. */
 export interface JoinedUse {
   readonly use: ActUse;
-  /** With the sizes and numbers of what it takes up. */
-  readonly values: Values;
+  /** With the sizes of what it takes up. */
+  readonly values: Values | undefined;
   readonly act: Result<Act>;
   /** What it could take up: all that is free before it. */
   readonly offered: readonly Offer[];
@@ -53,7 +55,12 @@ export interface JoinedPiece {
   readonly middles: Readonly<Record<string, string>>;
   readonly marked: readonly MarkedCourse[];
   /** What must be done before something is taken up; steps are “use.step”. */
-  readonly rules: readonly OrderRule[];
+  readonly rules: readonly PieceRule[];
+}
+
+/** What must be done before something is taken up; a stop when the piece is lost otherwise. */
+export interface PieceRule extends OrderRule {
+  readonly isStop: boolean;
 }
 
 interface HandState {
@@ -103,10 +110,12 @@ const beyond = (place: WirePlace, long: number, side: Side): WirePlace =>
 export function joinActs(uses: readonly ActUse[]): {
   readonly uses: readonly JoinedUse[];
   readonly pieces: readonly JoinedPiece[];
+  /** What all of them leave. */
+  readonly left: readonly Offer[];
 } {
   const joining = new Joining();
   const joined = uses.map((use) => joining.take(use));
-  return { uses: joined, pieces: joining.pieces() };
+  return { uses: joined, pieces: joining.pieces(), left: joining.free() };
 }
 
 class Joining {
@@ -115,7 +124,9 @@ class Joining {
   readonly #offers = new Map<string, Offer>();
   readonly #takers = new Map<string, string>();
   readonly #marked: MarkedCourse[] = [];
-  readonly #rules: (OrderRule & { readonly use: string })[] = [];
+  readonly #rules: (PieceRule & { readonly use: string })[] = [];
+  /** Uses that thread something. */
+  readonly #threads = new Set<string>();
   /** By use, the piece it belongs to: the first use of it. */
   readonly #pieceOf = new Map<string, string>();
   /** Uses that could not be joined, and what they are called. */
@@ -123,7 +134,7 @@ class Joining {
   #courses = 0;
 
   take(use: ActUse): JoinedUse {
-    const offered = [...this.#offers.values()].filter(({ ref }) => !this.#takers.has(ref));
+    const offered = this.free();
     const done = this.#done(use);
     if (!done.ok) this.#failed.set(use.id, use.name);
     return done.ok
@@ -131,8 +142,14 @@ class Joining {
       : { use, values: use.values, act: done, offered };
   }
 
+  /** What is free so far. */
+  free(): readonly Offer[] {
+    return [...this.#offers.values()].filter(({ ref }) => !this.#takers.has(ref));
+  }
+
   #done(use: ActUse): Result<{ readonly values: Values; readonly act: Act }> {
     const { id, technique, takes } = use;
+    if (!use.values) return refuse('Something in it cannot be read.');
     const chosen = new Map<string, readonly Offer[]>();
     for (const [key, port] of Object.entries(technique.ports)) {
       const refs = takes[key] ?? [];
@@ -141,7 +158,7 @@ class Joining {
       if (!offers.ok) return offers;
       chosen.set(key, offers.value);
     }
-    const values = this.#valuesOf(use, chosen);
+    const values = this.#valuesOf(technique, use.values, chosen);
     const own = (name: string) => `${id}.${name}`;
     const handed = new Map<string, readonly FreeEnd[]>();
     const fresh: FreshWire[] = [];
@@ -207,7 +224,11 @@ class Joining {
   }
 
   /** The values of a use, with the size of what it takes up in place of what it would be cut from. */
-  #valuesOf({ technique, values }: ActUse, chosen: ReadonlyMap<string, readonly Offer[]>): Values {
+  #valuesOf(
+    technique: ActTechnique,
+    values: Values,
+    chosen: ReadonlyMap<string, readonly Offer[]>,
+  ): Values {
     const sizes = [...chosen].flatMap(([key, [first]]) => {
       const wire = technique.ports[key]?.wire;
       const size = this.#wires.get(first?.wire ?? '')?.size;
@@ -244,14 +265,19 @@ class Joining {
           this.#takers.set(other.ref, name);
       const [from, into] = [this.#pieceOf.get(id), this.#pieceOf.get(use)];
       for (const [each, piece] of this.#pieceOf) if (piece === from && into) this.#pieceOf.set(each, into);
-      const why = `${label} is not there before that`;
+      // A bead, a stone or a ring goes on before what carries it closes.
+      const isStop = this.#threads.has(use);
+      const why = isStop
+        ? `nothing is threaded on ${label} when that is done`
+        : `${label} is not there before that`;
       if (begins && !this.#rules.some((rule) => rule.first === after && rule.use === id))
-        this.#rules.push({ use: id, first: after, then: `${id}.${begins.id}`, why });
+        this.#rules.push({ use: id, first: after, then: `${id}.${begins.id}`, why, isStop });
     }
   }
 
   /** Adds what an act makes and does. */
   #put({ id }: ActUse, act: Act): void {
+    if (act.bodies?.some(({ kind }) => kind === 'bead')) this.#threads.add(id);
     for (const body of act.bodies ?? []) this.#bodies.set(body.id, { body, use: id });
     for (const wire of act.wires ?? []) this.#wires.set(wire.id, this.#cutWire(wire, id));
     for (const { wire, pose: lies, middle } of act.starts ?? []) {
@@ -271,7 +297,8 @@ class Joining {
     const last = act.steps.at(-1)?.id ?? '';
     for (const { id: own, after = last, ...left } of act.leaves ?? []) {
       const ref = `${id}.${own}`;
-      this.#offers.set(ref, { ...left, ref, use: id, after: `${id}.${after}` });
+      const { size } = this.#stateOf(left.wire);
+      this.#offers.set(ref, { ...left, ref, size, use: id, after: `${id}.${after}` });
     }
     this.#marked.push(...(act.marked ?? []));
   }

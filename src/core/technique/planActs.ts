@@ -5,13 +5,13 @@ import { cutFromParts, joinActs, waitsFor, type ActUse, type JoinedPiece, type J
 import { cutsOfPiece, type CutPiece } from './ofPiece';
 import type { Parameters } from './parameter';
 import type { Values } from './readValues';
-import { orFolded, type OrderRule, type Plan } from './technique';
+import { orFolded, type Plan } from './technique';
 
 /** A use of a piece, planned together with the others of it. */
 export interface PlannedUse {
   readonly id: string;
-  /** With the sizes and numbers of what it takes up. */
-  readonly values: Values;
+  /** With the sizes of what it takes up; undefined when something that was typed for it cannot be read. */
+  readonly values: Values | undefined;
   /** Its own steps, and the cuts of the wires that it brings in, as long as all uses together make them. */
   readonly plan: Result<Plan>;
   readonly offered: readonly Offer[];
@@ -21,7 +21,7 @@ export interface PlannedUse {
 export interface PlannedPiece {
   readonly uses: readonly string[];
   readonly run: RunPiece;
-  readonly rules: readonly OrderRule[];
+  readonly rules: JoinedPiece['rules'];
 }
 
 const EMPTY = { order: [], solids: [], holds: [], parts: [], notes: [] } as const;
@@ -30,6 +30,8 @@ const EMPTY = { order: [], solids: [], holds: [], parts: [], notes: [] } as cons
 export function planActs(uses: readonly ActUse[]): {
   readonly uses: readonly PlannedUse[];
   readonly pieces: readonly PlannedPiece[];
+  /** What can still be taken up after all of them. */
+  readonly left: readonly Offer[];
 } {
   const joined = joinActs(uses);
   const plans = new Map<string, Result<Plan>>();
@@ -60,6 +62,7 @@ export function planActs(uses: readonly ActUse[]): {
       offered,
     })),
     pieces,
+    left: joined.left,
   };
 }
 

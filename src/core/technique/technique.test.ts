@@ -172,11 +172,19 @@ describe('against common practice', () => {
   });
 
   it('frame wires of cabs: 200 mm for 18 × 13, 254 mm for 32 × 19 and for a small marquise', () => {
-    const frame = (held: object, wires: number, more: Values = {}) =>
-      wholeCut('bundle-frame', 'frame wire', { stone: held, wire: ga(20), wires, ...more });
-    expectFits(frame(stone('teardrop', 18, 13, 2), 3), 200);
-    expectFits(frame(stone('teardrop', 32, 19, 3), 4), 254);
-    expectFits(frame(stone('marquise', 16, 8, 2), 3), 254);
+    const frames = (held: object, wires: number) =>
+      planOf('bundle-frame', { stone: held, wire: ga(20), wires, tail: 50 }).cuts.filter(({ name }) =>
+        name.startsWith('frame wire'),
+      );
+    for (const [held, wires, practice] of [
+      [stone('teardrop', 18, 13, 2), 3, 200],
+      [stone('teardrop', 32, 19, 3), 4, 254],
+      [stone('marquise', 16, 8, 2), 3, 254],
+    ] as const) {
+      const cuts = frames(held, wires);
+      expect(cuts.reduce((sum, { count }) => sum + count, 0)).toBe(wires);
+      for (const cut of cuts) expectFits(cutOf(cut), practice);
+    }
   });
 
   it('binding wire of the 18 × 13 cab’s base, sides and bail: about 1 m and 300 mm', () => {

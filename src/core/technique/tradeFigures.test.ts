@@ -184,10 +184,14 @@ describe('what cannot be, or should not', () => {
   });
 
   it('binding is never longer than what is bound', () => {
-    const plan = planOf('bundle-frame', { bound: 40 });
-    const round = plan.cuts[0]?.terms.find(({ name }) => name === 'round the stone')?.length ?? 0;
-    expect(planOf('bundle-frame', { bound: round + 24 }).cuts).toHaveLength(2);
-    expect(refusalOf('bundle-frame', { bound: round + 24.1 })).toMatch(/do not lie along them/);
+    const refused = refusalOf('bundle-frame', { bound: 90, bail: 12 });
+    expect(refused).toMatch(/Between 4 holds .* 90 mm of binding do not lie along them/);
+    const room = Number(/there are ([\d.]+) mm/.exec(refused)?.[1]);
+    // The stone is some 50 mm round; three of its four sides between holds, and both ends of 12 mm, are bound.
+    expect(room).toBeGreaterThan(24 + 10);
+    expect(room).toBeLessThan(24 + 50);
+    expect(planOf('bundle-frame', { bound: room - 0.5, bail: 12 }).cuts.at(-1)?.name).toBe('binding wire');
+    expect(refusalOf('bundle-frame', { bound: room + 1, bail: 12 })).toMatch(/do not lie along them/);
     // Bands of four turns of 1.024 mm are 4.1 mm wide: forty of them are 164 mm, and the crescent is some 100 mm round.
     expect(refusalOf('band-frame', { bands: 40 })).toMatch(/40 bands of 4\.1 mm are 163\.8 mm/);
   });

@@ -6,7 +6,7 @@ import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
-import { takesWire } from '@/core/technique/technique';
+import { drawnParts } from '@/core/pattern/drawnParts';
 import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import { mm } from '@/core/units/length';
 import { roundWire } from '@/core/technique/parameter';
@@ -117,7 +117,9 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
       const scales = card.flatMap(({ shapes }) =>
         shapes.filter((shape) => shape.kind === 'text' && /\([\d.]+ : 1\)$/.test(shape.text)),
       );
-      expect(scales).toHaveLength(resolved.uses.filter(({ technique }) => takesWire(technique)).length);
+      // What is told by the ways of its wires is seen from the front, the back and the side.
+      const views = drawnParts(resolved).reduce((sum, { plan }) => sum + (plan.run ? 3 : 1), 0);
+      expect(scales).toHaveLength(views);
       return [...card, ...cutStrips(head, body, SPECS, inches)];
     });
     await inside(pages);

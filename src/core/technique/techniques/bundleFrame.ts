@@ -48,7 +48,7 @@ export const bundleFrame = actTechnique({
     wires: count('Frame wires', 3, 1, 12),
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
     bound: length('Bound along the frame and the upright ends, together', 12, 0, 500),
-    bail: length('Ends upright at the top, each', 12, 0, 80),
+    bail: length('Ends upright at the top, each', 4, 0, 80),
     holds: count('Places held in front', 4, 1, 16),
     reach: length('Each reaches over the edge', 1, 0, 20),
     tail: length('Handling tail at each end of a frame wire', 60, 0, 200),

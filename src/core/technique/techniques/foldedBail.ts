@@ -7,8 +7,8 @@ import { sideBySide } from '../sideBySide';
 import { said } from '../technique';
 import { bendOf } from '../winding';
 
-/** Legs that come down close behind have a hair of air between, in thicknesses. */
-const HAIR = 0.04;
+/** Ends come side by side over at least so much, in thicknesses. */
+const GATHER = 2;
 
 /** Ends side by side folded over a mandrel, down behind where they came up, and bound to the neck. */
 export const foldedBail = actTechnique({
@@ -35,6 +35,7 @@ export const foldedBail = actTechnique({
       takes: ['end'],
       from: 1,
       to: 10,
+      proposed: 2,
       wire: 'wire',
       freshOnly: ['wire', 'wires'],
       fresh: ({ wires, tail }) => ({ count: wires, name: 'bail wire', tail }),
@@ -47,12 +48,12 @@ export const foldedBail = actTechnique({
     const { width: D } = bail;
     const { pitch } = bendOf(binding);
     const neck = wraps * pitch;
-    const fold = foldOf({ inside, leg, neck, back: (1 + HAIR) * D + clear, D });
+    const fold = foldOf({ inside, leg, neck, back: D + clear, D });
     if (!fold.ok) return fold;
     const folded = ends('ends');
     const gathered =
       gather > 0
-        ? sideBySide(folded, { id: own('row'), step: (1 + HAIR) * D, along: gather })
+        ? sideBySide(folded, { id: own('row'), step: D, along: Math.max(gather, GATHER * D) })
         : [];
     const roll = over === 'to the back' ? -90 : 90;
     const courses: readonly Course[] = [

@@ -51,6 +51,7 @@ export const neckWraps = actTechnique({
       takes: ['end'],
       from: 1,
       to: 1,
+      proposed: 0,
       wire: 'wire',
       freshOnly: ['wire'],
       fresh: () => ({ count: 0, name: 'binding wire', tail: 0 }),

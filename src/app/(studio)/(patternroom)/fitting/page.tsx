@@ -1,9 +1,9 @@
-import { takesWire } from '@/core/technique/technique';
 import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { asked as askedBy, type Search } from '@/app/lib/search';
 import { MEASURES, type Measure } from '@/core/pattern/composition';
+import { drawnParts } from '@/core/pattern/drawnParts';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
@@ -13,7 +13,7 @@ import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
-import { UNCHOSEN } from '@/ui/craft/unchosen';
+import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { Judgements } from '@/ui/craft/Judgements';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Length, Reckoned } from '@/ui/lengths';
@@ -230,9 +230,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
   const advice = judgements.filter(({ weight }) => weight === 'advice');
   const first =
     composition &&
-    resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts }).uses.find(
-      ({ plan, technique }) => plan && takesWire(technique),
-    );
+    drawnParts(resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts }))[0];
   return (
     <li className="leaf p-4">
       <p className="flex items-baseline justify-between gap-3">
@@ -243,10 +241,10 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
           {kind} · {Math.round(minutes)} min
         </span>
       </p>
-      {first?.plan && first.values && (
+      {first && (
         <PlanDrawing
           drawing={drawPlan(first.plan, first.values, SMALL)}
-          metalOf={(wire) => specs[first.use.wires[wire] ?? '']?.metal ?? UNCHOSEN}
+          metalOf={metalOfPart(first, specs)}
           label={`${name}, drawn to scale`}
           className="mt-2 h-28 w-full"
         />

@@ -5,8 +5,9 @@ import { Suspense, useCallback, useMemo } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
-import { withoutUse, withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
+import { withoutUse, withStepAt, withTechnique, withUse, withUseAt } from '@/core/pattern/changes';
 import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/core/pattern/composition';
+import { drawnParts } from '@/core/pattern/drawnParts';
 import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
@@ -31,6 +32,7 @@ import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
 import { PatternHead } from './PatternHead';
+import { PieceShown } from './PieceShown';
 import { StoneFromStock, type StoneChoice } from './StoneFromStock';
 import { SwapWires } from './SwapWires';
 import { useDraft } from './useDraft';
@@ -113,10 +115,23 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     [compose],
   );
   const removeUse = useCallback((id: string) => compose((before) => withoutUse(before, id)), [compose]);
+  const moveUse = useCallback(
+    (id: string, by: number) =>
+      compose((before) =>
+        withUseAt(before, id, before.uses.findIndex((use) => use.id === id) + by),
+      ),
+    [compose],
+  );
+  const earlier = useCallback((id: string) => moveUse(id, -1), [moveUse]);
+  const later = useCallback((id: string) => moveUse(id, 1), [moveUse]);
   const addTechnique = useCallback(
     (id: string) =>
       fetchTechnique(id).then(
-        (technique) => compose((before) => withTechnique(before, technique, techniques, byId)),
+        (technique) =>
+          compose((before) => {
+            const { left } = resolve(before, byId, techniques);
+            return withTechnique(before, technique, techniques, byId, undefined, left);
+          }),
         () => toast(NOT_FETCHED),
       ),
     [byId, compose, techniques, toast],
@@ -142,6 +157,11 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   const override = useCallback(
     (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
     [compose],
+  );
+  // What several techniques make together is drawn as one, large; what stands alone is drawn on its card.
+  const together = useMemo(
+    () => drawnParts(resolved).filter(({ uses, plan }) => plan.run && uses.length > 1),
+    [resolved],
   );
   const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
@@ -211,9 +231,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
           </section>
         )}
         <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
+          {together.map((part) => (
+            <PieceShown key={part.id} part={part} specs={byId} />
+          ))}
           <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
-            {resolved.uses.map((each) => {
+            {resolved.uses.map((each, index) => {
               const use = used.get(each.use.id);
               return (
                 use && (
@@ -225,6 +248,9 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
                     byId={byId}
                     onChange={changeUse}
                     onRemove={removeUse}
+                    isDrawn={!together.some(({ uses }) => uses.includes(each))}
+                    onEarlier={index > 0 ? earlier : undefined}
+                    onLater={index < resolved.uses.length - 1 ? later : undefined}
                   />
                 )
               );
@@ -277,7 +303,7 @@ const isSameWork = (a: Composition, b: Composition): boolean =>
   a.overridden === b.overridden &&
   a.copies === b.copies &&
   a.uses.length === b.uses.length &&
-  a.uses.every(({ id, wires, own }, index) => {
+  a.uses.every(({ id, wires, own, takes }, index) => {
     const other = b.uses[index];
-    return other?.id === id && other.wires === wires && other.own === own;
+    return other?.id === id && other.wires === wires && other.own === own && other.takes === takes;
   });

@@ -1,5 +1,7 @@
 'use client';
 
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { isActed } from '@/core/technique/act';
 import { takesWire } from '@/core/technique/technique';
 import { memo, useCallback, useId, useState } from 'react';
 import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/pattern/composition';
@@ -10,9 +12,10 @@ import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
-import { UNCHOSEN } from '@/ui/craft/unchosen';
+import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
+import { PortFields } from './PortFields';
 import { WireChoice } from './WireChoice';
 import { Said } from '@/ui/house';
 
@@ -25,6 +28,11 @@ interface UseCardProps {
   readonly byId: Specs;
   readonly onChange: (id: string, change: Partial<TechniqueUse>, tag: string) => void;
   readonly onRemove: (id: string) => void;
+  /** Whether it is drawn by itself, and not as part of a piece. */
+  readonly isDrawn: boolean;
+  /** Moves it before or behind another technique; undefined where it is the first or the last. */
+  readonly onEarlier: ((id: string) => void) | undefined;
+  readonly onLater: ((id: string) => void) | undefined;
 }
 
 /** A technique of the pattern: drawn, with its parameters and what the trade says of them. */
@@ -35,10 +43,20 @@ export const UseCard = memo(function UseCard({
   byId,
   onChange,
   onRemove,
+  isDrawn,
+  onEarlier,
+  onLater,
 }: UseCardProps) {
-  const { technique, values, plan, wrong, refusal, judgements } = resolved;
-  const { wires } = use;
-  const metalOf = useCallback((wire: string) => byId[wires[wire] ?? '']?.metal ?? UNCHOSEN, [byId, wires]);
+  const { technique, values, plan, wrong, refusal, judgements, offered } = resolved;
+  const metalOf = useCallback(
+    (wire: string) => metalOfPart({ uses: [resolved] }, byId)(wire),
+    [byId, resolved],
+  );
+  const acted = isActed(technique) ? technique : undefined;
+  /** Parameters that are asked only of wires that it cuts itself. */
+  const unasked = Object.entries(acted?.ports ?? {}).flatMap(([key, { freshOnly }]) =>
+    (use.takes[key] ?? []).length > 0 ? freshOnly : [],
+  );
   // Once something in it is wrong it stays open: a fold that shut as the last digit made it right took the field away.
   const isWrong = Object.keys(wrong).length > 0;
   const [open, setOpen] = useState(isWrong);
@@ -67,6 +85,7 @@ export const UseCard = memo(function UseCard({
   };
   const instead = (key: string, parameter: Parameter) => {
     if (measureOf(parameter) && !use.own.includes(key)) return <></>;
+    if (unasked.includes(key)) return <></>;
     if (parameter.kind !== 'wire') return undefined;
     return (
       <WireChoice
@@ -85,9 +104,23 @@ export const UseCard = memo(function UseCard({
           <h3 id={heading}>{use.name}</h3>
           {use.name !== technique.title && <p className="muted text-sm">{technique.title}</p>}
         </div>
-        <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
+        <div className="flex flex-wrap justify-end">
+          {onEarlier && (
+            <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={() => onEarlier(use.id)}>
+              <ArrowUp size={16} aria-hidden="true" />
+              <span className="sr-only">Do {use.name} earlier</span>
+            </button>
+          )}
+          {onLater && (
+            <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={() => onLater(use.id)}>
+              <ArrowDown size={16} aria-hidden="true" />
+              <span className="sr-only">Do {use.name} later</span>
+            </button>
+          )}
+          <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
+        </div>
       </div>
-      {plan && values && takesWire(technique) && (
+      {isDrawn && plan && values && takesWire(technique) && (
         <PlanDrawing
           drawing={drawingOf(plan, values)}
           metalOf={metalOf}
@@ -101,6 +134,16 @@ export const UseCard = memo(function UseCard({
         </p>
       )}
       <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />
+      {acted && (
+        <div className="mt-2 space-y-2">
+          <PortFields
+            technique={acted}
+            takes={use.takes}
+            offered={offered}
+            onChange={(takes, port) => change({ takes }, `takes.${port}`)}
+          />
+        </div>
+      )}
       <details
         className="mt-2"
         open={open}

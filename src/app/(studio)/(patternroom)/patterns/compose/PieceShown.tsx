@@ -1,0 +1,23 @@
+'use client';
+
+import { useCallback } from 'react';
+import type { Specs } from '@/core/pattern/composition';
+import type { DrawnPart } from '@/core/pattern/drawnParts';
+import { metalOfPart } from '@/ui/craft/metalOfPart';
+import { PlanViews } from '@/ui/craft/PlanViews';
+
+/** A piece that is being composed, large; it stays in view while its techniques are worked on. */
+export function PieceShown({ part, specs }: { readonly part: DrawnPart; readonly specs: Specs }) {
+  const metalOf = useCallback((wire: string) => metalOfPart(part, specs)(wire), [part, specs]);
+  return (
+    <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
+      <PlanViews
+        plan={part.plan}
+        values={part.values}
+        metalOf={metalOf}
+        label={`${part.name}, drawn to scale`}
+        className="h-[30vh] w-full lg:h-[46vh]"
+      />
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+import { cutFromParts } from '../technique/joinActs';
+import type { Values } from '../technique/readValues';
+import { takesWire, type Plan } from '../technique/technique';
+import type { Resolved, ResolvedUse } from './resolve';
+
+/** What of a pattern is drawn as one: a piece that techniques make together, or what a technique makes by itself. */
+export interface DrawnPart {
+  /** The id of its first use. */
+  readonly id: string;
+  readonly name: string;
+  readonly uses: readonly ResolvedUse[];
+  /** What it is drawn by. */
+  readonly plan: Plan;
+  readonly values: Values;
+}
+
+/** The pictures of a resolved pattern, in the order of its techniques. */
+export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>): readonly DrawnPart[] {
+  const drawn = new Set<string>();
+  return uses.flatMap(({ use, technique, plan, values }) => {
+    if (drawn.has(use.id) || !plan || !values || !takesWire(technique)) return [];
+    const together = pieces.find((piece) => piece.uses.includes(use.id))?.uses ?? [use.id];
+    const all = uses.filter((each) => together.includes(each.use.id));
+    for (const id of together) drawn.add(id);
+    return [
+      { id: use.id, name: all.map((each) => each.use.name).join(', '), uses: all, plan, values },
+    ];
+  });
+}
+
+/** The spec that a drawn wire of a part is cut from, by what it is drawn as; undefined until one is chosen. */
+export function specIdOf({ uses }: Pick<DrawnPart, 'uses'>, wire: string): string | undefined {
+  const { use, parameter } = cutFromParts(wire);
+  const of = use === undefined ? uses[0] : uses.find((each) => each.use.id === use);
+  return of?.use.wires[parameter];
+}
