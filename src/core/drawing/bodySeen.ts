@@ -1,3 +1,4 @@
+import { hullOf } from '../geometry/hull';
 import { pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { onBody, surfaceOf, type PlacedBody } from '../piece/body';
@@ -11,7 +12,7 @@ export interface BodySeen {
 }
 
 /** Points to each curve of an outline. */
-const POINTS = 24;
+const POINTS = 96;
 /** A wire in the hole of a bead lies behind it; what goes over the bead lies before it: at a part of the way to its nearest point. */
 const OVER_MIDDLE = 0.6;
 
@@ -33,22 +34,4 @@ export function bodySeen(body: PlacedBody, view: View): BodySeen {
     points: hullOf(surface),
     near: farthest + (nearest - farthest) * (body.kind === 'cab' ? 0.5 : OVER_MIDDLE),
   };
-}
-
-/** The hull of some points on the paper (Andrew's monotone chain, 1979). */
-function hullOf(points: readonly Seen[]): readonly Seen[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
-  const half = (all: readonly Seen[]): Seen[] => {
-    const kept: Seen[] = [];
-    for (const point of all) {
-      for (;;) {
-        const [a, b] = [kept.at(-2), kept.at(-1)];
-        if (!a || !b || (b.x - a.x) * (point.y - a.y) - (b.y - a.y) * (point.x - a.x) > 0) break;
-        kept.pop();
-      }
-      kept.push(point);
-    }
-    return kept.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
 }

@@ -142,7 +142,7 @@ function proposedPorts(technique: AnyTechnique, left: readonly Offer[]): ChosenP
     const kind = port.takes.find((takes) => free.some((offer) => offer.takes === takes));
     const taken = Object.values(chosen).flat();
     const open = free.filter(({ ref, takes }) => takes === kind && !taken.includes(ref));
-    const some = open.slice(-(port.proposed ?? port.to) || open.length);
+    const some = open.slice(Math.max(0, open.length - (port.proposed ?? port.to)));
     if (some.length >= port.from) chosen[key] = some.map(({ ref }) => ref);
   }
   return chosen;

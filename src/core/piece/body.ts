@@ -33,9 +33,9 @@ export const onBody = ({ pose: lies }: { readonly pose: Pose }, x: number, y: nu
   inPose(lies, x, y, z);
 
 /** Points to each curve of an outline, to a round, and from edge to middle of a dome. */
-const POINTS = 24;
+const POINTS = 48;
 const ROUND = 32;
-const RINGS = 8;
+const RINGS = 16;
 
 /** Points of the surface of a body, close enough together to see its shape by. */
 export function surfaceOf(body: PlacedBody): Path {

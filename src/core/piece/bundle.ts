@@ -1,28 +1,10 @@
 import { arc, line, type Curve } from '../geometry/curve';
+import { hullOf } from '../geometry/hull';
 import type { Path, Vec3 } from '../geometry/path';
 import { inPose, sideOf, type Pose } from '../geometry/pose';
 import { distance3, dot3, minus3 } from '../geometry/vec3';
-import { cross, distance, minus, outward, plus, scaled, unit, vec, type Vec } from '../geometry/vector';
-import type { Carrier } from './rideOn';
-
-/** Points that stand outermost, each once, in the sense in which x turns to y (the monotone chain: Andrew, 1979). */
-export function hullOf(points: readonly Vec[]): readonly Vec[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
-  const half = (row: readonly Vec[]): Vec[] => {
-    const chain: Vec[] = [];
-    for (const point of row) {
-      while (chain.length > 1) {
-        const [before, last] = [chain.at(-2) as Vec, chain.at(-1) as Vec];
-        if (cross(minus(last, before), minus(point, last)) > 1e-9) break;
-        chain.pop();
-      }
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  const hull = [...half(sorted), ...half([...sorted].reverse())];
-  return hull.length > 0 ? hull : sorted.slice(0, 1);
-}
+import { distance, minus, outward, plus, scaled, unit, vec, type Vec } from '../geometry/vector';
+import { abreast, type Carrier } from './carriers';
 
 /** The way once round points, so far off those that stand outermost; mm. */
 function roundPoints(points: readonly Vec[], off: number): readonly Curve[] {
@@ -84,12 +66,13 @@ const TURN_POINTS = 96;
  * @returns its line, and its length by formula: √[(turns × (hull of the middles + π(D + d)))² + long²], of square wires hull of the corners + πd;
  *   as the bundle is where it begins
  */
-export function bundlePath({ carriers, base, isSquare, thick, turns, long, from }: BundleTurns): {
+export function bundlePath({ carriers: given, base, isSquare, thick, turns, long, from }: BundleTurns): {
   readonly path: Path;
   readonly length: number;
 } {
   const off = (isSquare ? thick : base + thick) / 2;
   const corners = isSquare ? SQUARE.map((corner) => scaled(corner, base / 2)) : [vec(0, 0)];
+  const carriers = abreast(given, long, (base + thick) / 2);
   let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
   const cutAcross = (x: number): { readonly pose: Pose; readonly curves: readonly Curve[] } => {
     const poses = carriers.map((carrier) => carrier(x));

@@ -5,7 +5,8 @@ import { said } from '../units/said';
 import { bendOf } from '../technique/winding';
 import { halvesOfWeave, lengthOfHalves, weaveNeed, weavePath } from '../weave/consume';
 import type { PieceWire, Side, Wound } from './piece';
-import { rideOn, type Carrier } from './rideOn';
+import type { Carrier } from './carriers';
+import { rideOn } from './rideOn';
 
 /** Where something begins on a wire, mm from where the work of that wire begins, and in which sense it goes on. */
 export interface Stretch {
@@ -20,6 +21,8 @@ export interface Laying {
   readonly carriers: readonly Carrier[];
   /** Between the centres of neighbouring carriers. */
   readonly step: number;
+  /** How far its wire lies off the middle of a carrier. */
+  readonly off: number;
   readonly flat: Path;
   /** By its formula. */
   readonly length: number;
@@ -63,11 +66,12 @@ export function layingOf(
   const over = weavePath(weave, wires, 1, [skips, skips + laid]);
   const flat = begins === 'back' ? over.map((point) => ({ ...point, z: -point.z })) : over;
   const length = laid === all ? wire : lengthOfHalves(weave, wires, [skips, skips + laid]);
-  return ok({ on, carriers, step: wires.base + gap, flat, length });
+  return ok({ on, carriers, step: wires.base + gap, off: (wires.base + thick) / 2, flat, length });
 }
 
 /** A laying where its carriers really run. */
-export const pathOfLaying = ({ flat, carriers, step }: Laying): Path => rideOn(flat, carriers, step);
+export const pathOfLaying = ({ flat, carriers, step, off }: Laying): Path =>
+  rideOn(flat, carriers, step, off);
 
 /** A way along a wire that makes more of a detour than this, as over a loop of it, is none: it goes straight. */
 const DETOUR = 1.5;
@@ -100,7 +104,7 @@ export function wayAlong(before: Laying, next: Laying): Path | undefined {
       z: from.z + (end.z - from.z) * part,
     };
   });
-  const way = rideOn(flat, before.carriers, before.step);
+  const way = rideOn(flat, before.carriers, before.step, before.off);
   const straight = distance3(way[0] as Vec3, way.at(-1) as Vec3);
   return lengthOfPath(way) > DETOUR * straight ? undefined : way;
 }

@@ -22,7 +22,7 @@ import type {
   Wound,
 } from './piece';
 import { layingOf, pathOfLaying, wayAlong, type Laying, type Stretch } from './laying';
-import type { Carrier } from './rideOn';
+import type { Carrier } from './carriers';
 import {
   bentShape,
   coiledShape,

@@ -27,8 +27,18 @@ export interface TakenWire {
   readonly wire: string;
   readonly name: string;
   readonly size: WireSize;
-  /** How far it stands from its neighbour by what is woven on both, mm; 0 when nothing is. */
+  /** What is wound on it already; mm, 0 when nothing is. */
+  readonly wound: WoundOn;
+}
+
+/** What is wound on a wire before it is shaped; mm. */
+export interface WoundOn {
+  /** How far it stands from its neighbour by that. */
   readonly apart: number;
+  /** How thick that lies on it. */
+  readonly thick: number;
+  /** How far it reaches from the middle of the wire, to the side where it reaches farther. */
+  readonly reach: number;
 }
 
 /** What an act was handed. */
@@ -110,8 +120,8 @@ export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'r
   readonly goesOn?: readonly GoesOn[];
   /** Where the work of whole wires lies, once they are shaped. */
   readonly starts?: readonly { readonly wire: string; readonly pose: Pose; readonly middle?: string }[];
-  /** How far wires of a row stand from one another by what is woven on them, mm. */
-  readonly apart?: { readonly wires: readonly string[]; readonly gap: number };
+  /** What is woven on whole wires: how far they stand from one another by it, and how thick it lies on them, mm. */
+  readonly woven?: { readonly wires: readonly string[]; readonly apart: number; readonly thick: number };
   readonly leaves?: readonly Leaving[];
   readonly marked?: readonly MarkedCourse[];
 }

@@ -84,7 +84,7 @@ interface WireState {
   readonly parameter: string;
   readonly isGiven: boolean;
   middle: string | undefined;
-  apart: number;
+  woven: Act['woven'];
 }
 
 /** What a wire of a piece is cut from: a parameter of the use that brings it in. */
@@ -244,8 +244,10 @@ class Joining {
   }
 
   #takenWire(id: string): TakenWire {
-    const { name, size, apart } = this.#stateOf(id);
-    return { wire: id, name, size, apart };
+    const { name, size, hands, woven } = this.#stateOf(id);
+    const ends = SIDES.flatMap((side) => hands[side].wound);
+    const reach = Math.max(0, ...ends.map((place) => (typeof place === 'number' ? Math.abs(place) : 0)));
+    return { wire: id, name, size, wound: { apart: woven?.apart ?? 0, thick: woven?.thick ?? 0, reach } };
   }
 
   #stateOf(id: string): WireState {
@@ -285,7 +287,7 @@ class Joining {
       state.start = lies;
       state.middle = middle ?? state.middle;
     }
-    for (const wire of act.apart?.wires ?? []) this.#stateOf(wire).apart = act.apart?.gap ?? 0;
+    for (const wire of act.woven?.wires ?? []) this.#stateOf(wire).woven = act.woven;
     for (const { end, courses, covered, tail } of act.goesOn ?? []) {
       const hand = this.#stateOf(end.wire).hands[end.side];
       this.#goOn(hand, end.side, courses);
@@ -320,7 +322,7 @@ class Joining {
       parameter: wire.cutFrom,
       isGiven: false,
       middle: wire.middle,
-      apart: 0,
+      woven: undefined,
     };
   }
 
@@ -390,7 +392,7 @@ function freshWires(
     parameter: port.wire,
     isGiven,
     middle: undefined,
-    apart: 0,
+    woven: undefined,
   }));
 }
 

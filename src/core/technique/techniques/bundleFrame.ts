@@ -22,8 +22,6 @@ const HAIR = 0.06;
 const [LEAST_HOLD, RAMP] = [7, 5];
 /** A wire is not pulled in where its line turns by more than this, radians. */
 const POINTED = 0.5;
-/** Round the edge of a stone turns touch one another inside of the bend, and stand so far apart in the middle, in thicknesses. */
-const LOOSE = 1.12;
 /** What is between two bound places is not all of the hold’s. */
 const OF_ROOM = 0.94;
 
@@ -74,9 +72,10 @@ export const bundleFrame = actTechnique({
     const frames = taken('frame');
     const { width: D } = frame;
     const { height: thin, pitch: close } = bendOf(binding);
-    const pitch = LOOSE * close;
+    const pitch = close * spreadBy(outline.value, D, thin);
     // What is bound stands off the stone by the binding.
-    const play = bound > 0 ? thin : 0;
+    const woven = frames.map(({ wound }) => wound);
+    const play = Math.max(bound > 0 ? thin : 0, ...woven.map(({ thick }) => thick));
     const line = parallelOf(outline.value, play + D / 2);
     const whole = perimeterOf(line);
     const shares = sharesOf(whole, holds, bound, { pitch, least: LEAST_HOLD * D });
@@ -86,7 +85,7 @@ export const bundleFrame = actTechnique({
         `Between ${counted(holds, 'hold')} and along the upright ends there are ${said(bound - 2 * (up * pitch - bail))}; ${said(bound)} of binding do not lie along them.`,
       );
     const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
-    const step = D + Math.max(...frames.map(({ apart }) => apart));
+    const step = D + Math.max(...woven.map(({ apart }) => apart));
     const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
     // Upside down its top is its foot: half round from where the outline begins.
     const [down, footAt] = stands === 'tip down' ? [-1, 0] : [1, whole / 2];
@@ -108,6 +107,16 @@ export const bundleFrame = actTechnique({
       return refuse(
         `With ${counted(holds, 'hold')} that reach ${said(reach)} two of them lie ${said(nearest)} from one another; ${said(2 * D)} are the least. Take fewer, or let them reach less.`,
       );
+    // What is woven on the wires at their foot stays as it is.
+    const covered = Math.max(...woven.map(({ reach: far }) => far));
+    const offFoot = (along: number) => Math.abs(((along - footAt + 1.5 * whole) % whole) - whole / 2);
+    const openAt = ({ along }: Hold) =>
+      covered > 0 ? Math.min(shares.open, 2 * (offFoot(along) - covered - D)) : shares.open;
+    const least = Math.min(...holdsAt.map(openAt));
+    if (reach > 0 && least < LEAST_HOLD * D)
+      return refuse(
+        `With ${counted(holds, 'hold')} there are ${said(Math.max(0, least))} for one beside what is woven or bound on the frame; ${said(LEAST_HOLD * D)} are the least.`,
+      );
     const pullsOf = (index: number): readonly Pull[] => {
       const isFront = index === 0;
       if (reach <= 0 || !(isFront || index === frames.length - 1)) return [];
@@ -115,9 +124,11 @@ export const bundleFrame = actTechnique({
       // Where the wires are stacked higher than the edge, the outermost is over it already.
       const level = levels[index] as number;
       const height = isFront ? Math.max(level, domeAt(held, inward) + D / 2) : Math.min(level, -D / 2);
-      const long = OF_ROOM * shares.open;
-      const ramp = Math.min(long / 2, RAMP * (reach + play + D / 2));
-      return holdsAt.map(({ along }) => ({ at: along, long, inward: reach, height, ramp }));
+      return holdsAt.map((hold) => {
+        const long = OF_ROOM * openAt(hold);
+        const ramp = Math.min(long / 2, RAMP * (reach + play + D / 2));
+        return { at: hold.along, long, inward: reach, height, ramp };
+      });
     };
     const stoneAt: Cab = { kind: 'cab', id: own('stone'), size: held, pose: pose(vec3(0, 0), vec3(down, 0)) };
     const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
@@ -172,7 +183,7 @@ export const bundleFrame = actTechnique({
           name: inWraps,
           on: rowFrom(from > 0 ? { side, endOf: placeId(from) } : 0, side),
           turns,
-          long: turns * pitch,
+          long: turns * close,
         });
         at = from + turns * pitch;
       }
@@ -182,7 +193,7 @@ export const bundleFrame = actTechnique({
           name: inWraps,
           on: rowFrom({ side, endOf: 'top' }, side),
           turns: up,
-          long: up * pitch,
+          long: up * close,
         });
       return courses;
     };
@@ -266,6 +277,10 @@ export const bundleFrame = actTechnique({
     });
   },
 });
+
+/** How much farther turns reach round a stone than on straight wires: they touch one another inside of the bend. */
+const spreadBy = (outline: Outline, D: number, thin: number): number =>
+  1 + (Math.PI * (D + thin)) / perimeterOf(parallelOf(outline, thin + D / 2));
 
 /** How much more a line turns about a place, as far as a wire reaches to both sides of it, than it would if it were round; radians. */
 function cornerAt(line: Outline, along: number, D: number): number {

@@ -9,6 +9,7 @@ import { length, roundWire, weave, wire } from '../parameter';
 import { actTechnique } from '../planActs';
 import { sideBySide } from '../sideBySide';
 import { said } from '../technique';
+import { bendOf } from '../winding';
 import { halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
 
 /** Ends come to lie side by side over so much, in thicknesses. */
@@ -97,7 +98,15 @@ export const straightWeave = actTechnique({
           middle: 'begin to weave',
         },
       ],
-      apart: { wires: taken.map(({ wire: id }) => id), gap: step - base.width },
+      ...(whole
+        ? {
+            woven: {
+              wires: taken.map(({ wire: id }) => id),
+              apart: step - base.width,
+              thick: bendOf(weaving).height,
+            },
+          }
+        : {}),
       leaves: taken.flatMap(({ wire: id, label, side }, index): readonly Leaving[] =>
         whole
           ? [

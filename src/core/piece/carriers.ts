@@ -1,0 +1,62 @@
+import type { Pose } from '../geometry/pose';
+import { dot3, minus3 } from '../geometry/vec3';
+
+/** A carrier of something wound: its pose a way along it, in the sense in which the winding goes on. */
+export type Carrier = (x: number) => Pose;
+
+/** How close together places are by which carriers are followed, mm. */
+const APART = 0.5;
+
+/** How far each carrier has come where so much was wound as it was flat. */
+type Abreast = readonly { readonly x: number; readonly on: readonly number[] }[];
+
+function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, off: number): Abreast {
+  const lead = carriers[leader] as Carrier;
+  const on = carriers.map(() => 0);
+  const steps = Math.max(1, Math.ceil(reach / APART));
+  const step = reach / steps;
+  let here = lead(0);
+  const rows = [{ x: 0, on: [...on] }];
+  for (let index = 1; index <= steps; index += 1) {
+    const flat = (on[leader] as number) + step;
+    // Inside of a bend what is wound touches itself: it comes farther by as much as the inside is shorter.
+    const turned = Math.acos(Math.min(1, dot3(here.along, lead(flat).along)));
+    const ahead = flat + turned * off;
+    here = lead(ahead);
+    for (const [wire, carrier] of carriers.entries()) {
+      const guess = wire === leader ? ahead : (on[wire] as number) + ahead - (on[leader] as number);
+      const behind = wire === leader ? 0 : dot3(minus3(here.at, carrier(guess).at), here.along);
+      // A wire that turns away is not followed: beside its neighbour it comes as far as that within a step.
+      if (wire !== leader) on[wire] = guess + Math.max(-APART / 2, Math.min(APART / 2, behind));
+    }
+    on[leader] = ahead;
+    rows.push({ x: index * step, on: [...on] });
+  }
+  return rows;
+}
+
+/** Carriers of a winding that were compared with one another while nothing of them has changed. */
+const followed = (table: Abreast, index: number, carrier: Carrier): Carrier => {
+  const reach = table.at(-1)?.x ?? 0;
+  return (x) => {
+    const place = Math.min(table.length - 1, Math.max(1, Math.ceil((x / reach) * (table.length - 1))));
+    const [from, to] = [table[place - 1], table[place]] as [Abreast[number], Abreast[number]];
+    const [here, there] = [from.on[index] as number, to.on[index] as number];
+    return carrier(here + ((there - here) * (x - from.x)) / (to.x - from.x));
+  };
+};
+
+/**
+ * Carriers as something wound on them comes on: where they are bent it lies close inside of the bend and fans out outside of it; those of a row
+ * stand abreast of one another, square across, the one inside leading.
+ * @param reach how far it reaches as it is wound flat, mm
+ * @param off how far it lies off the middle of what it is wound on, mm
+ */
+export function abreast(carriers: readonly Carrier[], reach: number, off: number): readonly Carrier[] {
+  if (reach <= 0) return carriers;
+  const byFirst = abreastOf(carriers, 0, reach, off);
+  const last = byFirst.at(-1)?.on ?? [];
+  const inner = last.indexOf(Math.min(...last));
+  const table = inner === 0 ? byFirst : abreastOf(carriers, inner, reach, off);
+  return carriers.map((carrier, index) => followed(table, index, carrier));
+}
