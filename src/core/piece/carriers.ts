@@ -4,16 +4,14 @@ import { dot3, minus3 } from '../geometry/vec3';
 /** A carrier of something wound: its pose a way along it, in the sense in which the winding goes on. */
 export type Carrier = (x: number) => Pose;
 
-/** How close together places are by which carriers are followed, mm. */
-const APART = 0.5;
-
 /** How far each carrier has come where so much was wound as it was flat. */
 type Abreast = readonly { readonly x: number; readonly on: readonly number[] }[];
 
 function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, off: number): Abreast {
   const lead = carriers[leader] as Carrier;
   const on = carriers.map(() => 0);
-  const steps = Math.max(1, Math.ceil(reach / APART));
+  // As close together as what is wound lies off the middle, a carrier is followed round any bend that it can be wound on.
+  const steps = Math.max(1, Math.ceil(reach / off));
   const step = reach / steps;
   let here = lead(0);
   const rows = [{ x: 0, on: [...on] }];
@@ -27,7 +25,7 @@ function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, 
       const guess = wire === leader ? ahead : (on[wire] as number) + ahead - (on[leader] as number);
       const behind = wire === leader ? 0 : dot3(minus3(here.at, carrier(guess).at), here.along);
       // A wire that turns away is not followed: beside its neighbour it comes as far as that within a step.
-      if (wire !== leader) on[wire] = guess + Math.max(-APART / 2, Math.min(APART / 2, behind));
+      if (wire !== leader) on[wire] = guess + Math.max(-step / 2, Math.min(step / 2, behind));
     }
     on[leader] = ahead;
     rows.push({ x: index * step, on: [...on] });
@@ -35,7 +33,7 @@ function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, 
   return rows;
 }
 
-/** Carriers of a winding that were compared with one another while nothing of them has changed. */
+/** A carrier that has come as far as a table says. */
 const followed = (table: Abreast, index: number, carrier: Carrier): Carrier => {
   const reach = table.at(-1)?.x ?? 0;
   return (x) => {

@@ -115,7 +115,7 @@ function roundBetween(outline: Outline, from: number, to: number): number {
 const ROUND_POINTS = 3;
 const LEAST_ROUND = 24;
 /** Points to each ramp of what is pulled in, at least. */
-const RAMP_POINTS = 24;
+const RAMP_POINTS = 48;
 
 /** How a way round a stone lies: how far off it, how high, and where it is pulled in. */
 type RoundLie = Pick<Round, 'play' | 'height' | 'pulls'>;

@@ -333,7 +333,7 @@ function sharesOf(
   const turns = Math.min(Math.ceil(wanted / places), room);
   // At the foot it is begun in the middle, and wound both ways.
   const atFoot = places % 2 === 1;
-  const half = Math.ceil(turns / 2);
+  const half = Math.min(Math.ceil(turns / 2), Math.floor(room / 2));
   const aSide = Array.from({ length: Math.ceil(places / 2) }, (_, index) =>
     atFoot && index === 0
       ? { from: 0, turns: half }
