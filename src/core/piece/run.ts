@@ -79,6 +79,8 @@ const CLEARLY = 0.2;
 
 /** What a hand has come to so far. */
 interface HandRun {
+  /** Where its work begins. */
+  readonly begin: Pose | undefined;
   readonly courses: RunCourse[];
   readonly lines: (SpaceLine | undefined)[];
   /** Lengths, measured, at which each course begins. */
@@ -110,6 +112,8 @@ class Run {
   /** Where beads came to lie. */
   readonly #placed = new Map<string, Pose>();
   readonly #hands = new Map<string, HandRun>();
+  /** What the course that is being worked out goes by. */
+  #watched: Watched | undefined;
 
   constructor(private readonly piece: Piece) {
     this.#wires = new Map(piece.wires.map((wire) => [wire.id, wire]));
@@ -152,6 +156,7 @@ class Run {
     if (known) return known;
     const begin = start && (side === 'first' ? start : facingBack(start));
     const fresh: HandRun = {
+      begin,
       courses: [],
       lines: [],
       starts: [],
@@ -176,24 +181,91 @@ class Run {
           `${wire.name}, ${course.name}: it goes round a wire that in turn lies where it has come to; begin one of the two without the other.`,
         );
       hand.isBusy = true;
-      for (const step of this.#shapesOf(wire, course, hand)) this.#add(hand, step);
+      for (const step of this.#stepsOf(wire, course, hand)) add(hand, step);
       hand.isBusy = false;
       hand.next += 1;
     }
     return hand;
   }
 
-  #add(hand: HandRun, { name, shape, course }: Step): void {
-    const long = lengthOfPath(shape.path);
-    hand.starts.push(hand.measured);
-    hand.lines.push(long > NEAR ? spaceLine(shape.path, hand.end?.up) : undefined);
-    hand.courses.push({ name, length: shape.length, path: shape.path, course });
-    hand.measured += long;
-    hand.end = shape.end;
+  /** What a course comes to: as it came out last when it begins where it did and all it goes round lies as it did. */
+  #stepsOf(wire: PieceWire, course: Course, hand: HandRun): readonly Step[] {
+    const { end, wound: before } = hand;
+    const known = remembered.get(course);
+    if (
+      known?.size === wire.size &&
+      known.before === before?.flat &&
+      isSamePose(known.from, end) &&
+      known.bodies.every((body) => this.piece.bodies.includes(body)) &&
+      known.relied.every((each) => this.#stillLies(each))
+    ) {
+      hand.wound =
+        known.laying && course.kind === 'wound'
+          ? { ...known.laying, carriers: this.#carriersOf(course.on, wire.name).carriers }
+          : undefined;
+      return known.steps;
+    }
+    const outer = this.#watched;
+    const watched: Watched = { reaches: new Map(), bodies: new Set() };
+    this.#watched = watched;
+    let up = end?.up;
+    const steps = this.#shapesOf(wire, course, hand).map((shaped) => {
+      const step = stepOf(shaped, up);
+      up = step.end.up;
+      return step;
+    });
+    this.#watched = outer;
+    // A bead comes to lie where it is threaded, and a way along a wire follows how far that has come: they are made anew.
+    if (course.kind === 'threaded' || course.kind === 'reaching') return steps;
+    const relied = [...watched.reaches].map(([key, reach]) => this.#relianceOn(key, reach));
+    const bodies = [...watched.bodies];
+    remembered.set(course, {
+      size: wire.size,
+      from: end,
+      before: before?.flat,
+      laying: hand.wound,
+      relied,
+      bodies,
+      steps,
+    });
+    return steps;
+  }
+
+  #relianceOn(key: string, reach: number): Reliance {
+    const hand = this.#hands.get(key) as HandRun;
+    const isBeyond = reach >= hand.measured - NEAR;
+    const count = hand.starts.filter((start) => start < reach + NEAR).length;
+    return {
+      key,
+      reach,
+      begin: hand.begin,
+      courses: hand.courses.slice(0, isBeyond ? undefined : count),
+      isBeyond,
+    };
+  }
+
+  /** Whether a hand lies as it lay when something went round it. */
+  #stillLies({ key, reach, begin, courses, isBeyond }: Reliance): boolean {
+    const [id, side] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1) as Side];
+    const wire = this.#wires.get(id);
+    if (!wire || this.#handOf(wire, side).isBusy) return false;
+    const hand = this.#goOn(wire, side, reach);
+    return (
+      isSamePose(hand.begin, begin) &&
+      (!isBeyond || hand.courses.length === courses.length) &&
+      courses.every((course, index) => course === hand.courses[index])
+    );
+  }
+
+  /** Notes that what is being worked out goes by a hand as far as a place. */
+  #goesBy(wire: PieceWire, side: Side, reach: number): void {
+    const key = `${wire.id} ${side}`;
+    const reaches = this.#watched?.reaches;
+    reaches?.set(key, Math.max(reach, reaches.get(key) ?? 0));
   }
 
   /** What a course comes to from where the hand is: the way to it where it is elsewhere, and itself. */
-  #shapesOf(wire: PieceWire, course: Course, hand: HandRun): Step[] {
+  #shapesOf(wire: PieceWire, course: Course, hand: HandRun): Shaped[] {
     const where = `${wire.name}, ${course.name}`;
     const { end, wound: before } = hand;
     if (course.kind === 'reaching') return this.#reached(wire, course, hand, where);
@@ -210,7 +282,7 @@ class Run {
   }
 
   /** Straight on as far as a place of its own wire, or nothing when it has come that far. */
-  #reached(wire: PieceWire, { name, to }: Reaching, { end, measured }: HandRun, where: string): Step[] {
+  #reached(wire: PieceWire, { name, to }: Reaching, { end, measured }: HandRun, where: string): Shaped[] {
     const length = Math.abs(this.#farthest(wire, to, where)) - measured;
     if (length <= NEAR) return [];
     if (!end) throw new CannotBeMade(`${where}: say where this wire begins.`);
@@ -261,6 +333,7 @@ class Run {
       (each): each is Extract<Body, { kind: Kind }> => each.kind === kind && each.id === id,
     );
     if (!body) throw new CannotBeMade(`${where}: there is no ${BODY_WORDS[kind]} “${id}” in this piece.`);
+    this.#watched?.bodies.add(body);
     return body;
   }
 
@@ -362,7 +435,9 @@ class Run {
       throw new CannotBeMade(
         `${where}: “${endOf}” of ${wire.name} is not there to begin at, or not done yet.`,
       );
-    const along = begin + lengthOfPath(hand.courses[run]?.path ?? []) + on;
+    const end = begin + lengthOfPath(hand.courses[run]?.path ?? []);
+    this.#goesBy(wire, side, end);
+    const along = end + on;
     return side === 'first' ? along : -along;
   }
 
@@ -371,17 +446,84 @@ class Run {
     const side: Side = along >= 0 ? 'first' : 'second';
     const s = Math.abs(along);
     const hand = this.#goOn(wire, side, s);
+    this.#goesBy(wire, side, s);
     const here = poseIn(hand, s);
     if (!here) throw new CannotBeMade(`${wire.name}: say where it begins before something is wound on it.`);
     return side === 'first' ? here : facingBack(here);
   }
 }
 
-interface Step {
+interface Shaped {
   readonly name: string;
   readonly shape: Shape;
   readonly course: Course | undefined;
 }
+
+/** A course as it came to lie, measured. */
+interface Step {
+  readonly run: RunCourse;
+  readonly long: number;
+  readonly line: SpaceLine | undefined;
+  readonly end: Pose;
+}
+
+const stepOf = ({ name, shape: { path, length, end }, course }: Shaped, up: Vec3 | undefined): Step => {
+  const long = lengthOfPath(path);
+  return {
+    run: { name, length, path, course },
+    long,
+    line: long > NEAR ? spaceLine(path, up) : undefined,
+    end,
+  };
+};
+
+function add(hand: HandRun, { run, long, line, end }: Step): void {
+  hand.starts.push(hand.measured);
+  hand.lines.push(line);
+  hand.courses.push(run);
+  hand.measured += long;
+  hand.end = end;
+}
+
+/** What is gone by while a course is worked out: hands, each as far as a place, and bodies. */
+interface Watched {
+  readonly reaches: Map<string, number>;
+  readonly bodies: Set<Body>;
+}
+
+/** A hand that something goes round, as it lay then. */
+interface Reliance {
+  readonly key: string;
+  readonly reach: number;
+  readonly begin: Pose | undefined;
+  readonly courses: readonly RunCourse[];
+  /** Whether it was gone by beyond its end. */
+  readonly isBeyond: boolean;
+}
+
+/** What a course came to last. */
+interface Remembered {
+  readonly size: PieceWire['size'];
+  readonly from: Pose | undefined;
+  /** What was wound before it by the same hand. */
+  readonly before: Path | undefined;
+  readonly laying: Laying | undefined;
+  readonly relied: readonly Reliance[];
+  readonly bodies: readonly Body[];
+  readonly steps: readonly Step[];
+}
+
+/** What courses came to last: an edit works out again what depends on it, and nothing else. */
+const remembered = new WeakMap<Course, Remembered>();
+
+const isSameVec = (a: Vec3, b: Vec3): boolean => a.x === b.x && a.y === b.y && a.z === b.z;
+const isSamePose = (a: Pose | undefined, b: Pose | undefined): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    isSameVec(a.at, b.at) &&
+    isSameVec(a.along, b.along) &&
+    isSameVec(a.up, b.up));
 
 function shapeAndLaying(laying: Laying): { readonly shape: Shape; readonly laying: Laying } {
   const path = pathOfLaying(laying);
@@ -422,7 +564,9 @@ function poseIn({ lines, starts, measured, end }: HandRun, s: number): Pose | un
   if (!end) return undefined;
   if (s >= measured || lines.length === 0)
     return { ...end, at: plus3(end.at, scaled3(end.along, s - measured)) };
-  const index = starts.findLastIndex((start, at) => start <= s && lines[at] !== undefined);
+  // Where one course ends and the next begins it lies as the one ends, whether the next one is known yet or not.
+  const before = starts.findLastIndex((start, at) => start < s - NEAR && lines[at] !== undefined);
+  const index = before < 0 ? lines.findIndex((line) => line !== undefined) : before;
   const line = lines[index];
   return line ? line.at(s - (starts[index] as number)) : end;
 }

@@ -131,8 +131,6 @@ class Joining {
   readonly #pieceOf = new Map<string, string>();
   /** Uses that could not be joined, and what they are called. */
   readonly #failed = new Map<string, string>();
-  #courses = 0;
-
   take(use: ActUse): JoinedUse {
     const offered = this.free();
     const done = this.#done(use);
@@ -184,7 +182,9 @@ class Joining {
       wires: (port) => (handed.get(port) ?? []).map(({ wire }) => this.#takenWire(wire)),
       own,
     };
-    const act = technique.act(values as never, taken);
+    const act = actKnown(use.values, [technique.id, own(''), sizesIn(values), handedIn(technique, taken)], () =>
+      technique.act(values as never, taken),
+    );
     if (!act.ok) {
       for (const each of fresh) this.#wires.delete(each.id);
       return act;
@@ -290,7 +290,7 @@ class Joining {
     for (const wire of act.woven?.wires ?? []) this.#stateOf(wire).woven = act.woven;
     for (const { end, courses, covered, tail } of act.goesOn ?? []) {
       const hand = this.#stateOf(end.wire).hands[end.side];
-      this.#goOn(hand, end.side, courses);
+      this.#goOn(hand, end.side, courses, id);
       hand.tail = tail ?? hand.tail;
       if (!covered) continue;
       hand.wound = [hand.at, ...hand.wound].map((place) => beyond(place, covered.long, end.side));
@@ -308,7 +308,7 @@ class Joining {
   #cutWire(wire: ActWire, use: string): WireState {
     const handOf = (side: Side): HandState => {
       const hand = freshHand(wire.tails[side]);
-      this.#goOn(hand, side, wire[side]);
+      this.#goOn(hand, side, wire[side], use);
       return hand;
     };
     return {
@@ -327,13 +327,12 @@ class Joining {
   }
 
   /** Adds courses to a hand; the last of them can be told from all others. */
-  #goOn(hand: HandState, side: Side, courses: readonly Course[]): void {
+  #goOn(hand: HandState, side: Side, courses: readonly Course[], use: string): void {
     const last = courses.at(-1);
     if (!last) return;
-    this.#courses += 1;
-    const endOf = last.id ?? `course ${this.#courses}`;
-    hand.courses.push(...courses.slice(0, -1), { ...last, id: endOf });
-    hand.at = { side, endOf };
+    const told = last.id === undefined ? withId(last, `${use}, course ${hand.courses.length}`) : last;
+    hand.courses.push(...courses.slice(0, -1), told);
+    hand.at = { side, endOf: told.id ?? '' };
   }
 
   pieces(): readonly JoinedPiece[] {
@@ -357,6 +356,35 @@ class Joining {
     });
   }
 }
+
+/** Courses by the id that they were given, so that the same course stays the same object while one types elsewhere. */
+const withIds = new WeakMap<Course, Course>();
+
+function withId(course: Course, id: string): Course {
+  const known = withIds.get(course);
+  if (known?.id === id) return known;
+  const told = { ...course, id };
+  withIds.set(course, told);
+  return told;
+}
+
+/** What acts came to last, by the values of their use and what they were handed. */
+const actsKnown = new WeakMap<Values, { readonly key: string; readonly act: Result<Act> }>();
+
+function actKnown(values: Values, handed: readonly unknown[], made: () => Result<Act>): Result<Act> {
+  const key = JSON.stringify(handed);
+  const known = actsKnown.get(values);
+  if (known?.key === key) return known.act;
+  const act = made();
+  actsKnown.set(values, { key, act });
+  return act;
+}
+
+const sizesIn = (values: Values): readonly unknown[] =>
+  Object.entries(values).filter(([, value]) => typeof value === 'object' && value !== null && 'profile' in value);
+
+const handedIn = ({ ports }: ActTechnique, { ends, wires, isWhole }: Taken): readonly unknown[] =>
+  Object.keys(ports).map((port) => (isWhole(port) ? wires(port) : ends(port)));
 
 const isTold = <T>(entry: readonly [string, T | undefined]): entry is readonly [string, T] =>
   entry[1] !== undefined;
