@@ -2,7 +2,7 @@ import { arc, line, type Curve } from '../geometry/curve';
 import { hullOf } from '../geometry/hull';
 import type { Path, Vec3 } from '../geometry/path';
 import { inPose, sideOf, type Pose } from '../geometry/pose';
-import { distance3, dot3, minus3 } from '../geometry/vec3';
+import { between3, distance3, dot3, minus3 } from '../geometry/vec3';
 import { distance, minus, outward, plus, scaled, unit, vec, type Vec } from '../geometry/vector';
 import { abreast, type Carrier } from './carriers';
 
@@ -59,7 +59,15 @@ const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
 /** A bundle whose wires have moved by less than this is cut across as before, mm. */
 const SAME = 0.002;
 /** Points to each turn. */
-const TURN_POINTS = 96;
+const TURN_POINTS = 72;
+/** How often the bundle is cut across for each turn. */
+const TURN_CUTS = 10;
+
+/** A bundle cut across: how its first wire lies there, and the way round it. */
+interface Section {
+  readonly pose: Pose;
+  readonly curves: readonly Curve[];
+}
 
 /**
  * The way of a wire that is wound about a bundle: about its hull where it is cut across, moving on along it.
@@ -74,7 +82,7 @@ export function bundlePath({ carriers: given, base, isSquare, thick, turns, long
   const corners = isSquare ? SQUARE.map((corner) => scaled(corner, base / 2)) : [vec(0, 0)];
   const carriers = abreast(given, long, (base + thick) / 2);
   let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
-  const cutAcross = (x: number): { readonly pose: Pose; readonly curves: readonly Curve[] } => {
+  const cutAcross = (x: number): Section => {
     const poses = carriers.map((carrier) => carrier(x));
     const pose = poses[0] as Pose;
     const side = sideOf(pose);
@@ -87,7 +95,7 @@ export function bundlePath({ carriers: given, base, isSquare, thick, turns, long
       known = { points, curves: roundPoints(points, off) };
     return { pose, curves: known.curves };
   };
-  const pointAt = ({ pose, curves }: ReturnType<typeof cutAcross>, part: number): Vec3 => {
+  const pointAt = ({ pose, curves }: Section, part: number): Vec3 => {
     const { x, y } = pointRound(curves, part);
     return inPose(pose, 0, y, x);
   };
@@ -95,10 +103,16 @@ export function bundlePath({ carriers: given, base, isSquare, thick, turns, long
   const starts = Array.from({ length: from ? TURN_POINTS : 1 }, (_, index) => index / TURN_POINTS);
   const away = (part: number): number => (from ? distance3(from, pointAt(begin, part)) : 0);
   const start = starts.reduce((best, part) => (away(part) < away(best) ? part : best));
+  // The bundle is cut across a few times a turn; between two cuts it runs straight.
+  const cuts = Math.max(4, Math.ceil(Math.abs(turns) * TURN_CUTS));
+  const sections = Array.from({ length: cuts + 1 }, (_, index) => cutAcross((long * index) / cuts));
   const steps = Math.max(8, Math.ceil(Math.abs(turns) * TURN_POINTS));
   const path = Array.from({ length: steps + 1 }, (_, step) => {
     const part = step / steps;
-    return pointAt(cutAcross(long * part), start + turns * part);
+    const index = Math.min(cuts - 1, Math.floor(part * cuts));
+    const round = start + turns * part;
+    const [before, after] = [sections[index], sections[index + 1]] as [Section, Section];
+    return between3(pointAt(before, round), pointAt(after, round), part * cuts - index);
   });
   return { path, length: Math.hypot(turns * lengthOf(begin.curves), long) };
 }
