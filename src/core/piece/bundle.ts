@@ -1,6 +1,6 @@
 import { arc, line, type Curve } from '../geometry/curve';
 import { hullOf } from '../geometry/hull';
-import type { Path, Vec3 } from '../geometry/path';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { inPose, sideOf, type Pose } from '../geometry/pose';
 import { between3, distance3, dot3, minus3 } from '../geometry/vec3';
 import { distance, minus, outward, plus, scaled, unit, vec, type Vec } from '../geometry/vector';
@@ -60,6 +60,8 @@ const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
 const SAME = 0.002;
 /** Points to each turn. */
 const TURN_POINTS = 72;
+/** Turns that differ by more than this part from their formula are measured. */
+const MEASURED = 0.003;
 /** How often the bundle is cut across for each turn. */
 const TURN_CUTS = 10;
 
@@ -72,7 +74,7 @@ interface Section {
 /**
  * The way of a wire that is wound about a bundle: about its hull where it is cut across, moving on along it.
  * @returns its line, and its length by formula: √[(turns × (hull of the middles + π(D + d)))² + long²], of square wires hull of the corners + πd;
- *   as the bundle is where it begins
+ *   as the bundle is where it begins; measured where it is bent so that the two differ
  */
 export function bundlePath({ carriers: given, base, isSquare, thick, turns, long, from }: BundleTurns): {
   readonly path: Path;
@@ -114,5 +116,8 @@ export function bundlePath({ carriers: given, base, isSquare, thick, turns, long
     const [before, after] = [sections[index], sections[index + 1]] as [Section, Section];
     return between3(pointAt(before, round), pointAt(after, round), part * cuts - index);
   });
-  return { path, length: Math.hypot(turns * lengthOf(begin.curves), long) };
+  const formula = Math.hypot(turns * lengthOf(begin.curves), long);
+  // Where a bundle is bent its turns stand farther apart outside of the bend: then they are measured.
+  const measured = lengthOfPath(path);
+  return { path, length: Math.abs(measured / formula - 1) < MEASURED ? formula : measured };
 }

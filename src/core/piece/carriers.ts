@@ -4,22 +4,42 @@ import { dot3, minus3 } from '../geometry/vec3';
 /** A carrier of something wound: its pose a way along it, in the sense in which the winding goes on. */
 export type Carrier = (x: number) => Pose;
 
+/** How often a carrier is looked at over as much as what is wound lies off its middle. */
+const FOLLOWED = 3;
+
 /** How far each carrier has come where so much was wound as it was flat. */
 type Abreast = readonly { readonly x: number; readonly on: readonly number[] }[];
+
+/** Round a corner what is wound comes no farther than so many times what it would on straight wire. */
+const MOST = 8;
+const ROUNDS = 24;
+
+/**
+ * How far what is wound comes along its carrier: inside of a bend it touches itself, so that it comes farther by as much as the inside is shorter.
+ * @param here where it is
+ * @param flat how far it would come on straight wire, `step` farther than here
+ */
+function aheadOf(lead: Carrier, here: Pose, flat: number, off: number, step: number): number {
+  let ahead = flat;
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const turned = Math.acos(Math.min(1, dot3(here.along, lead(ahead).along)));
+    const next = Math.min(flat + turned * off, flat + MOST * step);
+    if (Math.abs(next - ahead) < off / 1000) return next;
+    ahead = next;
+  }
+  return ahead;
+}
 
 function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, off: number): Abreast {
   const lead = carriers[leader] as Carrier;
   const on = carriers.map(() => 0);
-  // As close together as what is wound lies off the middle, a carrier is followed round any bend that it can be wound on.
-  const steps = Math.max(1, Math.ceil(reach / off));
+  // At parts of what it lies off the middle a carrier is followed round any bend that something can be wound on.
+  const steps = Math.max(1, Math.ceil((FOLLOWED * reach) / off));
   const step = reach / steps;
   let here = lead(0);
   const rows = [{ x: 0, on: [...on] }];
   for (let index = 1; index <= steps; index += 1) {
-    const flat = (on[leader] as number) + step;
-    // Inside of a bend what is wound touches itself: it comes farther by as much as the inside is shorter.
-    const turned = Math.acos(Math.min(1, dot3(here.along, lead(flat).along)));
-    const ahead = flat + turned * off;
+    const ahead = aheadOf(lead, here, (on[leader] as number) + step, off, step);
     here = lead(ahead);
     for (const [wire, carrier] of carriers.entries()) {
       const guess = wire === leader ? ahead : (on[wire] as number) + ahead - (on[leader] as number);

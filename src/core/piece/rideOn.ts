@@ -27,7 +27,8 @@ function stationAt(carriers: readonly Carrier[], x: number): Station {
  * @param off how far what is wound lies off the middle of what it is wound on, mm
  */
 export function rideOn(flat: Path, given: readonly Carrier[], step: number, off: number): Path {
-  const carriers = abreast(given, Math.max(0, ...flat.map(({ x }) => x)), off);
+  const reach = flat.reduce((far, { x }) => Math.max(far, x), 0);
+  const carriers = abreast(given, reach, off);
   let station: { readonly x: number; readonly is: Station } | undefined;
   const last = carriers.length - 1;
   return flat.map(({ x, y, z }) => {

@@ -380,6 +380,7 @@ class Run {
     const base = Math.max(...carried.map((carrier) => carrier.size.width));
     const isSquare = carried.every((carrier) => carrier.size.profile === 'square');
     const { turns, long = Math.abs(turns) * pitch } = course;
+    if (turns === 0 && long === 0) throw new CannotBeMade(`${where}: nothing is wound; give it a turn.`);
     const told = { carriers, base, isSquare, thick, turns, long, from: from?.at };
     const { path, length } = bundlePath(told);
     const up = (carriers[0] as Carrier)(0).along;
@@ -408,7 +409,7 @@ class Run {
       scaled3(across, (index - (row.length - 1) / 2) * step),
     );
     const to = pose(at, way, from.up);
-    return drawnShape(smoothWay(from, to), to);
+    return drawnShape(asideWay(from.at, at, way, across), to);
   }
 
   #wireOf(id: string, where: string): PieceWire {
@@ -451,6 +452,28 @@ class Run {
     if (!here) throw new CannotBeMade(`${wire.name}: say where it begins before something is wound on it.`);
     return side === 'first' ? here : facingBack(here);
   }
+}
+
+/** Points of a way aside. */
+const ASIDE_POINTS = 24;
+
+/**
+ * A way on and aside, softly on both ends: first across and then out of the row, as round a quarter of a circle, so that wires that stand behind
+ * one another come past one another.
+ */
+function asideWay(from: Vec3, to: Vec3, way: Vec3, across: Vec3): Path {
+  const off = minus3(to, from);
+  const [on, aside] = [dot3(off, way), dot3(off, across)];
+  const rest = minus3(off, plus3(scaled3(way, on), scaled3(across, aside)));
+  return Array.from({ length: ASIDE_POINTS + 1 }, (_, index) => {
+    const part = index / ASIDE_POINTS;
+    const quarter = (Math.PI / 2) * part * part * (3 - 2 * part);
+    const sideways = plus3(
+      scaled3(across, aside * Math.sin(quarter)),
+      scaled3(rest, 1 - Math.cos(quarter)),
+    );
+    return plus3(plus3(from, scaled3(way, on * part)), sideways);
+  });
 }
 
 interface Shaped {

@@ -123,6 +123,8 @@ export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'r
   /** What is woven on whole wires: how far they stand from one another by it, and how thick it lies on them, mm. */
   readonly woven?: { readonly wires: readonly string[]; readonly apart: number; readonly thick: number };
   readonly leaves?: readonly Leaving[];
+  /** What a chain goes through: courses of ends over which the piece hangs. */
+  readonly hangs?: readonly (FreeEnd & { readonly over: string })[];
   readonly marked?: readonly MarkedCourse[];
 }
 

@@ -54,6 +54,8 @@ export interface JoinedPiece {
   /** By wire, what the place is from which it is worked. */
   readonly middles: Readonly<Record<string, string>>;
   readonly marked: readonly MarkedCourse[];
+  /** Courses over which it hangs. */
+  readonly hangs: NonNullable<Act['hangs']>;
   /** What must be done before something is taken up; steps are “use.step”. */
   readonly rules: readonly PieceRule[];
 }
@@ -124,6 +126,7 @@ class Joining {
   readonly #offers = new Map<string, Offer>();
   readonly #takers = new Map<string, string>();
   readonly #marked: MarkedCourse[] = [];
+  readonly #hangs: NonNullable<Act['hangs']>[number][] = [];
   readonly #rules: (PieceRule & { readonly use: string })[] = [];
   /** Uses that thread something. */
   readonly #threads = new Set<string>();
@@ -303,6 +306,7 @@ class Joining {
       this.#offers.set(ref, { ...left, ref, size, use: id, after: `${id}.${after}` });
     }
     this.#marked.push(...(act.marked ?? []));
+    this.#hangs.push(...(act.hangs ?? []));
   }
 
   #cutWire(wire: ActWire, use: string): WireState {
@@ -351,6 +355,7 @@ class Joining {
         given: wires.flatMap(({ id, isGiven }) => (isGiven ? [id] : [])),
         middles: byWire(({ middle }) => middle),
         marked: this.#marked.filter(({ wire }) => wires.some(({ id }) => id === wire)),
+        hangs: this.#hangs.filter(({ wire }) => wires.some(({ id }) => id === wire)),
         rules: this.#rules.filter(({ use }) => uses.includes(use)),
       };
     });

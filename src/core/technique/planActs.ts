@@ -1,3 +1,5 @@
+import type { Vec3 } from '../geometry/path';
+import { plus3, scaled3, vec3 } from '../geometry/vec3';
 import { refuse, type Result } from '../result';
 import type { RunPiece } from '../piece/run';
 import type { Act, ActTechnique } from './act';
@@ -22,6 +24,8 @@ export interface PlannedPiece {
   readonly uses: readonly string[];
   readonly run: RunPiece;
   readonly rules: JoinedPiece['rules'];
+  /** Where it hangs from: the middle of what a chain goes through; undefined when nothing is made for that. */
+  readonly hang: Vec3 | undefined;
 }
 
 const EMPTY = { order: [], solids: [], holds: [], parts: [], notes: [] } as const;
@@ -42,8 +46,8 @@ export function planActs(uses: readonly ActUse[]): {
         const { act } = joined.uses.find(({ use }) => use.id === id) as JoinedUse;
         if (act.ok) plans.set(id, { ok: true, value: planOf(id, act.value, made.value) });
       }
-      const { uses: of, rules } = piece;
-      return [{ uses: of, run: made.value.run, rules }];
+      const { uses: of, rules, hangs } = piece;
+      return [{ uses: of, run: made.value.run, rules, hang: hangOf(made.value.run, hangs) }];
     }
     // What the last of them does cannot be made: the others are planned without it.
     const last = piece.uses.at(-1) as string;
@@ -64,6 +68,17 @@ export function planActs(uses: readonly ActUse[]): {
     pieces,
     left: joined.left,
   };
+}
+
+/** The middle of the tops of what a piece hangs over. */
+function hangOf({ wires }: RunPiece, hangs: JoinedPiece['hangs']): Vec3 | undefined {
+  const tops = hangs.flatMap(({ wire: id, side, over }) => {
+    const courses = wires.find(({ wire }) => wire.id === id)?.[side] ?? [];
+    const path = courses.find(({ course }) => course?.id === over)?.path ?? [];
+    return path.length > 0 ? [path.reduce((high, at) => (at.y < high.y ? at : high))] : [];
+  });
+  const sum = tops.reduce((all, at) => plus3(all, at), vec3(0, 0));
+  return tops.length > 0 ? scaled3(sum, 1 / tops.length) : undefined;
 }
 
 const cut = ({ piece, given, middles, marked }: JoinedPiece): Result<CutPiece> =>

@@ -89,7 +89,7 @@ describe('composing', () => {
     expect(await saidOf({ ...composition, uses: [] })).toMatch(/one technique at least/);
     expect(await saidOf({ ...composition, colour: 'red' })).toMatch(/there is no such field/);
     expect(await saidOf(withUse(composition, 'a', { wires: {} }))).toMatch(
-      /choose the wire that the frame wire is cut from/,
+      /choose the wire that the frame wire 1 is cut from/,
     );
     expect(await saidOf(withUse(composition, 'a', { wires: { wire: newKey(), binding: newKey() } }))).toMatch(
       /choose the wire/,
@@ -161,7 +161,9 @@ describe('fitting', () => {
   });
 
   it('says how much is short of what', async () => {
-    const { session, composition } = await studioWithFrame();
+    const { session, composition: begun } = await studioWithFrame();
+    const texts = { ...begun.uses[0]?.texts, bindingTail: '150 mm' };
+    const composition = withUse(begun, 'a', { texts });
     done(await composePattern(session, newKey(), null, form({ ...composition, copies: 20 })));
     const {
       fitted: [fitted],

@@ -342,7 +342,7 @@ function sharesOf(
   const laid = 2 * aSide.reduce((sum, each) => sum + each.turns, 0);
   const up = Math.max(0, Math.ceil((wanted - laid) / 2));
   return {
-    aSide: turns > 0 ? aSide : [],
+    aSide: aSide.filter((each) => each.turns > 0),
     up,
     wraps: laid + 2 * up,
     open: apart - Math.max(turns, atFoot ? 2 * half : 0) * pitch,

@@ -119,6 +119,7 @@ export const foldedBail = actTechnique({
         wire: id,
         side,
       })),
+      hangs: folded.map(({ wire: id, side }) => ({ wire: id, side, over: own('bend') })),
       marked: folded.map(({ wire: id, side }) => ({
         wire: id,
         side,

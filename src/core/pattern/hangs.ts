@@ -1,0 +1,68 @@
+import type { Vec3 } from '../geometry/path';
+import { hangingFrom, massesOf, together, type Hanging } from '../piece/balance';
+import type { PlannedPiece } from '../technique/planActs';
+import { plainSpec } from '../technique/totals';
+import type { MetalId } from '../wire/metal';
+import { gramsPerMetre } from '../wire/mass';
+
+/** How a piece hangs, and how heavy it is. */
+export interface PieceHanging extends Hanging {
+  /** Wire that stays in it, and its stones and beads as if they were quartz; g. */
+  readonly wireGrams: number;
+  readonly bodyGrams: number;
+  /** Its centre of mass, mm. */
+  readonly middle: Vec3;
+  /** How far that lies aside of where it hangs, to the right and to the front, mm. */
+  readonly aside: number;
+  readonly before: number;
+}
+
+/**
+ * How a piece hangs from what was made for a chain.
+ * @param metalOf a wire, by what it is cut from
+ * @returns undefined when nothing was made for a chain
+ */
+export function hangingOf(
+  { run, hang }: Pick<PlannedPiece, 'run' | 'hang'>,
+  metalOf: (cutFrom: string) => MetalId,
+): PieceHanging | undefined {
+  if (!hang) return undefined;
+  const { wires, bodies } = massesOf(run, ({ wire: { size, cutFrom } }) =>
+    gramsPerMetre(plainSpec(size, metalOf(cutFrom))),
+  );
+  const { at } = together([...wires, ...bodies]);
+  const grams = (masses: typeof wires) => masses.reduce((sum, each) => sum + each.grams, 0);
+  return {
+    ...hangingFrom(hang, at),
+    wireGrams: grams(wires),
+    bodyGrams: grams(bodies),
+    middle: at,
+    aside: at.x - hang.x,
+    before: at.z - hang.z,
+  };
+}
+
+/** Tilts that nobody sees, degrees. */
+const STRAIGHT = { front: 1, side: 4 };
+
+/** How a piece hangs, in a sentence, and what would mend it. */
+export function saidHanging({ front, side, aside, before }: PieceHanging): string {
+  const way = (mm: number) => `${Math.abs(mm).toFixed(1)} mm`;
+  const tilts = [
+    ...(Math.abs(front) < STRAIGHT.front
+      ? []
+      : [
+          `It tilts ${Math.abs(front).toFixed(0)}° ${front > 0 ? 'clockwise' : 'against the clock'}: its middle lies ${way(aside)} to the ${
+            aside > 0 ? 'right' : 'left'
+          } of its bail; a bail that much farther ${aside > 0 ? 'right' : 'left'} mends that.`,
+        ]),
+    ...(Math.abs(side) < STRAIGHT.side
+      ? []
+      : [
+          `From the side its foot swings ${side > 0 ? 'forward' : 'back'} by ${Math.abs(side).toFixed(0)}°: its middle lies ${way(before)} ${
+            before > 0 ? 'before' : 'behind'
+          } its bail; a bail that comes over farther to the ${before > 0 ? 'front' : 'back'} mends that.`,
+        ]),
+  ];
+  return tilts.length > 0 ? tilts.join(' ') : 'It hangs straight from its bail, from the front and from the side.';
+}

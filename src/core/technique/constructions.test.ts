@@ -1,0 +1,261 @@
+import { collisionsOf } from '../piece/collisions';
+import { insideBodies } from '../piece/insideBodies';
+import { lengthOfPath } from '../geometry/path';
+import { distance3 } from '../geometry/vec3';
+import { pieceOf, termsOf, type MadePiece, type Told } from '../../../tests/support/acts';
+import { cutNamed } from '../../../tests/support/techniques';
+import { roundWire, type WireSize } from './parameter';
+import { cutOf, netOf } from './technique';
+
+const square = (side: number): WireSize => ({ profile: 'square', width: side, height: side });
+const halfRound = (width: number): WireSize => ({ profile: 'half-round', width, height: width / 2 });
+
+/** What holds for every construction: no gap, as long as its terms, nothing in anything else, but one wire in itself where that is told. */
+function expectSound({ run }: MadePiece, squeezed?: string): void {
+  for (const { wire, path, net } of run.wires) {
+    expect([wire.id, Math.abs(lengthOfPath(path) / net - 1) < 0.005]).toEqual([wire.id, true]);
+    const widest = Math.max(...path.slice(1).map((point, index) => distance3(point, path[index] ?? point)));
+    expect([wire.id, widest < 25]).toEqual([wire.id, true]);
+  }
+  expect(collisionsOf(run).filter(({ wires }) => wires.some((wire) => wire !== squeezed))).toEqual([]);
+  expect(insideBodies(run)).toEqual([]);
+}
+
+/** Need ≤ what makers cut, and at least a share of it by what stays in the piece (common practice). */
+function expectPractice(piece: MadePiece, cut: string, practice: number, share = 0.5): void {
+  const found = piece.cuts.find(({ name }) => name === cut);
+  if (!found) throw new Error(`no ${cut} among ${piece.cuts.map(({ name }) => name).join(', ')}`);
+  expect([cut, cutOf(found) <= practice]).toEqual([cut, true]);
+  expect([cut, netOf(found) >= share * practice]).toEqual([cut, true]);
+}
+
+const THREE_TWO = {
+  repeat: [
+    { kind: 'wrap', first: 0, last: 0, wraps: 3 },
+    { kind: 'wrap', first: 0, last: 1, wraps: 2 },
+  ],
+  close: [{ kind: 'wrap', first: 0, last: 0, wraps: 3 }],
+} as const;
+
+/** Common practice, constructions A1: four frame wires, one lead wire of them, a neck of one end, a bail of three, a woven arch. */
+describe('a bundle pendant', () => {
+  const told: readonly Told[] = [
+    [
+      'frame',
+      'bundle-frame',
+      {
+        stone: { outline: 'teardrop', length: 32, width: 19, depth: 6, edge: 2.4 },
+        stands: 'tip down',
+        wire: square(0.812),
+        wires: 4,
+        binding: halfRound(1.2),
+        bound: 4,
+        bail: 2,
+        holds: 2,
+        reach: 0.9,
+        tail: 40,
+        bindingTail: 10,
+      },
+    ],
+    [
+      'neck',
+      'neck-wraps',
+      { turns: 3, tail: 8 },
+      {
+        bundle: ['left 1', 'left 2', 'left 3', 'left 4', 'right 1', 'right 2', 'right 3'].map(
+          (end) => `frame.${end}`,
+        ),
+        winder: ['frame.right 4'],
+      },
+    ],
+    [
+      'bail',
+      'folded-bail',
+      { wraps: 0, gather: 10, leg: 7, inside: 4, clear: 2, tail: 15 },
+      { ends: ['neck.end 4', 'neck.end 3', 'neck.end 7'] },
+    ],
+    [
+      'aside',
+      'bent-ends',
+      { about: 4, degrees: 60, way: 'to the left', lie: 'behind one another', after: 1 },
+      { ends: ['neck.end 1', 'neck.end 2'] },
+    ],
+    [
+      'weave',
+      'straight-weave',
+      { weave: THREE_TWO, length: 10.3, weavingTail: 40 },
+      { frame: ['aside.end 1', 'aside.end 2'] },
+    ],
+    [
+      'arch',
+      'bent-ends',
+      { about: 9, degrees: 190, way: 'to the left', after: 3, apart: 0.33, tail: 6 },
+      { ends: ['weave.end 1', 'weave.end 2'] },
+    ],
+    ['lead', 'bent-ends', { about: 3, degrees: 80, way: 'to the right', after: 1 }, { ends: ['neck.end 5'] }],
+    ['bead', 'threaded-bead', { bead: 4, across: 4, before: 1, drilled: 1.3 }, { end: ['lead.end 1'] }],
+    [
+      'curl',
+      'flat-spiral',
+      { across: 8, start: 2, gap: 0.2, way: 'to the right' },
+      { ends: ['bead.end'] },
+    ],
+    [
+      'second',
+      'bent-ends',
+      { about: 5, degrees: 150, way: 'to the right', after: 4, tail: 6 },
+      { ends: ['neck.end 6'] },
+    ],
+  ];
+  const piece = pieceOf(told);
+
+  it('is one piece of six wires: four frame wires, the binding of their foot, the weave', () => {
+    expect(piece.run.wires).toHaveLength(6);
+    expect(piece.cuts.map(({ name }) => name)).toEqual([
+      'frame wire 1',
+      'frame wire 2',
+      'frame wire 3',
+      'frame wire 4',
+      'binding wire',
+      'weaving wire',
+    ]);
+    expectSound(piece);
+  });
+
+  it('cuts what makers cut: 254 of each frame wire, about 150 of the weaving wire used (common practice)', () => {
+    for (const wire of [1, 2, 3, 4]) expectPractice(piece, `frame wire ${wire}`, 254);
+    expectPractice(piece, 'weaving wire', 760, 0.19);
+    const used = netOf(cutNamed(piece.plans['weave'] as never, 'weaving wire'));
+    expect(Math.abs(used / 150 - 1)).toBeLessThan(0.15);
+  });
+
+  it('tells each wire its way: the lead wire round the stone, out, through its bead and curled', () => {
+    const { plans } = piece;
+    expect(termsOf(cutNamed(plans['frame'] as never, 'frame wire 1'))).toEqual([
+      'round the stone',
+      'bent upright at the top',
+      'upright',
+      'through the neck',
+      'bend of 60°',
+      'straight on',
+      'side by side',
+      'bend of 190°',
+      'bend of 80°',
+      'to the bead',
+      'through the bead',
+      '2.4 turns',
+      'handling tails',
+    ]);
+    expect(termsOf(cutNamed(plans['frame'] as never, 'frame wire 4'))).toContain('3 turns about 7 wires');
+    expect(cutNamed(plans['weave'] as never, 'weaving wire').terms[0]?.name).toBe('6 repeats of A3 AB2; A3');
+    // Three turns of 0.812 square about two rows of wires: hull of the corners 2 × (1.62 + 3.25) and a circle of 0.812, 0.812 on.
+    const neck = plans['frame']?.cuts[3]?.terms.find(({ name }) => name.startsWith('3 turns'))?.length ?? 0;
+    const round = 2 * (2 * 0.812 * 1.03 + 4 * 0.812) + Math.PI * 0.812;
+    expect(neck / 3).toBeCloseTo(Math.hypot(round, 0.812), 0);
+  });
+
+  it('threads its bead before the curl closes', () => {
+    expect(piece.rules.filter(({ isStop }) => isStop).map(({ first, then }) => `${first} < ${then}`)).toEqual([
+      'bead.thread < curl.roll',
+    ]);
+  });
+});
+
+/** Common practice, constructions A2: three wires woven at their middle, the foot; a neck of thin wire; a woven bail; scooped side ends. */
+describe('a woven teardrop pendant', () => {
+  const A3_AB_BC = {
+    repeat: [
+      { kind: 'wrap', first: 0, last: 0, wraps: 3 },
+      { kind: 'wrap', first: 0, last: 1, wraps: 1 },
+      { kind: 'wrap', first: 1, last: 2, wraps: 1 },
+    ],
+    close: [],
+  } as const;
+  const A3_AB3 = {
+    repeat: [
+      { kind: 'wrap', first: 0, last: 0, wraps: 3 },
+      { kind: 'wrap', first: 0, last: 1, wraps: 3 },
+    ],
+    close: [],
+  } as const;
+  const thin = roundWire(0.315);
+  const told: readonly Told[] = [
+    [
+      'foot',
+      'straight-weave',
+      { weave: A3_AB_BC, base: roundWire(0.8), weaving: thin, length: 7.5, tail: 20, weavingTail: 60 },
+    ],
+    [
+      'frame',
+      'bundle-frame',
+      {
+        stone: { outline: 'teardrop', length: 18, width: 13, depth: 4.5, edge: 2 },
+        stands: 'tip down',
+        bound: 0,
+        bail: 2.5,
+        holds: 2,
+        reach: 0.8,
+        tail: 25,
+      },
+      { frame: ['foot.wire 1', 'foot.wire 2', 'foot.wire 3'] },
+    ],
+    [
+      'neck',
+      'neck-wraps',
+      { turns: 8, wire: thin, tail: 30 },
+      { bundle: ['left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3'].map((end) => `frame.${end}`) },
+    ],
+    [
+      'bail',
+      'straight-weave',
+      { weave: A3_AB3, weaving: thin, length: 22, weavingTail: 40 },
+      { frame: ['neck.end 1', 'neck.end 4'] },
+    ],
+    [
+      'fold',
+      'folded-bail',
+      { wraps: 0, leg: 7, inside: 4.6, clear: 3, tail: 8 },
+      { ends: ['bail.end 1', 'bail.end 2'] },
+    ],
+    ...(['left', 'right'] as const).map(
+      (side): Told => [
+        side,
+        'bent-ends',
+        { about: 4, degrees: 170, way: `to the ${side}`, lie: 'behind one another', after: 2, tail: 12 },
+        { ends: side === 'left' ? ['neck.end 2', 'neck.end 3'] : ['neck.end 5', 'neck.end 6'] },
+      ],
+    ),
+  ];
+  const piece = pieceOf(told);
+
+  it('is three frame wires, and three of the thin wire: the foot, the neck, the bail', () => {
+    expect(piece.run.wires.map(({ wire }) => wire.name)).toEqual([
+      'frame wire 1',
+      'frame wire 2',
+      'frame wire 3',
+      'weaving wire',
+      'binding wire',
+      'weaving wire',
+    ]);
+    // Where the foot is bent to the tip of the stone its wraps lie in one another: they are squeezed there.
+    expectSound(piece, 'foot.weaving');
+  });
+
+  it('weaves five repeats at the foot and twelve on the bail, of 200 mm frame wires (common practice)', () => {
+    expect(cutNamed(piece.plans['foot'] as never, 'weaving wire').terms[0]?.name).toBe('5 repeats of A3 AB BC');
+    expect(cutNamed(piece.plans['bail'] as never, 'weaving wire').terms[0]?.name).toBe(
+      '12 repeats of A3 AB3',
+    );
+    for (const wire of [1, 2, 3]) expectPractice(piece, `frame wire ${wire}`, 200, 0.35);
+    const thinWire = piece.cuts.filter(({ name }) => !name.startsWith('frame'));
+    const all = thinWire.reduce((sum, cut) => sum + cutOf(cut), 0);
+    expect(all).toBeLessThan(1000);
+    expect(thinWire.reduce((sum, cut) => sum + netOf(cut), 0)).toBeGreaterThan(400);
+  });
+
+  it('mirrors: what the left side takes, the right side takes', () => {
+    const ends = (side: 'first' | 'second') =>
+      piece.run.wires.slice(1, 3).map((wire) => wire[side].reduce((sum, { length }) => sum + length, 0));
+    for (const [index, long] of ends('first').entries()) expect(ends('second')[index]).toBeCloseTo(long, 6);
+  });
+});
