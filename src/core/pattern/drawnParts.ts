@@ -1,5 +1,6 @@
 import { cutFromParts } from '../technique/joinActs';
 import type { Values } from '../technique/readValues';
+import type { PlannedPiece } from '../technique/planActs';
 import { takesWire, type Plan } from '../technique/technique';
 import type { Resolved, ResolvedUse } from './resolve';
 
@@ -12,6 +13,8 @@ export interface DrawnPart {
   /** What it is drawn by. */
   readonly plan: Plan;
   readonly values: Values;
+  /** The piece that it is, when techniques go on from one another in it. */
+  readonly piece: PlannedPiece | undefined;
 }
 
 /** The pictures of a resolved pattern, in the order of its techniques. */
@@ -19,11 +22,12 @@ export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>):
   const drawn = new Set<string>();
   return uses.flatMap(({ use, technique, plan, values }) => {
     if (drawn.has(use.id) || !plan || !values || !takesWire(technique)) return [];
-    const together = pieces.find((piece) => piece.uses.includes(use.id))?.uses ?? [use.id];
+    const piece = pieces.find((each) => each.uses.includes(use.id));
+    const together = piece?.uses ?? [use.id];
     const all = uses.filter((each) => together.includes(each.use.id));
     for (const id of together) drawn.add(id);
     return [
-      { id: use.id, name: all.map((each) => each.use.name).join(', '), uses: all, plan, values },
+      { id: use.id, name: all.map((each) => each.use.name).join(', '), uses: all, plan, values, piece },
     ];
   });
 }

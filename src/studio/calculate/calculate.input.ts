@@ -19,11 +19,16 @@ import {
   ValidateNested,
   type ValidationArguments,
 } from 'class-validator';
+import { isActed } from '@/core/technique/act';
+import { TECHNIQUES } from '@/core/technique/registry';
 import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
 import { OUTLINES, type OutlineKind } from '@/core/stone/stone';
 import { GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import { DRAWN_PROFILES, type DrawnProfile } from '@/core/wire/profile';
+
+/** Techniques that are done to a piece. */
+const ACTED_IDS = TECHNIQUES.filter(isActed).map(({ id }) => id);
 
 /** "“star” was given; one of round, oval is allowed." */
 const saying =
@@ -186,6 +191,50 @@ export class StockToCutInput {
   @IsString({ message: ID }) @Length(1, 80, { message: ID }) id!: string;
   @Between(0.1, 10_000_000, 'mm') lengthMm!: number;
   @OneOf(STOCK_KINDS) kind!: (typeof STOCK_KINDS)[number];
+}
+
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const isPorts = (value: unknown): boolean =>
+  isObject(value) &&
+  Object.keys(value).length <= 12 &&
+  Object.values(value).every(
+    (refs) =>
+      Array.isArray(refs) &&
+      refs.length <= 24 &&
+      refs.every((ref) => typeof ref === 'string' && ref.length <= 80),
+  );
+
+/** An act of a piece: a technique, and what it goes on from. */
+export class PieceActInput {
+  /** What others call it that take up what it leaves. */
+  @Matches(/^[a-z][a-z\d]{0,15}$/, {
+    message: saying('a small letter, and at most 15 small letters or digits after it, are allowed'),
+  })
+  id!: string;
+  @OneOf(ACTED_IDS) technique!: string;
+  /** Its parameters as the calculation of the technique by itself takes them; as it proposes what is left out. */
+  @MayBeLeftOut()
+  @ValidateBy(
+    { name: 'values', validator: { validate: isObject } },
+    { message: saying('an object of the technique’s parameters is allowed') },
+  )
+  values?: Readonly<Record<string, unknown>>;
+  /** By port, what is taken up of acts before it: “frame.left 1”. */
+  @MayBeLeftOut()
+  @ValidateBy(
+    { name: 'takes', validator: { validate: isPorts } },
+    { message: saying('an object of lists is allowed, like {"ends": ["frame.left 1"]}') },
+  )
+  takes?: Readonly<Record<string, readonly string[]>>;
+}
+
+export class CalculatePieceInput {
+  /** In the order of the work. */
+  @ListOf(() => PieceActInput, 40, 'acts') acts!: PieceActInput[];
+  /** What its wires are weighed in; copper when it is not told. */
+  @MayBeLeftOut() @OneOf(METAL_IDS) metal?: MetalId;
 }
 
 export class CuttingInput {

@@ -232,3 +232,54 @@ it('an unknown technique and an impossible one are told in a sentence', async ()
     /there is no such field/,
   );
 });
+
+describe('piece', () => {
+  const acts = [
+    { id: 'frame', technique: 'bundle-frame', values: { holds: 2, bound: 6 } },
+    { id: 'bail', technique: 'folded-bail', values: { wraps: 0, gather: 4 }, takes: { ends: ['frame.left 3', 'frame.right 3'] } },
+  ];
+  type Piece = {
+    readonly acts: readonly string[];
+    readonly cuts: readonly { readonly act: string; readonly name: string; readonly lengthMm: number }[];
+    readonly wires: readonly { readonly cutMm: number; readonly lineMm: readonly (readonly number[])[] }[];
+    readonly order: readonly { readonly first: string; readonly then: string }[];
+    readonly balance: { readonly frontDegrees: number } | null;
+  };
+
+  it('is its wires, each as it goes, and how it hangs', async () => {
+    const { pieces } = (await answered(ask('piece', { acts, metal: 'sterling' }))) as { pieces: readonly Piece[] };
+    expect(pieces).toHaveLength(1);
+    const [piece] = pieces;
+    expect(piece?.cuts.map(({ act, name }) => `${act}: ${name}`)).toEqual([
+      'frame: frame wire 1',
+      'frame: frame wire 2',
+      'frame: frame wire 3',
+      'frame: binding wire',
+    ]);
+    expect(piece?.wires.map(({ cutMm }) => cutMm)).toEqual(piece?.cuts.map(({ lengthMm }) => expect.closeTo(lengthMm, 5)));
+    for (const { lineMm } of piece?.wires ?? []) {
+      expect(lineMm.length).toBeGreaterThan(50);
+      expect(lineMm.every((point) => point.length === 3 && point.every(Number.isFinite))).toBe(true);
+    }
+    expect(piece?.order).toContainEqual(expect.objectContaining({ first: 'frame.close', then: 'bail.fold' }));
+    expect(Math.abs(piece?.balance?.frontDegrees ?? 90)).toBeLessThan(1);
+  });
+
+  it('says beside which act something is wrong', async () => {
+    const [frame, bail] = acts;
+    expect(await wrongFields(ask('piece', { acts: [frame, { ...bail, id: 'frame' }] }))).toEqual({
+      'acts.1.id': '“frame” was given; another act has it already.',
+    });
+    expect(await wrongFields(ask('piece', { acts: [{ ...frame, values: { holds: 99 } }] }))).toEqual({
+      'acts.0.values.holds': '99 was given; a whole number from 1 to 16 is allowed.',
+    });
+    expect(await wrongFields(ask('piece', { acts: [frame, { ...bail, takes: { arms: [] } }] }))).toEqual({
+      'acts.1.takes': '“arms” was given; ends are allowed.',
+    });
+    expect(await wrongFields(ask('piece', { acts: [bail] }))).toEqual({
+      'acts.0.values': expect.stringMatching(/what was chosen is not there before this/),
+    });
+    const knots = await wrongFields(ask('piece', { acts: [{ id: 'a', technique: 'knots' }] }));
+    expect(Object.values(knots).join()).toMatch(/“knots” was given; one of bundle-frame/);
+  });
+});

@@ -1,14 +1,21 @@
 import { CAUTIONS } from '@/core/technique/cautions';
 import { judgePlan } from '@/core/judgement/judgePlan';
 import type { WireSize } from '@/core/technique/parameter';
-import { readValues } from '@/core/technique/readValues';
+import { readValues, type Values } from '@/core/technique/readValues';
 import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
-import { cutOf, minutesOfPlan, type AnyTechnique } from '@/core/technique/technique';
+import {
+  cutOf,
+  minutesOfPlan,
+  type AnyTechnique,
+  type Plan,
+  type PlannedCut,
+} from '@/core/technique/technique';
 import { mm } from '@/core/units/length';
 import { formatGauge, identifyGauge } from '@/core/wire/gauge';
 import { Refused, refused } from '../kernel/outcome';
 
-const exact = (value: number): number => Number(value.toFixed(6));
+/** Answers in mm and g to the nanometre: nobody means the noise behind it. */
+export const exact = (value: number): number => Number(value.toFixed(6));
 
 function describeWire({ profile, width, height }: WireSize) {
   const [label] = identifyGauge(mm(width)).candidates;
@@ -19,6 +26,25 @@ function describeWire({ profile, width, height }: WireSize) {
     label: label ? formatGauge(label) : `${width} mm`,
   };
 }
+
+/** A cut as it is answered. */
+export const describeCut = (cut: PlannedCut, values: Values) => ({
+  name: cut.name,
+  spec: describeWire(values[cut.wire] as WireSize),
+  count: cut.count,
+  lengthMm: exact(cutOf(cut)),
+  terms: cut.terms.map(({ name, length, kind }) => ({ name, lengthMm: exact(length), kind })),
+  marks: cut.marks.map(({ at, what }) => ({ atMm: exact(at), what })),
+});
+
+/** Steps as they are answered. */
+export const describeSteps = ({ steps }: Pick<Plan, 'steps'>) =>
+  steps.map(({ id, name, minutes, cautions = [] }) => ({
+    id,
+    name,
+    minutes: exact(minutes),
+    cautions: cautions.map((each) => CAUTIONS[each]),
+  }));
 
 /** The technique of an id. @throws Refused naming those there are */
 export function techniqueNamed(id: string): AnyTechnique {
@@ -48,21 +74,9 @@ export function calculateTechnique(id: string, plain: unknown) {
     technique: id,
     title: technique.title,
     source: technique.source,
-    cuts: plan.cuts.map((cut) => ({
-      name: cut.name,
-      spec: describeWire(read.value[cut.wire] as WireSize),
-      count: cut.count,
-      lengthMm: exact(cutOf(cut)),
-      terms: cut.terms.map(({ name, length, kind }) => ({ name, lengthMm: exact(length), kind })),
-      marks: cut.marks.map(({ at, what }) => ({ atMm: exact(at), what })),
-    })),
+    cuts: plan.cuts.map((cut) => describeCut(cut, read.value)),
     minutes: exact(minutesOfPlan(plan)),
-    steps: plan.steps.map(({ id: step, name, minutes, cautions = [] }) => ({
-      id: step,
-      name,
-      minutes: exact(minutes),
-      cautions: cautions.map((each) => CAUTIONS[each]),
-    })),
+    steps: describeSteps(plan),
     order: plan.order,
     parts: plan.parts,
     notes: plan.notes,

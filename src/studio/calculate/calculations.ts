@@ -17,6 +17,7 @@ import { gaugeSize, identifyGauge, formatGauge } from '@/core/wire/gauge';
 import { feetPerTroyOunce, gramsPerMetre } from '@/core/wire/mass';
 import { areaMm2, usualHeight } from '@/core/wire/profile';
 import { invalid } from '../kernel/outcome';
+import { exact } from './calculateTechnique';
 import type {
   CalculateWeaveInput,
   CalculateWireInput,
@@ -24,9 +25,6 @@ import type {
   OutlineInput,
   RingSizeInput,
 } from './calculate.input';
-
-/** Answers in mm and g to the nanometre: nobody means the noise behind it. */
-const exact = (value: number): number => Number(value.toFixed(6));
 
 /** The value of a result. @throws Refused beside a field */
 function orInvalid<T>(result: Result<T>, field: string): T {

@@ -4,6 +4,7 @@ import type { Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt } from '../kernel/useCase';
 import {
+  CalculatePieceInput,
   CalculateWeaveInput,
   CalculateWireInput,
   CuttingInput,
@@ -13,6 +14,7 @@ import {
 } from './calculate.input';
 import { calculateOutline, calculateRingSize, calculateWeave, calculateWire, identify } from './calculations';
 import { calculateCutting } from '../cutting/calculateCutting';
+import { calculatePiece } from './calculatePiece';
 import { calculateTechnique } from './calculateTechnique';
 
 /** A calculation that programs may ask for. */
@@ -67,6 +69,27 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = {
     CalculateWeaveInput,
     { notation: 'A3 AB2', baseDiameterMm: 0.812, weavingDiameterMm: 0.321, lengthMm: 40 },
     calculateWeave,
+  ),
+  piece: endpoint(
+    'A whole piece, act after act: its wires with the ways they go, its cuts, steps and stops, and how it hangs',
+    CalculatePieceInput,
+    {
+      acts: [
+        {
+          id: 'frame',
+          technique: 'bundle-frame',
+          values: { stone: { outline: 'oval', lengthMm: 25, widthMm: 18, depthMm: 6, edgeMm: 2.4 }, holds: 2 },
+        },
+        {
+          id: 'bail',
+          technique: 'folded-bail',
+          values: { wraps: 0, gather: 4, clear: 1 },
+          takes: { ends: ['frame.left 3', 'frame.right 3'] },
+        },
+      ],
+      metal: 'sterling',
+    },
+    calculatePiece,
   ),
   cutting: endpoint(
     'Which cut comes from which stock piece with the least loss, with a bound that no plan passes',

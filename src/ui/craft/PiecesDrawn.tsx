@@ -7,6 +7,7 @@ import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { Judgements } from './Judgements';
 import { metalOfPart } from './metalOfPart';
+import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
 
 /** A piece that is drawn from this many sides stands by itself. */
@@ -44,6 +45,7 @@ export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Sp
         <div key={part.id}>
           <h3>{part.name}</h3>
           <FromAllSides part={part} specs={specs} />
+          <PieceHangs part={part} specs={specs} />
           {part.uses.map((each) => (
             <Judgements key={each.use.id} of={each.judgements} />
           ))}

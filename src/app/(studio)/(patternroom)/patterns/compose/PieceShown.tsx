@@ -4,6 +4,7 @@ import { useCallback } from 'react';
 import type { Specs } from '@/core/pattern/composition';
 import type { DrawnPart } from '@/core/pattern/drawnParts';
 import { metalOfPart } from '@/ui/craft/metalOfPart';
+import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 
 /** A piece that is being composed, large; it stays in view while its techniques are worked on. */
@@ -18,6 +19,7 @@ export function PieceShown({ part, specs }: { readonly part: DrawnPart; readonly
         label={`${part.name}, drawn to scale`}
         className="h-[30vh] w-full lg:h-[46vh]"
       />
+      <PieceHangs part={part} specs={specs} />
     </section>
   );
 }

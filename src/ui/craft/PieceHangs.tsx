@@ -1,0 +1,17 @@
+import type { Specs } from '@/core/pattern/composition';
+import type { DrawnPart } from '@/core/pattern/drawnParts';
+import { hangingOf, saidHanging } from '@/core/pattern/hangs';
+import { Said } from '../house';
+import { metalOfPart } from './metalOfPart';
+
+/** How a piece hangs from its bail, and what would mend a tilt; nothing when it has none. */
+export function PieceHangs({ part, specs }: { readonly part: DrawnPart; readonly specs: Specs }) {
+  const hangs = part.piece && hangingOf(part.piece, metalOfPart(part, specs));
+  if (!hangs) return null;
+  return (
+    <p className="mt-1 text-sm">
+      <Said>{saidHanging(hangs)}</Said>{' '}
+      <span className="muted">Stones and beads are reckoned as quartz.</span>
+    </p>
+  );
+}
