@@ -98,8 +98,8 @@ describe('composing', () => {
       await saidOf({ ...composition, measures: { ...composition.measures, 'stone.width': '90 mm' } }),
     ).toMatch(/A teardrop is longer than wide/);
     const steps = resolve(composition, {}, techniqueOf).steps.map(({ id }) => id);
-    const late = withStepAt(composition, steps, 'a.thread-jump-ring', steps.length);
-    expect(await saidOf(late)).toMatch(/comes after “fold the bail and bind it”.*Or override it by name/);
+    const late = withStepAt(composition, steps, 'a.try', steps.length);
+    expect(await saidOf(late)).toMatch(/comes after “close the top and bend all ends upright”.*Or override it by name/);
     const key = resolve(late, {}, techniqueOf).faults[0]?.key ?? '';
     done(await composePattern(session, newKey(), null, form({ ...late, overridden: [key] })));
     expect(

@@ -1,12 +1,13 @@
 import { swapThroughout, withTechnique, withUse } from '@/core/pattern/changes';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
+import type { ChosenPorts } from '@/core/technique/joinActs';
 import type { PatternKind } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/technique/registry';
 import type { Texts } from '@/core/technique/readTexts';
 import type { MetalId, Temper } from '@/core/wire/metal';
 
-/** A technique of a pattern, and what is typed over in it. */
-type HouseUse = readonly [technique: string, texts?: Texts];
+/** A technique of a pattern, what is typed over in it, and what it goes on from; the first is called a, the second b, and so on. */
+type HouseUse = readonly [technique: string, texts?: Texts, takes?: ChosenPorts];
 
 /** A pattern of the house, composed of techniques. */
 export interface HousePattern {
@@ -23,6 +24,9 @@ export interface HousePattern {
   readonly parts?: readonly (readonly [name: string, count: number, dollars: number])[];
 }
 
+/** What a technique of a pattern leaves. */
+const ends = (use: string, ...left: readonly string[]): readonly string[] => left.map((end) => `${use}.${end}`);
+
 const stone = (outline: string, length: number, width: number, edge: number, depth: number): Texts => ({
   'stone.outline': outline,
   'stone.length': `${length} mm`,
@@ -38,9 +42,42 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     isStarter: true,
     kind: 'pendant',
     metal: 'sterling',
-    uses: [['bundle-frame'], ['folded-bail']],
+    uses: [
+      ['bundle-frame', { holds: '2', bound: '6 mm', bail: '2 mm', tail: '30 mm' }],
+      ['neck-wraps', { turns: '6' }, { bundle: ends('a', 'left 1', 'right 1', 'left 2', 'right 2', 'left 3', 'right 3') }],
+      [
+        'folded-bail',
+        { wraps: '0', gather: '5 mm', leg: '8 mm', inside: '4 mm', clear: '1.5 mm' },
+        { ends: ends('b', 'end 5', 'end 6') },
+      ],
+      [
+        'bent-ends',
+        { about: '3 mm', degrees: '60', way: 'to the left', after: '1 mm' },
+        { ends: ends('b', 'end 1') },
+      ],
+      [
+        'bent-ends',
+        { about: '3 mm', degrees: '60', way: 'to the right', after: '1 mm' },
+        { ends: ends('b', 'end 2') },
+      ],
+      [
+        'flat-spiral',
+        { across: '6 mm', start: '1.6 mm', gap: '0.15 mm', way: 'mirrored' },
+        { ends: [...ends('d', 'end 1'), ...ends('e', 'end 1')] },
+      ],
+      [
+        'bent-ends',
+        { about: '5 mm', degrees: '170', way: 'to the left', after: '3 mm' },
+        { ends: ends('b', 'end 3') },
+      ],
+      [
+        'bent-ends',
+        { about: '5 mm', degrees: '170', way: 'to the right', after: '3 mm' },
+        { ends: ends('b', 'end 4') },
+      ],
+    ],
     measures: stone('teardrop', 21, 15, 2, 5.5),
-    notes: 'For the small prehnite drops. Keep the bundle flat at the shoulder.',
+    notes: 'For the small prehnite drops. Keep the bundle flat at the shoulder; curl both front ends together.',
     parts: [['prehnite teardrop cab', 1, 7.5]],
   },
   {
@@ -323,12 +360,12 @@ export function composedOf(
   specs: Specs,
 ): Composition {
   let composition = EMPTY_COMPOSITION;
-  for (const [id, texts = {}] of uses) {
+  for (const [id, texts = {}, takes = {}] of uses) {
     const technique = techniqueOf(id);
     if (!technique) throw new Error(`there is no technique “${id}”`);
     composition = withTechnique(composition, technique, techniqueOf, specs);
     const use = composition.uses.at(-1);
-    if (use) composition = withUse(composition, use.id, { texts: { ...use.texts, ...texts } });
+    if (use) composition = withUse(composition, use.id, { texts: { ...use.texts, ...texts }, takes });
   }
   const { composition: swapped } = swapThroughout(
     composition,

@@ -16,7 +16,7 @@ export const neckWraps = actTechnique({
   parameters: {
     bundled: wire('Upright wire', roundWire(0.812), 'frame'),
     upright: count('Upright wires', 6, 2, 24),
-    wire: wire('Binding wire', roundWire(0.812), 'bundle binding'),
+    wire: wire('Binding wire', roundWire(0.405), 'bundle binding'),
     turns: count('Turns', 3, 1, 60),
     way: choice('Wound', ['clockwise', 'against the clock'], 'clockwise'),
     tail: length('Tail at each end of the binding wire', 30, 0, 200),
@@ -92,13 +92,6 @@ export const neckWraps = actTechnique({
         })),
       ],
       leaves: [
-        ...bundle.map(({ wire: id, side, label }, index) => ({
-          id: `end ${index + 1}`,
-          label,
-          takes: 'end' as const,
-          wire: id,
-          side,
-        })),
         {
           id: 'winder',
           label: winder?.label ?? 'binding wire, its end',
@@ -106,6 +99,13 @@ export const neckWraps = actTechnique({
           wire: winder?.wire ?? own('binding'),
           side: winder?.side ?? 'first',
         },
+        ...bundle.map(({ wire: id, side, label }, index) => ({
+          id: `end ${index + 1}`,
+          label,
+          takes: 'end' as const,
+          wire: id,
+          side,
+        })),
       ],
       marked: winder
         ? [{ wire: winder.wire, side: winder.side, at: own('neck'), what: 'out to the side, round the neck' }]
