@@ -79,15 +79,15 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await expect(page.getByLabel('Name of the pattern')).toHaveValue('Millpond test');
   await expect(page.getByText('This is what you were working on here.')).toBeVisible();
 
-  // What must be threaded before the bail is folded, and is moved behind it, is a fault until it is overridden by name.
+  // The stone is tried before the top is closed; moved behind it, that is a fault until it is overridden by name.
   const steps = page.getByRole('list', { name: 'Order of work' });
-  await page.getByRole('button', { name: 'Move thread what the bail shall hold down' }).click();
-  await expect(steps.getByRole('alert')).toContainText('comes after “fold the bail and bind it”');
+  await page.getByRole('button', { name: 'Move try the stone down' }).click();
+  await expect(steps.getByRole('alert')).toContainText(
+    'comes after “close the top and bend all ends upright”',
+  );
   await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page.getByRole('alert').first()).toContainText('Or override it by name');
-  await page
-    .getByRole('button', { name: /I know; keep “thread what the bail shall hold” after “fold the bail/ })
-    .click();
+  await page.getByRole('button', { name: /I know; keep “try the stone” after “close the top/ }).click();
   await expect(steps.getByRole('alert')).toHaveCount(0);
   await page.getByRole('button', { name: 'Save pattern' }).click();
   await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
@@ -102,6 +102,55 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
   await page.getByRole('button', { name: 'Save the new revision' }).click();
   await expect(page.getByText(/· revision 2 ·/)).toBeVisible();
   await expect(page.getByText('sterling').first()).toBeVisible();
+});
+
+test('techniques that go on from one another are one piece: one cut for each wire, one picture from all sides', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  const heading = page.getByRole('heading', { level: 1 });
+  await add(page, 'bundle-frame');
+  await expect(heading).toHaveText(/^4 wires/);
+  // A neck of its own thin wire about all six ends, which are proposed; its bail takes the rearmost two and cuts nothing but its binding.
+  await add(page, 'neck-wraps');
+  const bundle = page.getByRole('group', { name: 'Ends that are bound together' });
+  await expect(bundle.getByRole('checkbox', { checked: true })).toHaveCount(6);
+  await expect(heading).toHaveText(/^5 wires/);
+  await add(page, 'folded-bail');
+  await expect(heading).toHaveText(/^6 wires/);
+  const bail = page.getByRole('group', { name: 'Ends that become the bail' });
+  await expect(bail.getByRole('checkbox', { checked: true })).toHaveCount(2);
+  const piece = page.getByRole('region', { name: /^The piece: Bundle frame round a stone, Neck/ });
+  await expect(piece.getByRole('img', { name: /drawn to scale, from the front$/ })).toBeVisible();
+  await piece.getByRole('radio', { name: 'side' }).check();
+  await expect(piece.getByRole('img', { name: /drawn to scale, from the side$/ })).toBeVisible();
+  await expect(piece).toContainText(/It hangs straight from its bail|It tilts|its foot swings/);
+
+  // What winds about the neck may be one of the ends: then the others are bound, and there is a wire less.
+  await bundle.getByRole('checkbox', { name: 'frame wire 3, right end' }).uncheck();
+  await page
+    .getByRole('group', { name: 'End that winds about them' })
+    .getByRole('checkbox', { name: 'frame wire 3, right end' })
+    .check();
+  await expect(heading).toHaveText(/^5 wires/);
+  await expect(page.getByText(/what was chosen is not there before this; choose again/)).toBeVisible();
+  await bail.getByRole('checkbox', { name: 'what was chosen and is not there any more' }).uncheck();
+  await expect(page.getByText(/what was chosen is not there before this/)).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Cuts' })).toContainText('3 turns about 5 wires');
+
+  // What goes on from another cannot come before it; undone it is as it was.
+  await page.getByRole('button', { name: 'Do Neck wound about upright ends earlier' }).click();
+  await expect(page.getByText(/what was chosen is not there before this/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/what was chosen is not there before this/)).toHaveCount(0);
+
+  await page.getByLabel('Name of the pattern').fill('Millrace in one');
+  await page.getByRole('button', { name: 'Save pattern' }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+  for (const side of ['front', 'back', 'side'])
+    await expect(
+      page.getByRole('img', { name: new RegExp(`drawn to scale, from the ${side}$`) }),
+    ).toBeVisible();
 });
 
 test('the bail of a stone is told for the tilt that is wanted', async ({ owner: page }) => {

@@ -41,7 +41,8 @@ describe('a composition', () => {
     const nets = (each: Composition, measures = each.measures) =>
       resolve(each, {}, techniqueOf, measures).cuts.map((cut) => netOf(cut));
     const [before, after] = [nets(pattern), nets(pattern, larger)];
-    for (const [index, net] of before.entries()) expect([index, net < (after[index] ?? 0)]).toEqual([index, true]);
+    for (const [index, net] of before.entries())
+      expect([index, net < (after[index] ?? 0)]).toEqual([index, true]);
     const owned = withUse(pattern, 'b', { own: ['stone'] });
     expect(nets(owned, larger).at(-1)).toBe(nets(owned).at(-1));
     expect(nets(owned, larger)[0]).toBeGreaterThan(nets(owned)[0] ?? 0);

@@ -7,7 +7,12 @@ const frame: Told = [
   'bundle-frame',
   { bound: 6, holds: 2, stone: { outline: 'oval', length: 24, width: 18, depth: 6, edge: 2.4 } },
 ];
-const bail: Told = ['b', 'folded-bail', { wraps: 0, gather: 4, clear: 1 }, { ends: ['a.left 3', 'a.right 3'] }];
+const bail: Told = [
+  'b',
+  'folded-bail',
+  { wraps: 0, gather: 4, clear: 1 },
+  { ends: ['a.left 3', 'a.right 3'] },
+];
 const copper = () => 'copper' as const;
 
 describe('how a piece hangs', () => {
@@ -32,7 +37,9 @@ describe('how a piece hangs', () => {
     ]);
     const made = hangingOf(heavy, () => 'gold-filled');
     expect(made?.front).toBeGreaterThan(1);
-    expect(made && saidHanging(made)).toMatch(/tilts \d+° clockwise: its middle lies [\d.]+ mm to the right of its bail/);
+    expect(made && saidHanging(made)).toMatch(
+      /tilts \d+° clockwise: its middle lies [\d.]+ mm to the right of its bail/,
+    );
   });
 
   it('nothing is said of what has no bail', () => {

@@ -64,5 +64,7 @@ export function saidHanging({ front, side, aside, before }: PieceHanging): strin
           } its bail; a bail that comes over farther to the ${before > 0 ? 'front' : 'back'} mends that.`,
         ]),
   ];
-  return tilts.length > 0 ? tilts.join(' ') : 'It hangs straight from its bail, from the front and from the side.';
+  return tilts.length > 0
+    ? tilts.join(' ')
+    : 'It hangs straight from its bail, from the front and from the side.';
 }

@@ -241,7 +241,11 @@ function withActs(
   uses: readonly ResolvedUse[],
   specs: Specs,
   acts: readonly Act[],
-): { readonly uses: readonly ResolvedUse[]; readonly pieces: readonly PlannedPiece[]; readonly left: readonly Offer[] } {
+): {
+  readonly uses: readonly ResolvedUse[];
+  readonly pieces: readonly PlannedPiece[];
+  readonly left: readonly Offer[];
+} {
   const acted = uses.flatMap(({ use: { id, name, takes }, technique, values }): ActUse[] =>
     isActed(technique) ? [{ id, name, takes, technique, values }] : [],
   );

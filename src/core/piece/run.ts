@@ -397,7 +397,10 @@ class Run {
     });
     const [first, last] = [poses[0], poses.at(-1)];
     if (!from || !first || !last) throw new CannotBeMade(`${where}: say where this wire begins.`);
-    const middle = scaled3(poses.reduce((sum, { at }) => plus3(sum, at), vec3(0, 0)), 1 / poses.length);
+    const middle = scaled3(
+      poses.reduce((sum, { at }) => plus3(sum, at), vec3(0, 0)),
+      1 / poses.length,
+    );
     const way = unit3(poses.reduce((sum, each) => plus3(sum, each.along), vec3(0, 0)));
     // In the plane that its wires are worked in, in the order that they stand there.
     const right = sideOf({ along: way, up: straightened(first.up, way) });
@@ -468,10 +471,7 @@ function asideWay(from: Vec3, to: Vec3, way: Vec3, across: Vec3): Path {
   return Array.from({ length: ASIDE_POINTS + 1 }, (_, index) => {
     const part = index / ASIDE_POINTS;
     const quarter = (Math.PI / 2) * part * part * (3 - 2 * part);
-    const sideways = plus3(
-      scaled3(across, aside * Math.sin(quarter)),
-      scaled3(rest, 1 - Math.cos(quarter)),
-    );
+    const sideways = plus3(scaled3(across, aside * Math.sin(quarter)), scaled3(rest, 1 - Math.cos(quarter)));
     return plus3(plus3(from, scaled3(way, on * part)), sideways);
   });
 }

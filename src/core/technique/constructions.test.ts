@@ -94,12 +94,7 @@ describe('a bundle pendant', () => {
     ],
     ['lead', 'bent-ends', { about: 3, degrees: 80, way: 'to the right', after: 1 }, { ends: ['neck.end 5'] }],
     ['bead', 'threaded-bead', { bead: 4, across: 4, before: 1, drilled: 1.3 }, { end: ['lead.end 1'] }],
-    [
-      'curl',
-      'flat-spiral',
-      { across: 8, start: 2, gap: 0.2, way: 'to the right' },
-      { ends: ['bead.end'] },
-    ],
+    ['curl', 'flat-spiral', { across: 8, start: 2, gap: 0.2, way: 'to the right' }, { ends: ['bead.end'] }],
     [
       'second',
       'bent-ends',
@@ -155,9 +150,9 @@ describe('a bundle pendant', () => {
   });
 
   it('threads its bead before the curl closes', () => {
-    expect(piece.rules.filter(({ isStop }) => isStop).map(({ first, then }) => `${first} < ${then}`)).toEqual([
-      'bead.thread < curl.roll',
-    ]);
+    expect(piece.rules.filter(({ isStop }) => isStop).map(({ first, then }) => `${first} < ${then}`)).toEqual(
+      ['bead.thread < curl.roll'],
+    );
   });
 });
 
@@ -203,7 +198,9 @@ describe('a woven teardrop pendant', () => {
       'neck',
       'neck-wraps',
       { turns: 8, wire: thin, tail: 30 },
-      { bundle: ['left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3'].map((end) => `frame.${end}`) },
+      {
+        bundle: ['left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3'].map((end) => `frame.${end}`),
+      },
     ],
     [
       'bail',
@@ -217,14 +214,12 @@ describe('a woven teardrop pendant', () => {
       { wraps: 0, leg: 7, inside: 4.6, clear: 3, tail: 8 },
       { ends: ['bail.end 1', 'bail.end 2'] },
     ],
-    ...(['left', 'right'] as const).map(
-      (side): Told => [
-        side,
-        'bent-ends',
-        { about: 4, degrees: 170, way: `to the ${side}`, lie: 'behind one another', after: 2, tail: 12 },
-        { ends: side === 'left' ? ['neck.end 2', 'neck.end 3'] : ['neck.end 5', 'neck.end 6'] },
-      ],
-    ),
+    ...(['left', 'right'] as const).map((side): Told => [
+      side,
+      'bent-ends',
+      { about: 4, degrees: 170, way: `to the ${side}`, lie: 'behind one another', after: 2, tail: 12 },
+      { ends: side === 'left' ? ['neck.end 2', 'neck.end 3'] : ['neck.end 5', 'neck.end 6'] },
+    ]),
   ];
   const piece = pieceOf(told);
 
@@ -242,7 +237,9 @@ describe('a woven teardrop pendant', () => {
   });
 
   it('weaves five repeats at the foot and twelve on the bail, of 200 mm frame wires (common practice)', () => {
-    expect(cutNamed(piece.plans['foot'] as never, 'weaving wire').terms[0]?.name).toBe('5 repeats of A3 AB BC');
+    expect(cutNamed(piece.plans['foot'] as never, 'weaving wire').terms[0]?.name).toBe(
+      '5 repeats of A3 AB BC',
+    );
     expect(cutNamed(piece.plans['bail'] as never, 'weaving wire').terms[0]?.name).toBe(
       '12 repeats of A3 AB3',
     );

@@ -11,7 +11,12 @@ import { cutOf, netOf } from './technique';
 const FRAME: Told = ['a', 'bundle-frame', { bound: 6, holds: 2, tail: 30 }];
 const LEFT = ['a.left 1', 'a.left 2', 'a.left 3'];
 const RIGHT = ['a.right 1', 'a.right 2', 'a.right 3'];
-const NECK: Told = ['b', 'neck-wraps', { turns: 3 }, { bundle: [...LEFT, ...RIGHT.slice(0, 2)], winder: ['a.right 3'] }];
+const NECK: Told = [
+  'b',
+  'neck-wraps',
+  { turns: 3 },
+  { bundle: [...LEFT, ...RIGHT.slice(0, 2)], winder: ['a.right 3'] },
+];
 
 describe('techniques that go on from one another', () => {
   it('are one piece: what was a frame wire goes on as neck and bail, and is one cut', () => {
@@ -33,7 +38,10 @@ describe('techniques that go on from one another', () => {
     ]);
     // What is trimmed is the tail of whatever an end did last: 12 of the bail, 30 of the neck.
     expect(cutOf(rear) - netOf(rear)).toBeCloseTo(12 + 30, 9);
-    expect(rules.map(({ first, then }) => `${first} < ${then}`)).toEqual(['a.close < b.bind', 'b.bind < c.fold']);
+    expect(rules.map(({ first, then }) => `${first} < ${then}`)).toEqual([
+      'a.close < b.bind',
+      'b.bind < c.fold',
+    ]);
   });
 
   it('take an end once, and say by whom it was taken before', () => {
@@ -69,7 +77,9 @@ describe('techniques that go on from one another', () => {
   });
 
   it('are several pieces when nothing joins them', () => {
-    const { pieces } = planActs(usesOf([FRAME, ['b', 'coil'], ['c', 'bent-ends', {}, { ends: ['a.left 1'] }]]));
+    const { pieces } = planActs(
+      usesOf([FRAME, ['b', 'coil'], ['c', 'bent-ends', {}, { ends: ['a.left 1'] }]]),
+    );
     expect(pieces.map((piece) => piece.uses)).toEqual([['a', 'c'], ['b']]);
   });
 

@@ -185,8 +185,10 @@ class Joining {
       wires: (port) => (handed.get(port) ?? []).map(({ wire }) => this.#takenWire(wire)),
       own,
     };
-    const act = actKnown(use.values, [technique.id, own(''), sizesIn(values), handedIn(technique, taken)], () =>
-      technique.act(values as never, taken),
+    const act = actKnown(
+      use.values,
+      [technique.id, own(''), sizesIn(values), handedIn(technique, taken)],
+      () => technique.act(values as never, taken),
     );
     if (!act.ok) {
       for (const each of fresh) this.#wires.delete(each.id);
@@ -208,7 +210,9 @@ class Joining {
       if (!offer) return refuse(`${port.label}: what was chosen is not there before this; choose again.`);
       const taker = this.#takers.get(ref);
       if (taker !== undefined)
-        return refuse(`${port.label}: “${offer.label}” was taken on by “${taker}” before; choose another end.`);
+        return refuse(
+          `${port.label}: “${offer.label}” was taken on by “${taker}” before; choose another end.`,
+        );
       if (!port.takes.includes(offer.takes))
         return refuse(
           `${port.label}: “${offer.label}” is ${offer.takes === 'end' ? 'an end' : 'a whole wire'}; ${port.takes
@@ -227,11 +231,7 @@ class Joining {
   }
 
   /** The values of a use, with the size of what it takes up in place of what it would be cut from. */
-  #valuesOf(
-    technique: ActTechnique,
-    values: Values,
-    chosen: ReadonlyMap<string, readonly Offer[]>,
-  ): Values {
+  #valuesOf(technique: ActTechnique, values: Values, chosen: ReadonlyMap<string, readonly Offer[]>): Values {
     const sizes = [...chosen].flatMap(([key, [first]]) => {
       const wire = technique.ports[key]?.wire;
       const size = this.#wires.get(first?.wire ?? '')?.size;
@@ -386,7 +386,9 @@ function actKnown(values: Values, handed: readonly unknown[], made: () => Result
 }
 
 const sizesIn = (values: Values): readonly unknown[] =>
-  Object.entries(values).filter(([, value]) => typeof value === 'object' && value !== null && 'profile' in value);
+  Object.entries(values).filter(
+    ([, value]) => typeof value === 'object' && value !== null && 'profile' in value,
+  );
 
 const handedIn = ({ ports }: ActTechnique, { ends, wires, isWhole }: Taken): readonly unknown[] =>
   Object.keys(ports).map((port) => (isWhole(port) ? wires(port) : ends(port)));
@@ -411,8 +413,7 @@ function freshWires(
 ): readonly FreshWire[] {
   const size = values[port.wire] as WireSize;
   const { count, name, tail, isGiven = false, start, side = 'first' } = port.fresh(values as never);
-  const upright = (index: number): Pose =>
-    pose(vec3((index - (count - 1) / 2) * size.width, 0), vec3(0, -1));
+  const upright = (index: number): Pose => pose(vec3((index - (count - 1) / 2) * size.width, 0), vec3(0, -1));
   return Array.from({ length: count }, (_, index): FreshWire => ({
     side,
     id: own(`${key} ${index + 1}`),

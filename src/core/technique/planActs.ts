@@ -3,7 +3,15 @@ import { plus3, scaled3, vec3 } from '../geometry/vec3';
 import { refuse, type Result } from '../result';
 import type { RunPiece } from '../piece/run';
 import type { Act, ActTechnique } from './act';
-import { cutFromParts, joinActs, waitsFor, type ActUse, type JoinedPiece, type JoinedUse, type Offer } from './joinActs';
+import {
+  cutFromParts,
+  joinActs,
+  waitsFor,
+  type ActUse,
+  type JoinedPiece,
+  type JoinedUse,
+  type Offer,
+} from './joinActs';
 import { cutsOfPiece, type CutPiece } from './ofPiece';
 import type { Parameters } from './parameter';
 import type { Values } from './readValues';
@@ -105,7 +113,9 @@ function planOf(id: string, act: Act, { run, cuts }: CutPiece): Plan {
 }
 
 /** Declares a technique that is done to a piece; by itself it is done to wires that are cut afresh. */
-export const actTechnique = <const P extends Parameters>(told: Omit<ActTechnique<P>, 'plan'>): ActTechnique<P> => {
+export const actTechnique = <const P extends Parameters>(
+  told: Omit<ActTechnique<P>, 'plan'>,
+): ActTechnique<P> => {
   const technique: ActTechnique<P> = {
     ...told,
     act: (values, taken) => orFolded(() => told.act(values, taken)),

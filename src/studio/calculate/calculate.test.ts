@@ -236,7 +236,12 @@ it('an unknown technique and an impossible one are told in a sentence', async ()
 describe('piece', () => {
   const acts = [
     { id: 'frame', technique: 'bundle-frame', values: { holds: 2, bound: 6 } },
-    { id: 'bail', technique: 'folded-bail', values: { wraps: 0, gather: 4 }, takes: { ends: ['frame.left 3', 'frame.right 3'] } },
+    {
+      id: 'bail',
+      technique: 'folded-bail',
+      values: { wraps: 0, gather: 4 },
+      takes: { ends: ['frame.left 3', 'frame.right 3'] },
+    },
   ];
   type Piece = {
     readonly acts: readonly string[];
@@ -247,7 +252,9 @@ describe('piece', () => {
   };
 
   it('is its wires, each as it goes, and how it hangs', async () => {
-    const { pieces } = (await answered(ask('piece', { acts, metal: 'sterling' }))) as { pieces: readonly Piece[] };
+    const { pieces } = (await answered(ask('piece', { acts, metal: 'sterling' }))) as {
+      pieces: readonly Piece[];
+    };
     expect(pieces).toHaveLength(1);
     const [piece] = pieces;
     expect(piece?.cuts.map(({ act, name }) => `${act}: ${name}`)).toEqual([
@@ -256,7 +263,9 @@ describe('piece', () => {
       'frame: frame wire 3',
       'frame: binding wire',
     ]);
-    expect(piece?.wires.map(({ cutMm }) => cutMm)).toEqual(piece?.cuts.map(({ lengthMm }) => expect.closeTo(lengthMm, 5)));
+    expect(piece?.wires.map(({ cutMm }) => cutMm)).toEqual(
+      piece?.cuts.map(({ lengthMm }) => expect.closeTo(lengthMm, 5)),
+    );
     for (const { lineMm } of piece?.wires ?? []) {
       expect(lineMm.length).toBeGreaterThan(50);
       expect(lineMm.every((point) => point.length === 3 && point.every(Number.isFinite))).toBe(true);

@@ -61,7 +61,11 @@ export function calculatePiece({ acts, metal = 'copper' }: CalculatePieceInput) 
   };
 }
 
-function pieceSaid(piece: PlannedPiece, made: readonly Made[], metal: NonNullable<CalculatePieceInput['metal']>) {
+function pieceSaid(
+  piece: PlannedPiece,
+  made: readonly Made[],
+  metal: NonNullable<CalculatePieceInput['metal']>,
+) {
   const own = made.filter(({ id }) => piece.uses.includes(id));
   const hangs = hangingOf(piece, () => metal);
   return {
@@ -91,7 +95,11 @@ function pieceSaid(piece: PlannedPiece, made: readonly Made[], metal: NonNullabl
         depthMm: exact(depth),
         atMm: [exact(at.x), exact(at.y), exact(at.z)],
       })),
-      insideBodies: insideBodies(piece.run).map(({ wire, body, depth }) => ({ wire, body, depthMm: exact(depth) })),
+      insideBodies: insideBodies(piece.run).map(({ wire, body, depth }) => ({
+        wire,
+        body,
+        depthMm: exact(depth),
+      })),
     },
     judgements: own.flatMap(({ technique, values, made: plan }) => judgeWork(technique, values ?? {}, plan)),
     balance: hangs

@@ -78,7 +78,10 @@ export const ENDPOINTS: Readonly<Record<string, Endpoint>> = {
         {
           id: 'frame',
           technique: 'bundle-frame',
-          values: { stone: { outline: 'oval', lengthMm: 25, widthMm: 18, depthMm: 6, edgeMm: 2.4 }, holds: 2 },
+          values: {
+            stone: { outline: 'oval', lengthMm: 25, widthMm: 18, depthMm: 6, edgeMm: 2.4 },
+            holds: 2,
+          },
         },
         {
           id: 'bail',

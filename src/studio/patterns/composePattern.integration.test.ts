@@ -99,7 +99,9 @@ describe('composing', () => {
     ).toMatch(/A teardrop is longer than wide/);
     const steps = resolve(composition, {}, techniqueOf).steps.map(({ id }) => id);
     const late = withStepAt(composition, steps, 'a.try', steps.length);
-    expect(await saidOf(late)).toMatch(/comes after “close the top and bend all ends upright”.*Or override it by name/);
+    expect(await saidOf(late)).toMatch(
+      /comes after “close the top and bend all ends upright”.*Or override it by name/,
+    );
     const key = resolve(late, {}, techniqueOf).faults[0]?.key ?? '';
     done(await composePattern(session, newKey(), null, form({ ...late, overridden: [key] })));
     expect(

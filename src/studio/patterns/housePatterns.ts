@@ -25,7 +25,8 @@ export interface HousePattern {
 }
 
 /** What a technique of a pattern leaves. */
-const ends = (use: string, ...left: readonly string[]): readonly string[] => left.map((end) => `${use}.${end}`);
+const ends = (use: string, ...left: readonly string[]): readonly string[] =>
+  left.map((end) => `${use}.${end}`);
 
 const stone = (outline: string, length: number, width: number, edge: number, depth: number): Texts => ({
   'stone.outline': outline,
@@ -44,7 +45,11 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'sterling',
     uses: [
       ['bundle-frame', { holds: '2', bound: '6 mm', bail: '2 mm', tail: '30 mm' }],
-      ['neck-wraps', { turns: '6' }, { bundle: ends('a', 'left 1', 'right 1', 'left 2', 'right 2', 'left 3', 'right 3') }],
+      [
+        'neck-wraps',
+        { turns: '6' },
+        { bundle: ends('a', 'left 1', 'right 1', 'left 2', 'right 2', 'left 3', 'right 3') },
+      ],
       [
         'folded-bail',
         { wraps: '0', gather: '5 mm', leg: '8 mm', inside: '4 mm', clear: '1.5 mm' },
@@ -77,7 +82,8 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
     ],
     measures: stone('teardrop', 21, 15, 2, 5.5),
-    notes: 'For the small prehnite drops. Keep the bundle flat at the shoulder; curl both front ends together.',
+    notes:
+      'For the small prehnite drops. Keep the bundle flat at the shoulder; curl both front ends together.',
     parts: [['prehnite teardrop cab', 1, 7.5]],
   },
   {

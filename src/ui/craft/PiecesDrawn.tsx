@@ -38,7 +38,9 @@ export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Sp
   const parts = drawnParts(resolved);
   const whole = parts.filter(({ plan }) => plan.run);
   const single = parts.filter(({ plan }) => !plan.run);
-  const undrawn = resolved.uses.filter(({ use }) => !parts.some(({ uses }) => uses.some((each) => each.use === use)));
+  const undrawn = resolved.uses.filter(
+    ({ use }) => !parts.some(({ uses }) => uses.some((each) => each.use === use)),
+  );
   return (
     <section className="leaf mt-4 p-4" aria-label="Drawn to scale">
       {whole.map((part) => (

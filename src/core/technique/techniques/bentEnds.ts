@@ -15,7 +15,8 @@ export const bentEnds = actTechnique({
   id: 'bent-ends',
   title: 'Bend of ends',
   group: 'links and loops',
-  source: 'an arc of π(a + D)/2 for each half turn, those that lie further out by their distance more: plane geometry',
+  source:
+    'an arc of π(a + D)/2 for each half turn, those that lie further out by their distance more: plane geometry',
   parameters: {
     wire: wire('Wire', roundWire(0.812), 'frame'),
     about: length('Bent about, diameter', 6, 0, 100),

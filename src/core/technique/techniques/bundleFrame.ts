@@ -295,7 +295,9 @@ function nearestHolds(line: Outline, holds: readonly Hold[], inward: number): nu
     const { point, direction } = placeAt(line, along);
     return minus(point, scaled(outward(direction), inward));
   });
-  return Math.min(...tips.flatMap((tip, index) => tips.slice(index + 1).map((other) => distance(tip, other))));
+  return Math.min(
+    ...tips.flatMap((tip, index) => tips.slice(index + 1).map((other) => distance(tip, other))),
+  );
 }
 
 /** What the end of a course is called that runs to a place so far from the foot. */

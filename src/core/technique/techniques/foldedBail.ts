@@ -52,13 +52,18 @@ export const foldedBail = actTechnique({
     if (!fold.ok) return fold;
     const folded = ends('ends');
     const gathered =
-      gather > 0
-        ? sideBySide(folded, { id: own('row'), step: D, along: Math.max(gather, GATHER * D) })
-        : [];
+      gather > 0 ? sideBySide(folded, { id: own('row'), step: D, along: Math.max(gather, GATHER * D) }) : [];
     const roll = over === 'to the back' ? -90 : 90;
     const courses: readonly Course[] = [
       ...(leg > 0 ? [{ kind: 'laid', name: 'two legs', length: leg } as const] : []),
-      { kind: 'bent', name: 'over the mandrel', id: own('bend'), about: inside, angle: fold.value.turn, roll },
+      {
+        kind: 'bent',
+        name: 'over the mandrel',
+        id: own('bend'),
+        about: inside,
+        angle: fold.value.turn,
+        roll,
+      },
       ...(fold.value.slant > 0
         ? [{ kind: 'laid', name: 'two legs', length: fold.value.slant } as const]
         : []),

@@ -51,10 +51,7 @@ export const straightWeave = actTechnique({
       },
     },
   },
-  act: (
-    { weave: woven, base, weaving, length: long, tail, weavingTail },
-    { wires, ends, own, isWhole },
-  ) => {
+  act: ({ weave: woven, base, weaving, length: long, tail, weavingTail }, { wires, ends, own, isWhole }) => {
     const strip = stripOf(woven, base, weaving, long);
     if (!strip.ok) return strip;
     const { covered, repeats, advance, step, term } = strip.value;

@@ -40,7 +40,13 @@ export const threadedBead = actTechnique({
         ],
         tail,
       })),
-      leaves: threaded.map(({ wire: id, side, label }) => ({ id: 'end', label, takes: 'end', wire: id, side })),
+      leaves: threaded.map(({ wire: id, side, label }) => ({
+        id: 'end',
+        label,
+        takes: 'end',
+        wire: id,
+        side,
+      })),
       parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
       steps: [{ id: 'thread', name: 'thread the bead', minutes: 0.5 }],
     });

@@ -117,9 +117,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   const removeUse = useCallback((id: string) => compose((before) => withoutUse(before, id)), [compose]);
   const moveUse = useCallback(
     (id: string, by: number) =>
-      compose((before) =>
-        withUseAt(before, id, before.uses.findIndex((use) => use.id === id) + by),
-      ),
+      compose((before) => withUseAt(before, id, before.uses.findIndex((use) => use.id === id) + by)),
     [compose],
   );
   const earlier = useCallback((id: string) => moveUse(id, -1), [moveUse]);
