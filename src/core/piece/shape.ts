@@ -174,8 +174,8 @@ export function roundShape(course: Round, body: Cab, size: WireSize): Result<Sha
   });
 }
 
-/** How steeply it sets out: the exponent of its height, 1 for a plain ellipse. */
-const STEEP = 0.6;
+/** How steeply it sets out, and how late it comes in: the exponents of its height and of its way in, 1 for a plain ellipse. */
+const [STEEP, LATE] = [0.6, 2];
 
 /**
  * How far in a way round a stone is pulled at a place, and how high it lies there: up or down beside the edge first, then over it, as a
@@ -190,7 +190,7 @@ function pulledAt(pulls: readonly Pull[], along: number, whole: number, off: num
     const part = Math.min(1, (long / 2 - away) / ramp);
     const quarter = (Math.PI / 4) * (1 - Math.cos(Math.PI * part));
     return {
-      inward: (off + inward) * (1 - Math.cos(quarter)),
+      inward: (off + inward) * (1 - Math.cos(quarter)) ** LATE,
       high: height + (high - height) * Math.sin(quarter) ** STEEP,
     };
   }

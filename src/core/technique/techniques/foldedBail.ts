@@ -47,7 +47,8 @@ export const foldedBail = actTechnique({
   ) => {
     const { width: D } = bail;
     const { pitch } = bendOf(binding);
-    const neck = wraps * pitch;
+    // Above the last wrap both legs go on side by side a little.
+    const neck = wraps > 0 ? (wraps + 1) * pitch : 0;
     const fold = foldOf({ inside, leg, neck, back: D + clear, D });
     if (!fold.ok) return fold;
     const folded = ends('ends');
@@ -108,7 +109,7 @@ export const foldedBail = actTechnique({
                     name: `${counted(wraps, 'wrap')} round ${counted(2 * folded.length, 'wire')}`,
                     on: legs,
                     turns: wraps,
-                    long: neck,
+                    long: wraps * pitch,
                   },
                 ],
                 second: [],
