@@ -22,3 +22,6 @@ declare module 'clipper-lib' {
   export const EndType: { etClosedPolygon: number };
   export const Clipper: { Area(path: IntPoint[]): number; Orientation(path: IntPoint[]): boolean };
 }
+declare module 'gltf-validator' {
+  export function validateString(json: string): Promise<unknown>;
+}

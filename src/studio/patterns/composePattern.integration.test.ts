@@ -1,8 +1,10 @@
+import { spawnSync } from 'node:child_process';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { formatLength } from '@/core/units/length';
 import { withStepAt, withTechnique, withUse } from '@/core/pattern/changes';
 import { EMPTY_COMPOSITION, type Composition } from '@/core/pattern/composition';
+import type { PatternBody } from '@/core/pattern/pattern';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
 import type { AnyTechnique } from '@/core/technique/technique';
@@ -17,6 +19,7 @@ import {
 } from '../../../tests/support/studio';
 import type { StudioSession } from '../kernel/useCase';
 import { patternPaper } from '../paper/patternPaper';
+import { pieceFile } from '../paper/pieceFile';
 import { proposeMaking } from '../making/proposeMaking';
 import { makePiece } from '../making/makePiece';
 import { labelsOf } from '../labels/labels';
@@ -290,3 +293,38 @@ it('papers are PDF and SVG; others there are not', async () => {
   expect(await head('card.svg')).toBe('<?xml');
   expect(await head('price.pdf')).toBeUndefined();
 });
+
+it('the piece of a pattern goes out as it is seen from each side, and in the round; its card is read by pdftoppm', async () => {
+  const { session, composition } = await studioWithFrame();
+  const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('the pattern hangs in the room');
+  for (const view of ['front', 'back', 'side']) {
+    const file = pieceFile(pattern, `${view}.svg`);
+    expect(file?.type).toBe('image/svg+xml; charset=utf-8');
+    expect(String(file?.content).slice(0, 5)).toBe('<?xml');
+  }
+  const gltf = JSON.parse(String(pieceFile(pattern, 'piece.gltf')?.content)) as {
+    nodes: readonly { name: string }[];
+  };
+  // Three frame wires, their binding, the stone.
+  expect(gltf.nodes.map(({ name }) => name)).toEqual([
+    'frame wire 1',
+    'frame wire 2',
+    'frame wire 3',
+    'binding wire',
+    'stone',
+  ]);
+  expect(pieceFile(pattern, 'above.svg')).toBeUndefined();
+  expect(pieceFile({ ...pattern, body: withoutComposition(pattern.body) }, 'front.svg')).toBeUndefined();
+  const card = await patternPaper(pattern, 'card.pdf', { sheet: 'A4', first: 'mm', numbers: 'point' });
+  const { status, stderr, stdout } = spawnSync('pdftoppm', ['-r', '30', '-png', '-f', '1', '-l', '1', '-'], {
+    input: Buffer.from(card?.content ?? ''),
+  });
+  expect([status, String(stderr)]).toEqual([0, '']);
+  expect(stdout.subarray(1, 4).toString()).toBe('PNG');
+});
+
+function withoutComposition({ composition: _, ...body }: PatternBody): PatternBody {
+  return body;
+}

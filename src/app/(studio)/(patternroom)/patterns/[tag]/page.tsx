@@ -46,6 +46,7 @@ export default async function PatternPage({ params }: { params: Params }) {
     ...need.map(([specId, length]) => Math.floor((onHand[specId]?.length ?? 0) / length)),
   );
   const resolved = body.composition && resolve(body.composition, specs, techniqueOf);
+  const hasPiece = resolved?.uses.some(({ plan }) => plan?.run) ?? false;
   const pricing = await pricingOf(session, body);
   const parts =
     pricing?.rungs[0]?.parts ?? body.parts.map((part) => ({ ...part, found: null, cost: undefined }));
@@ -68,7 +69,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           </p>
         </div>
         <div className="no-print flex flex-wrap gap-2">
-          <PaperMenu of={`/patterns/${label}`} papers={PAPERS} />
+          <PaperMenu of={`/patterns/${label}`} papers={hasPiece ? [...PAPERS, ...PIECE] : PAPERS} />
           <PrintButton />
           {isOwner && (
             <Link href={`/patterns/${label}/${body.composition ? 'compose' : 'edit'}`} className="btn btn-lg">
@@ -194,4 +195,11 @@ const PAPERS = [
   ['card.pdf', 'Pattern card, PDF'],
   ['card.svg', 'Pattern card, SVG'],
   ['pattern.json', 'The pattern as a file, JSON'],
+] as const;
+/** And of a piece that is told by the ways of its wires. */
+const PIECE = [
+  ['front.svg', 'The piece from the front, SVG'],
+  ['back.svg', 'The piece from the back, SVG'],
+  ['side.svg', 'The piece from the side, SVG'],
+  ['piece.gltf', 'The piece in the round, glTF'],
 ] as const;
