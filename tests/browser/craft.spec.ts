@@ -126,6 +126,9 @@ test('techniques that go on from one another are one piece: one cut for each wir
   await expect(piece.getByRole('img', { name: /drawn to scale, from the side$/ })).toBeVisible();
   await expect(piece).toContainText(/It hangs straight from its bail|It tilts|its foot swings/);
 
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+
   // What winds about the neck may be one of the ends: then the others are bound, and there is a wire less.
   await bundle.getByRole('checkbox', { name: 'frame wire 3, right end' }).uncheck();
   await page
