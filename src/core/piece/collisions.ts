@@ -1,7 +1,7 @@
 import type { Path, Vec3 } from '../geometry/path';
 import { between3, distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
-import type { RunPiece, RunWire } from './run';
+import type { RunCourse, RunPiece, RunWire } from './run';
 
 /** Two wires that lie in one another, or one that lies in itself. */
 export interface Collision {
@@ -20,26 +20,38 @@ interface Run {
   readonly to: Vec3;
   /** Length of its wire before it, mm. */
   readonly before: number;
+  readonly isSketched: boolean;
 }
 
-/** A line in straight pieces that are short enough. */
-function runsOf(path: Path, wire: number): Run[] {
+/** The courses of a wire in the order in which it lies, from the end of its second hand to that of its first. */
+const coursesOf = ({ first, second, between }: RunWire): { path: Path; isSketched: boolean }[] => [
+  ...[...second].reverse().map((each) => ({ ...partOf(each), path: [...each.path].reverse() })),
+  ...(between ? [partOf(between)] : []),
+  ...first.map(partOf),
+];
+
+const partOf = ({ path, course }: RunCourse) => ({ path, isSketched: course?.sketched !== undefined });
+
+/** A wire in straight pieces that are short enough. */
+function runsOf(run: RunWire, wire: number): Run[] {
   const runs: Run[] = [];
   let before = 0;
-  for (const [index, to] of path.entries()) {
-    const from = path[index - 1];
-    if (!from) continue;
-    const long = distance3(from, to);
-    const parts = Math.max(1, Math.ceil(long / PIECE));
-    for (let part = 0; part < parts; part += 1)
-      runs.push({
-        wire,
-        from: between3(from, to, part / parts),
-        to: between3(from, to, (part + 1) / parts),
-        before: before + (long * part) / parts,
-      });
-    before += long;
-  }
+  for (const { path, isSketched } of coursesOf(run))
+    for (const [index, to] of path.entries()) {
+      const from = path[index - 1];
+      if (!from) continue;
+      const long = distance3(from, to);
+      const parts = Math.max(1, Math.ceil(long / PIECE));
+      for (let part = 0; part < parts; part += 1)
+        runs.push({
+          wire,
+          from: between3(from, to, part / parts),
+          to: between3(from, to, (part + 1) / parts),
+          before: before + (long * part) / parts,
+          isSketched,
+        });
+      before += long;
+    }
   return runs;
 }
 
@@ -58,7 +70,7 @@ function nearest(a: Run, b: Run): { readonly apart: number; readonly at: Vec3 } 
 }
 
 /**
- * Where wires of a piece lie in one another, the deepest place of each two.
+ * Where wires of a piece lie in one another, the deepest place of each two. What lies in one another where both are only sketched is passed over.
  * @param allowed how deep they may lie in one another, as a part of the thinner one's radius
  */
 export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
@@ -67,6 +79,7 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
   const cells = new Map<string, Run[]>();
   const deepest = new Map<string, Collision>();
   const look = (a: Run, b: Run) => {
+    if (a.isSketched && b.isSketched) return;
     const [wide, other] = [thick[a.wire] as number, thick[b.wire] as number];
     // A wire lies beside itself where it is bent: only what is further along it than a tight bend counts.
     const [earlier, later] = a.before < b.before ? [a, b] : [b, a];
@@ -85,8 +98,8 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
     const key = ids.join('\n');
     if (depth > (deepest.get(key)?.depth ?? 0)) deepest.set(key, { wires: ids, depth, at });
   };
-  for (const [index, { path }] of wires.entries()) {
-    for (const run of runsOf(path, index)) {
+  for (const [index, wire] of wires.entries()) {
+    for (const run of runsOf(wire, index)) {
       const middle = between3(run.from, run.to, 0.5);
       const [x, y, z] = [middle.x, middle.y, middle.z].map((value) => Math.floor(value / cell)) as [
         number,

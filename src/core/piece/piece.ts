@@ -1,3 +1,4 @@
+import type { Path } from '../geometry/path';
 import type { Pose } from '../geometry/pose';
 import type { StoneSize, WireSize } from '../technique/parameter';
 import type { WeaveGroup } from '../weave/notation';
@@ -96,6 +97,8 @@ interface Named {
   readonly name: string;
   /** What it is called by others that begin where it ends, when several courses of a hand have its name. */
   readonly id?: string;
+  /** Why its line is only about right, where it is: it may lie in others that are so. */
+  readonly sketched?: string;
 }
 
 /** Straight on. */
@@ -198,6 +201,8 @@ export interface Twisted extends Named {
   readonly kind: 'twisted';
   /** Where the twist begins and which way it goes; its up is where the first strand lies. */
   readonly axis: Pose;
+  /** What it is twisted about where that is no straight line, as a rope that is bent to a loop: it begins at the axis. */
+  readonly line?: Path;
   readonly strands: number;
   /** Which of them this is, 0 for the first. */
   readonly strand: number;

@@ -31,6 +31,7 @@ import {
   isThere,
   laidShape,
   roundShape,
+  lengthOfStrand,
   twistedPath,
   type Shape,
 } from './shape';
@@ -309,7 +310,10 @@ class Run {
         return alongPath(climbingPath(course, point, bendOf(size).thick), point.pose.up);
       }
       case 'twisted':
-        return alongPath(twistedPath(course, size), course.axis.up);
+        return {
+          ...alongPath(twistedPath(course, size), course.axis.up),
+          length: lengthOfStrand(course, size),
+        };
       case 'threaded':
         return this.#throughBead(this.#bodyOf('bead', course.bead, where), from, where);
     }

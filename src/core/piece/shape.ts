@@ -9,6 +9,7 @@ import {
   type EvenBend,
   type Pose,
 } from '../geometry/pose';
+import { spaceLine } from '../geometry/spaceLine';
 import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { minus, outward, scaled } from '../geometry/vector';
 import { alongAtAngle, perimeterOf, type Outline } from '../outline/outline';
@@ -203,15 +204,31 @@ export const isThere = (from: Pose, to: Pose): boolean => norm3(minus3(from.at, 
 /** A line of its own length. */
 export const drawnShape = (path: Path, end: Pose): Shape => ({ path, length: lengthOfPath(path), end });
 
-const TWIST_POINTS = 32;
+const TWIST_POINTS = 48;
+
+/** How far off their axis strands lie that touch one another. */
+export const offAxis = (strands: number, thick: number): number =>
+  strands < 2 ? 0 : thick / 2 / Math.sin(Math.PI / strands);
+
+/** How long a strand of a twist is, mm: a helix unrolled; of a twist that is bent, as long as its strands are on average, measured. */
+export function lengthOfStrand(course: Twisted, size: WireSize): number {
+  const { line, strands, along, turns } = course;
+  if (!line) return Math.hypot(along, 2 * Math.PI * offAxis(strands, size.width) * turns);
+  const all = Array.from({ length: strands }, (_, strand) =>
+    lengthOfPath(twistedPath({ ...course, strand }, size)),
+  );
+  return all.reduce((sum, each) => sum + each, 0) / strands;
+}
 
 /** A strand of a twist: a helix about its axis, as far off it as strands of its thickness lie that touch one another. */
-export function twistedPath({ axis, strands, strand, along, turns }: Twisted, size: WireSize): Path {
-  const off = strands < 2 ? 0 : size.width / 2 / Math.sin(Math.PI / strands);
+export function twistedPath({ axis, line, strands, strand, along, turns }: Twisted, size: WireSize): Path {
+  const off = offAxis(strands, size.width);
   const steps = Math.max(8, Math.ceil(Math.abs(turns) * TWIST_POINTS));
+  const bent = line && spaceLine(line, axis.up);
   return Array.from({ length: steps + 1 }, (_, step) => {
     const part = step / steps;
     const angle = 2 * Math.PI * (strand / strands + turns * part);
-    return inPose(axis, along * part, off * Math.sin(angle), off * Math.cos(angle));
+    const [right, up] = [off * Math.sin(angle), off * Math.cos(angle)];
+    return bent ? inPose(bent.at(along * part), 0, right, up) : inPose(axis, along * part, right, up);
   });
 }

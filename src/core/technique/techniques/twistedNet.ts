@@ -1,147 +1,244 @@
+import type { Path, Vec3 } from '../../geometry/path';
+import { pose, type Pose } from '../../geometry/pose';
+import { distance3, minus3, vec3 } from '../../geometry/vec3';
+import { onBody, radiusAt } from '../../piece/body';
+import type { Course, Piece, Point, Side, Twisted } from '../../piece/piece';
+import { runPiece } from '../../piece/run';
+import { offAxis, twistedPath } from '../../piece/shape';
+import { ok, refuse, type Result } from '../../result';
 import { counted } from '../../units/counted';
-import type { Path } from '../../geometry/path';
-import { refuse } from '../../result';
-import { coil, ring } from '../formulas';
+import { cutsOfPiece } from '../ofPiece';
 import { count, length, roundWire, wire } from '../parameter';
-import { bow, helix, moved, turned } from '../shapes';
-import { allowance, net, said, saidBy, technique } from '../technique';
+import { said, saidBy, technique } from '../technique';
 
 /** How long one half-twist of two strands is, in diameters of the wire: drawn tight by hand (common practice, about two). */
 const TWIST = 2;
+/** How long a turn of the rope is, in its thicknesses. */
+const LAY = 2;
+/** From the tip to the folds under it, in thicknesses of the wire. */
+const UNDER = 1;
+/** Between the last row and the rope, in thicknesses of the rope. */
+const GATHERED = 2;
+/** How far apart the strands of a fold set out, in thicknesses. */
+const APART = 1.05;
+/** Why a rope is only sketched. */
+const PRESSED = 'strands of a rope press into one another where they are laid close and where it is bent';
 
-/** Wires folded at the foot of a point, their strands twisted together at every crossing to a net round it. */
+const radians = (degrees: number): number => (degrees * Math.PI) / 180;
+
+/** A rope that stands up from a place, makes a loop, and is wound below it: the line that its strands are twisted about. */
+function ropeLine(
+  thick: number,
+  begin: Pose,
+  neck: number,
+  loop: number,
+  wraps: number,
+): Result<{ readonly path: Path; readonly long: number }> {
+  const rope: Piece = {
+    bodies: [],
+    wires: [
+      {
+        id: 'rope',
+        name: 'rope',
+        cutFrom: 'rope',
+        size: roundWire(thick),
+        start: begin,
+        first: [
+          { kind: 'laid', name: 'neck', length: neck },
+          { kind: 'bent', name: 'loop', about: thick, angle: 90 },
+          { kind: 'coiled', name: 'loop', about: loop, turns: -1, pitch: thick },
+          {
+            kind: 'wound',
+            name: 'wound below it',
+            on: [{ wire: 'rope', from: { side: 'first', endOf: 'neck', on: -thick }, towards: 'second' }],
+            groups: [{ kind: 'wrap', first: 0, last: 0, wraps }],
+            begins: 'back',
+          },
+        ],
+        second: [],
+        tails: { first: 0, second: 0 },
+      },
+    ],
+  };
+  const run = runPiece(rope);
+  if (!run.ok) return run;
+  const [made] = run.value.wires;
+  return ok({ path: made?.path ?? [], long: made?.net ?? 0 });
+}
+
+/**
+ * Wires folded under one tip of a point, each through the fold of the next; neighbours of different pairs twisted together row on row up it; over the
+ * other tip all strands twisted to a rope, which is the bail: a loop, wound below itself.
+ */
 export const twistedNet = technique({
   id: 'twisted-net',
   title: 'Twisted net round a point',
   group: 'holding a stone',
   source:
-    'strands between crossings are helices of half a mesh, √(a² + h²); a twist is √[(πd)² + lay²] a turn',
+    'strands climb a point that tapers from crossing to crossing, measured; a twist is √[(πd)² + lay²] a turn, a rope is measured along its strands',
   parameters: {
-    wire: wire('Net wire', roundWire(0.644), 'net'),
+    wire: wire('Net wire', roundWire(0.405), 'net'),
     wires: count('Wires', 3, 2, 8, 'Each is folded, so three wires are six strands'),
     across: length('Point across', 12, 4, 60),
-    long: length('Length that is covered', 35, 8, 150),
+    long: length('Length of the point', 35, 8, 150),
+    taper: length('Each tip tapers for', 9, 0.5, 70),
     rows: count('Rows of crossings', 5, 1, 30),
     twists: count('Twists at each crossing', 3, 1, 10),
-    neck: count('Twists of all strands at the neck', 3, 1, 12),
     loop: length('Hanging loop, inside', 3, 1, 20),
+    wraps: count('Wraps of the rope below the loop', 2, 1, 10),
     tail: length('Handling tail at each end', 50, 0, 150),
   },
-  plan: ({ wire: { width: d }, wires, across, long, rows, twists, neck, loop, tail }) => {
-    const high = long / rows;
+  plan: ({ wire: size, wires, across, long, taper, rows, twists, loop, wraps, tail }) => {
+    const d = size.width;
+    if (2 * taper > long)
+      return refuse(`Two tips of ${said(taper)} are longer than the point of ${said(long)}.`);
+    // As much as half a row is left over the last one, where all strands come together.
+    const high = (long - UNDER * d) / (rows + 0.5);
     const twisted = twists * TWIST * d;
     const rise = high - twisted;
     if (rise <= 0)
       return refuse(
         `${twists} twists are ${said(twisted)} high; in ${counted(rows, 'row')} of ${said(long)} there are ${said(high)} for each.`,
       );
-    const girth = Math.PI * (across + d);
-    const half = girth / wires / 2;
-    const slope = Math.hypot(half, rise);
-    const lay = 2 * TWIST * d;
-    const strand = (twists / 2) * Math.hypot(Math.PI * d, lay);
-    // Six strands and more lie round each other at the neck like a rope twice as thick as one.
-    const rope = coil(2 * d, d, neck / 2, 4 * d);
-    const each = 2 * (rows * (slope + strand) + rope) + half;
-    const radius = (across + d) / 2;
-    const round = (from: number, sweep: number, top: number, down: number): Path =>
-      Array.from({ length: 33 }, (_, index) => {
-        const angle = from + (sweep * index) / 32;
-        return {
-          x: radius * Math.sin(angle),
-          y: top - (down * index) / 32,
-          z: radius * Math.cos(angle),
-        };
-      });
-    const turn = half / radius;
-    const strandOf = (begin: number, way: 1 | -1): Path[] =>
-      Array.from({ length: rows }, (_, row) => {
-        const foot = long / 2 - row * high;
-        const side = row % 2 === 0 ? way : -way;
-        const from = row % 2 === 0 ? begin : begin + way * turn;
-        const end = from + side * turn;
-        return [
-          round(from, side * turn, foot, rise),
-          moved(
-            turned(helix(0, 0, d / 2, twists / 2, lay, begin), -Math.PI / 2),
-            radius * Math.sin(end),
-            foot - rise,
-            radius * Math.cos(end),
-          ),
-        ];
-      }).flat();
-    const ropeOf = (begin: number) =>
-      moved(turned(helix(0, 0, (3 * d) / 2, neck / 2, 4 * d, begin), -Math.PI / 2), 0, -long / 2);
-    const fold = (begin: number) =>
-      Array.from({ length: 25 }, (_, index) => {
-        const angle = begin + turn * (index / 24 - 0.5);
-        return { x: radius * Math.sin(angle), y: long / 2, z: radius * Math.cos(angle) };
-      });
-    const wireAt = (index: number): Path[] => {
-      const begin = (2 * Math.PI * index) / wires;
+    const point: Point = {
+      kind: 'point',
+      id: 'point',
+      length: long,
+      width: across,
+      tapers: [taper, taper],
+      pose: pose(vec3(0, long / 2), vec3(0, -1)),
+    };
+    // A strand lies half a thickness off the point, so that two can turn about each other on it.
+    const play = d / 2;
+    const offAt = (up: number) => radiusAt(point, up) + d;
+    const place = (up: number, degrees: number): Vec3 =>
+      onBody(point, up, offAt(up) * Math.sin(radians(degrees)), offAt(up) * Math.cos(radians(degrees)));
+    const mesh = 360 / wires;
+    const girth = Math.PI * (across + 2 * d);
+    /** How far beside the middle of a crossing a strand lies that is half a thickness aside, degrees. */
+    const besideAt = (up: number): number => (Math.atan2(d / 2, offAt(up)) * 180) / Math.PI;
+    const strands = 2 * wires;
+    const off = offAxis(strands, d);
+    const rope = 2 * off + d;
+    /** Where one of the last crossings is; each strand goes on into the rope on its own side of the point. */
+    const ends = rows % 2 === 0 ? 0 : mesh / 2;
+    const first = radians(ends - mesh / 4);
+    const begin = pose(vec3(0, -long / 2 - GATHERED * rope), vec3(0, -1));
+    const axis = pose(begin.at, begin.along, vec3(Math.sin(first), 0, Math.cos(first)));
+    const line = ropeLine(rope, begin, (wraps + 2) * rope, loop, wraps);
+    if (!line.ok) return line;
+    const ropeLong = line.value.long;
+    const hand = (index: number, side: Side): readonly Course[] => {
+      const courses: Course[] = [];
+      let [centre, up, heading] = [mesh * index, UNDER * d, side === 'first' ? 1 : -1];
+      // Both strands of a fold come out of it side by side.
+      let angle = centre + heading * APART * besideAt(up);
+      for (let row = 1; row <= rows; row += 1) {
+        const to = UNDER * d + row * high;
+        const from = to - twisted;
+        centre += (heading * mesh) / 2;
+        // It comes to lie on its own side of the crossing, and leaves it on the other after an odd number of half-twists.
+        const comes = centre - heading * besideAt(from);
+        if (twists % 2 === 0) heading = -heading;
+        const [foot, top] = [place(from, centre), place(to, centre)];
+        courses.push(
+          {
+            kind: 'climbing',
+            name: `${counted(rows, 'row')} of mesh, both strands`,
+            body: 'point',
+            from: up,
+            to: from,
+            turns: (comes - angle) / 360,
+            begin: angle,
+            play,
+          },
+          {
+            kind: 'twisted',
+            name: `${counted(twists, 'twist')} at each crossing`,
+            axis: pose(foot, minus3(top, foot), minus3(place(from, centre - 1), foot)),
+            strands: 2,
+            strand: comes < centre ? 0 : 1,
+            along: distance3(foot, top),
+            turns: twists / 2,
+          },
+        );
+        angle = centre + heading * besideAt(to);
+        up = to;
+      }
+      const crossing = 2 * Math.round((centre - ends) / mesh);
+      const strand: Twisted = {
+        kind: 'twisted',
+        name: 'rope of all strands: neck, loop and wraps',
+        sketched: PRESSED,
+        axis,
+        line: line.value.path,
+        strands,
+        strand: (crossing + (heading > 0 ? 1 : 0) + 2 * strands) % strands,
+        along: ropeLong,
+        turns: ropeLong / (LAY * rope),
+      };
+      const [begins, goesOn] = twistedPath(strand, size) as [Vec3, Vec3];
+      const into = pose(begins, minus3(goesOn, begins));
       return [
-        fold(begin),
-        ...strandOf(begin, 1),
-        ...strandOf(begin, -1),
-        ropeOf(begin),
-        ropeOf(begin + Math.PI),
+        ...courses,
+        { kind: 'led', name: 'over the tip to the rope', sketched: PRESSED, to: into },
+        strand,
       ];
     };
-    const top = -long / 2 - neck * 2 * d;
-    return {
-      cuts: [
-        {
+    const piece: Piece = {
+      bodies: [point],
+      wires: Array.from({ length: wires }, (_, index) => {
+        const degrees = mesh * index;
+        const at = place(UNDER * d, degrees);
+        const tangent = minus3(place(UNDER * d, degrees + 1), at);
+        return {
+          id: `wire ${index + 1}`,
           name: 'net wire',
-          wire: 'wire',
-          count: wires,
-          terms: [
-            net('fold at the foot', half),
-            net(`${counted(rows, 'row')} of mesh, both strands`, 2 * rows * slope),
-            net(`${counted(twists, 'twist')} at each crossing`, 2 * rows * strand),
-            net('twisted together at the neck', 2 * rope),
-            allowance('handling tails', 2 * tail),
-          ],
-          marks: [{ at: tail + each / 2, what: 'middle: the foot of the point' }],
-          drawn: wireAt(0),
-          places: Array.from({ length: wires - 1 }, (_, index) => wireAt(index + 1)).flat(),
-        },
-        {
-          name: 'hanging loop',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net('loop', ring(loop, d)),
-            net('wraps on the neck', coil(4 * d, d, 3)),
-            allowance('tail', tail),
-          ],
-          marks: [],
-          drawn: [
-            bow(0, top - (loop + d) / 2, (loop + d) / 2, Math.PI / 2, 2 * Math.PI),
-            moved(turned(helix(0, 0, (5 * d) / 2, 3, d), -Math.PI / 2), 0, top),
-          ],
-        },
-      ],
+          cutFrom: 'wire',
+          size,
+          start: pose(at, tangent, minus3(at, vec3(0, at.y))),
+          first: hand(index, 'first'),
+          second: hand(index, 'second'),
+          tails: { first: tail, second: tail },
+        };
+      }),
+    };
+    const cut = cutsOfPiece(piece, {
+      middle: 'fold here, under the tip of the point',
+    });
+    if (!cut.ok) return cut;
+    return {
+      ...cut.value,
       steps: [
-        { id: 'foot', name: 'cross the folds and twist them at the foot', minutes: 4 },
+        {
+          id: 'foot',
+          name: 'fold each wire at its middle, through the fold of the next, and set the folds under one tip',
+          minutes: 4,
+        },
         {
           id: 'net',
-          name: 'twist neighbours together, row after row',
+          name: 'twist neighbours of different pairs together, row after row',
           minutes: rows * wires * twists * 0.35,
           cautions: ['gripping'],
         },
-        { id: 'point', name: 'put the point in while the net is open', minutes: 1 },
-        { id: 'neck', name: 'twist all strands at the neck', minutes: 3 },
+        { id: 'point', name: 'put the point in, from the third row on', minutes: 1 },
+        { id: 'rope', name: 'twist all strands together over the other tip', minutes: 3 },
+        { id: 'loop', name: 'turn a loop of the rope', minutes: 2 },
+        { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
         {
-          id: 'loop',
-          name: 'turn the loop and wrap the neck, trim and tuck',
-          minutes: 4,
+          id: 'shut',
+          name: 'wind the rope below its loop, trim and tuck',
+          minutes: 3,
           cautions: ['cut ends'],
         },
       ],
-      order: [{ first: 'point', then: 'neck', why: 'the point does not pass a neck that is twisted shut' }],
+      order: [
+        { first: 'point', then: 'rope', why: 'the point does not pass a rope that is twisted shut' },
+        { first: 'hang', then: 'shut', why: 'nothing can be hung in a loop that is wound shut' },
+      ],
       parts: [{ name: `point, ${saidBy(long, across)}`, count: 1 }],
       notes: [
-        `The mesh is ${said(2 * half)} wide and ${said(high)} high; ${said(rise)} of it open.`,
+        `The mesh is ${said(girth / wires)} wide and ${said(high)} high; ${said(rise)} of it open.`,
         `${counted(wires + 1, 'wire')} would make a mesh of ${said(girth / (wires + 1))}.`,
       ],
     };
