@@ -27,7 +27,14 @@ export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>):
     const all = uses.filter((each) => together.includes(each.use.id));
     for (const id of together) drawn.add(id);
     return [
-      { id: use.id, name: all.map((each) => each.use.name).join(', '), uses: all, plan, values, piece },
+      {
+        id: use.id,
+        name: [...new Set(all.map((each) => each.use.name))].join(', '),
+        uses: all,
+        plan,
+        values,
+        piece,
+      },
     ];
   });
 }

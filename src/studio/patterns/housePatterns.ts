@@ -44,7 +44,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     kind: 'pendant',
     metal: 'sterling',
     uses: [
-      ['bundle-frame', { holds: '2', bound: '6 mm', bail: '2 mm', tail: '30 mm' }],
+      ['bundle-frame', { holds: '4', bound: '6 mm', bail: '2 mm', tail: '30 mm' }],
       [
         'neck-wraps',
         { turns: '6' },
