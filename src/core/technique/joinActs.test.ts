@@ -61,6 +61,13 @@ describe('techniques that go on from one another', () => {
     expect(refusalIn([FRAME, bead], 'b')).toMatch(/1 are taken; 2 are chosen/);
   });
 
+  it('refuse an end that is chosen twice, in one port or in two', () => {
+    const bend: Told = ['b', 'bent-ends', {}, { ends: ['a.left 1', 'a.left 1'] }];
+    expect(refusalIn([FRAME, bend], 'b')).toMatch(/“frame wire 1, left end” is chosen twice/);
+    const neck: Told = ['b', 'neck-wraps', {}, { bundle: ['a.left 1', 'a.right 1'], winder: ['a.right 1'] }];
+    expect(refusalIn([FRAME, neck], 'b')).toMatch(/“frame wire 1, right end” is chosen twice/);
+  });
+
   it('wait for one another, and say for which', () => {
     const wrong: Told = ['a', 'bundle-frame', { bound: 400, holds: 2 }];
     expect(refusalIn([wrong, NECK], 'a')).toMatch(/do not lie along them/);

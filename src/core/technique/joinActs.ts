@@ -134,6 +134,7 @@ class Joining {
   readonly #pieceOf = new Map<string, string>();
   /** Uses that could not be joined, and what they are called. */
   readonly #failed = new Map<string, string>();
+
   take(use: ActUse): JoinedUse {
     const offered = this.free();
     const done = this.#done(use);
@@ -159,6 +160,11 @@ class Joining {
       if (!offers.ok) return offers;
       chosen.set(key, offers.value);
     }
+    const all = [...chosen.values()].flat();
+    const twice = all.find(({ wire, side }, index) =>
+      all.slice(0, index).some((other) => other.wire === wire && other.side === side),
+    );
+    if (twice) return refuse(`“${twice.label}” is chosen twice; an end is taken on once.`);
     const values = this.#valuesOf(technique, use.values, chosen);
     const own = (name: string) => `${id}.${name}`;
     const handed = new Map<string, readonly FreeEnd[]>();
@@ -194,7 +200,7 @@ class Joining {
       for (const each of fresh) this.#wires.delete(each.id);
       return act;
     }
-    this.#belongs(use, [...chosen.values()].flat(), act.value);
+    this.#belongs(use, all, act.value);
     this.#put(use, act.value);
     return ok({ values, act: act.value });
   }
