@@ -50,7 +50,11 @@ export interface BundleTurns {
   readonly turns: number;
   /** How far all of them move on. */
   readonly long: number;
-  /** Where the wire comes from: it begins on that side. */
+  /** How thick that is which lies on the bundle already. */
+  readonly over?: number | undefined;
+  /** Where it begins, degrees clockwise from the up of the first wire. */
+  readonly begin?: number | undefined;
+  /** Where the wire comes from: it begins on that side when nothing else is told. */
   readonly from?: Vec3 | undefined;
 }
 
@@ -58,12 +62,20 @@ export interface BundleTurns {
 const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
 /** A bundle whose wires have moved by less than this is cut across as before, mm. */
 const SAME = 0.002;
-/** Points to each turn. */
-const TURN_POINTS = 72;
+/** Points to each turn: about one round wire, and about several or square ones, which has corners. */
+const [ROUND_POINTS, HULL_POINTS] = [48, 72];
 /** Turns that differ by more than this part from their formula are measured. */
 const MEASURED = 0.003;
 /** How often the bundle is cut across for each turn. */
 const TURN_CUTS = 10;
+
+/** Farther off than any bundle is wide, mm. */
+const FAR = 1e4;
+/** A place far off to one side of a pose, degrees clockwise from its up. */
+const farAt = (of: Pose, degrees: number): Vec3 => {
+  const angle = (degrees * Math.PI) / 180;
+  return inPose(of, 0, FAR * Math.sin(angle), FAR * Math.cos(angle));
+};
 
 /** A bundle cut across: how its first wire lies there, and the way round it. */
 interface Section {
@@ -76,13 +88,11 @@ interface Section {
  * @returns its line, and its length by formula: √[(turns × (hull of the middles + π(D + d)))² + long²], of square wires hull of the corners + πd;
  *   as the bundle is where it begins; measured where it is bent so that the two differ
  */
-export function bundlePath({ carriers: given, base, isSquare, thick, turns, long, from }: BundleTurns): {
-  readonly path: Path;
-  readonly length: number;
-} {
-  const off = (isSquare ? thick : base + thick) / 2;
+export function bundlePath(told: BundleTurns): { readonly path: Path; readonly length: number } {
+  const { carriers: given, base, isSquare, thick, turns, long, from, over = 0 } = told;
+  const off = (isSquare ? thick : base + thick) / 2 + over;
   const corners = isSquare ? SQUARE.map((corner) => scaled(corner, base / 2)) : [vec(0, 0)];
-  const carriers = abreast(given, long, (base + thick) / 2);
+  const carriers = abreast(given, long, (base + thick) / 2 + over);
   let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
   const cutAcross = (x: number): Section => {
     const poses = carriers.map((carrier) => carrier(x));
@@ -102,13 +112,16 @@ export function bundlePath({ carriers: given, base, isSquare, thick, turns, long
     return inPose(pose, 0, y, x);
   };
   const begin = cutAcross(0);
-  const starts = Array.from({ length: from ? TURN_POINTS : 1 }, (_, index) => index / TURN_POINTS);
-  const away = (part: number): number => (from ? distance3(from, pointAt(begin, part)) : 0);
-  const start = starts.reduce((best, part) => (away(part) < away(best) ? part : best));
+  const side = told.begin === undefined ? from : farAt(begin.pose, told.begin);
+  const starts = Array.from({ length: side ? HULL_POINTS : 1 }, (_, index) => index / HULL_POINTS);
+  const away = (part: number): number => (side ? distance3(side, pointAt(begin, part)) : 0);
+  const nearest = starts.reduce((best, part) => (away(part) < away(best) ? part : best));
+  const isRound = carriers.length === 1 && !isSquare;
+  const start = isRound && told.begin !== undefined ? told.begin / 360 : nearest;
   // The bundle is cut across a few times a turn; between two cuts it runs straight.
   const cuts = Math.max(4, Math.ceil(Math.abs(turns) * TURN_CUTS));
   const sections = Array.from({ length: cuts + 1 }, (_, index) => cutAcross((long * index) / cuts));
-  const steps = Math.max(8, Math.ceil(Math.abs(turns) * TURN_POINTS));
+  const steps = Math.max(8, Math.ceil(Math.abs(turns) * (isRound ? ROUND_POINTS : HULL_POINTS)));
   const path = Array.from({ length: steps + 1 }, (_, step) => {
     const part = step / steps;
     const index = Math.min(cuts - 1, Math.floor(part * cuts));

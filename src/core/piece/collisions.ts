@@ -18,6 +18,8 @@ interface Run {
   readonly wire: number;
   readonly from: Vec3;
   readonly to: Vec3;
+  readonly middle: Vec3;
+  readonly long: number;
   /** Length of its wire before it, mm. */
   readonly before: number;
   readonly isSketched: boolean;
@@ -47,6 +49,8 @@ function runsOf(run: RunWire, wire: number): Run[] {
           wire,
           from: between3(from, to, part / parts),
           to: between3(from, to, (part + 1) / parts),
+          middle: between3(from, to, (part + 0.5) / parts),
+          long: long / parts,
           before: before + (long * part) / parts,
           isSketched,
         });
@@ -54,6 +58,16 @@ function runsOf(run: RunWire, wire: number): Run[] {
     }
   return runs;
 }
+
+/** Cells along each way that are told apart. */
+const CELLS = 2 ** 16;
+const cellKey = (i: number, j: number, k: number): number =>
+  ((i + CELLS / 2) * CELLS + (j + CELLS / 2)) * CELLS + k + CELLS / 2;
+
+const isFarther = (a: Vec3, b: Vec3, reach: number): boolean => {
+  const [x, y, z] = [a.x - b.x, a.y - b.y, a.z - b.z];
+  return x * x + y * y + z * z > reach * reach;
+};
 
 const clamped = (part: number): number => Math.min(1, Math.max(0, part));
 
@@ -76,18 +90,16 @@ function nearest(a: Run, b: Run): { readonly apart: number; readonly at: Vec3 } 
 export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
   const thick = wires.map(({ wire }) => bendOf(wire.size).thick);
   const cell = PIECE + Math.max(...thick, 0.1);
-  const cells = new Map<string, Run[]>();
+  const cells = new Map<number, Run[]>();
   const deepest = new Map<string, Collision>();
   const look = (a: Run, b: Run) => {
     if (a.isSketched && b.isSketched) return;
     const [wide, other] = [thick[a.wire] as number, thick[b.wire] as number];
     // A wire lies beside itself where it is bent: only what is further along it than a tight bend counts.
     const [earlier, later] = a.before < b.before ? [a, b] : [b, a];
-    if (
-      a.wire === b.wire &&
-      later.before - earlier.before - distance3(earlier.from, earlier.to) < Math.PI * wide
-    )
-      return;
+    if (a.wire === b.wire && later.before - earlier.before - earlier.long < Math.PI * wide) return;
+    const reach = (a.long + b.long + wide + other) / 2;
+    if (isFarther(a.middle, b.middle, reach)) return;
     const { apart, at } = nearest(a, b);
     const depth = (wide + other) / 2 - apart;
     if (depth <= (allowed * Math.min(wide, other)) / 2) return;
@@ -100,17 +112,13 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
   };
   for (const [index, wire] of wires.entries()) {
     for (const run of runsOf(wire, index)) {
-      const middle = between3(run.from, run.to, 0.5);
-      const [x, y, z] = [middle.x, middle.y, middle.z].map((value) => Math.floor(value / cell)) as [
-        number,
-        number,
-        number,
-      ];
-      for (let dx = -1; dx <= 1; dx += 1)
-        for (let dy = -1; dy <= 1; dy += 1)
-          for (let dz = -1; dz <= 1; dz += 1)
-            for (const there of cells.get(`${x + dx},${y + dy},${z + dz}`) ?? []) look(there, run);
-      const key = `${x},${y},${z}`;
+      const { x, y, z } = run.middle;
+      const [i, j, k] = [Math.floor(x / cell), Math.floor(y / cell), Math.floor(z / cell)] as const;
+      for (let di = -1; di <= 1; di += 1)
+        for (let dj = -1; dj <= 1; dj += 1)
+          for (let dk = -1; dk <= 1; dk += 1)
+            for (const there of cells.get(cellKey(i + di, j + dj, k + dk)) ?? []) look(there, run);
+      const key = cellKey(i, j, k);
       const there = cells.get(key);
       if (there) there.push(run);
       else cells.set(key, [run]);

@@ -1,6 +1,6 @@
 import type { Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
-import { dot3, minus3 } from '../geometry/vec3';
+import { dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
 import { pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { expectOk } from '../result';
@@ -19,6 +19,22 @@ export interface Inside {
 
 /** Stations along a body by which its profile is measured. */
 const STATIONS = 96;
+
+/** A sphere that holds a body. */
+function sphereAbout(body: PlacedBody): { readonly middle: Vec3; readonly reach: number } {
+  const { at, along } = body.pose;
+  switch (body.kind) {
+    case 'cab':
+      return { middle: at, reach: Math.hypot(body.size.length, body.size.width, 2 * body.size.depth) / 2 };
+    case 'bead':
+      return { middle: at, reach: Math.hypot(body.length, body.width) / 2 };
+    case 'point':
+      return {
+        middle: plus3(at, scaled3(along, body.length / 2)),
+        reach: Math.hypot(body.length, body.width) / 2,
+      };
+  }
+}
 
 /** How far a place is inside a body, mm, square to its surface; negative outside. */
 function depthIn(body: PlacedBody): (at: Vec3) => number {
@@ -80,9 +96,11 @@ function insideOutline(
 export function insideBodies({ wires, bodies }: RunPiece, allowed = 0.3): Inside[] {
   return bodies.flatMap((body) => {
     const depth = depthIn(body);
+    const { middle, reach } = sphereAbout(body);
     return wires.flatMap(({ wire, path }): Inside[] => {
       const thick = bendOf(wire.size).thick;
       const deepest = path.reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
+        if (norm3(minus3(at, middle)) > reach) return most;
         const here = depth(at) + thick / 2;
         return here > (most?.depth ?? allowed) ? { depth: here, at } : most;
       }, undefined);

@@ -90,6 +90,8 @@ export interface Along {
   readonly from: WirePlace | readonly WirePlace[];
   /** Whether it goes on towards the end of the first hand or of the second. */
   readonly towards: Side;
+  /** Within how many mm on from there it really begins: at the place that is nearest to where the hand has come to. */
+  readonly within?: number;
 }
 
 interface Named {
@@ -97,6 +99,8 @@ interface Named {
   readonly name: string;
   /** What it is called by others that begin where it ends, when several courses of a hand have its name. */
   readonly id?: string;
+  /** What the way to it is called when it is drawn taut: straight, and a term of its own. */
+  readonly taut?: string;
   /** Why its line is only about right, where it is: it may lie in others that are so. */
   readonly sketched?: string;
 }
@@ -196,6 +200,19 @@ export interface Threaded extends Named {
   readonly bead: string;
 }
 
+/** Through a bead that comes to lie beside a wire, its hole along it; or back over the outside of one that lies there. */
+export interface Beside extends Named {
+  readonly kind: 'beside';
+  readonly bead: string;
+  /** The wire that it lies at, and where on it the bead begins. */
+  readonly on: Along;
+  /** On which side of that wire, as it goes on. */
+  readonly side: 'left' | 'right';
+  readonly does: 'through' | 'back over';
+  /** How far over the middle of the hole it goes through, up from the plane of the wire, and back over from there to as far under it. */
+  readonly off?: number;
+}
+
 /** Twisted with other strands about a common line: each a helix, evenly parted round it. */
 export interface Twisted extends Named {
   readonly kind: 'twisted';
@@ -260,6 +277,10 @@ export interface Bound extends Named {
   readonly on: readonly Along[];
   /** Clockwise as the bundle goes on away from the eye; negative the other way. Parts of a turn too. */
   readonly turns: number;
+  /** How thick that is which lies on the bundle already: it goes over that. */
+  readonly over?: number;
+  /** Where it begins, degrees clockwise from the up of its first wire; on the side that it comes from when it is not told. */
+  readonly begin?: number;
   /** How far all of them move on along the bundle; its own thickness for every turn when it is not told. */
   readonly long?: number;
 }
@@ -275,6 +296,7 @@ export type Course =
   | Round
   | Climbing
   | Threaded
+  | Beside
   | Twisted
   | Led
   | Wound

@@ -5,11 +5,13 @@ import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
 import { climbingPath, poseAtEnd, type PlacedBody } from './body';
+import { besideShape, poseBeside } from './beside';
 import { bundlePath } from './bundle';
 import type {
   Along,
   AtEnd,
   Bead,
+  Beside,
   Body,
   Bound,
   Course,
@@ -74,6 +76,9 @@ const orStop = <T>(result: Result<T>, where: string): T => {
 
 /** Places of a wire that are nearer to one another than this are one, mm. */
 const NEAR = 1e-9;
+
+/** How close together places of a wire are looked at for the nearest, mm. */
+const NEAREST_STEP = 0.2;
 
 /** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
 const CLEARLY = 0.2;
@@ -202,7 +207,7 @@ class Run {
     ) {
       hand.wound =
         known.laying && course.kind === 'wound'
-          ? { ...known.laying, carriers: this.#carriersOf(course.on, wire.name).carriers }
+          ? { ...known.laying, carriers: this.#carriersOf(course.on, end, wire.name).carriers }
           : undefined;
       return known.steps;
     }
@@ -217,7 +222,7 @@ class Run {
     });
     this.#watched = outer;
     // A bead comes to lie where it is threaded, and a way along a wire follows how far that has come: they are made anew.
-    if (course.kind === 'threaded' || course.kind === 'reaching') return steps;
+    if (course.kind === 'threaded' || course.kind === 'beside' || course.kind === 'reaching') return steps;
     const relied = [...watched.reaches].map(([key, reach]) => this.#relianceOn(key, reach));
     const bodies = [...watched.bodies];
     remembered.set(course, {
@@ -272,14 +277,17 @@ class Run {
     if (course.kind === 'reaching') return this.#reached(wire, course, hand, where);
     const { shape, laying } =
       course.kind === 'wound'
-        ? shapeAndLaying(this.#layingOf(wire, course, where))
+        ? shapeAndLaying(this.#layingOf(wire, course, end, where))
         : { shape: this.#shapeOf(wire, course, end, where), laying: undefined };
     hand.wound = laying;
     const begin = poseAtStart(shape);
     const step = { name: course.name, shape, course };
     if (!end || isThere(end, begin)) return [step];
-    const way = (laying && before && wayAlong(before, laying)) ?? smoothWay(end, begin);
-    return [{ name: `way to ${course.name}`, shape: drawnShape(way, begin), course: undefined }, step];
+    const name = course.taut ?? `way to ${course.name}`;
+    const way = course.taut
+      ? [end.at, begin.at]
+      : ((laying && before && wayAlong(before, laying)) ?? smoothWay(end, begin));
+    return [{ name, shape: drawnShape(way, begin), course: undefined }, step];
   }
 
   /** Straight on as far as a place of its own wire, or nothing when it has come that far. */
@@ -301,6 +309,8 @@ class Run {
     switch (course.kind) {
       case 'bound':
         return this.#aboutBundle(wire, course, from, where);
+      case 'beside':
+        return this.#besideWire(wire, course, from, where);
       case 'parted':
         return this.#intoRow(course, from, where);
       case 'round':
@@ -354,19 +364,38 @@ class Run {
     return laidShape({ kind: 'laid', name: bead.id, length: bead.length }, from);
   }
 
-  #layingOf(wire: PieceWire, course: Wound, where: string): Laying {
-    const { on, carried, carriers } = this.#carriersOf(course.on, where);
+  /** Through a bead that lies beside a wire; the first that goes through one without a place gives it its place. */
+  #besideWire(wire: PieceWire, course: Beside, from: Pose | undefined, where: string): Shape {
+    const bead = this.#bodyOf('bead', course.bead, where);
+    const {
+      carried: [carried],
+      carriers: [carrier],
+    } = this.#carriersOf([course.on], from, where);
+    if (!carried || !carrier) throw new CannotBeMade(`${where}: say which wire the bead lies beside.`);
+    const lies =
+      bead.pose ?? this.#placed.get(bead.id) ?? poseBeside(course, bead, carrier(bead.length / 2), carried);
+    this.#placed.set(bead.id, lies);
+    return besideShape(course, bead, lies, wire);
+  }
+
+  #layingOf(wire: PieceWire, course: Wound, from: Pose | undefined, where: string): Laying {
+    const { on, carried, carriers } = this.#carriersOf(course.on, from, where);
     return orStop(layingOf(course, wire, on, carried, carriers), where);
   }
 
   /** The wires that something is wound about, where it begins on each, and their poses from there. */
-  #carriersOf(along: readonly Along[], where: string) {
+  #carriersOf(along: readonly Along[], here: Pose | undefined, where: string) {
     const carried = along.map(({ wire }) => this.#wireOf(wire, where));
-    const on = along.map(({ wire, from, towards }, index): Stretch => ({
-      wire,
-      towards,
-      from: this.#farthest(carried[index] as PieceWire, Array.isArray(from) ? from : [from], where),
-    }));
+    const on = along.map(({ wire, from, towards, within }, index): Stretch => {
+      const carrier = carried[index] as PieceWire;
+      const told = this.#farthest(carrier, Array.isArray(from) ? from : [from], where);
+      const sense = towards === 'first' ? 1 : -1;
+      return {
+        wire,
+        towards,
+        from: within && here ? this.#nearestOn(carrier, here.at, told, sense * within) : told,
+      };
+    });
     const carriers = on.map(({ from, towards }, index): Carrier => {
       const carrier = carried[index] as PieceWire;
       return (x) => {
@@ -377,15 +406,32 @@ class Run {
     return { on, carried, carriers };
   }
 
+  /** The place of a wire that is nearest to a point, from one of its places on. */
+  #nearestOn(wire: PieceWire, point: Vec3, from: number, reach: number): number {
+    const away = (along: number) => norm3(minus3(this.poseOn(wire, along).at, point));
+    const step = Math.sign(reach) * NEAREST_STEP;
+    const steps = Math.ceil(Math.abs(reach) / NEAREST_STEP);
+    const tried = Array.from({ length: steps + 1 }, (_, index) => from + index * step);
+    const best = tried.reduce((near, each) => (away(each) < away(near) ? each : near));
+    // Between the neighbours of the best it is narrowed down.
+    let [low, high] = [best - Math.abs(step), best + Math.abs(step)];
+    while (high - low > NEAREST_STEP / 100) {
+      const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
+      if (away(a) < away(b)) high = b;
+      else low = a;
+    }
+    return (low + high) / 2;
+  }
+
   #aboutBundle({ size }: PieceWire, course: Bound, from: Pose | undefined, where: string): Shape {
-    const { carried, carriers } = this.#carriersOf(course.on, where);
+    const { carried, carriers } = this.#carriersOf(course.on, from, where);
     if (carriers.length === 0) throw new CannotBeMade(`${where}: say which wires it is wound about.`);
     const { thick, pitch } = bendOf(size);
     const base = Math.max(...carried.map((carrier) => carrier.size.width));
     const isSquare = carried.every((carrier) => carrier.size.profile === 'square');
-    const { turns, long = Math.abs(turns) * pitch } = course;
+    const { turns, long = Math.abs(turns) * pitch, begin, over } = course;
     if (turns === 0 && long === 0) throw new CannotBeMade(`${where}: nothing is wound; give it a turn.`);
-    const told = { carriers, base, isSquare, thick, turns, long, from: from?.at };
+    const told = { carriers, base, isSquare, thick, turns, long, over, begin, from: from?.at };
     const { path, length } = bundlePath(told);
     const up = (carriers[0] as Carrier)(0).along;
     return { path, length, end: poseAtEnd(path, up) };

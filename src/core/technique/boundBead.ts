@@ -1,99 +1,139 @@
-import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import type { Along, Bead, Course, WirePlace } from '../piece/piece';
+import { counted } from '../units/counted';
 import { choice, type WireSize } from './parameter';
-import { bow, helix, straight } from './shapes';
-import { bendOf, frameRow, winding } from './winding';
-
-/** Wraps on a frame between beads that are bound to it, the beads above it on the paper, mm. */
-export interface BoundBeads {
-  /** Of the wraps between two beads. */
-  readonly wraps: number;
-  readonly along: number;
-  /** What each bead takes besides its own length: up to its hole and down again, less the turn that is not finished for it. */
-  readonly rise: number;
-  /** Height of the hole over the middle of the frame. */
-  readonly height: number;
-  /** The wraps from x = 0 on, with the ways up to a hole before them, behind them, or both. */
-  readonly path: (before: boolean, behind: boolean) => Path;
-}
-
-/**
- * Beads bound along a frame. From the frame the wire leaves its turn in a straight line to the hole, tangent to the turn:
- * 2(√(h² − r²) − r·acos(r/h)) for each bead, h the height of the hole over the middle of the frame and r = (D + d)/2. Source:
- * handbook of the trade; plane geometry.
- * @param bead how thick the bead is
- */
-export function boundBeads(frame: WireSize, thin: WireSize, wraps: number, bead: number): BoundBeads {
-  const bound = winding(frameRow(frame, 1), thin, wraps);
-  const r = (frame.width + bendOf(thin).thick) / 2;
-  const height = (frame.width + bead) / 2;
-  const [tangent, arc] = height > r ? [Math.sqrt(height ** 2 - r ** 2), r * Math.acos(r / height)] : [0, 0];
-  const turns =
-    frame.profile === 'square' ? bound.path : helix(0, 0, r, wraps, bound.along / wraps, -Math.PI / 2);
-  return {
-    wraps: bound.length,
-    along: bound.along,
-    rise: 2 * (tangent - arc),
-    height,
-    path: (before, behind) => {
-      const end = before ? leftOff(turns, arc) : turns;
-      const whole = behind ? leftOff([...end].reverse(), arc).reverse() : end;
-      const hole = (x: number): Vec3 => ({ x, y: -height, z: 0 });
-      const [first, last] = [whole[0], whole.at(-1)];
-      return [
-        ...(before && first ? [towards(first, hole(0), tangent)] : []),
-        ...whole,
-        ...(behind && last ? [towards(last, hole(bound.along), tangent)] : []),
-      ];
-    },
-  };
-}
-
-/** A path without so much of its beginning. */
-function leftOff(path: Path, length: number): Vec3[] {
-  let left = length;
-  for (let index = 1; index < path.length; index += 1) {
-    const [from, to] = [path[index - 1] as Vec3, path[index] as Vec3];
-    const step = lengthOfPath([from, to]);
-    if (step > left) return [towards(from, to, left), ...path.slice(index)];
-    left -= step;
-  }
-  return [...path];
-}
-
-/** The point a distance from one on the way to another. */
-function towards(from: Vec3, to: Vec3, distance: number): Vec3 {
-  const whole = lengthOfPath([from, to]);
-  const part = whole > 0 ? distance / whole : 0;
-  return {
-    x: from.x + (to.x - from.x) * part,
-    y: from.y + (to.y - from.y) * part,
-    z: from.z + (to.z - from.z) * part,
-  };
-}
+import { bendOf } from './winding';
 
 /** How often the wire goes through each bead: twice, round it and through again, holds it still. */
 export const through = choice('The wire goes through each bead', ['once', 'twice'], 'once');
 
-/** A bead as it is threaded, its hole along x from 0, mm. */
-export interface Threaded {
-  /** Length of wire inside of it, and round it on the way back. */
-  readonly inside: number;
-  readonly back: number;
-  readonly paths: readonly Path[];
+/** Beads that are bound along a frame wire, in the order in which they are bound on. */
+export interface BoundBeads {
+  /** Where it begins on the frame. */
+  readonly on: Along;
+  readonly frame: WireSize;
+  /** The wire that binds. */
+  readonly thin: WireSize;
+  /** Wraps before the first bead, between neighbours, and behind the last. */
+  readonly wraps: { readonly first: number; readonly between: number; readonly last: number };
+  readonly beads: readonly Bead[];
+  readonly times: 'once' | 'twice';
+  /** On which side of the frame they lie, as it goes on. */
+  readonly side: 'left' | 'right';
+  /** From one bead to the next along the frame, where they are spread evenly; one behind the other when it is not told. */
+  readonly step?: number;
 }
 
+/** Where the hole of a bead lies on a side of its frame, degrees clockwise from up. */
+const SIDE = { left: 270, right: 90 } as const;
+
+/** How much farther on than flat, as a part, what is bound may have come round a bend; and how far around it is looked for, mm. */
+const [LATE, NEAR] = [0.3, 1];
+
 /**
- * Wire through a round bead, or through it, back round its outside by half a circle, and through again.
- * @param bead along its hole, and across, mm
- * @param wire the wire’s diameter, mm
+ * How far the last turn before a bead is left out: the wire leaves it in a straight line to the hole, tangent to it, acos(r/h) before it is
+ * beside it, h the height of the hole over the middle of the frame and r = (D + d)/2; degrees. Source: handbook of the trade; plane geometry.
  */
-export function threaded(bead: number, wire: number, times: 'once' | 'twice'): Threaded {
-  const hole = straight(0, 0, bead, 0);
-  if (times === 'once') return { inside: bead, back: 0, paths: [hole] };
-  const radius = (bead + wire) / 2;
-  return {
-    inside: 2 * bead,
-    back: Math.PI * radius,
-    paths: [hole, bow(bead / 2, 0, radius, 0, -Math.PI), hole],
-  };
+export function leftOut(frame: WireSize, thin: WireSize, bead: Pick<Bead, 'width'>): number {
+  const [r, h] = [(frame.width + bendOf(thin).thick) / 2, (frame.width + bead.width) / 2];
+  return h > r ? (Math.acos(r / h) * 180) / Math.PI : 0;
 }
+
+/** So far on along a wire. */
+const onFrom = (from: WirePlace, mm: number, towards: Along['towards']): WirePlace =>
+  typeof from === 'number'
+    ? from + (towards === 'first' ? mm : -mm)
+    : { ...from, on: (from.on ?? 0) + (from.side === towards ? mm : -mm) };
+
+/** A place so many mm on from another along a wire. */
+export function further(along: Along, mm: number): Along {
+  const { from, towards } = along;
+  const places: readonly WirePlace[] = Array.isArray(from) ? from : [from as WirePlace];
+  return { ...along, from: places.map((place) => onFrom(place, mm, towards)) };
+}
+
+/** A group of wraps, or a bead, and how far along the frame it begins; mm. */
+interface Placed {
+  readonly at: number;
+  readonly long: number;
+}
+
+/** Where wraps and beads come to lie: one behind the other, or spread evenly with a bead in the middle of each step. */
+function placesOf({ thin, wraps, beads, step }: BoundBeads): {
+  readonly groups: readonly (Placed & { readonly turns: number })[];
+  readonly beads: readonly Placed[];
+} {
+  const { pitch } = bendOf(thin);
+  const turnsOf = (index: number) =>
+    index === 0 ? wraps.first : index < beads.length ? wraps.between : wraps.last;
+  const groups: (Placed & { turns: number })[] = [];
+  const lie: Placed[] = [];
+  let come = 0;
+  for (let index = 0; index <= beads.length; index += 1) {
+    const turns = turnsOf(index);
+    const long = turns * pitch;
+    const spread = step && index > 0 ? index * step - (index < beads.length ? long / 2 : long) : come;
+    groups.push({ at: spread, long, turns });
+    const bead = beads[index];
+    if (!bead) break;
+    come = spread + long;
+    lie.push({ at: step ? (index + 0.5) * step - bead.length / 2 : come, long: bead.length });
+    come += bead.length;
+  }
+  return { groups, beads: lie };
+}
+
+/** What binds beads along a frame: wraps, up to a hole, through the bead, down again, wraps. */
+export function boundBeads(told: BoundBeads): readonly Course[] {
+  const { on, frame, thin, beads, times, side, step } = told;
+  const { groups, beads: lie } = placesOf(told);
+  const inWraps = counted(
+    groups.reduce((sum, { turns }) => sum + turns, 0),
+    'wrap',
+  );
+  // It comes to a bead from one face of the frame and goes on to the other.
+  const off = ((side === 'left' ? -1 : 1) * (times === 'twice' ? bendOf(thin).thick : 0)) / 2;
+  // Round a bend wraps come farther than flat: then it goes on from where it has come to.
+  const placed = ({ at }: Placed): Along =>
+    step || at === 0 ? further(on, at) : { ...further(on, at - NEAR), within: LATE * at + 2 * NEAR };
+  const sparedAt = (index: number) => {
+    const bead = beads[index];
+    return bead ? leftOut(frame, thin, bead) : 0;
+  };
+  const wound = (index: number): Course[] => {
+    const group = groups[index];
+    if (!group || group.turns === 0) return [];
+    const [before, behind] = [sparedAt(index - 1), sparedAt(index)];
+    return [
+      {
+        kind: 'bound',
+        name: inWraps,
+        on: [placed(group)],
+        begin: SIDE[side] + before,
+        turns: group.turns - (before + behind) / 360,
+        long: group.long,
+        ...(index > 0 ? { taut: RISE } : {}),
+      },
+    ];
+  };
+  const threaded = ({ id, length }: Bead, index: number): Course[] => {
+    const beside = {
+      kind: 'beside',
+      name: `through ${counted(beads.length, 'bead')}`,
+      bead: id,
+      on: placed(lie[index] ?? { at: 0, long: length }),
+      side,
+    } as const;
+    const once: Course = { ...beside, does: 'through', off, taut: RISE };
+    return times === 'once'
+      ? [once]
+      : [
+          once,
+          { ...beside, name: 'back round each bead', does: 'back over', off },
+          { ...beside, does: 'through', off: -off },
+        ];
+  };
+  return [...wound(0), ...beads.flatMap((bead, index) => [...threaded(bead, index), ...wound(index + 1)])];
+}
+
+/** What the way from the frame to a hole and back is called. */
+const RISE = 'up to the holes and down again';

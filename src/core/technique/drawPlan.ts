@@ -1,6 +1,8 @@
 import { bodySeen } from '../drawing/bodySeen';
 import { drawLines, LARGE, type BodyToDraw, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
 import { seenFrom, type View } from '../drawing/view';
+import { wireSeen } from '../drawing/wireSeen';
+
 import { onCircle, vec, type Vec } from '../geometry/vector';
 import { pointsOf } from '../outline/outline';
 import type { WireSize } from './parameter';
@@ -29,7 +31,9 @@ export function drawPlan(
   view: View = 'front',
 ): LineDrawing {
   const wires = run
-    ? run.wires.map(({ wire: { cutFrom, size }, path }) => ({ wire: cutFrom, path, thick: size.width }))
+    ? run.wires.flatMap((each) =>
+        wireSeen(each).map((path) => ({ wire: each.wire.cutFrom, path, thick: each.wire.size.width })),
+      )
     : [
         ...solids.flatMap((solid) => (solid.kind === 'wire' ? [solid] : [])),
         ...cuts.flatMap(({ wire, drawn, places = [] }) =>

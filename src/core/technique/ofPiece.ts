@@ -117,7 +117,8 @@ const SHORT = 6;
 function namedCourses(courses: readonly RunCourse[], { size }: PieceWire): readonly RunCourse[] {
   return courses.map((course, index) => {
     const next = courses[index + 1];
-    return course.course === undefined && next && course.length < SHORT * size.width
+    const isTerm = next?.course?.taut === course.name;
+    return course.course === undefined && next && !isTerm && course.length < SHORT * size.width
       ? { ...course, name: next.name }
       : course;
   });

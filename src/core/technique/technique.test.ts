@@ -129,7 +129,7 @@ it('of everything twice as large takes twice the wire', () => {
       Object.entries(technique.parameters).map(([key, parameter]) => [key, doubled(parameter)]),
     );
     const [one, two] = [expectOk(initialPlan(technique)), expectOk(planFor(technique, values))];
-    expect([technique.id, netTotal(two) / netTotal(one)]).toEqual([technique.id, expect.closeTo(2, 4)]);
+    expect([technique.id, netTotal(two) / netTotal(one)]).toEqual([technique.id, expect.closeTo(2, 3)]);
   }
 });
 
@@ -238,11 +238,14 @@ describe('against common practice', () => {
     // So many turns of the thin wire as lie close on 56.3 mm, each π(d₁ + d₂) round and d₂ on.
     const turns = 56.23 / 0.405;
     const thin = netOf(cutNamed(plan, 'coiled wire'));
-    expect(thin / (turns * Math.hypot(Math.PI * (0.644 + 0.405), 0.405))).toBeCloseTo(1, 2);
+    // Both its ends are left bare, and a bend that climbs takes a little off.
+    const share = thin / (turns * Math.hypot(Math.PI * (0.644 + 0.405), 0.405));
+    expect(share).toBeGreaterThan(0.96);
+    expect(share).toBeLessThan(1);
   });
 
   it('254 mm of 20 ga reaches about US 10 to 12 for a one-bead ring; other techniques reach no ring', () => {
-    const ringTechnique = named('bead-ring');
+    const ringTechnique = named('herringbone-ring');
     const values = { ...initialValues(ringTechnique.parameters), wire: ga(20) };
     const reached = ringReached(ringTechnique, values, 254);
     expect(reached).toBeGreaterThan(9);

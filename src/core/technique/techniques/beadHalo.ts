@@ -1,11 +1,16 @@
-import { counted } from '../../units/counted';
-import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { parallelOf, perimeterOf } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import { ok, refuse } from '../../result';
-import { boundBeads as boundOn, threaded, through } from '../boundBead';
+import type { Bead, Cab } from '../../piece/piece';
+import { placeRound } from '../../piece/shape';
+import { expectOk, ok, refuse } from '../../result';
+import { counted } from '../../units/counted';
+import { boundBeads as boundOn, through } from '../boundBead';
+import { cutsOfPiece } from '../ofPiece';
 import { beadLength, count, drilled, length, roundWire, stone, wire } from '../parameter';
-import { allRound, moved, setAt } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { said, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** Beads all round a framed stone, each bound to the frame with wraps between. */
 export const beadHalo = technique({
@@ -24,61 +29,85 @@ export const beadHalo = technique({
     wraps: count('Wraps between beads', 3, 1, 30),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ stone: held, frame, wire: thin, bead, wraps, tail, through: times }) => {
-    const thread = threaded(bead, thin.width, times);
+  plan: ({ stone: held, frame, wire: thin, bead, drilled: hole, wraps, tail, through: times }) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
-    const line = parallelOf(outline.value, frame.width / 2);
-    const round = perimeterOf(line);
-    const bound = boundOn(frame, thin, wraps, bead);
-    // The beads lie outside the frame, their holes along it.
-    const outside = parallelOf(outline.value, frame.width + bead / 2);
-    const far = perimeterOf(outside);
-    const beads = Math.floor(Math.min(far / (bead + bound.along), round / bound.along) + 1e-9);
+    const { height: lining, pitch } = bendOf(thin);
+    const bound = wraps * pitch;
+    // The wraps lie between stone and frame; the beads lie outside of the frame, their holes along it.
+    const round = perimeterOf(parallelOf(outline.value, lining + frame.width / 2));
+    const far = perimeterOf(parallelOf(outline.value, lining + frame.width + bead / 2));
+    const beads = Math.floor(Math.min(far / (bead + bound), round / bound) + 1e-9);
     if (beads < 3)
       return refuse(
-        `Where beads would lie it is ${said(far)} round; a halo is three beads at least, which take ${said(3 * (bead + bound.along))}.`,
+        `Where beads would lie it is ${said(far)} round; a halo is three beads at least, which take ${said(3 * (bead + bound))}.`,
       );
-    const step = round / beads;
-    const spare = far - beads * (bead + bound.along);
-    const laid = Array.from({ length: beads }, (_, index) => [
-      setAt(moved(bound.path(true, true), -bound.along / 2, 0), placeAt(line, step * index)),
-      ...thread.paths.map((path) =>
-        setAt(moved(path, -bead / 2, 0), placeAt(outside, (far * (index + 0.5)) / beads)),
-      ),
-    ]).flat();
+    const spare = far - beads * (bead + bound);
+    const bodies = Array.from({ length: beads }, (_, index): Bead => ({
+      kind: 'bead',
+      id: `bead ${index + 1}`,
+      width: bead,
+      length: bead,
+      hole,
+    }));
+    const stoneAt: Cab = { kind: 'cab', id: 'stone', size: held, pose: pose(vec3(0, 0), vec3(1, 0)) };
+    const lie = { play: lining, height: held.edge / 2 };
+    const cut = cutsOfPiece(
+      {
+        bodies: [stoneAt, ...bodies],
+        wires: [
+          {
+            id: 'frame',
+            name: 'frame wire',
+            cutFrom: 'frame',
+            size: frame,
+            start: pose(expectOk(placeRound(lie, stoneAt, frame, 0)), vec3(1, 0)),
+            // It is closed: its ends meet at the top.
+            first: [
+              {
+                kind: 'round',
+                name: 'round the stone',
+                body: 'stone',
+                from: { mm: 0 },
+                to: { mm: round - frame.width },
+                ...lie,
+              },
+            ],
+            second: [],
+            tails: { first: 0, second: 0 },
+          },
+          {
+            id: 'binding',
+            name: 'binding wire',
+            cutFrom: 'wire',
+            size: thin,
+            first: boundOn({
+              on: { wire: 'frame', from: pitch / 2, towards: 'first' },
+              frame,
+              thin,
+              // The wraps between the first bead and the last are begun at the top and closed there.
+              wraps: { first: Math.ceil(wraps / 2), between: wraps, last: Math.floor(wraps / 2) },
+              beads: bodies,
+              times,
+              side: 'left',
+              step: (round - pitch) / beads,
+            }),
+            second: [],
+            tails: { first: tail, second: tail },
+          },
+        ],
+      },
+      { given: ['frame'], middle: 'begin to wrap, at the top', tails: 'tails' },
+    );
+    if (!cut.ok) return cut;
     return ok({
-      cuts: [
-        {
-          name: 'binding wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net(counted(beads * wraps, 'wrap'), beads * bound.wraps),
-            net(`through ${counted(beads, 'bead')}`, beads * thread.inside),
-            ...(thread.back > 0 ? [net('back round each bead', beads * thread.back)] : []),
-            net('up to the holes and down again', beads * bound.rise),
-            allowance('tails', 2 * tail),
-          ],
-          marks: [{ at: tail, what: 'begin to wrap, at the top' }],
-          drawn: laid,
-        },
-      ],
+      ...cut.value,
       steps: [
         { id: 'count-out', name: 'count out the beads, alike on both sides', minutes: 1 + beads * 0.05 },
         { id: 'bind', name: 'bind them on, from the top and back to it', minutes: 1 + beads * 0.9 },
         { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
       ],
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the halo open' }],
-      solids: [
-        { kind: 'outline', outline: outline.value },
-        { kind: 'wire', wire: 'frame', path: allRound(line) },
-        ...Array.from({ length: beads }, (_, index) => ({
-          kind: 'disc' as const,
-          ...placeAt(outside, (far * (index + 0.5)) / beads).point,
-          diameter: bead,
-        })),
-      ],
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
       notes: [
         `${counted(beads, 'bead')} go round; ${said(spare / beads)} are left over at each, so spread the wraps evenly.`,

@@ -1,72 +1,134 @@
-import { counted } from '../../units/counted';
+import { pose, type Pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { Along, Course, Side } from '../../piece/piece';
+import { ok } from '../../result';
 import { describeRing } from '../../ring/ringSize';
-import { coil, ring } from '../formulas';
+import { counted } from '../../units/counted';
+import { cutsOfPiece } from '../ofPiece';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
-import { bow, helix, moved, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
 import { insideWanted, ringStart } from '../ringStart';
-import { frameRow, winding } from '../winding';
+import { said, technique } from '../technique';
 
-/** A bead on a band that is wrapped on a mandrel, with the ends wound round the bead and the shank. */
+/** Where the kinked wire runs out onto the mandrel, so many thicknesses beyond the bead. */
+const BEYOND = 2.2;
+/** What is wound round the foot of the bead leaves so much air between it and what is below, in thicknesses. */
+const AIR = 0.7;
+/** Wraps up the shank end so far before the foot of the bead, in thicknesses. */
+const BEFORE = 4;
+
+/**
+ * A bead at the exact middle of a wire, both ends wound round the mandrel from there, up the shank on both sides, and round the foot of the bead.
+ */
 export const beadRing = technique({
   id: 'bead-ring',
   title: 'Ring wrapped round a bead',
   group: 'rings',
   source:
-    'bands π(a + D); swirls and shank wraps are helices: plane geometry. Start one size large (common practice)',
+    'turns about the mandrel, wraps about the hull of the shank’s wires, a helix round the foot, measured as they lie. Start one size large (common practice)',
   parameters: {
     wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
-    bands: count('Bands round the finger', 2, 1, 6),
+    bands: count('Rounds of each end, the last of them a half', 2, 1, 6, 'Two are four wires at the back'),
     bead: beadLength('Bead', 6, 2, 30),
     drilled: drilled(1),
-    swirls: count('Turns round the bead', 2, 0, 10),
-    wraps: count('Wraps on the shank at each side', 3, 1, 12),
+    swirls: count('Turns round the foot of the bead', 2, 0, 10),
+    wraps: count('Wraps up the shank at each side', 3, 1, 12),
     tail: length('Handling tail at each end', 15, 0, 80),
   },
-  plan: ({ wire: thin, inside, bands, bead, swirls, wraps, tail }) => {
-    const D = thin.width;
-    const { begun, note } = ringStart('bead-ring', inside, bands * D);
-    const shank = winding(frameRow(thin, bands), thin, wraps);
-    const round = ring(begun.diameter, D);
-    const radius = (begun.diameter + D) / 2;
-    const turns = coil(bead, D, swirls, D);
-    const middle = tail + shank.length + (bands * round + turns + bead) / 2;
-    return {
-      cuts: [
-        {
-          name: 'ring wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net(`${counted(bands, 'band')} at the starting size`, bands * round),
-            net('through the bead', bead),
-            net(`${counted(swirls, 'turn')} round the bead`, turns),
-            net(`${counted(wraps, 'wrap')} on each side of the shank`, 2 * shank.length),
-            allowance('handling tails', 2 * tail),
-          ],
-          marks: [
-            // Begun at the bead: both ends go round the finger from there.
-            { at: middle - bead / 2, what: 'kink: the bead begins' },
-            { at: middle, what: 'middle: the bead sits here' },
-            { at: middle + bead / 2, what: 'kink: the bead ends' },
-          ],
-          drawn: [
-            ...Array.from({ length: bands }, (_, index) =>
-              bow(0, 0, radius, -Math.PI / 2, 2 * Math.PI, index * D),
-            ),
-            straight(-bead / 2, -radius - bead / 2, bead / 2, -radius - bead / 2),
-            ...(swirls > 0 ? [helix(-(swirls * D) / 2, -radius - bead / 2, (bead + D) / 2, swirls, D)] : []),
-            moved(shank.path, -bead / 2 - shank.along - D, -radius),
-            moved(shank.path, bead / 2 + D, -radius),
-          ],
-        },
-      ],
+  plan: ({ wire: size, inside, bands, bead, drilled: hole, swirls, wraps, tail }) => {
+    const D = size.width;
+    const { begun, note } = ringStart('bead-ring', inside, 2 * bands * D);
+    const ring = ringOf({ D, inside: begun.diameter, bands, bead, swirls, wraps });
+    const handOf = (side: Side): readonly Course[] => {
+      const way = side === 'first' ? 1 : -1;
+      // The second hand is the first one turned half round the upright through the bead.
+      const turned = ({ at, along, up }: Pose): Pose =>
+        pose(
+          vec3(way * at.x, at.y, way * at.z),
+          vec3(way * along.x, along.y, way * along.z),
+          vec3(way * up.x, up.y, way * up.z),
+        );
+      const rounds: Course = {
+        kind: 'coiled',
+        name: 'round the finger at the starting size',
+        about: begun.diameter,
+        turns: ring.turns,
+        pitch: D,
+      };
+      const shank: Course = {
+        kind: 'bound',
+        name: `${counted(wraps, 'wrap')} up each side of the shank`,
+        id: 'shank',
+        on: ring.shankOf(side),
+        // Beside the shank it comes up; over its outside first, so that its end sets out from there, too.
+        begin: bands > 1 ? 0 : 180,
+        turns: -wraps,
+        long: wraps * D,
+      };
+      const foot: readonly Course[] =
+        swirls > 0
+          ? [
+              { kind: 'led', name: FOOT, to: turned(ring.foot) },
+              { kind: 'coiled', name: FOOT, about: ring.footInside, turns: -swirls / 2, pitch: 2 * D },
+            ]
+          : [];
+      return [
+        { kind: 'bent', name: KINK, id: 'kink', about: 0, angle: way * 90 },
+        { kind: 'laid', name: KINK, length: ring.down },
+        { kind: 'led', name: KINK, id: 'mandrel', to: turned(ring.onMandrel) },
+        rounds,
+        shank,
+        ...foot,
+      ];
+    };
+    const cut = cutsOfPiece(
+      {
+        bodies: [
+          {
+            kind: 'bead',
+            id: 'bead',
+            width: bead,
+            length: bead,
+            hole,
+            pose: pose(vec3(0, -ring.beadAt), vec3(1, 0)),
+          },
+        ],
+        wires: [
+          {
+            id: 'wire',
+            name: 'ring wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(0, -ring.beadAt), vec3(1, 0)),
+            first: [{ kind: 'laid', name: THROUGH, length: bead / 2 }, ...handOf('first')],
+            second: [{ kind: 'laid', name: THROUGH, length: bead / 2 }, ...handOf('second')],
+            tails: { first: tail, second: tail },
+          },
+        ],
+      },
+      {
+        middle: 'middle: the bead sits here',
+        marked: [
+          { wire: 'wire', side: 'second', at: 'kink', what: 'kink: the bead begins' },
+          { wire: 'wire', side: 'first', at: 'kink', what: 'kink: the bead ends' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
-        { id: 'thread-bead', name: 'thread the bead to the middle', minutes: 0.5 },
+        {
+          id: 'thread-bead',
+          name: 'thread the bead to the middle, and kink the wire on both sides',
+          minutes: 1,
+        },
         { id: 'wrap', name: `wrap it on the mandrel at ${describeRing(begun)}`, minutes: 3 },
-        { id: 'swirl', name: 'wind the ends round the bead', minutes: 4 },
-        { id: 'shank', name: 'wrap the shank at both sides', minutes: 4 },
+        { id: 'read', name: 'tug it snug and read the size before it slides off', minutes: 0.5 },
+        { id: 'shank', name: 'wind each end up the shank, towards the bead', minutes: 4 },
+        ...(swirls > 0
+          ? [{ id: 'swirl', name: 'wind the ends round the foot of the bead', minutes: 4 }]
+          : []),
         {
           id: 'tuck',
           name: 'trim, tuck, and read the size both ways round',
@@ -76,10 +138,74 @@ export const beadRing = technique({
       ],
       order: [
         { first: 'thread-bead', then: 'wrap', why: 'the bead cannot be threaded when the bands are wrapped' },
+        { first: 'read', then: 'shank', why: 'a shank that is wound cannot be pulled to another size' },
       ],
-      solids: [{ kind: 'disc', x: 0, y: -radius - bead / 2, diameter: bead }],
       parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
-      notes: [note],
-    };
+      notes: [note, `At the back ${counted(2 * bands, 'wire')} lie side by side.`],
+    });
   },
 });
+
+const KINK = 'kinked beside the bead';
+const THROUGH = 'through the bead';
+const FOOT = 'round the foot of the bead';
+
+/** A ring about the middle of the paper, its bead at the top; mm and radians. */
+function ringOf({
+  D,
+  inside,
+  bands,
+  bead,
+  swirls,
+  wraps,
+}: {
+  readonly D: number;
+  readonly inside: number;
+  readonly bands: number;
+  readonly bead: number;
+  readonly swirls: number;
+  readonly wraps: number;
+}) {
+  const R = (inside + D) / 2;
+  // From the hole down to where the wire leaves the bead: at least as far as what goes round its foot reaches.
+  const down = Math.max(bead / 2 - D, (swirls + AIR) * D);
+  const beadAt = R + D / 2 + Math.max(bead / 2, (swirls + 1 + 2 * AIR) * D);
+  const beside = bead / 2 + D / 2;
+  const clear = beside + BEYOND * D;
+  const from = Math.asin(Math.min(0.9, clear / R));
+  const climb = D / (2 * Math.PI);
+  const perRadian = Math.hypot(R, climb);
+  // Where the wraps of a side end and begin, round from the top.
+  const end = Math.asin(Math.min(0.95, (beside + BEFORE * D) / R));
+  const begin = end + (wraps * D) / R;
+  const whole = 2 * Math.PI;
+  const own = whole * bands - begin;
+  const footRadius = beside + D;
+  const slope = (2 * D) / (whole * footRadius);
+  const footFrom = vec3(-Math.SQRT1_2 * footRadius, -beadAt + (swirls + 0.5) * D, Math.SQRT1_2 * footRadius);
+  /** Where rounds of a hand lie at an angle that it has come to, as the shank goes on upward there. */
+  const at = (side: Side, angle: number, towards: Along['towards']): Along => ({
+    wire: 'wire',
+    from: { side, endOf: 'mandrel', on: (angle - from) * perRadian },
+    towards,
+  });
+  return {
+    beadAt,
+    down,
+    turns: (own - from) / whole,
+    onMandrel: pose(
+      vec3(R * Math.sin(from), -R * Math.cos(from), climb * from),
+      vec3(R * Math.cos(from), R * Math.sin(from), climb),
+    ),
+    /** The wires of the shank on the side where a hand winds up it: its own earlier rounds, and all of the other’s. */
+    shankOf: (side: Side): readonly Along[] => {
+      const other = side === 'first' ? 'second' : 'first';
+      return [
+        ...Array.from({ length: bands - 1 }, (_, round) => at(side, whole * (round + 1) - begin, side)),
+        ...Array.from({ length: bands }, (_, round) => at(other, whole * round + begin, side)),
+      ];
+    },
+    footInside: 2 * footRadius - D,
+    foot: pose(footFrom, vec3(Math.SQRT1_2, -slope, Math.SQRT1_2), vec3(0, -1)),
+  };
+}

@@ -1,13 +1,17 @@
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { Bead } from '../../piece/piece';
+import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
-import type { Path } from '../../geometry/path';
-import { refuse } from '../../result';
-import { boundBeads as boundOn, threaded, through } from '../boundBead';
-import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
-import { moved, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import type { ActWire } from '../act';
+import { boundBeads as boundOn, through } from '../boundBead';
+import { beadLength, choice, count, drilled, length, roundWire, wire } from '../parameter';
+import { actTechnique } from '../planActs';
+import { said } from '../technique';
+import { bendOf } from '../winding';
 
-/** Small beads bound along a frame wire, with wraps between them. */
-export const boundBeads = technique({
+/** Small beads bound along a frame wire, with wraps between them, by a wire of their own or by one that comes from somewhere else. */
+export const boundBeads = actTechnique({
   id: 'bound-beads',
   title: 'Beads bound along a frame',
   group: 'beads',
@@ -21,40 +25,87 @@ export const boundBeads = technique({
     drilled: drilled(0.8),
     through,
     wraps: count('Wraps between beads', 3, 1, 30),
+    lie: choice('The beads lie, as the frame goes on', ['to the left', 'to the right'], 'to the left'),
     tail: length('Tail at each end', 60, 0, 200),
   },
-  plan: ({ base, wire: thin, along, bead, wraps, tail, through: times }) => {
-    const thread = threaded(bead, thin.width, times);
-    const bound = boundOn(base, thin, wraps, bead);
-    const step = bead + bound.along;
-    const beads = Math.floor((along - bound.along) / step + 1e-9);
+  ports: {
+    frame: {
+      label: 'End that they are bound on',
+      takes: ['end'],
+      from: 1,
+      to: 1,
+      wire: 'base',
+      freshOnly: ['base'],
+      fresh: ({ along }) => ({
+        count: 1,
+        name: 'frame wire',
+        tail: 0,
+        isGiven: true,
+        start: () => pose(vec3(-along / 2, 0), vec3(1, 0)),
+      }),
+    },
+    binder: {
+      label: 'End that binds them',
+      takes: ['end'],
+      from: 1,
+      to: 1,
+      proposed: 0,
+      wire: 'wire',
+      freshOnly: ['wire'],
+      fresh: () => ({ count: 0, name: 'binding wire', tail: 0 }),
+    },
+  },
+  act: ({ base, wire: thin, along, bead, drilled: hole, wraps, lie, tail, through: times }, { ends, own }) => {
+    const bound = wraps * bendOf(thin).pitch;
+    const step = bead + bound;
+    const beads = Math.floor((along - bound) / step + 1e-9);
     if (beads < 1)
       return refuse(
-        `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + bound.along)} hold one.`,
+        `${said(along)} of frame hold no bead of ${said(bead)} between wraps; ${said(step + bound)} hold one.`,
       );
-    const side = bound.height;
-    const drawn: Path[] = [];
-    for (let index = 0; index <= beads; index += 1) {
-      const x = index * step;
-      drawn.push(moved(bound.path(index > 0, index < beads), x, 0));
-      const from = x + bound.along;
-      if (index < beads) drawn.push(...thread.paths.map((path) => moved(path, from, -side)));
-    }
-    return {
-      cuts: [
+    const [[frame], [binder]] = [ends('frame'), ends('binder')];
+    if (!frame) return refuse('Beads are bound on an end of a wire; choose one.');
+    const bodies = Array.from({ length: beads }, (_, index): Bead => ({
+      kind: 'bead',
+      id: own(`bead ${index + 1}`),
+      width: bead,
+      length: bead,
+      hole,
+    }));
+    const courses = boundOn({
+      on: { wire: frame.wire, from: frame.places, towards: frame.side },
+      frame: base,
+      thin,
+      wraps: { first: wraps, between: wraps, last: wraps },
+      beads: bodies,
+      times,
+      side: lie === 'to the left' ? 'left' : 'right',
+    });
+    const bindingWire: ActWire = {
+      id: own('wire'),
+      name: 'binding wire',
+      cutFrom: 'wire',
+      size: thin,
+      first: courses,
+      second: [],
+      tails: { first: tail, second: tail },
+      middle: 'begin to wrap',
+    };
+    return ok({
+      bodies,
+      wires: binder ? [] : [bindingWire],
+      goesOn: [
+        ...(binder ? [{ end: binder, courses, tail }] : []),
+        { end: frame, courses: [], covered: { long: beads * step + bound, name: 'under the beads' } },
+      ],
+      leaves: [
+        { id: 'frame', label: frame.label, takes: 'end', wire: frame.wire, side: frame.side },
         {
-          name: 'binding wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net(counted((beads + 1) * wraps, 'wrap'), (beads + 1) * bound.wraps),
-            net(`through ${counted(beads, 'bead')}`, beads * thread.inside),
-            ...(thread.back > 0 ? [net('back round each bead', beads * thread.back)] : []),
-            net('up to the holes and down again', beads * bound.rise),
-            allowance('tails', 2 * tail),
-          ],
-          marks: [{ at: tail, what: 'begin to wrap' }],
-          drawn: drawn.map((path) => moved(path, -(beads * step) / 2, 0)),
+          id: 'binder',
+          label: binder?.label ?? 'binding wire, its end',
+          takes: 'end',
+          wire: binder?.wire ?? own('wire'),
+          side: binder?.side ?? 'first',
         },
       ],
       steps: [
@@ -63,21 +114,8 @@ export const boundBeads = technique({
         { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
       ],
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the sides unlike' }],
-      solids: [
-        {
-          kind: 'wire' as const,
-          wire: 'base',
-          path: straight(-(beads * step) / 2 - 2, 0, (beads * step) / 2 + bound.along + 2, 0),
-        },
-        ...Array.from({ length: beads }, (_, index) => ({
-          kind: 'disc' as const,
-          x: index * step + bound.along + bead / 2 - (beads * step) / 2,
-          y: -side,
-          diameter: bead,
-        })),
-      ],
       parts: [{ name: `bead, ${said(bead)}`, count: beads }],
       notes: [`Room for ${counted(beads, 'bead')} on ${said(along)}.`],
-    };
+    });
   },
 });

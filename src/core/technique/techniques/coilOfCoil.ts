@@ -1,12 +1,14 @@
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
-import { refuse } from '../../result';
 import { coil as coilLength } from '../formulas';
 import { length, roundWire, wire } from '../parameter';
-import { helix, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { actTechnique } from '../planActs';
+import { said } from '../technique';
 
-/** A coil that is wound round a core once more. */
-export const coilOfCoil = technique({
+/** A coil that is wound round a core once more: on an end that goes on, or on a core by itself. */
+export const coilOfCoil = actTechnique({
   id: 'coil-of-coil',
   title: 'Coil of a coil',
   group: 'coils and spirals',
@@ -19,7 +21,24 @@ export const coilOfCoil = technique({
     length: length('Finished length', 20, 1, 200),
     tail: length('Tail at each end', 25, 0, 120),
   },
-  plan: ({ core, inner, outer, length: long, tail }) => {
+  ports: {
+    core: {
+      label: 'End that it is wound on',
+      takes: ['end'],
+      from: 1,
+      to: 1,
+      wire: 'core',
+      freshOnly: ['core'],
+      fresh: ({ length: long }) => ({
+        count: 1,
+        name: 'core',
+        tail: 0,
+        isGiven: true,
+        start: () => pose(vec3(-long / 2, 0), vec3(1, 0)),
+      }),
+    },
+  },
+  act: ({ core, inner, outer, length: long, tail }, { ends, own }) => {
     const [D, d1, d2] = [core.width, inner.width, outer.width];
     const thick = d1 + 2 * d2;
     const turns = long / thick;
@@ -27,42 +46,66 @@ export const coilOfCoil = technique({
     // Bent round the core, turn lies on turn at the inside of the bend, so many as go there; outside they fan out.
     const close = coilLength(D, d2, turns, thick);
     if (axis > 5000) return refuse(`That is ${said(axis)} of wire inside; wind it in parts of 5 m at most.`);
-    const small = close / d2;
-    const path = helix(-long / 2, 0, (D + thick) / 2, turns, thick);
-    return {
-      cuts: [
+    // As it lies: nearer to the axis of the bend by half of both, of the curvature that a helix has.
+    const radius = (D + thick) / 2;
+    const bend = radius / (radius ** 2 + (thick / (2 * Math.PI)) ** 2);
+    const small = (axis * (1 - (bend * (d1 + d2)) / 2)) / d2 - 2;
+    const cores = ends('core');
+    return ok({
+      wires: [
         {
+          id: own('inner'),
           name: 'wire inside the coil',
-          wire: 'inner',
-          count: 1,
-          terms: [
-            net(`${counted(turns.toFixed(1), 'turn')} round the core`, axis),
-            allowance('tails', 2 * tail),
+          cutFrom: 'inner',
+          size: inner,
+          first: [
+            {
+              kind: 'bound',
+              name: `${counted(turns.toFixed(1), 'turn')} round the core`,
+              on: cores.map(({ wire: on, places, side }) => ({ wire: on, from: places, towards: side })),
+              turns,
+              long,
+              over: d2,
+            },
           ],
-          marks: [{ at: tail, what: 'begin to wind round the core' }],
-          drawn: [path],
+          second: [],
+          tails: { first: tail, second: tail },
+          middle: 'begin to wind round the core',
         },
         {
+          id: own('outer'),
           name: 'coiled wire',
-          wire: 'outer',
-          count: 1,
-          terms: [
-            net(`${counted(Math.round(small), 'turn')} round the wire`, coilLength(d1, d2, small, d2)),
-            allowance('tails', 2 * tail),
+          cutFrom: 'outer',
+          size: outer,
+          first: [
+            {
+              kind: 'bound',
+              name: `${counted(Math.round(small), 'turn')} round the wire`,
+              on: [{ wire: own('inner'), from: d2 / 2, towards: 'first' }],
+              turns: small,
+              long: small * d2,
+            },
           ],
-          marks: [{ at: tail, what: 'begin to coil' }],
-          // Drawn before it is wound round the core: a straight coil beneath the finished one.
-          drawn: [helix(-close / 2, D / 2 + 3 * thick, (d1 + d2) / 2, small, d2)],
+          second: [],
+          tails: { first: tail, second: tail },
+          middle: 'begin to coil',
         },
       ],
+      goesOn: cores.map((end) => ({ end, courses: [], covered: { long, name: 'under the coil' } })),
+      leaves: cores.map(({ label, wire: on, side }) => ({
+        id: 'core',
+        label,
+        takes: 'end',
+        wire: on,
+        side,
+      })),
       steps: [
         { id: 'coil', name: 'wind the inner coil', minutes: 1 + small * 0.02 },
         { id: 'wind', name: 'wind the coil round its core', minutes: 1 + turns * 0.2 },
       ],
-      solids: [{ kind: 'wire', wire: 'core', path: straight(-long / 2 - 3, 0, long / 2 + 3, 0) }],
       notes: [
         `Wind ${said(close)} of close coil, ${(close / long).toFixed(1)} times the finished length (the rule of thumb says 3 times); the wire inside it is ${(axis / long).toFixed(1)} times.`,
       ],
-    };
+    });
   },
 });

@@ -1,8 +1,10 @@
-import { ring } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
 import { length, roundWire, wire } from '../parameter';
-import { bow, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
-import { bendOf } from '../winding';
+import { technique } from '../technique';
 
 /** A French hook: a loop in front, over the ear, and a leg behind. */
 export const earWire = technique({
@@ -18,38 +20,45 @@ export const earWire = technique({
     back: length('Leg behind', 18, 5, 60),
     trim: length('Trim and rounding at each end', 1, 0, 10),
   },
-  plan: ({ wire, loop, front, hook, back, trim }) => {
-    const { thick: D } = bendOf(wire);
-    const round = ring(loop, D);
-    const over = (Math.PI * (hook + D)) / 2;
-    const radius = (hook + D) / 2;
-    return {
-      cuts: [
-        {
-          name: 'ear wire',
-          wire: 'wire',
-          // One for an ear; a pair is two of everything.
-          count: 1,
-          terms: [
-            net('loop', round),
-            net('leg in front', front),
-            net('over the ear', over),
-            net('leg behind', back),
-            allowance('trim and rounding', 2 * trim),
-          ],
-          marks: [
-            { at: trim + round, what: 'bend for the loop' },
-            { at: trim + round + front, what: 'begin to bend over the mandrel' },
-            { at: trim + round + front + over, what: 'the bend ends; the leg stays straight' },
-          ],
-          drawn: [
-            bow(-radius - (loop + D) / 2, front, (loop + D) / 2, 0, 2 * Math.PI),
-            straight(-radius, front, -radius, 0),
-            bow(0, 0, radius, Math.PI, Math.PI),
-            straight(radius, 0, radius, back),
-          ],
-        },
-      ],
+  plan: ({ wire: size, loop, front, hook, back, trim }) => {
+    const cut = cutsOfPiece(
+      {
+        bodies: [],
+        wires: [
+          {
+            id: 'wire',
+            // One for an ear; a pair is two of everything.
+            name: 'ear wire',
+            cutFrom: 'wire',
+            size,
+            // Worked from where it begins to bend over the ear: the loop down in front, the leg down behind.
+            start: pose(vec3(-hook / 2, 0), vec3(0, 1)),
+            first: [
+              ...(front > 0 ? [{ kind: 'laid', name: 'leg in front', length: front } as const] : []),
+              // It stands across, so that what hangs in it faces forward.
+              ...plainLoop({ name: 'loop', inside: loop, size, roll: 90 }),
+            ],
+            second: [
+              { kind: 'bent', name: 'over the ear', about: hook, angle: 180 },
+              { kind: 'laid', name: 'leg behind', length: back },
+            ],
+            tails: { first: trim, second: trim },
+          },
+        ],
+      },
+      {
+        middle: 'begin to bend over the mandrel',
+        measuredFrom: 'first',
+        tails: 'trim and rounding',
+        marked: [
+          { wire: 'wire', side: 'first', at: 'loop', what: 'bend for the loop' },
+          { wire: 'wire', side: 'second', at: 'leg behind', what: 'the bend ends; the leg stays straight' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         {
           id: 'loop',
@@ -61,6 +70,6 @@ export const earWire = technique({
         { id: 'round', name: 'round and polish the ends', minutes: 1.5, cautions: ['skin', 'filing'] },
         { id: 'harden', name: 'harden it with a few light taps', minutes: 0.5, cautions: ['hammering'] },
       ],
-    };
+    });
   },
 });

@@ -1,8 +1,10 @@
-import { ring } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
-import { bow, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
-import { bendOf } from '../winding';
+import { technique } from '../technique';
 
 /** A pin with a loop at its foot. */
 export const eyePin = technique({
@@ -18,39 +20,44 @@ export const eyePin = technique({
     eye: length('Eye at the foot, inside', 2.5, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),
   },
-  plan: ({ wire, bead, loop, eye, trim }) => {
-    const { thick: D } = bendOf(wire);
-    const [foot, top] = [ring(eye, D), ring(loop, D)];
-    return {
-      cuts: [
-        {
-          name: 'pin wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net('eye', foot),
-            net('through the bead', bead),
-            net('plain loop', top),
-            allowance('flush trim', 2 * trim),
-          ],
-          marks: [
-            { at: trim + foot, what: 'bend for the eye' },
-            { at: trim + foot + bead, what: 'bend for the loop' },
-          ],
-          drawn: [
-            bow(0, (eye + D) / 2, (eye + D) / 2, -Math.PI / 2, 2 * Math.PI),
-            straight(0, 0, 0, -bead),
-            bow(0, -bead - (loop + D) / 2, (loop + D) / 2, Math.PI / 2, 2 * Math.PI),
-          ],
-        },
-      ],
+  plan: ({ wire: size, bead, drilled: hole, loop, eye, trim }) => {
+    const cut = cutsOfPiece(
+      {
+        bodies: [{ kind: 'bead', id: 'bead', width: bead, length: bead, hole }],
+        wires: [
+          {
+            id: 'wire',
+            name: 'pin wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(0, 0), vec3(0, -1)),
+            first: [
+              { kind: 'threaded', name: 'through the bead', bead: 'bead' },
+              ...plainLoop({ name: 'plain loop', inside: loop, size }),
+            ],
+            second: plainLoop({ name: 'eye', inside: eye, size }),
+            tails: { first: trim, second: trim },
+          },
+        ],
+      },
+      {
+        tails: 'flush trim',
+        marked: [
+          { wire: 'wire', side: 'second', at: 'eye', what: 'bend for the eye' },
+          { wire: 'wire', side: 'first', at: 'plain loop', what: 'bend for the loop' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
+        { id: 'straighten', name: 'twist the wire straight and hard', minutes: 0.5 },
         { id: 'eye', name: 'turn the eye', minutes: 1.5, cautions: ['cut ends'] },
         { id: 'thread-bead', name: 'thread the beads', minutes: 0.5 },
         { id: 'loop', name: 'turn the loop at the top', minutes: 1.5 },
       ],
       order: [{ first: 'thread-bead', then: 'loop', why: 'the bead does not pass the loop' }],
-      solids: [{ kind: 'disc', x: 0, y: -bead / 2, diameter: bead }],
-    };
+    });
   },
 });

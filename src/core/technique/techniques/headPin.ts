@@ -1,7 +1,11 @@
-import { ring } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { Course } from '../../piece/piece';
+import { ok } from '../../result';
+import { plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
-import { bow, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { technique } from '../technique';
 import { bendOf } from '../winding';
 
 /** A pin whose tip is folded back, so that the bead cannot slide off. */
@@ -18,42 +22,45 @@ export const headPin = technique({
     fold: length('Folded tip', 3, 1, 15),
     trim: length('Trim', 1, 0, 20),
   },
-  plan: ({ wire, bead, loop, fold, trim }) => {
-    const { thick: D } = bendOf(wire);
-    const round = ring(loop, D);
-    const bend = (Math.PI * D) / 2;
-    return {
-      cuts: [
-        {
-          name: 'pin wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net('folded tip', 2 * fold + bend),
-            net('through the bead', bead),
-            net('plain loop', round),
-            allowance('flush trim', trim),
-          ],
-          marks: [
-            { at: fold + bend / 2, what: 'fold the tip back' },
-            { at: 2 * fold + bend + bead, what: 'bend for the loop' },
-          ],
-          drawn: [
+  plan: ({ wire: size, bead, drilled: hole, loop, fold, trim }) => {
+    const tip: Course = { kind: 'laid', name: 'folded tip', length: fold };
+    const cut = cutsOfPiece(
+      {
+        bodies: [{ kind: 'bead', id: 'bead', width: bead, length: bead, hole }],
+        wires: [
+          {
+            id: 'wire',
+            name: 'pin wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(0, 0), vec3(0, -1)),
+            first: [
+              { kind: 'threaded', name: 'through the bead', bead: 'bead' },
+              ...plainLoop({ name: 'plain loop', inside: loop, size }),
+            ],
             // Below the bead the tip comes up again beside the wire.
-            straight(D, 0, D, fold),
-            bow(D / 2, fold, D / 2, 0, Math.PI),
-            straight(0, fold, 0, -bead),
-            bow(0, -bead - (loop + D) / 2, (loop + D) / 2, Math.PI / 2, 2 * Math.PI),
-          ],
-        },
-      ],
+            second: [tip, { kind: 'bent', name: 'folded tip', id: 'fold', about: 0, angle: 180 }, tip],
+            tails: { first: trim, second: 0 },
+          },
+        ],
+      },
+      {
+        tails: 'flush trim',
+        marked: [
+          { wire: 'wire', side: 'second', at: fold + (Math.PI * bendOf(size).thick) / 4, what: 'fold the tip back' },
+          { wire: 'wire', side: 'first', at: 'plain loop', what: 'bend for the loop' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         { id: 'fold', name: 'fold the tip and squeeze it', minutes: 1, cautions: ['cut ends'] },
         { id: 'thread-bead', name: 'thread the beads', minutes: 0.5 },
         { id: 'loop', name: 'turn the loop', minutes: 1.5 },
       ],
       order: [{ first: 'thread-bead', then: 'loop', why: 'the bead does not pass the loop' }],
-      solids: [{ kind: 'disc', x: 0, y: -bead / 2, diameter: bead }],
-    };
+    });
   },
 });

@@ -1,9 +1,11 @@
 import { counted } from '../../units/counted';
 import { advice, type Judgement } from '../../judgement/judgement';
-import { coil } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { cutsOfPiece } from '../ofPiece';
 import { count, length, roundWire, wire } from '../parameter';
-import { helix } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
+import { allowance, said, technique } from '../technique';
 import { bendOf } from '../winding';
 
 /** Rings that a hand closes: the inside is at least 2.5 and at most 8 times the wire (common practice). */
@@ -51,23 +53,38 @@ export const jumpRings = technique({
     ),
     bend: length('First bend and last turn', 8, 0, 60),
   },
-  plan: ({ wire, inside, rings, cutter, bend }) => {
-    const { thick: D, height, pitch } = bendOf(wire);
-    return {
-      cuts: [
-        {
-          name: 'coil',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net(counted(rings, 'turn'), coil(inside, D, rings, pitch)),
-            allowance('lost to the cutter', rings * cutter),
-            allowance('first bend and last turn', bend),
-          ],
-          marks: [{ at: bend / 2, what: 'begin to wind' }],
-          drawn: [helix(0, 0, (inside + D) / 2, rings, pitch)],
-        },
-      ],
+  plan: ({ wire: size, inside, rings, cutter, bend }) => {
+    const { thick, height, pitch } = bendOf(size);
+    const cut = cutsOfPiece(
+      {
+        bodies: [],
+        wires: [
+          {
+            id: 'wire',
+            name: 'coil',
+            cutFrom: 'wire',
+            size,
+            // Its mandrel lies across the paper.
+            start: pose(
+              vec3((rings * pitch) / 2, -(inside + thick) / 2),
+              vec3(-pitch, 0, Math.PI * (inside + thick)),
+              vec3(-1, 0),
+            ),
+            first: [{ kind: 'coiled', name: counted(rings, 'turn'), about: inside, turns: rings, pitch }],
+            second: [],
+            tails: { first: bend / 2, second: bend / 2 },
+          },
+        ],
+      },
+      { middle: 'begin to wind', tails: 'first bend and last turn' },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      run: cut.value.run,
+      cuts: cut.value.cuts.map((each) => ({
+        ...each,
+        terms: [...each.terms, allowance('lost to the cutter', rings * cutter)],
+      })),
       steps: [
         { id: 'wind', name: 'wind the coil on its mandrel', minutes: 1 + rings * 0.05 },
         { id: 'cut', name: 'cut the rings', minutes: rings * 0.25, cautions: ['cut ends'] },
@@ -77,6 +94,6 @@ export const jumpRings = technique({
         `Their aspect ratio is ${(inside / height).toFixed(1)}.`,
         `On a mandrel of ${said(inside)} they spring open to ${said(inside * 1.01)} to ${said(inside * 1.03)} inside.`,
       ],
-    };
+    });
   },
 });

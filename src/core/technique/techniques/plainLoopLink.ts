@@ -1,8 +1,10 @@
-import { ring } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
 import { beadLength, drilled, length, roundWire, wire } from '../parameter';
-import { bow, straight } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
-import { bendOf } from '../winding';
+import { said, technique } from '../technique';
 
 /** A bead between two plain loops. */
 export const plainLoopLink = technique({
@@ -17,32 +19,35 @@ export const plainLoopLink = technique({
     loop: length('Loop, inside', 3, 0.5, 30),
     trim: length('Trim at each end', 1, 0, 20),
   },
-  plan: ({ wire, bead, loop, trim }) => {
-    const { thick: D } = bendOf(wire);
-    const each = ring(loop, D);
-    const radius = (loop + D) / 2;
-    return {
-      cuts: [
-        {
-          name: 'link wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net('through the bead', bead),
-            net('two plain loops', 2 * each),
-            allowance('flush trim', 2 * trim),
-          ],
-          marks: [
-            { at: trim + each, what: 'bend for the first loop' },
-            { at: trim + each + bead, what: 'bend for the second loop' },
-          ],
-          drawn: [
-            straight(-bead / 2, 0, bead / 2, 0),
-            bow(bead / 2 + radius, 0, radius, Math.PI, 2 * Math.PI),
-            bow(-bead / 2 - radius, 0, radius, 0, 2 * Math.PI),
-          ],
-        },
-      ],
+  plan: ({ wire: size, bead, drilled: hole, loop, trim }) => {
+    const loops = plainLoop({ name: 'two plain loops', id: 'loop', inside: loop, size });
+    const cut = cutsOfPiece(
+      {
+        bodies: [{ kind: 'bead', id: 'bead', width: bead, length: bead, hole }],
+        wires: [
+          {
+            id: 'wire',
+            name: 'link wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(0, bead / 2), vec3(0, -1)),
+            first: [{ kind: 'threaded', name: 'through the bead', bead: 'bead' }, ...loops],
+            second: loops,
+            tails: { first: trim, second: trim },
+          },
+        ],
+      },
+      {
+        tails: 'flush trim',
+        marked: [
+          { wire: 'wire', side: 'second', at: 'loop', what: 'bend for the first loop' },
+          { wire: 'wire', side: 'first', at: 'loop', what: 'bend for the second loop' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         { id: 'first-loop', name: 'turn a plain loop at one end', minutes: 1.5, cautions: ['cut ends'] },
         { id: 'thread-bead', name: 'thread the bead', minutes: 0.5 },
@@ -55,8 +60,7 @@ export const plainLoopLink = technique({
           why: 'the bead cannot be threaded when both loops are turned',
         },
       ],
-      solids: [{ kind: 'disc', x: 0, y: 0, diameter: bead }],
       parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
-    };
+    });
   },
 });

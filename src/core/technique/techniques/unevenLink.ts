@@ -1,8 +1,10 @@
-import { ring } from '../formulas';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
 import { choice, length, roundWire, wire } from '../parameter';
-import { bow, straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
-import { bendOf } from '../winding';
+import { technique } from '../technique';
 
 /** A link with a small loop and a large one, in one plane or across each other, as an earring hangs on. */
 export const unevenLink = technique({
@@ -18,35 +20,41 @@ export const unevenLink = technique({
     stand: choice('The loops stand', ['across each other', 'in one plane'], 'across each other'),
     trim: length('Trim at each end', 1, 0, 20),
   },
-  plan: ({ wire: of, small, large, between, stand, trim }) => {
-    const { thick: D } = bendOf(of);
-    const [first, last] = [ring(small, D), ring(large, D)];
-    const [r, R] = [(small + D) / 2, (large + D) / 2];
+  plan: ({ wire: size, small, large, between, stand, trim }) => {
     const across = stand === 'across each other';
-    const small2 = bow(-between / 2 - r, 0, r, 0, 2 * Math.PI);
-    return {
-      cuts: [
-        {
-          name: 'link wire',
-          wire: 'wire',
-          count: 1,
-          terms: [
-            net('small loop', first),
-            net('between the loops', between),
-            net('large loop', last),
-            allowance('flush trim', 2 * trim),
-          ],
-          marks: [
-            { at: trim + first, what: 'bend for the small loop' },
-            { at: trim + first + between, what: 'bend for the large loop' },
-          ],
-          drawn: [
-            ...(between > 0 ? [straight(-between / 2, 0, between / 2, 0)] : []),
-            across ? small2.map(({ x, y }) => ({ x, y: 0, z: y })) : small2,
-            bow(between / 2 + R, 0, R, Math.PI, 2 * Math.PI),
-          ],
-        },
-      ],
+    const cut = cutsOfPiece(
+      {
+        bodies: [],
+        wires: [
+          {
+            id: 'wire',
+            name: 'link wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(0, -between / 2), vec3(0, -1)),
+            first: plainLoop({ name: 'small loop', inside: small, size, roll: across ? 90 : 0 }),
+            second: [
+              ...(between > 0
+                ? [{ kind: 'laid', name: 'between the loops', length: between } as const]
+                : []),
+              ...plainLoop({ name: 'large loop', inside: large, size }),
+            ],
+            tails: { first: trim, second: trim },
+          },
+        ],
+      },
+      {
+        measuredFrom: 'first',
+        tails: 'flush trim',
+        marked: [
+          { wire: 'wire', side: 'first', at: 'small loop', what: 'bend for the small loop' },
+          { wire: 'wire', side: 'second', at: 'large loop', what: 'bend for the large loop' },
+        ],
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         { id: 'small', name: 'turn the small loop', minutes: 1.5, cautions: ['cut ends'] },
         {
@@ -55,6 +63,6 @@ export const unevenLink = technique({
           minutes: 2,
         },
       ],
-    };
+    });
   },
 });
