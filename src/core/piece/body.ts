@@ -17,6 +17,10 @@ export type PlacedBody = Body & { readonly pose: Pose };
 export const domeAt = ({ edge, depth }: Pick<StoneSize, 'edge' | 'depth'>, inward: number): number =>
   edge + (depth - edge) * Math.sqrt(Math.max(0, 1 - (1 - Math.min(1, inward)) ** 2));
 
+/** How high the face of a cabochon is over its back, so far in from its edge, mm. */
+export const faceAt = ({ size }: Cab, inward: number): number =>
+  domeAt(size, Math.max(0, inward) / (Math.min(size.length, size.width) / 2));
+
 /** How far off its axis the surface of a point is, mm; 0 at its tips and beyond them. */
 export function radiusAt({ length, width, tapers, isDrop }: Point, along: number): number {
   if (along <= 0 || along >= length) return 0;

@@ -1,3 +1,4 @@
+import { insideOutline } from '../geometry/insideOutline';
 import type { Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
 import { dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
@@ -5,7 +6,7 @@ import { pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { expectOk } from '../result';
 import { bendOf } from '../technique/winding';
-import { beadRadius, domeAt, radiusAt, type PlacedBody } from './body';
+import { beadRadius, faceAt, radiusAt, type PlacedBody } from './body';
 import type { RunPiece } from './run';
 
 /** A wire that lies in a stone or bead. */
@@ -49,8 +50,7 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
     return (at) => {
       const { x, y, z } = own(at);
       const inward = insideOutline(edge, x, y);
-      const reach = Math.min(body.size.length, body.size.width) / 2;
-      return Math.min(inward, z, domeAt(body.size, Math.max(0, inward) / reach) - z);
+      return Math.min(inward, z, faceAt(body, inward) - z);
     };
   }
   const isBead = body.kind === 'bead';
@@ -70,23 +70,6 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
       : across !== undefined && Math.hypot(x - across.at, z) < across.hole / 2;
     return isInHole ? -Infinity : insideOutline(round, x, off);
   };
-}
-
-/** How far a point is inside a closed line of points, mm; negative outside. */
-function insideOutline(
-  edge: readonly { readonly x: number; readonly y: number }[],
-  x: number,
-  y: number,
-): number {
-  let [nearest, isInside] = [Infinity, false];
-  for (const [index, a] of edge.entries()) {
-    const b = edge[(index + 1) % edge.length] as { x: number; y: number };
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const part = Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / (dx * dx + dy * dy)));
-    nearest = Math.min(nearest, Math.hypot(a.x + part * dx - x, a.y + part * dy - y));
-    if (a.y > y !== b.y > y && x < a.x + ((y - a.y) / dy) * dx) isInside = !isInside;
-  }
-  return isInside ? nearest : -nearest;
 }
 
 /**

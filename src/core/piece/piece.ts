@@ -101,6 +101,8 @@ interface Named {
   readonly id?: string;
   /** What the way to it is called when it is drawn taut: straight, and a term of its own. */
   readonly taut?: string;
+  /** The stone that the way to it goes across, over its face or behind its back, and what that way is called. */
+  readonly across?: { readonly body: string; readonly face: 'front' | 'back'; readonly name: string };
   /** Why its line is only about right, where it is: it may lie in others that are so. */
   readonly sketched?: string;
 }

@@ -5,6 +5,7 @@ import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
 import { climbingPath, poseAtEnd, type PlacedBody } from './body';
+import { acrossPath } from './across';
 import { besideShape, poseBeside } from './beside';
 import { bundlePath } from './bundle';
 import type {
@@ -283,11 +284,23 @@ class Run {
     const begin = poseAtStart(shape);
     const step = { name: course.name, shape, course };
     if (!end || isThere(end, begin)) return [step];
-    const name = course.taut ?? `way to ${course.name}`;
-    const way = course.taut
-      ? [end.at, begin.at]
-      : ((laying && before && wayAlong(before, laying)) ?? smoothWay(end, begin));
+    const { taut, across } = course;
+    const name = across?.name ?? taut ?? `way to ${course.name}`;
+    const along = laying && before && wayAlong(before, laying);
+    const straight = taut === undefined ? undefined : [end.at, begin.at];
+    const over = across && this.#wayAcross(wire, across, end.at, begin.at, where);
+    const way = over ?? straight ?? along ?? smoothWay(end, begin);
     return [{ name, shape: drawnShape(way, begin), course: undefined }, step];
+  }
+
+  #wayAcross(
+    { size }: PieceWire,
+    { body, face }: NonNullable<Course['across']>,
+    from: Vec3,
+    to: Vec3,
+    where: string,
+  ): Path {
+    return acrossPath(this.#bodyOf('cab', body, where), face, from, to, bendOf(size).thick);
   }
 
   /** Straight on as far as a place of its own wire, or nothing when it has come that far. */

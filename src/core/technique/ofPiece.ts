@@ -58,7 +58,7 @@ function alikeTogether(cuts: readonly PlannedCut[]): readonly PlannedCut[] {
     const [first, ...others] = group;
     const [together] = numbered(first.name);
     const isAll = cuts.every((cut) => numbered(cut.name)[0] !== together || group.includes(cut));
-    const numbers = group.map(({ name }) => numbered(name)[1]).join(', ');
+    const numbers = [...new Set(group.map(({ name }) => numbered(name)[1]))].join(', ');
     return {
       ...first,
       name: isAll || numbers === '' ? together : `${together} ${numbers}`,
@@ -117,7 +117,7 @@ const SHORT = 6;
 function namedCourses(courses: readonly RunCourse[], { size }: PieceWire): readonly RunCourse[] {
   return courses.map((course, index) => {
     const next = courses[index + 1];
-    const isTerm = next?.course?.taut === course.name;
+    const isTerm = [next?.course?.taut, next?.course?.across?.name].includes(course.name);
     return course.course === undefined && next && !isTerm && course.length < SHORT * size.width
       ? { ...course, name: next.name }
       : course;

@@ -129,7 +129,7 @@ it('of everything twice as large takes twice the wire', () => {
       Object.entries(technique.parameters).map(([key, parameter]) => [key, doubled(parameter)]),
     );
     const [one, two] = [expectOk(initialPlan(technique)), expectOk(planFor(technique, values))];
-    expect([technique.id, netTotal(two) / netTotal(one)]).toEqual([technique.id, expect.closeTo(2, 3)]);
+    expect([technique.id, netTotal(two) / netTotal(one)]).toEqual([technique.id, expect.closeTo(2, 2)]);
   }
 });
 
@@ -267,9 +267,14 @@ describe('against common practice', () => {
       band: { profile: 'half-round', width: 0.812, height: 0.406 },
     });
     expectFits(cutOf(cutNamed(plan, 'frame wire')), 460);
-    expectFits(cutOf(cutNamed(plan, 'band')), 75);
-    // Three bands at each end: about 460 mm of half-round together.
-    expectFits(6 * cutOf(cutNamed(plan, 'band')), 460);
+    // Three bands at each end, of 50 to 75 mm: about 460 mm of half-round together.
+    const bands = plan.cuts.filter(({ name }) => name.startsWith('band'));
+    expect(bands.map(({ count }) => count)).toEqual([2, 2, 2]);
+    for (const band of bands) {
+      expect(cutOf(band)).toBeLessThanOrEqual(75);
+      expect(netOf(band)).toBeGreaterThan(75 / 2 - 2);
+    }
+    expect(2 * bands.reduce((sum, band) => sum + cutOf(band), 0)).toBeLessThan(460);
   });
 
   it('a round cab in a cradle: three wires of 20 ga of about 380 mm, 250 to 300 mm of 14 ga', () => {

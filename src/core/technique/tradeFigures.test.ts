@@ -193,8 +193,8 @@ describe('what cannot be, or should not', () => {
     expect(room).toBeLessThan(24 + 50);
     expect(planOf('bundle-frame', { bound: room - 0.5, bail: 12 }).cuts.at(-1)?.name).toBe('binding wire');
     expect(refusalOf('bundle-frame', { bound: room + 1, bail: 12 })).toMatch(/do not lie along them/);
-    // Bands of four turns of 1.024 mm are 4.1 mm wide: forty of them are 164 mm, and the crescent is some 100 mm round.
-    expect(refusalOf('band-frame', { bands: 40 })).toMatch(/40 bands of 4\.1 mm are 163\.8 mm/);
+    // A band of three turns of 1.024 mm and one that closes it: twenty of them are 82 mm, and the crescent is some 100 mm round.
+    expect(refusalOf('band-frame', { bands: 20 })).toMatch(/20 bands of 3 turns are 81\.9 mm wide/);
   });
 
   it('scrolls that lie over one another are said', () => {
