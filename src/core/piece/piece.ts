@@ -1,4 +1,4 @@
-import type { Path } from '../geometry/path';
+import type { Path, Vec3 } from '../geometry/path';
 import type { Pose } from '../geometry/pose';
 import type { StoneSize, WireSize } from '../technique/parameter';
 import type { WeaveGroup } from '../weave/notation';
@@ -200,6 +200,16 @@ export interface Pull {
 export interface Threaded extends Named {
   readonly kind: 'threaded';
   readonly bead: string;
+  /** How far beside the middle of the hole it goes, to the right of its way, where several go through one that lies there. */
+  readonly aside?: number;
+}
+
+/** Along a line of its own, as a hand bends it: points close together, from its first to its last. */
+export interface Free extends Named {
+  readonly kind: 'free';
+  readonly line: Path;
+  /** The way up from the plane that it is worked in, at its end. */
+  readonly up: Vec3;
 }
 
 /** Through a bead that comes to lie beside a wire, its hole along it; or back over the outside of one that lies there. */
@@ -301,5 +311,6 @@ export type Course =
   | Beside
   | Twisted
   | Led
+  | Free
   | Wound
   | Bound;

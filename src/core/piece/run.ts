@@ -21,6 +21,7 @@ import type {
   PieceWire,
   Reaching,
   Side,
+  Threaded,
   WirePlace,
   Wound,
 } from './piece';
@@ -338,7 +339,9 @@ class Run {
           length: lengthOfStrand(course, size),
         };
       case 'threaded':
-        return this.#throughBead(this.#bodyOf('bead', course.bead, where), from, where);
+        return this.#throughBead(course, this.#bodyOf('bead', course.bead, where), from, where);
+      case 'free':
+        return alongPath(course.line, course.up);
     }
     if (!from) throw new CannotBeMade(`${where}: say where this wire begins.`);
     switch (course.kind) {
@@ -365,11 +368,12 @@ class Run {
   }
 
   /** Straight through a bead; the first wire that threads one without a place gives it its place. */
-  #throughBead(bead: Bead, from: Pose | undefined, where: string): Shape {
+  #throughBead({ aside = 0 }: Threaded, bead: Bead, from: Pose | undefined, where: string): Shape {
     const lies = bead.pose ?? this.#placed.get(bead.id);
     if (lies) {
       const way = scaled3(lies.along, bead.length / 2);
-      const [first, last] = [minus3(lies.at, way), plus3(lies.at, way)];
+      const middle = plus3(lies.at, scaled3(sideOf(lies), aside));
+      const [first, last] = [minus3(middle, way), plus3(middle, way)];
       return alongPath([first, last], lies.up);
     }
     if (!from) throw new CannotBeMade(`${where}: say where this wire begins.`);

@@ -1,33 +1,11 @@
-import { collisionsOf } from '../piece/collisions';
-import { insideBodies } from '../piece/insideBodies';
-import { lengthOfPath } from '../geometry/path';
-import { distance3 } from '../geometry/vec3';
-import { pieceOf, termsOf, type MadePiece, type Told } from '../../../tests/support/acts';
+import { pieceOf, termsOf, type Told } from '../../../tests/support/acts';
+import { expectPractice, expectSound } from '../../../tests/support/constructions';
 import { cutNamed } from '../../../tests/support/techniques';
 import { roundWire, type WireSize } from './parameter';
 import { cutOf, netOf } from './technique';
 
 const square = (side: number): WireSize => ({ profile: 'square', width: side, height: side });
 const halfRound = (width: number): WireSize => ({ profile: 'half-round', width, height: width / 2 });
-
-/** What holds for every construction: no gap, as long as its terms, nothing in anything else, but one wire in itself where that is told. */
-function expectSound({ run }: MadePiece, squeezed?: string): void {
-  for (const { wire, path, net } of run.wires) {
-    expect([wire.id, Math.abs(lengthOfPath(path) / net - 1) < 0.005]).toEqual([wire.id, true]);
-    const widest = Math.max(...path.slice(1).map((point, index) => distance3(point, path[index] ?? point)));
-    expect([wire.id, widest < 25]).toEqual([wire.id, true]);
-  }
-  expect(collisionsOf(run).filter(({ wires }) => wires.some((wire) => wire !== squeezed))).toEqual([]);
-  expect(insideBodies(run)).toEqual([]);
-}
-
-/** Need ≤ what makers cut, and at least a share of it by what stays in the piece (common practice). */
-function expectPractice(piece: MadePiece, cut: string, practice: number, share = 0.5): void {
-  const found = piece.cuts.find(({ name }) => name === cut);
-  if (!found) throw new Error(`no ${cut} among ${piece.cuts.map(({ name }) => name).join(', ')}`);
-  expect([cut, cutOf(found) <= practice]).toEqual([cut, true]);
-  expect([cut, netOf(found) >= share * practice]).toEqual([cut, true]);
-}
 
 const THREE_TWO = {
   repeat: [

@@ -16,6 +16,7 @@ import { coilBezelRing } from './techniques/coilBezelRing';
 import { coilOfCoil } from './techniques/coilOfCoil';
 import { cradle } from './techniques/cradle';
 import { curvedWeave } from './techniques/curvedWeave';
+import { dropChannel } from './techniques/dropChannel';
 import { earWire } from './techniques/earWire';
 import { eyePin } from './techniques/eyePin';
 import { flatSpiral } from './techniques/flatSpiral';
@@ -59,6 +60,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   beadHalo,
   boundBeads,
   beadChannel,
+  dropChannel,
   brioletteLoop,
   brioletteCap,
   brioletteSwirl,

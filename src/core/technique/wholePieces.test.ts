@@ -180,6 +180,7 @@ WHOLE.push(
     fc
       .record({
         ...beaded,
+        wire: fc.constantFrom(0.32, 0.4).map(roundWire),
         width: between(12, 20),
         stretch: between(1, 1.5),
         frame: fc.constantFrom(0.8, 1).map(roundWire),
@@ -272,6 +273,46 @@ WHOLE.push(
       layers: fc.integer({ min: 2, max: 6 }),
       wraps: fc.integer({ min: 2, max: 4 }),
     }),
+  ],
+);
+
+const channel = {
+  base: fc.constantFrom(0.8, 1, 1.2).map(roundWire),
+  wire: fc.constantFrom(0.32, 0.4).map(roundWire),
+  bead: between(2, 4),
+};
+WHOLE.push(
+  ['bead-channel', fc.record({ ...channel, along: between(12, 24), wraps: fc.integer({ min: 1, max: 6 }) })],
+  [
+    'drop-channel',
+    fc.record({
+      ...channel,
+      long: between(14, 22),
+      wide: between(8, 13),
+      beads: fc.integer({ min: 2, max: 8 }),
+      spiral: fc.integer({ min: 1, max: 3 }),
+    }),
+  ],
+  [
+    'band-frame',
+    fc
+      .record({
+        length: between(34, 50),
+        share: between(0.4, 0.5),
+        edge: between(2, 4),
+        wire: fc.constantFrom(0.8, 1).map(roundWire),
+        band: fc
+          .constantFrom(0.8, 1)
+          .map((width) => ({ profile: 'half-round' as const, width, height: width / 2 })),
+        bands: fc.integer({ min: 1, max: 3 }),
+        turns: fc.integer({ min: 2, max: 3 }),
+        cut: fc.constantFrom('one by one', 'one length for each end'),
+        hangs: fc.constantFrom('as its outline lies', 'upside down'),
+      })
+      .map(({ length, share, edge, ...told }) => ({
+        ...told,
+        stone: { outline: 'crescent' as const, length, width: length * share, edge, depth: edge + 2 },
+      })),
   ],
 );
 

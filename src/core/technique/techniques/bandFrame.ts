@@ -1,7 +1,7 @@
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import { distance, minus, scaled, type Vec } from '../../geometry/vector';
-import { centroidOf, parallelOf, perimeterOf, placeAt } from '../../outline/outline';
+import { distance, minus, scaled, turnBetween, type Vec } from '../../geometry/vector';
+import { centroidOf, parallelOf, perimeterOf, placeAt, type Outline } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import type { Cab, Course, Side } from '../../piece/piece';
 import { ok, refuse } from '../../result';
@@ -18,7 +18,7 @@ const HAIR = 0.06;
 /** What closes a band on its first rail, turns. */
 const CLOSING = 1;
 /** Where a band begins the rails stand apart by at least so many thicknesses. */
-const APART = 3;
+const APART = 4.5;
 /** How finely the frame is looked at, parts of its way round. */
 const PARTS = 720;
 
@@ -80,16 +80,18 @@ export const bandFrame = actTechnique({
     const top = topOver(placeOn, whole, balance.x);
     const foot = (top + whole / 2) % whole;
     const ends = whole / 2 - TOP * D;
-    const group = turns * pitch;
+    // Inside of the bend of a rail turns touch one another: along its middle they come farther.
+    const turn = pitch / (1 - ((D + thin) / 2) * bendOfLine(outline.value, play + D / 2));
+    const group = turns * turn;
     // One by one, each is closed with a turn of its own.
-    const step = cut === 'one by one' ? group + CLOSING * pitch : group;
+    const step = cut === 'one by one' ? group + CLOSING * turn : group;
     const onHand = (side: Side, mm: number) => foot + (side === 'first' ? mm : -mm);
     // Each hand comes past the farthest point of the stone on its side: from there on the other rail stands opposite.
     const tips = SIDES.map((side) => tipOf((mm) => placeOn(onHand(side, mm)).point, ends, balance));
     const rooms = tips.map((tip, index) => {
       const side = SIDES[index] as Side;
       const begin = beginOf((mm) => placeOn(onHand(side, mm)).point, tip, ends, APART * D);
-      return { tip, begin, room: Math.min(tip, ends - tip) - begin - group - CLOSING * pitch };
+      return { tip, begin, room: Math.min(tip, ends - tip) - begin - group - CLOSING * turn };
     });
     const room = Math.min(...rooms.map((each) => each.room));
     if (bands * step > room)
@@ -237,6 +239,17 @@ export const bandFrame = actTechnique({
     });
   },
 });
+
+/** How strongly the long sides of a line round a stone are bent: the middle one of its curvatures, 1/mm. */
+function bendOfLine(outline: Outline, off: number): number {
+  const line = parallelOf(outline, off);
+  const step = perimeterOf(line) / PARTS;
+  const bends = Array.from({ length: PARTS }, (_, part) => {
+    const [before, after] = [placeAt(line, part * step), placeAt(line, ((part + 1) % PARTS) * step)];
+    return Math.abs(turnBetween(before.direction, after.direction)) / step;
+  });
+  return bends.sort((a, b) => a - b)[PARTS / 2] ?? 0;
+}
 
 /** Minutes for a band. */
 const bandMinutes = (turns: number): number => 1 + turns * 0.4;
