@@ -62,6 +62,7 @@ describe('a piece as a file', () => {
   it.each([
     ['a pendant', pendant.run],
     ['a point in a spiral', planOf('point-spiral').run],
+    ['a ring', planOf('bead-ring').run],
   ])('%s in the round passes the validator of the format', async (_, run) => {
     if (!run) throw new Error('it is told by the ways of its wires');
     const gltf = pieceGltf(run, () => ({ colour: METAL_COLOURS.copper.fill, isMetal: true }));
@@ -74,10 +75,14 @@ describe('a piece as a file', () => {
     expect(report.info.totalTriangleCount).toBeGreaterThan(1000);
   });
 
-  it.each(VIEWS)('seen from the %s is a drawing in true millimetres that xmllint reads', (view) => {
-    const plan = pendant.plans['a'];
+  it.each(
+    VIEWS.flatMap((view) => [
+      ['a pendant', view, 'bundle-frame', pendant.plans['a']] as const,
+      ['a ring', view, 'herringbone-ring', planOf('herringbone-ring')] as const,
+    ]),
+  )('%s, seen from the %s, is a drawing in true millimetres that xmllint reads', (_, view, id, plan) => {
     if (!plan) throw new Error('it is planned');
-    const drawing = drawPlan(plan, initialValues(named('bundle-frame').parameters), LARGE, view);
+    const drawing = drawPlan(plan, initialValues(named(id).parameters), LARGE, view);
     const svg = drawingSvg(drawing, copper);
     const read = spawnSync('xmllint', ['--noout', '-'], { input: svg, encoding: 'utf8' });
     expect([read.status, read.stderr]).toEqual([0, '']);

@@ -122,7 +122,10 @@ function behind({ beads, rail, thin, wraps }: Channel, from: Station, to: Statio
   const { thick, pitch } = bendOf(thin);
   const [flat, round] = [(rail.width + thick) / 2, (bead.width + thick) / 2];
   const wide = railsApart(rail, thin, bead.length);
-  const share = Math.min(0.9, ((wraps - SPARED) * pitch * AIR) / Math.max(pitch, Math.abs(to.inner - from.inner)));
+  const share = Math.min(
+    0.9,
+    ((wraps - SPARED) * pitch * AIR) / Math.max(pitch, Math.abs(to.inner - from.inner)),
+  );
   const on = scaled3(unit3(minus3(to.at, from.at)), (wraps - SPARED) * pitch * AIR);
   const begin = plus3(plus3(from.at, scaled3(from.out, wide)), on);
   const end = between3(to.at, from.at, share);

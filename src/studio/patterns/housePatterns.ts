@@ -91,9 +91,21 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     isStarter: true,
     kind: 'pendant',
     metal: 'copper',
-    uses: [['band-frame']],
+    uses: [
+      ['band-frame', { bands: '2', tail: '60 mm' }],
+      [
+        'straight-weave',
+        { weave: 'A3 B3', length: '26 mm', weavingTail: '40 mm' },
+        { frame: ends('a', 'left', 'right') },
+      ],
+      [
+        'folded-bail',
+        { wraps: '0', leg: '8 mm', inside: '5 mm', clear: '1 mm', tail: '40 mm' },
+        { ends: ends('b', 'end 1', 'end 2') },
+      ],
+    ],
     measures: stone('crescent', 38, 16, 3, 5.2),
-    notes: 'Three bands at each end. Let the horns point up.',
+    notes: 'Two bands at each end, the stone in from the second on. Let the horns point up.',
     parts: [['unakite crescent', 1, 9]],
   },
   {

@@ -1,11 +1,12 @@
-import { pose, type Pose } from '../../geometry/pose';
+import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Along, Course, Side } from '../../piece/piece';
+import type { Course, Side } from '../../piece/piece';
 import { ok } from '../../result';
 import { describeRing } from '../../ring/ringSize';
 import { counted } from '../../units/counted';
 import { cutsOfPiece } from '../ofPiece';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
+import { ringShank, turnedHalf } from '../ringShank';
 import { insideWanted, ringStart } from '../ringStart';
 import { said, technique } from '../technique';
 
@@ -40,44 +41,18 @@ export const beadRing = technique({
     const { begun, note } = ringStart('bead-ring', inside, 2 * bands * D);
     const ring = ringOf({ D, inside: begun.diameter, bands, bead, swirls, wraps });
     const handOf = (side: Side): readonly Course[] => {
-      const way = side === 'first' ? 1 : -1;
-      // The second hand is the first one turned half round the upright through the bead.
-      const turned = ({ at, along, up }: Pose): Pose =>
-        pose(
-          vec3(way * at.x, at.y, way * at.z),
-          vec3(way * along.x, along.y, way * along.z),
-          vec3(way * up.x, up.y, way * up.z),
-        );
-      const rounds: Course = {
-        kind: 'coiled',
-        name: 'round the finger at the starting size',
-        about: begun.diameter,
-        turns: ring.turns,
-        pitch: D,
-      };
-      const shank: Course = {
-        kind: 'bound',
-        name: `${counted(wraps, 'wrap')} up each side of the shank`,
-        id: 'shank',
-        on: ring.shankOf(side),
-        // Beside the shank it comes up; over its outside first, so that its end sets out from there, too.
-        begin: bands > 1 ? 0 : 180,
-        turns: -wraps,
-        long: wraps * D,
-      };
+      const way = ring.shank.wayOf(side);
       const foot: readonly Course[] =
         swirls > 0
           ? [
-              { kind: 'led', name: FOOT, to: turned(ring.foot) },
+              { kind: 'led', name: FOOT, to: turnedHalf(ring.foot, way) },
               { kind: 'coiled', name: FOOT, about: ring.footInside, turns: -swirls / 2, pitch: 2 * D },
             ]
           : [];
       return [
         { kind: 'bent', name: KINK, id: 'kink', about: 0, angle: way * 90 },
         { kind: 'laid', name: KINK, length: ring.down },
-        { kind: 'led', name: KINK, id: 'mandrel', to: turned(ring.onMandrel) },
-        rounds,
-        shank,
+        ...ring.shank.coursesOf(side, KINK),
         ...foot,
       ];
     };
@@ -173,38 +148,16 @@ function ringOf({
   const beside = bead / 2 + D / 2;
   const clear = beside + BEYOND * D;
   const from = Math.asin(Math.min(0.9, clear / R));
-  const climb = D / (2 * Math.PI);
-  const perRadian = Math.hypot(R, climb);
-  // Where the wraps of a side end and begin, round from the top.
+  // Where the wraps of a side end, round from the top.
   const end = Math.asin(Math.min(0.95, (beside + BEFORE * D) / R));
-  const begin = end + (wraps * D) / R;
-  const whole = 2 * Math.PI;
-  const own = whole * bands - begin;
+  const shank = ringShank({ wire: 'wire', D, inside, bands, from, end, wraps, right: 'first' });
   const footRadius = beside + D;
-  const slope = (2 * D) / (whole * footRadius);
+  const slope = D / (Math.PI * footRadius);
   const footFrom = vec3(-Math.SQRT1_2 * footRadius, -beadAt + (swirls + 0.5) * D, Math.SQRT1_2 * footRadius);
-  /** Where rounds of a hand lie at an angle that it has come to, as the shank goes on upward there. */
-  const at = (side: Side, angle: number, towards: Along['towards']): Along => ({
-    wire: 'wire',
-    from: { side, endOf: 'mandrel', on: (angle - from) * perRadian },
-    towards,
-  });
   return {
     beadAt,
     down,
-    turns: (own - from) / whole,
-    onMandrel: pose(
-      vec3(R * Math.sin(from), -R * Math.cos(from), climb * from),
-      vec3(R * Math.cos(from), R * Math.sin(from), climb),
-    ),
-    /** The wires of the shank on the side where a hand winds up it: its own earlier rounds, and all of the other’s. */
-    shankOf: (side: Side): readonly Along[] => {
-      const other = side === 'first' ? 'second' : 'first';
-      return [
-        ...Array.from({ length: bands - 1 }, (_, round) => at(side, whole * (round + 1) - begin, side)),
-        ...Array.from({ length: bands }, (_, round) => at(other, whole * round + begin, side)),
-      ];
-    },
+    shank,
     footInside: 2 * footRadius - D,
     foot: pose(footFrom, vec3(Math.SQRT1_2, -slope, Math.SQRT1_2), vec3(0, -1)),
   };

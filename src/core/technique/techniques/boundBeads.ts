@@ -55,7 +55,10 @@ export const boundBeads = actTechnique({
       fresh: () => ({ count: 0, name: 'binding wire', tail: 0 }),
     },
   },
-  act: ({ base, wire: thin, along, bead, drilled: hole, wraps, lie, tail, through: times }, { ends, own }) => {
+  act: (
+    { base, wire: thin, along, bead, drilled: hole, wraps, lie, tail, through: times },
+    { ends, own },
+  ) => {
     const bound = wraps * bendOf(thin).pitch;
     const step = bead + bound;
     const beads = Math.floor((along - bound) / step + 1e-9);

@@ -47,7 +47,12 @@ export const headPin = technique({
       {
         tails: 'flush trim',
         marked: [
-          { wire: 'wire', side: 'second', at: fold + (Math.PI * bendOf(size).thick) / 4, what: 'fold the tip back' },
+          {
+            wire: 'wire',
+            side: 'second',
+            at: fold + (Math.PI * bendOf(size).thick) / 4,
+            what: 'fold the tip back',
+          },
           { wire: 'wire', side: 'first', at: 'plain loop', what: 'bend for the loop' },
         ],
       },

@@ -34,9 +34,7 @@ export const unevenLink = technique({
             start: pose(vec3(0, -between / 2), vec3(0, -1)),
             first: plainLoop({ name: 'small loop', inside: small, size, roll: across ? 90 : 0 }),
             second: [
-              ...(between > 0
-                ? [{ kind: 'laid', name: 'between the loops', length: between } as const]
-                : []),
+              ...(between > 0 ? [{ kind: 'laid', name: 'between the loops', length: between } as const] : []),
               ...plainLoop({ name: 'large loop', inside: large, size }),
             ],
             tails: { first: trim, second: trim },
