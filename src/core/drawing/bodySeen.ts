@@ -16,9 +16,12 @@ const POINTS = 96;
 /** A wire in the hole of a bead lies behind it; what goes over the bead lies before it: at a part of the way to its nearest point. */
 const OVER_MIDDLE = 0.6;
 
-/** A body from one side: a cabochon by its outline from front and back, everything else by its hull. */
+/** A cabochon that lies in the paper is seen by its outline from front and back. */
+const LIES_FLAT = 0.99;
+
+/** A body from one side: a cabochon that lies flat by its outline from front and back, everything else by its hull. */
 export function bodySeen(body: PlacedBody, view: View): BodySeen {
-  if (body.kind === 'cab' && view !== 'side') {
+  if (body.kind === 'cab' && view !== 'side' && Math.abs(body.pose.up.z) > LIES_FLAT) {
     const edge = pointsOf(expectOk(outlineOf(body.size)), POINTS);
     const at = view === 'front' ? body.size.edge : 0;
     const points = seenFrom(

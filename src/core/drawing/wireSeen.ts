@@ -2,9 +2,11 @@ import type { Path } from '../geometry/path';
 import type { Course } from '../piece/piece';
 import type { RunWire } from '../piece/run';
 
-/** Whether a course lies in the hole of a bead, where nobody sees it. */
+/** Whether a course lies in a hole, where nobody sees it. */
 const isInHole = (course: Course | undefined): boolean =>
-  course?.kind === 'threaded' || (course?.kind === 'beside' && course.does === 'through');
+  course?.isHidden === true ||
+  course?.kind === 'threaded' ||
+  (course?.kind === 'beside' && course.does === 'through');
 
 /** What of a wire is seen: its line without what lies in the holes of beads. */
 export function wireSeen({ first, second, between }: RunWire): readonly Path[] {

@@ -49,6 +49,9 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
     const edge = pointsOf(expectOk(outlineOf(body.size)), 48);
     return (at) => {
       const { x, y, z } = own(at);
+      const { drilled = 0, size } = body;
+      // The wire in the hole is where it belongs.
+      if (Math.hypot(x, z - size.edge / 2) < drilled / 2) return -Infinity;
       const inward = insideOutline(edge, x, y);
       return Math.min(inward, z, faceAt(body, inward) - z);
     };

@@ -33,6 +33,8 @@ export interface Cab {
   readonly kind: 'cab';
   readonly id: string;
   readonly size: StoneSize;
+  /** A hole through it, to the right of its way, half as high as its edge: of a coin; how wide. */
+  readonly drilled?: number;
   readonly pose: Pose;
 }
 
@@ -103,6 +105,8 @@ interface Named {
   readonly taut?: string;
   /** The stone that the way to it goes across, over its face or behind its back, and what that way is called. */
   readonly across?: { readonly body: string; readonly face: 'front' | 'back'; readonly name: string };
+  /** Whether it lies in a hole, where nobody sees it. */
+  readonly isHidden?: true;
   /** Why its line is only about right, where it is: it may lie in others that are so. */
   readonly sketched?: string;
 }

@@ -4,6 +4,7 @@ import { diameterOfUs } from '../ring/ringSize';
 import { methodOf, startSize, type RingMethodId } from '../ring/drift';
 import { ringOf } from '../ring/ringSize';
 import { cutNamed } from '../../../tests/support/techniques';
+import { roundWire } from './parameter';
 import { cutOf, netOf, type Plan } from './technique';
 import { termsOf } from '../../../tests/support/acts';
 
@@ -24,7 +25,7 @@ function freeInside({ run }: Plan): number {
 }
 
 describe('a ring', () => {
-  it.each(['bead-ring', 'herringbone-ring'] as const)(
+  it.each(['bead-ring', 'herringbone-ring', 'coil-bezel-ring'] as const)(
     '%s: its free inside is what was asked, less its drift, within 0.1 mm, whatever its size',
     (id: RingMethodId) => {
       fc.assert(
@@ -136,5 +137,47 @@ describe('G2, a herringbone bead ring', () => {
     expect(told.ok ? '' : told.error).toMatch(
       /12 layers of 0.41 mm do not lie under one another .* 4 mm; \d+ do/,
     );
+  });
+});
+
+describe('G3, a coil-bezel ring with a drilled coin', () => {
+  const plan = planOf('coil-bezel-ring', {
+    wire: ga(20),
+    tying: ga(26),
+    inside: diameterOfUs(8),
+    stone: 10,
+    thick: 3,
+    tieTail: 40,
+  });
+  const [ring, tie] = [cutNamed(plan, 'ring wire'), cutNamed(plan, 'tying wire')];
+
+  it('is 610 of 20 ga, begun at its centre, and 150 of 26 ga (common practice)', () => {
+    expect(plan.cuts.map(({ count }) => count)).toEqual([1, 1]);
+    expect(cutOf(ring)).toBeLessThanOrEqual(610);
+    expect(netOf(ring)).toBeGreaterThan(610 / 2);
+    expect(cutOf(tie)).toBeLessThanOrEqual(150);
+    expect(netOf(tie)).toBeGreaterThan(150 / 4);
+    expect(termsOf(ring)).toEqual([
+      'one and a half turns of the bezel',
+      'down from the bezel',
+      'round the finger at the starting size',
+      '3 wraps up each side of the shank',
+      'handling tails',
+    ]);
+    // One millimetre wider than the coin: 1.5 turns of √[(π(10 + 1 + 0.812))² + 0.812²].
+    expect(ring.terms[0]?.length).toBeCloseTo(1.5 * Math.hypot(Math.PI * 11.812, 0.812), 1);
+  });
+
+  it('is sized before its coin is laid in, and its coin is tied last', () => {
+    expect(plan.order.map(({ first, then }) => `${first} before ${then}`)).toEqual([
+      'size before stone',
+      'seat before stone',
+      'stone before tie',
+    ]);
+  });
+
+  it('is refused where both ends of the tie do not go down between coin and bezel', () => {
+    const told = planFor(named('coil-bezel-ring'), { over: 0.5, tying: roundWire(0.6) });
+    expect(told.ok ? '' : told.error).toMatch(/0.5 mm larger both ends of 0.6 mm do not go down/);
   });
 });

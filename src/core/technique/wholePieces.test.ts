@@ -276,6 +276,19 @@ WHOLE.push(
   ],
 );
 
+WHOLE.push([
+  'coil-bezel-ring',
+  fc.record({
+    wire: frameWire,
+    inside: between(17, 21),
+    bands: fc.integer({ min: 2, max: 3 }),
+    stone: between(6, 9),
+    thick: between(3, 5),
+    over: between(0.8, 1.4),
+    wraps: fc.integer({ min: 1, max: 4 }),
+    tying: fc.constantFrom(0.3, 0.4).map(roundWire),
+  }),
+]);
 const channel = {
   base: fc.constantFrom(0.8, 1, 1.2).map(roundWire),
   wire: fc.constantFrom(0.32, 0.4).map(roundWire),
