@@ -55,7 +55,8 @@ describe('bands and bails that wire is wound round', () => {
   it('a woven bail goes over its mandrel on its weaving wire', () => {
     const plan = planOf('woven-bail', { inside: 5, leg: 6, base: roundWire(0.8), weaving: roundWire(0.3) });
     // π(5 + 0.6 + 0.8)/2 + 12 = 22.05 mm.
-    expect(plan.notes[0]).toMatch(/of the 22\.1 mm over the mandrel/);
+    expect(netOf(cutNamed(plan, 'frame wire'))).toBeCloseTo(22.05, 2);
+    expect(plan.notes[0]).toMatch(/22\.1 mm along the wires over the mandrel/);
   });
 });
 

@@ -1,10 +1,13 @@
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { PieceWire } from '../../piece/piece';
+import { ok } from '../../result';
 import { counted } from '../../units/counted';
-import { ring } from '../formulas';
+import { cutsOfPiece } from '../ofPiece';
 import { count, length, wire } from '../parameter';
-import { bow, moved, stoodUp, turned } from '../shapes';
-import { allowance, net, said, technique } from '../technique';
-import { bendOf, frameRow, winding } from '../winding';
 import { insideWanted, ringStart } from '../ringStart';
+import { said, technique } from '../technique';
+import { bendOf } from '../winding';
 
 /** Wires side by side, bound flat with bands of half-round wire and bent to a ring. */
 export const boundBandRing = technique({
@@ -12,7 +15,7 @@ export const boundBandRing = technique({
   title: 'Multi-wire bound band',
   group: 'rings',
   source:
-    'π(a + 2h + D) for every wire, over bindings of height h; bands are wraps with the centroid of their half disc, 0.424 h, off the wires',
+    'π(a + 2h + D) for every wire, over bindings of height h; bindings are turns about the hull of the wires, with the centroid of their half disc, 0.424 h, off them',
   parameters: {
     wire: wire('Band wires', { profile: 'square', width: 0.812, height: 0.812 }, 'band'),
     wires: count('Wires side by side', 5, 1, 12),
@@ -23,49 +26,66 @@ export const boundBandRing = technique({
     tail: length('Overlap and tail at each end', 10, 0, 100),
     bindingTail: length('Held and trimmed at each end of a binding', 5, 0, 60),
   },
-  plan: ({ wire: band, wires, inside, binding, bands, turns, tail, bindingTail }) => {
-    const D = band.width;
+  plan: ({ wire: size, wires, inside, binding, bands, turns, tail, bindingTail }) => {
+    const D = size.width;
     const start = ringStart('bound-band-ring', inside, wires * D);
+    const { height, pitch } = bendOf(binding);
     // The bindings lie between the finger and the wires.
-    const lined = start.begun.diameter + 2 * bendOf(binding).height;
-    const round = ring(lined, D);
-    const bound = winding(frameRow(band, wires), binding, turns);
+    const lined = start.begun.diameter + 2 * height;
     const radius = (lined + D) / 2;
-    const wireAt = (index: number) =>
-      bow(0, 0, radius, -Math.PI / 2, 2 * Math.PI, (index - (wires - 1) / 2) * D);
-    const upright = stoodUp(moved(bound.path, -bound.along / 2, 0));
-    const laid = Array.from({ length: bands }, (_, index) => {
-      const angle = (2 * Math.PI * index) / bands;
-      return moved(turned(upright, angle), radius * Math.sin(angle), -radius * Math.cos(angle));
+    // Both ends meet at the back; from the top each hand goes half round.
+    const half = 180 * (1 - D / (2 * Math.PI * radius));
+    const round = { kind: 'bent', name: ROUND, about: lined } as const;
+    const long = turns * pitch;
+    const wireOf = (index: number): PieceWire => ({
+      id: `wire ${index + 1}`,
+      name: `band wire ${index + 1}`,
+      cutFrom: 'wire',
+      size,
+      start: pose(vec3(0, -radius, (index - (wires - 1) / 2) * D), vec3(1, 0)),
+      first: [{ ...round, angle: half }],
+      second: [{ ...round, angle: -half }],
+      tails: { first: tail, second: tail },
     });
-    return {
-      cuts: [
-        {
-          name: 'band wire',
-          wire: 'wire',
-          count: wires,
-          terms: [net('round the finger', round), allowance('overlap and tails', 2 * tail)],
-          marks: [
-            { at: tail, what: 'the ring closes here' },
-            { at: tail + round / 2, what: 'middle: the back of the hand' },
-            { at: tail + round, what: 'and here' },
-          ],
-          drawn: [wireAt(0)],
-          places: Array.from({ length: wires - 1 }, (_, index) => wireAt(index + 1)),
-        },
-        {
-          name: 'binding',
-          wire: 'binding',
-          count: bands,
-          terms: [
-            net(`${counted(turns, 'turn')} round ${counted(wires, 'wire')}`, bound.length),
-            allowance('held and trimmed', 2 * bindingTail),
-          ],
-          marks: [{ at: bindingTail, what: 'begin to wrap' }],
-          drawn: laid.slice(0, 1),
-          places: laid.slice(1),
-        },
-      ],
+    const all = Array.from({ length: wires }, (_, index) => index);
+    const bindingOf = (band: number): PieceWire => {
+      const on = (2 * Math.PI * radius * band) / bands - long / 2;
+      const far = Math.PI * radius;
+      return {
+        id: `binding ${band + 1}`,
+        name: `binding ${band + 1}`,
+        cutFrom: 'binding',
+        size: binding,
+        first: [
+          {
+            kind: 'bound',
+            name: `${counted(turns, 'turn')} round ${counted(wires, 'wire')}`,
+            on: all.map((index) => ({
+              wire: `wire ${index + 1}`,
+              from: on > far - long ? on - 2 * far : on,
+              towards: 'first' as const,
+            })),
+            turns,
+            long,
+          },
+        ],
+        second: [],
+        tails: { first: bindingTail, second: bindingTail },
+      };
+    };
+    const cut = cutsOfPiece(
+      {
+        bodies: [],
+        wires: [...all.map(wireOf), ...Array.from({ length: bands }, (_, band) => bindingOf(band))],
+      },
+      {
+        middle: Object.fromEntries(all.map((index) => [`wire ${index + 1}`, 'middle: the top of the ring'])),
+        tails: 'held, overlapped and trimmed',
+      },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         { id: 'straighten', name: 'straighten the wires and lay them flat', minutes: 2 },
         {
@@ -85,6 +105,8 @@ export const boundBandRing = technique({
       ],
       order: [{ first: 'bind', then: 'bend', why: 'wires that are bent one by one do not lie flat' }],
       notes: [start.note, `The band is ${said(wires * D)} wide.`],
-    };
+    });
   },
 });
+
+const ROUND = 'round the finger';

@@ -1,6 +1,9 @@
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
+import { cutsOfPiece } from '../ofPiece';
 import { length, roundWire, wire } from '../parameter';
-import { straight } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { technique } from '../technique';
 
 /** A wire cut to a length that the maker knows. */
 export const freeCut = technique({
@@ -13,17 +16,29 @@ export const freeCut = technique({
     length: length('Length in the piece', 100, 0.1, 20_000),
     tail: length('Allowance', 0, 0, 2000),
   },
-  plan: ({ length: long, tail }) => ({
-    cuts: [
+  plan: ({ wire: size, length: long, tail }) => {
+    const cut = cutsOfPiece(
       {
-        name: 'wire',
-        wire: 'wire',
-        count: 1,
-        terms: [net('as typed', long), allowance('allowance', tail)],
-        marks: [],
-        drawn: [straight(-long / 2, 0, long / 2, 0)],
+        bodies: [],
+        wires: [
+          {
+            id: 'wire',
+            name: 'wire',
+            cutFrom: 'wire',
+            size,
+            start: pose(vec3(-long / 2, 0), vec3(1, 0)),
+            first: [{ kind: 'laid', name: 'as typed', length: long }],
+            second: [],
+            tails: { first: tail, second: 0 },
+          },
+        ],
       },
-    ],
-    steps: [{ id: 'cut', name: 'cut it', minutes: 0.5, cautions: ['cut ends'] }],
-  }),
+      { tails: 'allowance' },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
+      steps: [{ id: 'cut', name: 'cut it', minutes: 0.5, cautions: ['cut ends'] }],
+    });
+  },
 });

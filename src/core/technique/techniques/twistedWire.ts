@@ -1,7 +1,10 @@
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { ok } from '../../result';
 import { counted } from '../../units/counted';
+import { cutsOfPiece } from '../ofPiece';
 import { length, roundWire, wire } from '../parameter';
-import { helix } from '../shapes';
-import { allowance, net, technique } from '../technique';
+import { technique } from '../technique';
 
 /** Two wires of one kind twisted together. */
 export const twistedWire = technique({
@@ -15,23 +18,40 @@ export const twistedWire = technique({
     turns: length('Length of one turn', 3, 0.3, 100),
     tail: length('Held at each end', 20, 0, 120),
   },
-  plan: ({ wire: { width: d }, length: long, turns: lay, tail }) => {
+  plan: ({ wire: size, length: long, turns: lay, tail }) => {
     const turns = long / lay;
-    const strand = turns * Math.hypot(Math.PI * d, lay);
-    const half = (begin: number) => helix(-long / 2, 0, d / 2, turns, lay, begin);
-    return {
-      cuts: [
-        {
-          name: 'strand',
-          wire: 'wire',
-          count: 2,
-          terms: [net(counted(turns.toFixed(1), 'turn'), strand), allowance('held at the ends', 2 * tail)],
-          marks: [],
-          drawn: [half(0)],
-        },
-      ],
+    const axis = pose(vec3(-long / 2, 0), vec3(1, 0));
+    const strand = Math.hypot(1, (Math.PI * size.width) / lay);
+    const cut = cutsOfPiece(
+      {
+        bodies: [],
+        wires: [0, 1].map((index) => ({
+          id: `strand ${index + 1}`,
+          name: `strand ${index + 1}`,
+          cutFrom: 'wire',
+          size,
+          first: [
+            {
+              kind: 'twisted' as const,
+              name: counted(turns.toFixed(1), 'turn'),
+              axis,
+              strands: 2,
+              strand: index,
+              along: long,
+              turns,
+            },
+          ],
+          second: [],
+          tails: { first: tail, second: tail },
+        })),
+      },
+      { tails: 'held at the ends' },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [{ id: 'twist', name: 'twist evenly, under tension', minutes: 1 + turns * 0.03 }],
-      notes: [`Each strand is ${((strand / long - 1) * 100).toFixed(1)} % longer than the twist.`],
-    };
+      notes: [`Each strand is ${((strand - 1) * 100).toFixed(1)} % longer than the twist.`],
+    });
   },
 });
