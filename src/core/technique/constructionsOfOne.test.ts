@@ -121,6 +121,52 @@ describe('B1, a crescent in a round-wire outline with half-round bands', () => {
   });
 });
 
+/** Common practice, constructions B2. */
+describe('B2, a drilled bead in a kinked halo', () => {
+  const plan = planOf('kinked-halo', { wire: roundWire(0.8), bead: 15, loop: 3.4, rounds: 5, tail: 80 });
+
+  it('is a bead wire with two loops, and a halo of 355 to 380, of whose rest the bail is made', () => {
+    expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([
+      ['bead wire', 1],
+      ['halo wire', 1],
+    ]);
+    soundPlan(plan);
+    expectPractice(plan, 'halo wire', 380, 0.45);
+    expect(termsOf(cutNamed(plan, 'bead wire'))).toEqual(['through the bead', 'two plain loops', 'trimmed']);
+    expect(termsOf(cutNamed(plan, 'halo wire'))).toEqual(['5 rounds', 'caught on the loops', 'trimmed']);
+  });
+
+  it('goes three times round on one side and twice on the other, with a gap to its bead', () => {
+    const halo = plan.run?.wires.find(({ wire }) => wire.id === 'halo');
+    const level = (halo?.first ?? [])
+      .filter(({ course }) => course?.kind === 'free')
+      .map(({ path }) => path.reduce((near, at) => (Math.abs(at.y) < Math.abs(near.y) ? at : near)).x);
+    expect(level.map(Math.sign)).toEqual([1, -1, 1, -1, 1]);
+    // Nowhere nearer to the bead than its gap of 1.5 mm, less what it is kinked in by.
+    const near = Math.min(...(halo?.path ?? []).map(({ x, y }) => Math.hypot(x, y)));
+    expect(near).toBeGreaterThan(7.5 + 1.5 - 0.5);
+    // Kinked it is longer than plain, by a twentieth at least.
+    const plain = planOf('kinked-halo', {
+      wire: roundWire(0.8),
+      bead: 15,
+      loop: 3.4,
+      rounds: 5,
+      kink: 0,
+      gap: 2,
+    });
+    expect(termOf(plan, 'halo wire', /rounds/) / termOf(plain, 'halo wire', /rounds/)).toBeGreaterThan(1.05);
+  });
+
+  it('has its bead on before the last loop, its loops hammered before wire lies in them, and is kinked last', () => {
+    expect(plan.order.map(({ first, then }) => `${first} before ${then}`)).toEqual([
+      'thread-bead before last-loop',
+      'hammer before carry',
+      'carry before kink',
+    ]);
+    expect(() => planOf('kinked-halo', { loop: 2, rounds: 5 })).toThrow(/has no room for that, 2.57 mm has/);
+  });
+});
+
 /** Common practice, constructions B3. */
 describe('B3, a channel of graded beads round a drop', () => {
   const plan = planOf('drop-channel', {

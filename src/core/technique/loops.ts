@@ -24,11 +24,20 @@ const STEM = 1;
 const BELOW = 0.5;
 
 /** How a wire that comes up to a loop is bent aside, so that the loop sits over it: radians, and the length of that bend, mm. */
-function asideFor({ inside, size }: Loop): { readonly angle: number; readonly long: number } {
+function asideFor({ inside, size }: Pick<Loop, 'inside' | 'size'>): {
+  readonly angle: number;
+  readonly long: number;
+} {
   const { thick } = bendOf(size);
   const [sharp, radius] = [thick / 2, (inside + thick) / 2];
   const angle = Math.acos(sharp / (sharp + radius));
   return { angle, long: sharp * angle };
+}
+
+/** How far the middle of a loop lies beyond where its wire is bent aside for it, mm. */
+export function loopMiddle(loop: Pick<Loop, 'inside' | 'size'>): number {
+  const { thick } = bendOf(loop.size);
+  return (loop.inside / 2 + thick) * Math.sin(asideFor(loop).angle);
 }
 
 const aside = (loop: Loop): Course => ({

@@ -27,6 +27,7 @@ import { headPin } from './techniques/headPin';
 import { herringboneRing } from './techniques/herringboneRing';
 import { hookClasp } from './techniques/hookClasp';
 import { jumpRings } from './techniques/jumpRings';
+import { kinkedHalo } from './techniques/kinkedHalo';
 import { loopedBezel } from './techniques/loopedBezel';
 import { neckWraps } from './techniques/neckWraps';
 import { plainLoopLink } from './techniques/plainLoopLink';
@@ -58,6 +59,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   spiralCage,
   tree,
   beadHalo,
+  kinkedHalo,
   boundBeads,
   beadChannel,
   dropChannel,

@@ -289,6 +289,18 @@ WHOLE.push([
     tying: fc.constantFrom(0.3, 0.4).map(roundWire),
   }),
 ]);
+WHOLE.push([
+  'kinked-halo',
+  fc.record({
+    wire: fc.constantFrom(0.6, 0.8).map(roundWire),
+    bead: between(9, 20),
+    loop: between(2.8, 4.5),
+    rounds: fc.integer({ min: 2, max: 5 }),
+    gap: between(0.8, 3),
+    kink: between(0, 0.7),
+    apart: between(4, 8),
+  }),
+]);
 const channel = {
   base: fc.constantFrom(0.8, 1, 1.2).map(roundWire),
   wire: fc.constantFrom(0.32, 0.4).map(roundWire),

@@ -40,7 +40,7 @@ export const bandFrame = actTechnique({
     hangs: choice('The stone hangs', ['as its outline lies', 'upside down'], 'as its outline lies'),
     wire: wire('Frame wire', roundWire(1.024), 'frame'),
     band: wire('Band wire', { profile: 'half-round', width: 1.024, height: 0.512 }, 'binding'),
-    bands: count('Bands at each end of the stone', 3, 1, 20),
+    bands: count('Bands at each end of the stone', 2, 1, 20),
     turns: count('Turns of each band on each rail', 3, 1, 20),
     cut: choice('Bands are cut', ['one length for each end', 'one by one'], 'one by one'),
     bail: length('Ends upright over the balance point, each', 3, 0, 80),

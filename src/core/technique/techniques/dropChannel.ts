@@ -39,7 +39,7 @@ export const dropChannel = technique({
     wide: length('Width of the drop', 10, 3, 60),
     through: length('Hole of the drop', 1.2, 0.3, 6),
     play: length('Air between drop and frame', 0.6, 0, 5),
-    beads: count('Beads at each side', 6, 1, 40),
+    beads: count('Beads at each side', 5, 1, 40),
     bead: beadLength('Bead', 3, 0.5, 20),
     drilled: drilled(0.8),
     spiral: count('Turns of each spiral at the foot', 2, 1, 6),

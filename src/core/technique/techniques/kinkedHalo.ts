@@ -1,0 +1,184 @@
+import type { Path } from '../../geometry/path';
+import { pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import type { Course, PieceWire } from '../../piece/piece';
+import { ok, refuse } from '../../result';
+import { counted } from '../../units/counted';
+import { loopMiddle, plainLoop } from '../loops';
+import { cutsOfPiece } from '../ofPiece';
+import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
+import { said, technique } from '../technique';
+
+/** Rounds pass through a loop side by side, so far apart in thicknesses. */
+const LANE = 1.08;
+/** How far round the wire of a loop an end is caught, degrees. */
+const CAUGHT = 200;
+/** Kinks begin and end so far from the loops, as a part of a round. */
+const PLAIN = 0.2;
+/** Points to each round. */
+const POINTS = 160;
+/** Between rounds of one side there is so much air, in thicknesses. */
+const AIR = 0.5;
+
+/**
+ * A drilled bead on a wire with a loop at each end; a second wire carried from loop to loop round it, first on one side and then on the other,
+ * loosely, both its ends caught on the loops; kinked with pliers afterwards.
+ */
+export const kinkedHalo = technique({
+  id: 'kinked-halo',
+  title: 'Kinked halo round a bead',
+  group: 'beads',
+  source: 'half ellipses from loop to loop, kinked as a sine, measured along them; loops π(a + D)',
+  parameters: {
+    wire: wire('Wire', roundWire(0.812), 'frame'),
+    bead: beadLength('Bead, along its hole', 14, 4, 60),
+    drilled: drilled(1.2),
+    loop: length('Loops, inside', 3.6, 1, 20),
+    rounds: count('Rounds, on one side and on the other in turn', 5, 2, 12),
+    gap: length('Gap between bead and halo', 1.5, 0, 20),
+    kink: length('Kinks jut out', 0.5, 0, 4),
+    apart: length('From kink to kink', 5, 1.5, 30),
+    trim: length('Trim at each end of the bead’s wire', 1, 0, 20),
+    tail: length('Handling tail at each end of the halo', 30, 0, 200),
+  },
+  plan: ({ wire: size, bead, drilled: hole, loop, rounds, gap, kink, apart, trim, tail }) => {
+    const D = size.width;
+    const passes = Math.floor(rounds / 2);
+    const least = D * (1 + LANE * passes);
+    if (loop < least)
+      return refuse(
+        `${counted(rounds, 'round')} go through each loop ${counted(passes, 'time')}, and an end is caught there: ${said(loop)} inside has no room for that, ${said(least)} has.`,
+      );
+    const high = bead / 2 + loopMiddle({ inside: loop, size });
+    const reachOf = (round: number) =>
+      bead / 2 + gap + D / 2 + kink + Math.floor(round / 2) * (D * (1 + AIR) + 2 * kink);
+    /** The lane in which a round passes a loop, from the one beside which an end is caught. */
+    const laneAt = (lane: number) => (loop - D) / 2 - lane * LANE * D;
+    // After an even number it comes back to the loop that it was begun at: there its end is caught on the other side.
+    const isBack = rounds % 2 === 0;
+    const last = isBack ? -laneAt(0) : laneAt(0);
+    const courses = Array.from({ length: rounds }, (_, round): Course => {
+      const isRight = round % 2 === 0;
+      // It sets out where the one before came in; the first at the top and the last where it is caught are in the outermost lane.
+      const from = laneAt(Math.ceil(round / 2));
+      const to = round === rounds - 1 ? last : laneAt(Math.ceil((round + 1) / 2));
+      return {
+        kind: 'free',
+        name: counted(rounds, 'round'),
+        line: roundPath({
+          across: isRight ? reachOf(round) : -reachOf(round),
+          high: isRight ? high : -high,
+          from,
+          to,
+          kink,
+          apart,
+        }),
+        up: vec3(0, 0, 1),
+      };
+    });
+    const caught = (roll: number): Course => ({
+      kind: 'bent',
+      name: 'caught on the loops',
+      about: D,
+      angle: CAUGHT,
+      roll,
+    });
+    const loops = plainLoop({ name: 'two plain loops', id: 'loop', inside: loop, size, roll: 90 });
+    const wires: readonly PieceWire[] = [
+      {
+        id: 'link',
+        name: 'bead wire',
+        cutFrom: 'wire',
+        size,
+        start: pose(vec3(0, bead / 2), vec3(0, -1)),
+        first: [{ kind: 'threaded', name: 'through the bead', bead: 'bead' }, ...loops],
+        second: loops,
+        tails: { first: trim, second: trim },
+      },
+      {
+        id: 'halo',
+        name: 'halo wire',
+        cutFrom: 'wire',
+        size,
+        start: pose(vec3(0, -high, laneAt(0)), vec3(1, 0)),
+        first: [...courses, caught(isBack ? -90 : 90)],
+        second: [caught(90)],
+        tails: { first: tail, second: tail },
+      },
+    ];
+    const cut = cutsOfPiece(
+      { bodies: [{ kind: 'bead', id: 'bead', width: bead, length: bead, hole }], wires },
+      { middle: { halo: 'hook it to the first loop' }, tails: 'trimmed' },
+    );
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
+      steps: [
+        {
+          id: 'first-loop',
+          name: 'turn a loop at one end of the bead’s wire',
+          minutes: 1.5,
+          cautions: ['cut ends'],
+        },
+        { id: 'thread-bead', name: 'thread the bead', minutes: 0.5 },
+        { id: 'last-loop', name: 'turn the other loop, of the same size and in the same plane', minutes: 2 },
+        { id: 'hammer', name: 'hammer both loops lightly', minutes: 1, cautions: ['hammering'] },
+        {
+          id: 'carry',
+          name: 'carry the second wire loosely from loop to loop, round the bead, and catch its ends',
+          minutes: 2 + rounds,
+          cautions: ['cut ends'],
+        },
+        { id: 'kink', name: 'kink the rounds with pliers', minutes: 1 + rounds },
+        {
+          id: 'flatten',
+          name: 'hammer what juts out, never wire on wire',
+          minutes: 2,
+          cautions: ['hammering'],
+        },
+      ],
+      order: [
+        { first: 'thread-bead', then: 'last-loop', why: 'the bead does not pass a loop' },
+        { first: 'hammer', then: 'carry', why: 'a loop is not hammered when wire lies in it' },
+        { first: 'carry', then: 'kink', why: 'kinked wire does not go through the loops' },
+      ],
+      parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
+      notes: [`The halo is ${said(2 * reachOf(rounds - 1) + D + 2 * kink)} across.`],
+    });
+  },
+});
+
+/** A round of a halo, from one loop to the other; mm. */
+interface Round {
+  /** How far out it goes, to the right; negative to the left. */
+  readonly across: number;
+  /** How high over the middle of the bead it begins; negative below it. It ends as far on the other side. */
+  readonly high: number;
+  /** In front of the middle, where it begins and where it ends. */
+  readonly from: number;
+  readonly to: number;
+  readonly kink: number;
+  readonly apart: number;
+}
+
+/** Half an ellipse from loop to loop, kinked in and out between them by as many whole kinks as fit. */
+function roundPath({ across, high, from, to, kink, apart }: Round): Path {
+  const long = (Math.PI * (Math.abs(across) + Math.abs(high))) / 2;
+  const kinks = Math.max(1, Math.round((long * (1 - 2 * PLAIN)) / apart));
+  return Array.from({ length: POINTS + 1 }, (_, step) => {
+    const part = step / POINTS;
+    const angle = Math.PI * part;
+    const within = (part - PLAIN) / (1 - 2 * PLAIN);
+    const isKinked = within > 0 && within < 1;
+    // It sets out along the round and comes back to it.
+    const soft = isKinked ? Math.sin(Math.PI * within) ** 0.5 : 0;
+    const out = kink * soft * Math.sin(2 * Math.PI * kinks * within);
+    const stretch = 1 + out / Math.abs(across);
+    const turn = (1 - Math.cos(angle)) / 2;
+    return vec3(
+      across * Math.sin(angle) * stretch,
+      -high * Math.cos(angle) * stretch,
+      from + (to - from) * turn,
+    );
+  });
+}
