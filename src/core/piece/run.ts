@@ -1,6 +1,5 @@
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { facingBack, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
-import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
 import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
@@ -25,7 +24,27 @@ import type {
   WirePlace,
   Wound,
 } from './piece';
-import { layingOf, pathOfLaying, wayAlong, type Laying, type Stretch } from './laying';
+import { layingOf, wayAlong, type Laying, type Stretch } from './laying';
+import { isSamePose, remembered, type Reliance, type Watched } from './remembered';
+import {
+  add,
+  alongPath,
+  asideWay,
+  halvesWay,
+  joined,
+  NEAR,
+  pathOfCourses,
+  poseAtStart,
+  poseIn,
+  shapeAndLaying,
+  stepOf,
+  type HandRun,
+  type RunCourse,
+  type Shaped,
+  type Step,
+} from './steps';
+
+export type { RunCourse } from './steps';
 import type { Carrier } from './carriers';
 import {
   bentShape,
@@ -39,15 +58,6 @@ import {
   twistedPath,
   type Shape,
 } from './shape';
-
-/** A course as it came to lie. */
-export interface RunCourse {
-  readonly name: string;
-  /** By its formula, mm; what has none is measured. */
-  readonly length: number;
-  readonly path: Path;
-  readonly course: Course | undefined;
-}
 
 /** A wire as it came to lie: one line from the end of its second hand to the end of its first, without its tails. */
 export interface RunWire {
@@ -76,30 +86,11 @@ const orStop = <T>(result: Result<T>, where: string): T => {
   return result.value;
 };
 
-/** Places of a wire that are nearer to one another than this are one, mm. */
-const NEAR = 1e-9;
-
 /** How close together places of a wire are looked at for the nearest, mm. */
 const NEAREST_STEP = 0.2;
 
 /** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
 const CLEARLY = 0.2;
-
-/** What a hand has come to so far. */
-interface HandRun {
-  /** Where its work begins. */
-  readonly begin: Pose | undefined;
-  readonly courses: RunCourse[];
-  readonly lines: (SpaceLine | undefined)[];
-  /** Lengths, measured, at which each course begins. */
-  readonly starts: number[];
-  measured: number;
-  end: Pose | undefined;
-  /** Where it has come to on the wires that it was wound about last. */
-  wound: Laying | undefined;
-  next: number;
-  isBusy: boolean;
-}
 
 /**
  * Runs a piece: every wire goes its way, what is wound on a wire after that wire has come to lie as far as it is needed, so that it bends with
@@ -524,139 +515,4 @@ class Run {
   }
 }
 
-/** Points of a way aside. */
-const ASIDE_POINTS = 24;
-
-/**
- * A way on and aside, softly on both ends: first across and then out of the row, as round a quarter of a circle, so that wires that stand behind
- * one another come past one another.
- */
-function asideWay(from: Vec3, to: Vec3, way: Vec3, across: Vec3): Path {
-  const off = minus3(to, from);
-  const [on, aside] = [dot3(off, way), dot3(off, across)];
-  const rest = minus3(off, plus3(scaled3(way, on), scaled3(across, aside)));
-  return Array.from({ length: ASIDE_POINTS + 1 }, (_, index) => {
-    const part = index / ASIDE_POINTS;
-    const quarter = (Math.PI / 2) * part * part * (3 - 2 * part);
-    const sideways = plus3(scaled3(across, aside * Math.sin(quarter)), scaled3(rest, 1 - Math.cos(quarter)));
-    return plus3(plus3(from, scaled3(way, on * part)), sideways);
-  });
-}
-
-interface Shaped {
-  readonly name: string;
-  readonly shape: Shape;
-  readonly course: Course | undefined;
-}
-
-/** A course as it came to lie, measured. */
-interface Step {
-  readonly run: RunCourse;
-  readonly long: number;
-  readonly line: SpaceLine | undefined;
-  readonly end: Pose;
-}
-
-const stepOf = ({ name, shape: { path, length, end }, course }: Shaped, up: Vec3 | undefined): Step => {
-  const long = lengthOfPath(path);
-  return {
-    run: { name, length, path, course },
-    long,
-    line: long > NEAR ? spaceLine(path, up) : undefined,
-    end,
-  };
-};
-
-function add(hand: HandRun, { run, long, line, end }: Step): void {
-  hand.starts.push(hand.measured);
-  hand.lines.push(line);
-  hand.courses.push(run);
-  hand.measured += long;
-  hand.end = end;
-}
-
-/** What is gone by while a course is worked out: hands, each as far as a place, and bodies. */
-interface Watched {
-  readonly reaches: Map<string, number>;
-  readonly bodies: Set<Body>;
-}
-
-/** A hand that something goes round, as it lay then. */
-interface Reliance {
-  readonly key: string;
-  readonly reach: number;
-  readonly begin: Pose | undefined;
-  readonly courses: readonly RunCourse[];
-  /** Whether it was gone by beyond its end. */
-  readonly isBeyond: boolean;
-}
-
-/** What a course came to last. */
-interface Remembered {
-  readonly size: PieceWire['size'];
-  readonly from: Pose | undefined;
-  /** What was wound before it by the same hand. */
-  readonly before: Path | undefined;
-  readonly laying: Laying | undefined;
-  readonly relied: readonly Reliance[];
-  readonly bodies: readonly Body[];
-  readonly steps: readonly Step[];
-}
-
-/** What courses came to last: an edit works out again what depends on it, and nothing else. */
-const remembered = new WeakMap<Course, Remembered>();
-
-const isSameVec = (a: Vec3, b: Vec3): boolean => a.x === b.x && a.y === b.y && a.z === b.z;
-const isSamePose = (a: Pose | undefined, b: Pose | undefined): boolean =>
-  a === b ||
-  (a !== undefined &&
-    b !== undefined &&
-    isSameVec(a.at, b.at) &&
-    isSameVec(a.along, b.along) &&
-    isSameVec(a.up, b.up));
-
-function shapeAndLaying(laying: Laying): { readonly shape: Shape; readonly laying: Laying } {
-  const path = pathOfLaying(laying);
-  const [before, last] = [path.at(-2), path.at(-1)] as [Vec3, Vec3];
-  return { shape: { path, length: laying.length, end: pose(last, minus3(last, before)) }, laying };
-}
-
 const BODY_WORDS: Readonly<Record<Body['kind'], string>> = { cab: 'stone', bead: 'bead', point: 'point' };
-
-/** A line that lies where it lies, measured. */
-const alongPath = (path: Path, up: Vec3): Shape => drawnShape(path, poseAtEnd(path, up));
-
-/** Where a shape begins, and which way it sets out. */
-function poseAtStart({ path, end }: Shape): Pose {
-  const [first, second] = path;
-  return first && second ? pose(first, minus3(second, first), end.up) : end;
-}
-
-/** Lines that follow one another as one, without the points that they share. */
-function joined(paths: readonly Path[]): Path {
-  const [first = [], ...rest] = paths.filter(({ length }) => length > 0);
-  return rest.reduce<Path>((line, path) => [...line, ...path.slice(1)], first);
-}
-
-const pathOfCourses = (courses: readonly RunCourse[]): Path => joined(courses.map(({ path }) => path));
-
-/** The way from where the second half of a wire begins to where the first does. */
-function halvesWay(back: Path, forth: Path): RunCourse | undefined {
-  const [from, before] = back;
-  const [to, after] = forth;
-  if (!from || !before || !to || !after) return undefined;
-  const path = smoothWay(pose(from, minus3(from, before)), pose(to, minus3(after, to)));
-  return { name: 'from one half to the other', length: lengthOfPath(path), path, course: undefined };
-}
-
-/** The pose of a hand at a length along it, as it was run so far; beyond that it goes on straight. */
-function poseIn({ lines, starts, measured, end }: HandRun, s: number): Pose | undefined {
-  if (!end) return undefined;
-  if (s >= measured || lines.length === 0)
-    return { ...end, at: plus3(end.at, scaled3(end.along, s - measured)) };
-  // Where one course ends and the next begins it lies as the one ends, whether the next one is known yet or not.
-  const before = starts.findLastIndex((start, at) => start < s - NEAR && lines[at] !== undefined);
-  const index = before < 0 ? lines.findIndex((line) => line !== undefined) : before;
-  const line = lines[index];
-  return line ? line.at(s - (starts[index] as number)) : end;
-}
