@@ -40,6 +40,10 @@ const HOLE = 60;
 const INSIDE = 90;
 /** Turns beside a hole are not wound dead tight: from one to the next, in thicknesses. */
 const AIR = 1.1;
+
+/** How far along a rail the turns between two beads reach, mm. */
+export const reachOnRail = (thin: WireSize, wraps: number): number => wraps * bendOf(thin).pitch * AIR;
+
 /** Points of the way back behind a bead. */
 const BACK_POINTS = 16;
 

@@ -269,7 +269,7 @@ WHOLE.push(
       wire: fc.constantFrom(0.8, 1).map(roundWire),
       weaving: fc.constantFrom(0.3, 0.4).map(roundWire),
       inside: between(15, 21),
-      bead: between(6, 10),
+      bead: between(7, 10),
       layers: fc.integer({ min: 2, max: 6 }),
       wraps: fc.integer({ min: 2, max: 4 }),
     }),
@@ -307,7 +307,16 @@ const channel = {
   bead: between(2, 4),
 };
 WHOLE.push(
-  ['bead-channel', fc.record({ ...channel, along: between(12, 24), wraps: fc.integer({ min: 1, max: 6 }) })],
+  // Turns that fill all there is between beads lie against the way behind them.
+  [
+    'bead-channel',
+    fc.record({
+      ...channel,
+      bead: between(2.8, 4),
+      along: between(12, 24),
+      wraps: fc.integer({ min: 1, max: 4 }),
+    }),
+  ],
   [
     'drop-channel',
     fc.record({

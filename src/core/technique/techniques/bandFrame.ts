@@ -9,7 +9,7 @@ import { counted } from '../../units/counted';
 import type { ActWire } from '../act';
 import { choice, count, length, roundWire, stone, wire } from '../parameter';
 import { actTechnique } from '../planActs';
-import { evenHolds, said } from '../technique';
+import { said } from '../technique';
 import { bendOf } from '../winding';
 
 /** Both uprights leave the stone so far beside the balance point, and stand upright so far over it, in thicknesses. */
@@ -232,7 +232,6 @@ export const bandFrame = actTechnique({
         },
         { first: 'stone', then: 'bands', why: 'from the second band on the stone does not go in any more' },
       ],
-      holds: evenHolds(whole, 2 * bands, D),
       notes: [
         `A band covers ${said(group)} of each rail; the first begins ${said(Math.max(...rooms.map(({ begin }) => begin)))} from the tip.`,
       ],

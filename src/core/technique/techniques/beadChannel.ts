@@ -2,11 +2,10 @@ import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
-import { channelBeads, laced, railsApart, type Station } from '../channel';
+import { channelBeads, laced, railsApart, reachOnRail, type Station } from '../channel';
 import { cutsOfPiece } from '../ofPiece';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { said, technique } from '../technique';
-import { bendOf } from '../winding';
 
 /** Beads in a row between two frame wires: the thin wire goes round one, through a bead, round the other, and back behind it. */
 export const beadChannel = technique({
@@ -14,7 +13,7 @@ export const beadChannel = technique({
   title: 'Channel of beads between two wires',
   group: 'beads',
   source:
-    'n = ⌊P/max(b, w·d)⌋ beads; for each w turns on both rails, through the bead and back behind it, measured as it lies',
+    'n = ⌊P/max(b, 1.1 w·d)⌋ beads, wound with a little air; for each w turns on both rails, through the bead and back behind it, measured as it lies',
   parameters: {
     base: wire('Frame wires', roundWire(1.024), 'frame'),
     wire: wire('Lacing wire', roundWire(0.321), 'weaving'),
@@ -26,7 +25,7 @@ export const beadChannel = technique({
     frameTail: length('Tail at each end of the frame wires', 40, 0, 200),
   },
   plan: ({ base, wire: thin, along, bead, drilled: hole, wraps, tail, frameTail }) => {
-    const bound = wraps * bendOf(thin).pitch;
+    const bound = reachOnRail(thin, wraps);
     const step = Math.max(bead, bound);
     const beads = Math.floor(along / step + 1e-9);
     if (beads < 1) return refuse(`${said(along)} of channel hold no bead; ${said(step)} hold one.`);
