@@ -264,7 +264,7 @@ describe('against common practice', () => {
     const plan = planOf('band-frame', {
       stone: stone('crescent', 40, 18, 4),
       wire: ga(18),
-      bands: 3,
+      bandsEach: 3,
       band: { profile: 'half-round', width: 0.812, height: 0.406 },
     });
     expectFits(cutOf(cutNamed(plan, 'frame wire')), 460);

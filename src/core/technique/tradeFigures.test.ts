@@ -66,7 +66,7 @@ describe('a wire that ladders several places travels between them', () => {
       wire: roundWire(D),
       lashing: roundWire(d),
       apart: 16,
-      wraps: 2,
+      rungs: 2,
     });
     const ladder = cutNamed(plan, 'ladder wire');
     const past = ladder.terms.find(({ name }) => name === 'past the loops')?.length ?? 0;
@@ -197,7 +197,7 @@ describe('what cannot be, or should not', () => {
     expect(planOf('bundle-frame', { bound: room - 0.5, bail: 12 }).cuts.at(-1)?.name).toBe('binding wire');
     expect(refusalOf('bundle-frame', { bound: room + 1, bail: 12 })).toMatch(/do not lie along them/);
     // A band of three turns of 1.024 mm and one that closes it: along the bent rail twenty of them are 85 mm, and the crescent is some 100 mm round.
-    expect(refusalOf('band-frame', { bands: 20 })).toMatch(/20 bands of 3 turns are 85 mm wide/);
+    expect(refusalOf('band-frame', { bandsEach: 20 })).toMatch(/20 bands of 3 turns are 85 mm wide/);
   });
 
   it('scrolls that lie over one another are said', () => {

@@ -53,7 +53,7 @@ const WHOLE: (readonly [id: string, values: fc.Arbitrary<Values>])[] = [
       wire: fc.constantFrom(1, 1.2, 1.291).map(roundWire),
       loop: fc.double({ min: 2.5, max: 4, noNaN: true }),
       apart: fc.double({ min: 12, max: 16, noNaN: true }),
-      wraps: fc.integer({ min: 1, max: 4 }),
+      rungs: fc.integer({ min: 1, max: 4 }),
     }),
   ],
 ];
@@ -258,7 +258,7 @@ WHOLE.push(
       wire: frameWire,
       inside: between(15, 21),
       bead: between(4, 12),
-      bands: fc.integer({ min: 1, max: 3 }),
+      rounds: fc.integer({ min: 1, max: 3 }),
       swirls: fc.integer({ min: 0, max: 4 }),
       wraps: fc.integer({ min: 1, max: 4 }),
     }),
@@ -281,7 +281,7 @@ WHOLE.push([
   fc.record({
     wire: frameWire,
     inside: between(17, 21),
-    bands: fc.integer({ min: 2, max: 3 }),
+    rounds: fc.integer({ min: 2, max: 3 }),
     stone: between(6, 9),
     thick: between(3, 5),
     over: between(0.8, 1.4),
@@ -338,8 +338,8 @@ WHOLE.push(
         band: fc
           .constantFrom(0.8, 1)
           .map((width) => ({ profile: 'half-round' as const, width, height: width / 2 })),
-        bands: fc.integer({ min: 1, max: 3 }),
-        turns: fc.integer({ min: 2, max: 3 }),
+        bandsEach: fc.integer({ min: 1, max: 3 }),
+        turnsEach: fc.integer({ min: 2, max: 3 }),
         cut: fc.constantFrom('one by one', 'one length for each end'),
         hangs: fc.constantFrom('as its outline lies', 'upside down'),
       })
@@ -475,7 +475,7 @@ describe('a loop bezel', () => {
     lashing: ga(26),
     loop: 3,
     apart: 14,
-    wraps: 3,
+    rungs: 3,
   });
 
   it('is two wires that each go once round the whole stone, 3 to 3½ times its way round (common practice)', () => {

@@ -92,7 +92,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     kind: 'pendant',
     metal: 'copper',
     uses: [
-      ['band-frame', { bands: '2', tail: '60 mm' }],
+      ['band-frame', { bandsEach: '2', tail: '60 mm' }],
       [
         'straight-weave',
         { weave: 'A3 B3', length: '26 mm', weavingTail: '40 mm' },

@@ -40,8 +40,8 @@ export const bandFrame = actTechnique({
     hangs: choice('The stone hangs', ['as its outline lies', 'upside down'], 'as its outline lies'),
     wire: wire('Frame wire', roundWire(1.024), 'frame'),
     band: wire('Band wire', { profile: 'half-round', width: 1.024, height: 0.512 }, 'binding'),
-    bands: count('Bands at each end of the stone', 2, 1, 20),
-    turns: count('Turns of each band on each rail', 3, 1, 20),
+    bandsEach: count('Bands at each end of the stone', 2, 1, 20),
+    turnsEach: count('Turns of each band on each rail', 3, 1, 20),
     cut: choice('Bands are cut', ['one length for each end', 'one by one'], 'one by one'),
     bail: length('Ends upright over the balance point, each', 3, 0, 80),
     tail: length('Handling tail at each end of the frame wire', 120, 0, 250),
@@ -59,7 +59,7 @@ export const bandFrame = actTechnique({
     },
   },
   act: (
-    { stone: held, hangs, wire: frame, band, bands, turns, cut, bail, tail, bandTail },
+    { stone: held, hangs, wire: frame, band, bandsEach: bands, turnsEach: turns, cut, bail, tail, bandTail },
     { wires: taken, own },
   ) => {
     const outline = outlineOf(held);

@@ -29,14 +29,14 @@ export const beadRing = technique({
   parameters: {
     wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
-    bands: count('Rounds of each end, the last of them a half', 2, 1, 6, 'Two are four wires at the back'),
+    rounds: count('Rounds of each end, the last of them a half', 2, 1, 6, 'Two are four wires at the back'),
     bead: beadLength('Bead', 6, 2, 30),
     drilled: drilled(1),
     swirls: count('Turns round the foot of the bead', 2, 0, 10),
     wraps: count('Wraps up the shank at each side', 3, 1, 12),
     tail: length('Handling tail at each end', 15, 0, 80),
   },
-  plan: ({ wire: size, inside, bands, bead, drilled: hole, swirls, wraps, tail }) => {
+  plan: ({ wire: size, inside, rounds: bands, bead, drilled: hole, swirls, wraps, tail }) => {
     const D = size.width;
     const { begun, note } = ringStart('bead-ring', inside, 2 * bands * D);
     const ring = ringOf({ D, inside: begun.diameter, bands, bead, swirls, wraps });

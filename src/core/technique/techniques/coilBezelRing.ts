@@ -35,7 +35,7 @@ export const coilBezelRing = technique({
   parameters: {
     wire: wire('Ring wire', roundWire(0.812), 'bead ring'),
     inside: insideWanted,
-    bands: count('Rounds of each end', 2, 2, 4, 'Two are four wires at the back'),
+    rounds: count('Rounds of each end', 2, 2, 4, 'Two are four wires at the back'),
     stone: length('Coin across', 10, 3, 30),
     thick: length('Thickness of the coin', 3.5, 1, 12),
     drilled: drilled(1),
@@ -45,7 +45,19 @@ export const coilBezelRing = technique({
     tail: length('Handling tail at each end', 60, 0, 200),
     tieTail: length('Tail at each end of the tying wire', 20, 0, 100),
   },
-  plan: ({ wire: size, inside, bands, stone, thick, drilled: hole, over, wraps, tying, tail, tieTail }) => {
+  plan: ({
+    wire: size,
+    inside,
+    rounds: bands,
+    stone,
+    thick,
+    drilled: hole,
+    over,
+    wraps,
+    tying,
+    tail,
+    tieTail,
+  }) => {
     const [D, d] = [size.width, tying.width];
     if (over < d)
       return refuse(

@@ -54,11 +54,11 @@ export const loopedBezel = technique({
     gap: length('Both wires apart', 3, 0.5, 20),
     bail: length('Bail, inside', 5, 1, 20),
     lashing: wire('Ladder wire', roundWire(0.405), 'weaving'),
-    wraps: count('Rungs between two loops', 2, 1, 20),
+    rungs: count('Rungs between two loops', 2, 1, 20),
     tail: length('Handling tail at each end of a bezel wire', 25, 0, 100),
     lashingTail: length('Tail at each end of the ladder wire', 60, 0, 200),
   },
-  plan: ({ stone: held, wire: bezel, loop, apart, gap, bail, lashing, wraps, tail, lashingTail }) => {
+  plan: ({ stone: held, wire: bezel, loop, apart, gap, bail, lashing, rungs: wraps, tail, lashingTail }) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
     const D = bezel.width;
