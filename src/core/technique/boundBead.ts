@@ -33,7 +33,7 @@ const [LATE, NEAR] = [0.3, 1];
  * How far the last turn before a bead is left out: the wire leaves it in a straight line to the hole, tangent to it, acos(r/h) before it is
  * beside it, h the height of the hole over the middle of the frame and r = (D + d)/2; degrees. Source: handbook of the trade; plane geometry.
  */
-export function leftOut(frame: WireSize, thin: WireSize, bead: Pick<Bead, 'width'>): number {
+function leftOut(frame: WireSize, thin: WireSize, bead: Pick<Bead, 'width'>): number {
   const [r, h] = [(frame.width + bendOf(thin).thick) / 2, (frame.width + bead.width) / 2];
   return h > r ? (Math.acos(r / h) * 180) / Math.PI : 0;
 }
@@ -45,7 +45,7 @@ const onFrom = (from: WirePlace, mm: number, towards: Along['towards']): WirePla
     : { ...from, on: (from.on ?? 0) + (from.side === towards ? mm : -mm) };
 
 /** A place so many mm on from another along a wire. */
-export function further(along: Along, mm: number): Along {
+function further(along: Along, mm: number): Along {
   const { from, towards } = along;
   const places: readonly WirePlace[] = Array.isArray(from) ? from : [from as WirePlace];
   return { ...along, from: places.map((place) => onFrom(place, mm, towards)) };

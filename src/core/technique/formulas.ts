@@ -7,9 +7,6 @@ export const ring = (inside: number, wire: number): number => Math.PI * (inside 
 export const coil = (core: number, wire: number, turns: number, pitch = wire): number =>
   turns * Math.hypot(Math.PI * (core + wire), pitch);
 
-/** A stem wrapped about itself: n √[(2πD)² + D²]. */
-export const stemWraps = (wire: number, turns: number): number => coil(wire, wire, turns);
-
 /** Arc length of an Archimedean spiral from the centre to an angle: p/(4π) · [θ√(1 + θ²) + asinh θ]. */
 const spiralTo = (angle: number, pitch: number): number =>
   (pitch / (4 * Math.PI)) * (angle * Math.sqrt(1 + angle ** 2) + Math.asinh(angle));

@@ -22,7 +22,7 @@ export interface ShankTold {
 }
 
 /** What the rounds are called. */
-export const ROUNDS = 'round the finger at the starting size';
+const ROUNDS = 'round the finger at the starting size';
 
 const WHOLE = 2 * Math.PI;
 

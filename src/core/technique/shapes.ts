@@ -1,4 +1,4 @@
-import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import type { Path, Vec3 } from '../geometry/path';
 import { placeAt, pointsOf, type Outline, type Place } from '../outline/outline';
 
 /** Paths that techniques are drawn by, mm. Each is as long as its formula says, but for its chords. */
@@ -59,63 +59,9 @@ export const turned = (path: Path, angle: number): Path => {
   return path.map(({ x, y, z }) => ({ x: x * c - y * s, y: x * s + y * c, z }));
 };
 
-/** A path whose row of wires stands up from the paper instead of lying in it. */
-export const stoodUp = (path: Path): Path => path.map(({ x, y, z }) => ({ x, y: z, z: y }));
-
 /** A path that runs along x, set down at a place of an outline, along it. */
 export const setAt = (path: Path, { point, direction }: Pick<Place, 'point' | 'direction'>): Path =>
   moved(turned(path, Math.atan2(direction.y, direction.x)), point.x, point.y);
-
-/**
- * A path that runs along x, laid along a line on the paper: x runs along the line from its start and on beyond its ends, y goes
- * square to it, z stays.
- * @param line of two points at least
- */
-export function laidAlong(path: Path, line: Path): Path {
-  const runs = line.slice(1).flatMap((to, index) => {
-    const from = line[index] as Vec3;
-    const [dx, dy] = [to.x - from.x, to.y - from.y];
-    const long = Math.hypot(dx, dy);
-    return long > 0 ? [{ from, long, x: dx / long, y: dy / long }] : [];
-  });
-  const starts: number[] = [];
-  let behind = 0;
-  for (const { long } of runs) {
-    starts.push(behind);
-    behind += long;
-  }
-  let at = 0;
-  return path.map((point) => {
-    while (at + 1 < runs.length && (starts[at + 1] as number) <= point.x) at += 1;
-    while (at > 0 && (starts[at] as number) > point.x) at -= 1;
-    const run = runs[at];
-    if (!run) return point;
-    const on = point.x - (starts[at] as number);
-    return {
-      x: run.from.x + on * run.x - point.y * run.y,
-      y: run.from.y + on * run.y + point.y * run.x,
-      z: point.z,
-    };
-  });
-}
-
-/**
- * A path that runs along x, laid along lines that follow one another, in parts: what lies at their joints is cut there rather than
- * torn round a corner. The first line goes on before its start, the last beyond its end.
- */
-export function laidInParts(path: Path, lines: readonly Path[]): Path[] {
-  const parts: Path[] = [];
-  let from = 0;
-  for (const [index, line] of lines.entries()) {
-    const start = from;
-    from += lengthOfPath(line);
-    const end = index === lines.length - 1 ? Infinity : from;
-    const begin = index === 0 ? -Infinity : start;
-    const part = path.filter(({ x }) => x >= begin && x < end);
-    if (part.length > 1) parts.push(laidAlong(moved(part, -start, 0), line));
-  }
-  return parts;
-}
 
 /** Points that a whole outline is drawn by, about. */
 const ROUND = 360;

@@ -180,6 +180,7 @@ WHOLE.push(
     fc
       .record({
         ...beaded,
+        bead: between(2.4, 5),
         wire: fc.constantFrom(0.32, 0.4).map(roundWire),
         width: between(12, 20),
         stretch: between(1, 1.5),
@@ -350,6 +351,9 @@ WHOLE.push(
   ],
 );
 
+/** Which measures are tried: always the same, so that a run of the tests says what the last one said. */
+const SEED = 1127;
+
 const runOf = ({ run }: Plan) => {
   if (!run) throw new Error('it is told by the ways of its wires');
   return run;
@@ -370,7 +374,7 @@ describe.each(WHOLE)('%s, whole', (id, values) => {
           expect([wire.name, widest < 25]).toEqual([wire.name, true]);
         }
       }),
-      { numRuns: 40, endOnFailure: true },
+      { numRuns: 40, endOnFailure: true, seed: SEED },
     );
   });
 
@@ -383,7 +387,7 @@ describe.each(WHOLE)('%s, whole', (id, values) => {
         expect(collisionsOf(run)).toEqual([]);
         expect(insideBodies(run)).toEqual([]);
       }),
-      { numRuns: 12, endOnFailure: true },
+      { numRuns: 12, endOnFailure: true, seed: SEED },
     );
   });
 
