@@ -203,7 +203,7 @@ test('a freeform stone is traced over a photograph, by mouse and by keys', async
 });
 
 test('which size a wire reaches is told for rings', async ({ owner: page }) => {
-  await page.goto(`${DEMO_URL}/how-much?of=bead-ring`);
+  await page.goto(`${DEMO_URL}/how-much?of=herringbone-ring`);
   await page.getByLabel('A wire of this length reaches').fill('254 mm');
   await expect(page.getByText(/^Up to US (9|10|11|12)/)).toBeVisible();
 });
