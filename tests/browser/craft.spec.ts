@@ -310,7 +310,7 @@ test('a technique that cannot be fetched is said, the one before stays, and it c
 }) => {
   await signIn(page);
   await page.goto(`${DEMO_URL}/how-much?of=coil`);
-  await expect(page.getByLabel('Metal', { exact: true })).toBeEnabled();
+  await expect(page.getByRole('combobox').and(page.getByLabel('Metal'))).toBeEnabled();
   const offered = page.getByRole('navigation', { name: 'Techniques' });
   const coil = offered.getByRole('button', { name: 'Coil', exact: true });
   const tree = offered.getByRole('button', { name: 'Tree over a stone' });
