@@ -15,6 +15,7 @@ import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
 import { measureCutting } from './lib/benchCutting';
 import { grow, measureGrowth, measureHeavyMix, SIZES } from './lib/benchGrowth';
+import { measurePieces } from './lib/benchPieces';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureScript } from './lib/benchScript';
 import { measureImport, measureLedger } from './lib/benchStockroom';
@@ -240,6 +241,10 @@ runCommand(async () => {
     if (wanted('redraw')) {
       const session = await openStudio();
       await measureRedraw(app.url, session, await cookie(session));
+    }
+    if (wanted('pieces')) {
+      const session = await openStudio();
+      await measurePieces(app.url, session, await cookie(session));
     }
   } finally {
     await owner.close();

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { chromium, type Page } from '@playwright/test';
-import playwright from '../playwright.config';
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_IN_THE_ROUND } from '../tests/support/chromium';
 import { ensureBuilt } from './lib/build';
 import { runCommand, say } from './lib/say';
 import { signInDemo } from './lib/signInDemo';
@@ -16,9 +16,12 @@ interface Shot {
   readonly path: string;
   readonly size?: { readonly width: number; readonly height: number };
   readonly dark?: boolean;
+  /** Whether something in it is drawn in the round. */
+  readonly isRound?: true;
   readonly prepare?: (page: Page) => Promise<unknown>;
 }
 
+const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const SHOTS: readonly Shot[] = [
@@ -43,7 +46,16 @@ const SHOTS: readonly Shot[] = [
   { name: 'counting-phone', path: '/counts/T-0002', size: PHONE },
   { name: 'pattern-room', path: '/patterns?after=14~14' },
   { name: 'pattern', path: '/patterns/P-0015' },
-  { name: 'composing', path: '/patterns/P-0015/compose' },
+  {
+    name: 'composing',
+    path: '/patterns/P-0015/compose',
+    isRound: true,
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'in the round' }).first().check();
+      await page.getByRole('img', { name: /in the round/ }).waitFor();
+      await page.waitForLoadState('networkidle');
+    },
+  },
   { name: 'how-much-wire', path: '/how-much?of=curved-weave&metal=sterling' },
   { name: 'fitting', path: '/fitting?outline=oval&length=24+mm&width=16+mm&edge=3+mm' },
   { name: 'bench', path: '/bench/P-0017' },
@@ -56,15 +68,20 @@ const SHOTS: readonly Shot[] = [
 runCommand(async () => {
   ensureBuilt();
   const studio = await openThrowaway({ demoUntil: DAY });
-  const browser = await chromium.launch(playwright.use?.launchOptions);
+  const flat = await chromium.launch(CHROMIUM);
+  const round = await chromium.launch(CHROMIUM_IN_THE_ROUND);
   try {
     const { url } = await studio.serve('demo');
     fs.rmSync(FOLDER, { recursive: true, force: true });
     fs.mkdirSync(FOLDER, { recursive: true });
-    const context = await browser.newContext();
-    const page = await context.newPage();
-    await signInDemo(page, url);
-    for (const { name, path: view, size = { width: 1280, height: 800 }, dark = false, prepare } of SHOTS) {
+    const signedIn = async (browser: Browser): Promise<Page> => {
+      const page = await browser.newPage();
+      await signInDemo(page, url);
+      return page;
+    };
+    const pages = { flat: await signedIn(flat), round: await signedIn(round) };
+    for (const { name, path: view, size = DESK, dark = false, isRound, prepare } of SHOTS) {
+      const page = isRound ? pages.round : pages.flat;
       await page.setViewportSize(size);
       await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light', reducedMotion: 'reduce' });
       await page.goto(url + view, { waitUntil: 'networkidle' });
@@ -73,7 +90,8 @@ runCommand(async () => {
       say(`${FOLDER}/${name}.png`);
     }
   } finally {
-    await browser.close();
+    await flat.close();
+    await round.close();
     await studio.destroy();
   }
 });

@@ -31,7 +31,7 @@ const FOLLOWING_MS = 150;
 const SETTLED_MS = 1500;
 
 /** A field that is typed in: a digit goes in behind what stands before the caret and out again, and both are allowed. */
-interface Typing {
+export interface Typing {
   readonly name: string;
   readonly page: Page;
   readonly field: Locator;
@@ -43,7 +43,7 @@ interface Typing {
 }
 
 /** Scripting of a keystroke by the browser’s own count. Every key is looked for in its field, and what follows from it on the page. */
-async function measureTyping(
+export async function measureTyping(
   inspector: CDPSession,
   { name, page, field, start, unit, follows }: Typing,
 ): Promise<void> {
@@ -120,8 +120,8 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
     await measureTyping(inspector, {
       name: `a measure of one technique ${whole}`,
       page,
-      field: page.getByRole('textbox', { name: 'Each scroll wire along the cradle' }),
-      start: '32.5',
+      field: page.getByRole('textbox', { name: 'The frame stands off the stone by' }),
+      start: '14.5',
       unit: ' mm',
       follows: drawings.nth(TECHNIQUES.indexOf('cradle')),
     });

@@ -313,12 +313,12 @@ test('a technique that cannot be fetched is said, the one before stays, and it c
   await expect(page.getByRole('combobox').and(page.getByLabel('Metal'))).toBeEnabled();
   const offered = page.getByRole('navigation', { name: 'Techniques' });
   const coil = offered.getByRole('button', { name: 'Coil', exact: true });
-  const tree = offered.getByRole('button', { name: 'Tree over a stone' });
+  const tree = offered.getByRole('button', { name: 'Tree over a framed stone' });
   await page.context().setOffline(true);
   await tree.click();
   await expect(page.getByText(/The technique could not be fetched/)).toBeVisible();
   await expect(coil).toHaveAttribute('aria-current', 'true');
   await page.context().setOffline(false);
   await tree.click();
-  await expect(page.getByRole('heading', { name: 'Tree over a stone' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Tree over a framed stone' })).toBeVisible();
 });

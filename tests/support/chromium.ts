@@ -11,3 +11,14 @@ export const CHROMIUM = {
     '--disable-sync',
   ],
 };
+
+/** The same, with a drawing in the round worked out by the processor, for what is turned. */
+export const CHROMIUM_IN_THE_ROUND = {
+  ...CHROMIUM,
+  args: [
+    ...CHROMIUM.args.filter((flag) => flag !== '--disable-gpu'),
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+    '--ignore-gpu-blocklist',
+  ],
+};

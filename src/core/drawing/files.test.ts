@@ -4,11 +4,9 @@ import { spawnSync } from 'node:child_process';
 import { validateString } from 'gltf-validator';
 import { pieceOf } from '../../../tests/support/acts';
 import { planOf } from '../../../tests/support/techniques';
-import { initialValues } from '../technique/parameter';
 import { drawPlan } from '../technique/drawPlan';
 import { METAL_IDS } from '../wire/metal';
 import { METAL_COLOURS } from '../wire/metalColour';
-import { named } from '../../../tests/support/techniques';
 import { drawingSvg } from './drawingSvg';
 import { pieceGltf } from './gltf';
 import { LARGE } from './lineDrawing';
@@ -43,7 +41,9 @@ describe('surfaces', () => {
   it('a bead, a point and a cabochon hold what they should', () => {
     const flat = pose(vec3(0, 0), vec3(1, 0));
     const bead = bodyMesh({ kind: 'bead', id: 'b', width: 6, length: 6, hole: 1, pose: flat });
-    expect(volumeOf(bead) / ((4 / 3) * Math.PI * 27)).toBeCloseTo(1, 2);
+    // A bead is drawn of fewer corners, which lie on it: it holds a little less.
+    expect(volumeOf(bead) / ((4 / 3) * Math.PI * 27)).toBeGreaterThan(0.98);
+    expect(volumeOf(bead) / ((4 / 3) * Math.PI * 27)).toBeLessThan(1);
     const pebble = bodyMesh({ kind: 'point', id: 'p', length: 12, width: 6, pose: flat });
     expect(volumeOf(pebble) / ((4 / 3) * Math.PI * 9 * 6)).toBeCloseTo(1, 2);
     const size = { outline: 'oval', length: 20, width: 14, depth: 6, edge: 2 } as const;
@@ -77,12 +77,12 @@ describe('a piece as a file', () => {
 
   it.each(
     VIEWS.flatMap((view) => [
-      ['a pendant', view, 'bundle-frame', pendant.plans['a']] as const,
-      ['a ring', view, 'herringbone-ring', planOf('herringbone-ring')] as const,
+      ['a pendant', view, pendant.plans['a']] as const,
+      ['a ring', view, planOf('herringbone-ring')] as const,
     ]),
-  )('%s, seen from the %s, is a drawing in true millimetres that xmllint reads', (_, view, id, plan) => {
+  )('%s, seen from the %s, is a drawing in true millimetres that xmllint reads', (_, view, plan) => {
     if (!plan) throw new Error('it is planned');
-    const drawing = drawPlan(plan, initialValues(named(id).parameters), LARGE, view);
+    const drawing = drawPlan(plan, LARGE, view);
     const svg = drawingSvg(drawing, copper);
     const read = spawnSync('xmllint', ['--noout', '-'], { input: svg, encoding: 'utf8' });
     expect([read.status, read.stderr]).toEqual([0, '']);

@@ -1,20 +1,13 @@
 import type { Vec3 } from '../geometry/path';
 import type { RunPiece } from '../piece/run';
-import { bodyMesh, tubeMesh, type Mesh } from './mesh';
+import { STONE_LOOK, type Look } from './look';
+import { solidsOf } from './solids';
 
 /** Bytes of a number as the format has it, and its codes for them (glTF 2.0, 3.6.2.2). */
 const BYTES = 4;
 const [FLOAT, UNSIGNED_INT] = [5126, 5125];
 const [ARRAY_BUFFER, ELEMENT_ARRAY_BUFFER] = [34962, 34963];
 const MM_PER_METRE = 1000;
-
-/** How a surface looks: sRGB colour, and whether it is metal. */
-export interface Look {
-  readonly colour: string;
-  readonly isMetal: boolean;
-}
-
-const STONE: Look = { colour: '#9fb4ae', isMetal: false };
 
 /** Metres, and up is up: on the paper y runs down. */
 const placed = ({ x, y, z }: Vec3): readonly number[] => [
@@ -33,21 +26,12 @@ function colourFactor(hex: string): number[] {
 }
 
 /** A piece in the round as glTF 2.0, everything in one file. @param lookOf a wire, by what it is cut from */
-export function pieceGltf({ wires, bodies }: RunPiece, lookOf: (cutFrom: string) => Look): object {
-  const shapes: { readonly name: string; readonly mesh: Mesh; readonly look: Look }[] = [
-    ...wires
-      .filter(({ path }) => path.length > 1)
-      .map(({ wire: { name, cutFrom, size }, path }) => ({
-        name,
-        mesh: tubeMesh(path, size.width),
-        look: lookOf(cutFrom),
-      })),
-    ...bodies.map((body) => ({
-      name: body.kind === 'bead' ? 'bead' : 'stone',
-      mesh: bodyMesh(body),
-      look: STONE,
-    })),
-  ];
+export function pieceGltf(run: RunPiece, lookOf: (cutFrom: string) => Look): object {
+  const shapes = solidsOf(run).map(({ name, mesh, cutFrom }) => ({
+    name,
+    mesh,
+    look: cutFrom === undefined ? STONE_LOOK : lookOf(cutFrom),
+  }));
   const buffer = new GltfBuffer();
   const looks = [...new Map(shapes.map(({ look }) => [JSON.stringify(look), look])).values()];
   const meshes = shapes.map(({ name, mesh, look }) => ({

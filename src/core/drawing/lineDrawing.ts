@@ -1,4 +1,5 @@
 import type { Path } from '../geometry/path';
+import { thinned, type Off } from './thinned';
 import { seenFrom, type Seen, type View } from './view';
 
 /**
@@ -87,26 +88,14 @@ function runsOf(seen: readonly Seen[], deep: number): Run[] {
   return runs;
 }
 
-/** A run without the points that nobody would miss (Ramer, 1972; Douglas and Peucker, 1973). */
-function thinned(points: readonly Seen[], stray: number): readonly Seen[] {
-  const [first, last] = [points[0], points.at(-1)];
-  if (points.length < 3 || !first || !last) return points;
+/** On the paper; a line that comes back to its beginning is measured from there. */
+const offOnPaper: Off<Seen> = ({ x, y }, first, last) => {
   const [dx, dy] = [last.x - first.x, last.y - first.y];
   const long = Math.hypot(dx, dy);
-  let [farthest, most] = [0, -1];
-  for (const [index, { x, y }] of points.entries()) {
-    const off =
-      long > 0
-        ? Math.abs((x - first.x) * dy - (y - first.y) * dx) / long
-        : Math.hypot(x - first.x, y - first.y);
-    if (off > most) [farthest, most] = [index, off];
-  }
-  if (most <= stray) return [first, last];
-  return [
-    ...thinned(points.slice(0, farthest + 1), stray).slice(0, -1),
-    ...thinned(points.slice(farthest), stray),
-  ];
-}
+  return long > 0
+    ? Math.abs((x - first.x) * dy - (y - first.y) * dx) / long
+    : Math.hypot(x - first.x, y - first.y);
+};
 
 /** Draws wires and bodies from one side, without perspective: nearer over farther, every wire as thick as it is. */
 export function drawLines(
@@ -132,7 +121,11 @@ export function drawLines(
   };
   for (const { body, points, near } of bodies) {
     hold(points, 0);
-    put(Math.floor(near / deep), { kind: 'body', body, d: `${commands(thinned(points, stray))}Z` });
+    put(Math.floor(near / deep), {
+      kind: 'body',
+      body,
+      d: `${commands(thinned(points, stray, offOnPaper))}Z`,
+    });
   }
   for (const [wire, own] of byWire(wires)) {
     const runs = new Map<number, string>();
@@ -140,7 +133,7 @@ export function drawLines(
       const seen = seenFrom(view, path);
       hold(seen, (own[0]?.thick ?? 0) / 2);
       for (const { layer, points } of runsOf(seen, deep))
-        runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray)));
+        runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray, offOnPaper)));
     }
     const thick = own[0]?.thick ?? 0;
     for (const [layer, d] of runs) {

@@ -6,6 +6,7 @@ import { centroidOf, pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { beadRadius, domeAt, onBody, radiusAt, type PlacedBody } from '../piece/body';
 import { expectOk } from '../result';
+import { thinned, type Off } from './thinned';
 
 /** A surface of triangles; places and outward normals in mm, three numbers each, and three indices for each triangle. */
 export interface Mesh {
@@ -48,9 +49,18 @@ function facing(
 /** Sides of a wire that is drawn in the round. */
 const SIDES = 10;
 
+/** How far a wire may stray from its line where it is drawn in the round, as a part of its thickness. */
+const STRAY = 0.02;
+
+const offInSpace: Off<Vec3> = (point, first, last) => {
+  const [way, to] = [minus3(last, first), minus3(point, first)];
+  const long = norm3(way);
+  return long > 0 ? norm3(cross3(to, way)) / long : norm3(to);
+};
+
 /** A round wire along a line, closed at both ends. @param thick mm */
 export function tubeMesh(path: Path, thick: number): Mesh {
-  const line = spaceLine(path);
+  const line = spaceLine(thinned(path, STRAY * thick, offInSpace));
   let along = 0;
   const poses = line.points.map((point, index) => {
     const before = line.points[index - 1];
@@ -74,22 +84,25 @@ export function tubeMesh(path: Path, thick: number): Mesh {
   });
 }
 
-/** Points round a body, and rings along it or from its edge to the middle of its face. */
+/** Points round a body, and rings along half of it or from its edge to the middle of its face. */
 const [ROUND, RINGS] = [48, 24];
+/** Of a bead, of which there are many; it is small. */
+const [BEAD_ROUND, BEAD_RINGS] = [24, 10];
 
 /** A body in the round. */
 export function bodyMesh(body: PlacedBody): Mesh {
   if (body.kind === 'cab') return cabMesh(body);
   const [from, to] = body.kind === 'bead' ? [-body.length / 2, body.length / 2] : [0, body.length];
   const radius = (along: number) => (body.kind === 'bead' ? beadRadius(body, along) : radiusAt(body, along));
+  const [around, half] = body.kind === 'bead' ? [BEAD_ROUND, BEAD_RINGS] : [ROUND, RINGS];
   const places = Array.from(
-    { length: 2 * RINGS + 1 },
-    (_, index) => (from + to) / 2 - ((to - from) / 2) * Math.cos((Math.PI * index) / (2 * RINGS)),
+    { length: 2 * half + 1 },
+    (_, index) => (from + to) / 2 - ((to - from) / 2) * Math.cos((Math.PI * index) / (2 * half)),
   );
   const rings = places.map((along) => {
     const off = radius(along);
-    return Array.from({ length: ROUND }, (_, index) => {
-      const angle = (2 * Math.PI * index) / ROUND;
+    return Array.from({ length: around }, (_, index) => {
+      const angle = (2 * Math.PI * index) / around;
       return onBody(body, along, off * Math.sin(angle), off * Math.cos(angle));
     });
   });

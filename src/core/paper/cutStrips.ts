@@ -17,6 +17,8 @@ export const ROW = 180;
 /** Height of a strip, of its labels above it, and of what stands below it, mm. */
 const [BAR, LABELS, GAP] = [6, 9, 4];
 const LETTER = 2.6;
+/** Room that the words of a mark take, mm. */
+const WORDS = 60;
 
 /** Marks that stand so close that their words would overlap are written on two levels. */
 const LEVELS = 2;
@@ -49,7 +51,8 @@ function row(
   const here = marks.filter(({ at }) => at >= from && (at < to || to === whole));
   for (const [index, { at, what }] of here.entries()) {
     const up = 1.2 + (index % LEVELS) * (LETTER + 0.6);
-    const near = at > to - 60 && to - from > 100;
+    // What stands near the right edge of the paper is written to its left.
+    const near = at - from > ROW - WORDS;
     shapes.push(line(x(at), y - up, x(at), y + BAR, 0.35));
     shapes.push(
       text(x(at) + (near ? -0.8 : 0.8), y - up, LETTER, `${said(at)} ${what}`, {

@@ -1,46 +1,67 @@
 import { counted } from '../units/counted';
 import type { Specs } from '../pattern/composition';
-import { resolve } from '../pattern/resolve';
+import { afterStepsInOrder } from '../pattern/afterSteps';
+import { resolve, type Resolved } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import { LARGE, type LineDrawing } from '../drawing/lineDrawing';
+import { LARGE, SMALL, type LineDrawing } from '../drawing/lineDrawing';
 import { VIEWS } from '../drawing/view';
-import { drawnParts } from '../pattern/drawnParts';
+import { drawnParts, type DrawnPart } from '../pattern/drawnParts';
 import { drawPlan } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
 import { PageWriter } from './pageWriter';
 import { MARGIN, text, type Page, type PaperRules, type Shape } from './sheet';
 
-/** Height of a row of drawings, and how many stand in it. */
-const [DRAWN, IN_ROW] = [46, 4];
+/** A row of drawings: its height, and how many stand in it. */
+interface Row {
+  readonly height: number;
+  /** How high the letters under them are. */
+  readonly letters: number;
+  readonly count: number;
+}
+const PIECES: Row = { height: 46, letters: 2.8, count: 4 };
+const AFTER_STEPS: Row = { height: 30, letters: 2.4, count: 6 };
 
 interface Drawn {
   readonly name: string;
   readonly drawing: LineDrawing;
 }
 
-/** The pieces of a composed pattern from all sides, and its other techniques, in rows. */
-function drawingsOf({ composition }: PatternBody, specs: Specs): Drawn[][] {
-  if (!composition) return [];
-  const drawn = drawnParts(resolve(composition, specs, techniqueOf)).flatMap(
-    ({ name, plan, values }): Drawn[] =>
-      plan.run
-        ? VIEWS.map((view) => ({ name: view, drawing: drawPlan(plan, values, LARGE, view) }))
-        : [{ name, drawing: drawPlan(plan, values) }],
+const inRows = (drawn: readonly Drawn[], { count }: Row): Drawn[][] =>
+  Array.from({ length: Math.ceil(drawn.length / count) }, (_, row) =>
+    drawn.slice(row * count, (row + 1) * count),
   );
-  return Array.from({ length: Math.ceil(drawn.length / IN_ROW) }, (_, row) =>
-    drawn.slice(row * IN_ROW, (row + 1) * IN_ROW),
+
+/** The pieces of a composed pattern from all sides. */
+const drawingsOf = (parts: readonly DrawnPart[]): readonly Drawn[] =>
+  parts.flatMap(({ plan }) =>
+    VIEWS.map((view): Drawn => ({ name: view, drawing: drawPlan(plan, LARGE, view) })),
   );
+
+/** A piece after every step that changes what is seen of it; none when there is but one picture of it. */
+function afterEachStep(part: DrawnPart, steps: Resolved['steps']): readonly Drawn[] {
+  const after = afterStepsInOrder(part, steps);
+  return after.length < 2
+    ? []
+    : after.map(({ number, plan }) => ({
+        name: `after ${number}`,
+        drawing: drawPlan(plan, SMALL),
+      }));
 }
 
 /** A row of drawings, each as large as its room allows, with its own scale said. */
-function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] {
-  const room = (width - 2 * MARGIN) / drawn.length;
+function drawnRow(
+  drawn: readonly Drawn[],
+  { height, letters, count }: Row,
+  width: number,
+  top: number,
+): Shape[] {
+  const room = (width - 2 * MARGIN) / Math.min(count, Math.max(drawn.length, 3));
   return drawn.flatMap(({ name, drawing: { box, layers } }, index) => {
-    const scale = Math.min((room - 6) / box.width, (DRAWN - 10) / box.height, 4);
+    const scale = Math.min((room - 6) / box.width, (height - 10) / box.height, 4);
     const x = MARGIN + room * index + room / 2 - (box.x + box.width / 2) * scale;
-    const y = top + (DRAWN - 8) / 2 - (box.y + box.height / 2) * scale;
+    const y = top + (height - 8) / 2 - (box.y + box.height / 2) * scale;
     const at = { kind: 'path', x, y, scale } as const;
     return [
       ...layers.flatMap((each): Shape[] =>
@@ -51,7 +72,7 @@ function drawnRow(drawn: readonly Drawn[], width: number, top: number): Shape[] 
             ]
           : [{ ...at, d: each.d, thick: each.thick, grey: each.kind === 'edge' ? 0.15 : 0.8 }],
       ),
-      text(MARGIN + room * (index + 0.5), top + DRAWN - 3, 2.8, `${name} (${scale.toFixed(1)} : 1)`, {
+      text(MARGIN + room * (index + 0.5), top + height - 3, letters, `${name} (${scale.toFixed(1)} : 1)`, {
         anchor: 'middle',
       }),
     ];
@@ -63,11 +84,16 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs, ru
   const paper = new PageWriter(head.name, `${head.tag}, revision ${head.revision}`, rules);
   const { each, setUp } = minutesOf(body);
   paper.write(`A ${body.kind}; ${counted(each, 'minute')}${setUp > 0 ? `, ${setUp} to set up` : ''}.`);
-  for (const row of drawingsOf(body, specs)) {
-    paper.makeRoom(DRAWN);
-    paper.put(...drawnRow(row, paper.size.width, paper.y));
-    paper.y += DRAWN;
-  }
+  const resolved = body.composition && resolve(body.composition, specs, techniqueOf);
+  const parts = resolved ? drawnParts(resolved) : [];
+  const draw = (drawn: readonly Drawn[], row: Row) => {
+    for (const each of inRows(drawn, row)) {
+      paper.makeRoom(row.height);
+      paper.put(...drawnRow(each, row, paper.size.width, paper.y));
+      paper.y += row.height;
+    }
+  };
+  draw(drawingsOf(parts), PIECES);
   paper.heading('Wires to cut');
   for (const cut of body.cuts) {
     const spec = specs[cut.specId];
@@ -92,6 +118,7 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs, ru
     for (const stop of stops) paper.write(stop, 1);
     paper.write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
   });
+  for (const part of parts) draw(afterEachStep(part, resolved?.steps ?? []), AFTER_STEPS);
   const cautions = [...new Set(body.steps.flatMap((step) => step.cautions ?? []))];
   if (cautions.length > 0) {
     paper.heading('Take care');

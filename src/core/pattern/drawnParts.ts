@@ -1,5 +1,4 @@
 import { cutFromParts } from '../technique/joinActs';
-import type { Values } from '../technique/readValues';
 import type { PlannedPiece } from '../technique/planActs';
 import { takesWire, type Plan } from '../technique/technique';
 import type { Resolved, ResolvedUse } from './resolve';
@@ -12,7 +11,6 @@ export interface DrawnPart {
   readonly uses: readonly ResolvedUse[];
   /** What it is drawn by. */
   readonly plan: Plan;
-  readonly values: Values;
   /** The piece that it is, when techniques go on from one another in it. */
   readonly piece: PlannedPiece | undefined;
 }
@@ -20,8 +18,8 @@ export interface DrawnPart {
 /** The pictures of a resolved pattern, in the order of its techniques. */
 export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>): readonly DrawnPart[] {
   const drawn = new Set<string>();
-  return uses.flatMap(({ use, technique, plan, values }) => {
-    if (drawn.has(use.id) || !plan || !values || !takesWire(technique)) return [];
+  return uses.flatMap(({ use, technique, plan }) => {
+    if (drawn.has(use.id) || !plan || !takesWire(technique)) return [];
     const piece = pieces.find((each) => each.uses.includes(use.id));
     const together = piece?.uses ?? [use.id];
     const all = uses.filter((each) => together.includes(each.use.id));
@@ -32,7 +30,6 @@ export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>):
         name: [...new Set(all.map((each) => each.use.name))].join(', '),
         uses: all,
         plan,
-        values,
         piece,
       },
     ];

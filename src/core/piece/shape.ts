@@ -1,3 +1,4 @@
+import { radians } from '../geometry/angle';
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import {
   bentTo,
@@ -9,7 +10,7 @@ import {
   type EvenBend,
   type Pose,
 } from '../geometry/pose';
-import { spaceLine } from '../geometry/spaceLine';
+import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
 import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { minus, outward, scaled } from '../geometry/vector';
 import { alongAtAngle, perimeterOf, type Outline } from '../outline/outline';
@@ -27,8 +28,6 @@ export interface Shape {
   readonly length: number;
   readonly end: Pose;
 }
-
-const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
 export const laidShape = ({ length }: Laid, start: Pose): Shape => {
   const end = { ...start, at: plus3(start.at, scaled3(start.along, length)) };
@@ -214,17 +213,24 @@ export const offAxis = (strands: number, thick: number): number =>
 export function lengthOfStrand(course: Twisted, size: WireSize): number {
   const { line, strands, along, turns } = course;
   if (!line) return Math.hypot(along, 2 * Math.PI * offAxis(strands, size.width) * turns);
+  const bent = spaceLine(line, course.axis.up);
   const all = Array.from({ length: strands }, (_, strand) =>
-    lengthOfPath(twistedPath({ ...course, strand }, size)),
+    lengthOfPath(strandPath({ ...course, strand }, size, bent)),
   );
   return all.reduce((sum, each) => sum + each, 0) / strands;
 }
 
 /** A strand of a twist: a helix about its axis, as far off it as strands of its thickness lie that touch one another. */
-export function twistedPath({ axis, line, strands, strand, along, turns }: Twisted, size: WireSize): Path {
+export const twistedPath = (course: Twisted, size: WireSize): Path =>
+  strandPath(course, size, course.line && spaceLine(course.line, course.axis.up));
+
+function strandPath(
+  { axis, strands, strand, along, turns }: Twisted,
+  size: WireSize,
+  bent: SpaceLine | undefined,
+): Path {
   const off = offAxis(strands, size.width);
   const steps = Math.max(8, Math.ceil(Math.abs(turns) * TWIST_POINTS));
-  const bent = line && spaceLine(line, axis.up);
   return Array.from({ length: steps + 1 }, (_, step) => {
     const part = step / steps;
     const angle = 2 * Math.PI * (strand / strands + turns * part);

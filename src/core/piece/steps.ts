@@ -24,7 +24,7 @@ export interface HandRun {
   /** Where its work begins. */
   readonly begin: Pose | undefined;
   readonly courses: RunCourse[];
-  readonly lines: (SpaceLine | undefined)[];
+  readonly lines: (LazyLine | undefined)[];
   /** Lengths, measured, at which each course begins. */
   readonly starts: number[];
   measured: number;
@@ -54,6 +54,14 @@ export function asideWay(from: Vec3, to: Vec3, way: Vec3, across: Vec3): Path {
   });
 }
 
+/** A line that is measured when somebody asks for a place on it: nothing is wound on most of them. */
+export type LazyLine = () => SpaceLine;
+
+function lazyLine(path: Path, up: Vec3 | undefined): LazyLine {
+  let line: SpaceLine | undefined;
+  return () => (line ??= spaceLine(path, up));
+}
+
 export interface Shaped {
   readonly name: string;
   readonly shape: Shape;
@@ -64,7 +72,7 @@ export interface Shaped {
 export interface Step {
   readonly run: RunCourse;
   readonly long: number;
-  readonly line: SpaceLine | undefined;
+  readonly line: LazyLine | undefined;
   readonly end: Pose;
 }
 
@@ -76,7 +84,7 @@ export const stepOf = (
   return {
     run: { name, length, path, course },
     long,
-    line: long > NEAR ? spaceLine(path, up) : undefined,
+    line: long > NEAR ? lazyLine(path, up) : undefined,
     end,
   };
 };
@@ -130,5 +138,5 @@ export function poseIn({ lines, starts, measured, end }: HandRun, s: number): Po
   const before = starts.findLastIndex((start, at) => start < s - NEAR && lines[at] !== undefined);
   const index = before < 0 ? lines.findIndex((line) => line !== undefined) : before;
   const line = lines[index];
-  return line ? line.at(s - (starts[index] as number)) : end;
+  return line ? line().at(s - (starts[index] as number)) : end;
 }

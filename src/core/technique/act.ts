@@ -113,7 +113,7 @@ export interface Leaving extends FreeEnd {
 }
 
 /** What a technique does to a piece. */
-export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'run' | 'steps' | 'solids'>> {
+export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'run' | 'steps'>> {
   readonly bodies?: readonly Body[];
   readonly wires?: readonly ActWire[];
   /** What it does to ends, one after the other. */

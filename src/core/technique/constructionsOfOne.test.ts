@@ -375,3 +375,153 @@ describe('F, a coil of a coil', () => {
     expect((inner && netOf(inner)) ?? 0).toBeLessThan(1.05 * 5 * 15);
   });
 });
+
+/** Common practice, constructions E7. */
+describe('E7, a chain to a finished length, and back', () => {
+  const told = { wire: ga(20), ringWire: ga(18), bead: 6, loop: 2.5, ring: 4, trim: 1 };
+
+  it.each([
+    ['by a ring', 1, 96],
+    ['by two rings', 2, 120],
+    ['loop in loop', 0, 70],
+  ])('joined %s it is as long as its drawn links reach', (_, rings, long) => {
+    const plan = planOf('bead-chain', { ...told, loop: rings > 1 ? 3 : 2.5, rings, clasp: 0, long });
+    soundPlan(plan);
+    const links = cutNamed(plan, 'link wire');
+    expect(plan.parts).toEqual([{ name: 'bead, 6 mm', count: links.count }]);
+    expect(plan.cuts.find(({ name }) => name === 'ring')?.count ?? 0).toBe(rings * (links.count - 1));
+    // From the inside of the first loop to the inside of the last one.
+    const xs = (plan.run?.wires ?? []).flatMap(({ wire, path }) =>
+      wire.name === 'link wire' ? path.map(({ x }) => x) : [],
+    );
+    const reach = Math.max(...xs) - Math.min(...xs) - ga(20).width;
+    const made = Number(/ make ([\d.]+) mm;/.exec(plan.notes[0] ?? '')?.[1]);
+    // A loop is an open turn, and rings side by side lie off the middle of it: a chain is a little shorter than its loops reach.
+    expect(reach).toBeGreaterThan(made - 0.05);
+    expect(reach - made).toBeLessThan(rings > 1 ? 1 : 0.15);
+    const more = Number(/one more makes ([\d.]+) mm/.exec(plan.notes[0] ?? '')?.[1]);
+    expect([made <= long, more > long]).toEqual([true, true]);
+  });
+
+  it('with a clasp has a ring at each end as well, and its own length goes in', () => {
+    const plan = planOf('bead-chain', { ...told, rings: 1, clasp: 24, long: 150 });
+    const [links, rings] = [cutNamed(plan, 'link wire').count, cutNamed(plan, 'ring').count];
+    expect(rings).toBe(links + 1);
+    // A link of 6 mm and two loops of 2.5 mm: within 15 of wire beyond the bead at each end, and more than half of it.
+    const [link] = plan.cuts;
+    expect(link && cutOf(link)).toBeLessThanOrEqual(6 + 30);
+    expect(link && netOf(link)).toBeGreaterThanOrEqual((6 + 30) / 2);
+    const shorter = planOf('bead-chain', { ...told, rings: 1, clasp: 0, long: 150 - 24 - 8 });
+    expect(cutNamed(shorter, 'link wire').count).toBe(links);
+  });
+});
+
+/** Common practice, constructions C4. */
+describe('C4, a tree over a framed stone', () => {
+  const plan = planOf('tree', {
+    stone: { outline: 'oval', length: 42, width: 31, depth: 7, edge: 3 },
+    branches: 5,
+    wire: roundWire(0.3),
+    frame: roundWire(1),
+    trunk: 15,
+    wraps: 4,
+    tail: 50,
+  });
+
+  it('is ten wires of their own, folded at the foot, in nothing and through nothing', () => {
+    soundPlan(plan);
+    expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual(
+      Array.from({ length: 5 }, (_, index) => [`branch wire ${index + 1}`, 2]),
+    );
+    for (const cut of plan.cuts) {
+      expect(termsOf(cut)).toEqual([
+        '4 wraps at the foot and at the end, each half',
+        'trunk, both halves',
+        'branch, both halves',
+        'handling tails',
+      ]);
+      // Sixteen wraps about 1 mm: 4 × 4 × √[(π · 1.3)² + 0.3²], and a half more of each half at the foot.
+      const wrap = Math.hypot(Math.PI * 1.3, 0.3);
+      expect(cut.terms[0]?.length).toBeCloseTo(17 * wrap, 0);
+      // Makers cut 400 for a tree of thin wire.
+      expect(cutOf(cut)).toBeLessThanOrEqual(400);
+      expect(netOf(cut)).toBeGreaterThan(100);
+    }
+  });
+
+  it('its branches are the longer the higher they go, and lie on the dome of the stone', () => {
+    const branches = plan.cuts.map(({ terms }) => terms[2]?.length ?? 0);
+    expect(branches).toEqual([...branches].sort((a, b) => a - b));
+    const high = (plan.run?.wires ?? []).flatMap(({ wire, path }) =>
+      wire.name.startsWith('branch') ? [Math.max(...path.map(({ z }) => z))] : [],
+    );
+    // The outer ones of the trunk lie lower on it.
+    expect(Math.min(...high)).toBeGreaterThan(6.5);
+    expect(Math.max(...high)).toBeLessThan(7 + 3 * 0.3);
+  });
+});
+
+/** Common practice, constructions B6. */
+describe('B6, an open cradle with a hung capture', () => {
+  const cradleOf = (across: number) =>
+    planOf('cradle', {
+      stone: { outline: 'round', length: across, width: across, depth: 8, edge: 4 },
+      cradle: roundWire(1.6),
+      wire: roundWire(0.8),
+      binding: halfRound(1),
+      gap: 13.5,
+      turns: 5,
+      curl: 6,
+      tail: 20,
+    });
+  const plan = cradleOf(30);
+  const captured = (of: Plan) => [1, 2, 3].map((wire) => cutNamed(of, `capture wire ${wire}`));
+
+  it('is one heavy wire, three of the capture and two that bind them, in nothing', () => {
+    soundPlan(plan);
+    expect(plan.cuts.map(({ name }) => name)).toEqual([
+      'frame wire',
+      'capture wire 1',
+      'capture wire 2',
+      'capture wire 3',
+      'binding wire',
+      'binding wire',
+    ]);
+    // 254 to 305 of the heavy wire: an open round, its bail wound down on itself, a crook at the other end.
+    const frame = cutNamed(plan, 'frame wire');
+    expect(cutOf(frame)).toBeLessThanOrEqual(305);
+    expect(cutOf(frame)).toBeGreaterThan(254);
+    expect(termsOf(frame)).toEqual([
+      'open round',
+      'bent upright for the bail',
+      'bail',
+      '3 turns down its own frame',
+      'crook loop',
+      'handling tails',
+    ]);
+  });
+
+  it('uses nearly all of the 400 of its foremost wire, the more the larger the stone', () => {
+    const [front, , rear] = captured(plan);
+    if (!front || !rear) throw new Error('it has a capture of three wires');
+    for (const cut of captured(plan)) expect(cutOf(cut)).toBeLessThanOrEqual(400);
+    expect(netOf(front)).toBeGreaterThanOrEqual(0.8 * 400 - 1);
+    // The rear ends are wound round the frame and tucked, not curled.
+    expect(termsOf(front)).toContain('curl');
+    expect(termsOf(rear)).not.toContain('curl');
+    const smaller = captured(cradleOf(24));
+    for (const [index, cut] of captured(plan).entries())
+      expect(netOf(cut)).toBeGreaterThan(netOf(smaller[index] ?? front));
+  });
+
+  it('stands clear of its stone all round, its six ends fastened alike on both sides', () => {
+    const frame = plan.run?.wires.find(({ wire }) => wire.id === 'frame');
+    const round = frame?.first.find(({ name }) => name === 'open round');
+    for (const { x, y } of round?.path ?? []) expect(Math.hypot(x, y)).toBeGreaterThan(15 + 10);
+    for (const { wire, first, second } of plan.run?.wires ?? []) {
+      if (!wire.name.startsWith('capture')) continue;
+      const long = (hand: typeof first) => hand.reduce((sum, { length }) => sum + length, 0);
+      expect([wire.name, Math.abs(long(first) / long(second) - 1) < 0.02]).toEqual([wire.name, true]);
+    }
+  });
+});

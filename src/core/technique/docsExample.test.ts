@@ -5,12 +5,10 @@ import { pose } from '../geometry/pose';
 import { vec3 } from '../geometry/vec3';
 import { expectOk, ok } from '../result';
 import type { ActTechnique } from './act';
-import { ring } from './formulas';
 import { cutsOfPiece, type CutPiece } from './ofPiece';
 import { initialValues, length, roundWire, wire } from './parameter';
 import { actTechnique, planActs } from './planActs';
-import { bow } from './shapes';
-import { allowance, net, netOf, technique, type Technique } from './technique';
+import { netOf, technique, type Technique } from './technique';
 import { usesOf } from '../../../tests/support/acts';
 import type { Result } from '../result';
 
@@ -21,10 +19,6 @@ const GIVEN = {
   wire,
   length,
   roundWire,
-  net,
-  allowance,
-  ring,
-  bow,
   ok,
   cutsOfPiece,
   pose,

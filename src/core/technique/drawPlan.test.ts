@@ -1,12 +1,10 @@
 import { expectOk } from '../result';
 import { LARGE, SMALL, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
 import { drawPlan } from './drawPlan';
-import { initialValues } from './parameter';
 import { TECHNIQUES, techniqueOf } from './registry';
 import { initialPlan, type AnyTechnique, takesWire } from './technique';
 
-const drawingOf = (technique: AnyTechnique) =>
-  drawPlan(expectOk(initialPlan(technique)), initialValues(technique.parameters));
+const drawingOf = (technique: AnyTechnique) => drawPlan(expectOk(initialPlan(technique)));
 const named = (id: string) => techniqueOf(id) as AnyTechnique;
 
 const numbersOf = (d: string) => d.replaceAll('Z', '').slice(1).split(/[ML ]/).map(Number);
@@ -31,10 +29,7 @@ it('every technique is drawn within its box, in numbers, of points that can be c
 it('a small picture takes a fraction of the points', () => {
   const size = (fineness: Fineness) =>
     TECHNIQUES.filter(takesWire)
-      .flatMap(
-        (technique) =>
-          drawPlan(expectOk(initialPlan(technique)), initialValues(technique.parameters), fineness).layers,
-      )
+      .flatMap((technique) => drawPlan(expectOk(initialPlan(technique)), fineness).layers)
       .reduce((sum, { d }) => sum + d.length, 0);
   expect(size(SMALL) / size(LARGE)).toBeLessThan(0.5);
 });
@@ -55,9 +50,7 @@ function acrossIn({ layers }: LineDrawing): { readonly over: number; readonly un
 it('a weave goes over and under its frame wires: as much before them as behind, from both sides', () => {
   const weave = named('straight-weave');
   for (const view of ['front', 'back'] as const) {
-    const { over, under } = acrossIn(
-      drawPlan(expectOk(initialPlan(weave)), initialValues(weave.parameters), LARGE, view),
-    );
+    const { over, under } = acrossIn(drawPlan(expectOk(initialPlan(weave)), LARGE, view));
     expect(over).toBeGreaterThan(100);
     expect(under / over).toBeCloseTo(1, 1);
   }

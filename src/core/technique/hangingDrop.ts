@@ -212,9 +212,14 @@ export const hungPiece = (
 
 /** How each of them begins. */
 export const stepsOf = (loopOf: 'longer' | 'short'): readonly PlannedStep[] => [
-  { id: 'thread-drop', name: 'thread the drop to its mark', minutes: 0.5 },
-  { id: 'cross', name: 'bring both legs together above the tip', minutes: 1 },
-  { id: 'loop', name: `form the loop with the ${loopOf} leg`, minutes: 1.5 },
+  { id: 'thread-drop', makes: ['through the hole'], name: 'thread the drop to its mark', minutes: 0.5 },
+  {
+    id: 'cross',
+    makes: ['two legs to above the tip'],
+    name: 'bring both legs together above the tip',
+    minutes: 1,
+  },
+  { id: 'loop', makes: ['stem'], name: `form the loop with the ${loopOf} leg`, minutes: 1.5 },
   { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
 ];
 export const order: readonly OrderRule[] = [

@@ -36,7 +36,7 @@ export interface PlannedPiece {
   readonly hang: Vec3 | undefined;
 }
 
-const EMPTY = { order: [], solids: [], holds: [], parts: [], notes: [] } as const;
+const EMPTY = { order: [], holds: [], parts: [], notes: [] } as const;
 
 /** Plans uses that are done to one piece or to several, in the order of the work. */
 export function planActs(uses: readonly ActUse[]): {

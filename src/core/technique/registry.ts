@@ -1,5 +1,6 @@
 import type { AnyTechnique } from './technique';
 import { bandFrame } from './techniques/bandFrame';
+import { beadChain } from './techniques/beadChain';
 import { beadChannel } from './techniques/beadChannel';
 import { beadHalo } from './techniques/beadHalo';
 import { beadRing } from './techniques/beadRing';
@@ -68,6 +69,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   brioletteSwirl,
   plainLoopLink,
   unevenLink,
+  beadChain,
   wrappedLoopLink,
   headPin,
   eyePin,

@@ -6,6 +6,7 @@ import { ringOf } from '../ring/ringSize';
 import { cutNamed } from '../../../tests/support/techniques';
 import { roundWire } from './parameter';
 import { cutOf, netOf, type Plan } from './technique';
+import { expectSound } from '../../../tests/support/constructions';
 import { termsOf } from '../../../tests/support/acts';
 
 /** The courses of a ring that go round the mandrel. */
@@ -25,7 +26,7 @@ function freeInside({ run }: Plan): number {
 }
 
 describe('a ring', () => {
-  it.each(['bead-ring', 'herringbone-ring', 'coil-bezel-ring'] as const)(
+  it.each(['bead-ring', 'herringbone-ring', 'coil-bezel-ring', 'spiral-head-ring'] as const)(
     '%s: its free inside is what was asked, less its drift, within 0.1 mm, whatever its size',
     (id: RingMethodId) => {
       fc.assert(
@@ -179,5 +180,115 @@ describe('G3, a coil-bezel ring with a drilled coin', () => {
   it('is refused where both ends of the tie do not go down between coin and bezel', () => {
     const told = planFor(named('coil-bezel-ring'), { over: 0.5, tying: roundWire(0.6) });
     expect(told.ok ? '' : told.error).toMatch(/0.5 mm larger both ends of 0.6 mm do not go down/);
+  });
+});
+
+describe('G4, a spiral-head ring with a small cab', () => {
+  const square = { profile: 'square', width: 0.812, height: 0.812 } as const;
+  const plan = planOf('spiral-head-ring', {
+    wire: square,
+    weaving: ga(26),
+    inside: diameterOfUs(9),
+    cab: 10,
+    depth: 4,
+    edge: 1.5,
+    bound: 7,
+    corner: 5,
+    scroll: 5,
+  });
+
+  it('is two wires alike and one that ties them, in nothing', () => {
+    if (!plan.run) throw new Error('it is told by the ways of its wires');
+    expectSound({ run: plan.run });
+    expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([
+      ['ring wire 1', 1],
+      ['ring wire 2', 1],
+      ['tying wire', 1],
+    ]);
+    const [first, second] = plan.cuts;
+    expect(first && second && cutOf(first)).toBeCloseTo(second ? cutOf(second) : NaN, 6);
+    // 305 of each are cut (common practice); the thin one is long to hold on to.
+    for (const cut of plan.cuts.slice(0, 2)) {
+      expect(cutOf(cut)).toBeLessThanOrEqual(305);
+      expect(netOf(cut)).toBeGreaterThanOrEqual(305 / 2);
+    }
+    expect(cutOf(cutNamed(plan, 'tying wire'))).toBeLessThanOrEqual(610);
+    expect(termsOf(cutNamed(plan, 'tying wire')).slice(0, 3)).toEqual([
+      '7 turns about the middle',
+      'tie over all of them',
+      '5 turns at each corner',
+    ]);
+  });
+
+  it('each side’s pair goes once round: four bands lie side by side at the back', () => {
+    const back = (plan.run?.wires ?? []).flatMap(({ path }) =>
+      path.flatMap(({ x, y, z }, index) => {
+        const before = path[index - 1];
+        return before && y > 5 && before.x * x <= 0 && before.x !== x ? [z / 0.812] : [];
+      }),
+    );
+    expect(back.sort((a, b) => a - b).map((z) => Math.round(z * 1.9) / 2)).toEqual([-1.5, -0.5, 0.5, 1.5]);
+  });
+
+  it('its ends are one side’s turned half about the upright, and nothing is trimmed before the size stands', () => {
+    const [one, other] = plan.run?.wires ?? [];
+    const [from, to] = [one?.path[0], other?.path.at(-1)];
+    expect(from && to && Math.hypot(from.x + to.x, from.y - to.y, from.z + to.z)).toBeLessThan(0.05);
+    expect(plan.order).toContainEqual({
+      first: 'size',
+      then: 'trim',
+      why: 'nothing is trimmed before size and profile stand',
+    });
+  });
+});
+
+describe('G5, a woven ring of three wires with a seat', () => {
+  const plan = planOf('woven-band-ring', {
+    base: ga(20),
+    weaving: ga(28),
+    inside: diameterOfUs(7),
+    cab: 6,
+    depth: 3,
+    edge: 1.2,
+    scroll: 5,
+  });
+  const lengthsOf = (name: string) =>
+    cutNamed(plan, name).terms.map((term) => [term.name, term.length] as const);
+
+  it('is three wires of at most 152 and one thin one, in nothing', () => {
+    if (!plan.run) throw new Error('it is told by the ways of its wires');
+    expectSound({ run: plan.run });
+    expect(plan.cuts.map(({ name }) => name)).toEqual([
+      'frame wire A',
+      'frame wire B',
+      'frame wire C',
+      'weaving wire',
+    ]);
+    for (const cut of plan.cuts.slice(0, 3)) {
+      expect(cutOf(cut)).toBeLessThanOrEqual(152);
+      expect(netOf(cut)).toBeGreaterThanOrEqual(152 / 2);
+    }
+  });
+
+  it('one end of each outer wire crosses the gap, the other curls beside the cab, both middle ones go round it', () => {
+    const names = (name: string) => lengthsOf(name).map(([term]) => term);
+    for (const outer of ['frame wire A', 'frame wire C']) {
+      expect(names(outer)).toEqual(expect.arrayContaining(['across the gap', 'beside the cab', 'scroll']));
+      expect(names(outer)).not.toContain('round the cab');
+    }
+    expect(names('frame wire B')).toEqual(
+      expect.arrayContaining(['up at the gap', 'round the cab', 'down to the band']),
+    );
+    // Both together nearly all round it, 292° of π(6 + 0.812), and the short ways there.
+    const round = lengthsOf('frame wire B').find(([term]) => term === 'round the cab')?.[1] ?? 0;
+    const alone = ((2 * 146) / 360) * Math.PI * (6 + ga(20).width);
+    expect(round).toBeGreaterThan(alone);
+    expect(round).toBeLessThan(1.2 * alone);
+  });
+
+  it('the seat takes a part of the tail of 230 to 250 that is kept for it', () => {
+    const seat = lengthsOf('weaving wire').find(([term]) => /^\d+ wraps over the gap/.test(term))?.[1] ?? 0;
+    expect(seat).toBeGreaterThan(240 / 3);
+    expect(seat).toBeLessThan(250);
   });
 });

@@ -2,7 +2,7 @@ import type { Act } from '../judgement/finishes';
 import type { Judgement } from '../judgement/judgement';
 import type { Path } from '../geometry/path';
 import type { RunPiece } from '../piece/run';
-import { FoldedLine, type Outline } from '../outline/outline';
+import { FoldedLine } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
 import type { Caution } from './cautions';
 import { initialValues, type Parameters, type ValuesOf } from './parameter';
@@ -43,6 +43,8 @@ export interface PlannedStep {
   readonly name: string;
   readonly minutes: number;
   readonly cautions?: readonly Caution[];
+  /** What of the piece is there once it is done and was not before: names of courses and wires, without the number they begin with, and ids. */
+  readonly makes?: readonly string[];
 }
 
 /** Something that must have happened before something closes, or the piece is lost. */
@@ -58,19 +60,11 @@ export interface Hold {
   readonly reach: number;
 }
 
-/** What is drawn beside the wires. */
-export type Solid =
-  | { readonly kind: 'outline'; readonly outline: Outline }
-  | { readonly kind: 'disc'; readonly x: number; readonly y: number; readonly diameter: number }
-  /** A wire that is there already: what is wound about. */
-  | { readonly kind: 'wire'; readonly wire: string; readonly path: Path };
-
 /** What a technique comes to for its parameters. Lengths in mm. */
 export interface Plan {
   readonly cuts: readonly PlannedCut[];
   readonly steps: readonly PlannedStep[];
   readonly order: readonly OrderRule[];
-  readonly solids: readonly Solid[];
   /** Where the stone is held; empty when the technique holds none, or all round. */
   readonly holds: readonly Hold[];
   /** Frame wires that are stacked to cover the edge of a stone; mm. */
@@ -146,7 +140,7 @@ export const technique = <const P extends Parameters>(told: {
     const planned = orFolded(() => told.plan(values));
     if ('ok' in planned && !planned.ok) return planned;
     const filled = 'ok' in planned ? planned.value : planned;
-    return ok({ order: [], solids: [], holds: [], parts: [], notes: [], ...filled });
+    return ok({ order: [], holds: [], parts: [], notes: [], ...filled });
   },
 });
 

@@ -1,4 +1,12 @@
-import { cutNamed, named, planOf, refusalOf, valuesOf, type Values } from '../../../tests/support/techniques';
+import {
+  cutNamed,
+  named,
+  planFor,
+  planOf,
+  refusalOf,
+  valuesOf,
+  type Values,
+} from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
 import { withTechnique, withUse } from '../pattern/changes';
 import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
@@ -6,8 +14,7 @@ import { resolve } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';
 import { mm } from '../units/length';
 import type { Profile } from '../wire/profile';
-import { initialValues, roundWire } from './parameter';
-import { readTexts, textsOf } from './readTexts';
+import { roundWire } from './parameter';
 import { cutOf, type Plan } from './technique';
 import { plainSpec } from './totals';
 
@@ -132,14 +139,11 @@ describe('what suits what', () => {
     expect(aspect(12)).toMatch(/aspect ratio is 12.0.*8 at most/);
   });
 
-  it('a ring without prongs holds no stone: none is refused', () => {
-    const { parameters } = named('woven-band-ring');
-    const texts = textsOf(parameters, initialValues(parameters), 'mm');
-    const read = readTexts(parameters, { ...texts, prong: '0 mm' }, 'mm');
-    expect(read).toMatchObject({
-      ok: false,
-      error: { prong: expect.stringMatching(/2 mm to 30 mm/) as string },
-    });
+  it('a scroll that its wire cannot be rolled to is refused, with the least that can be', () => {
+    const refused = planFor(named('woven-band-ring'), { base: roundWire(1), scroll: 3 });
+    expect(refused.ok ? '' : refused.error).toMatch(
+      /A scroll of 1 mm wire is 3.9 mm across at least; 3 mm is less/,
+    );
   });
 });
 
@@ -198,13 +202,6 @@ describe('what cannot be, or should not', () => {
     expect(refusalOf('bundle-frame', { bound: room + 1, bail: 12 })).toMatch(/do not lie along them/);
     // A band of three turns of 1.024 mm and one that closes it: along the bent rail twenty of them are 85 mm, and the crescent is some 100 mm round.
     expect(refusalOf('band-frame', { bandsEach: 20 })).toMatch(/20 bands of 3 turns are 85 mm wide/);
-  });
-
-  it('scrolls that lie over one another are said', () => {
-    const said = (values: Values) =>
-      judged('cradle', values).filter((each) => /lie over one another/.test(each));
-    expect(said({ scroll: 8, wires: 3 })).toEqual([]);
-    expect(said({ scroll: 20, wires: 6, along: 12 })).toHaveLength(1);
   });
 
   it('holds that meet in the middle of the stone are a fault', () => {

@@ -77,7 +77,7 @@ function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: numb
   }
   return {
     wire: group.wraps * oneWrap(rowOf(wires, gap, group.last - group.first + 1), weaving, pitch),
-    advance: group.wraps * pitch,
+    advance: (group.fits ?? group.wraps) * pitch,
   };
 }
 

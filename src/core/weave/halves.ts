@@ -8,6 +8,8 @@ export interface Half {
   readonly from: number;
   readonly to: number;
   readonly face: 'front' | 'back';
+  /** What part of half a pitch it moves on, when it is not all of it. */
+  readonly part?: number;
 }
 
 const other = (face: Half['face']): Half['face'] => (face === 'front' ? 'back' : 'front');
@@ -49,17 +51,18 @@ export function halvesOf(groups: readonly WeaveGroup[], then: readonly WeaveGrou
     goesRight = isFront === (begin === a);
     return begin;
   };
-  const lay = (from: number, to: number) => {
+  const lay = (from: number, to: number, part: number) => {
     const last = halves.at(-1);
-    halves.push({ from, to, face: last ? other(last.face) : 'front' });
+    halves.push({ from, to, face: last ? other(last.face) : 'front', ...(part === 1 ? {} : { part }) });
   };
   for (const group of groups) {
     const gaps = gapsOfGroup(group);
     if (!gaps || group.kind === 'pass') continue;
     const begin = beginOf(group, gaps);
     const ways = group.kind === 'eight' ? eightFrom(begin, gaps) : [begin, gaps[0] + gaps[1] - begin, begin];
+    const part = group.kind === 'wrap' && group.fits !== undefined ? group.fits / group.wraps : 1;
     for (let wrap = 0; wrap < group.wraps; wrap += 1)
-      for (const [index, gap] of ways.slice(1).entries()) lay(ways[index] as number, gap);
+      for (const [index, gap] of ways.slice(1).entries()) lay(ways[index] as number, gap, part);
   }
   const following = then.find(({ kind }) => kind !== 'pass');
   const gaps = following && gapsOfGroup(following);

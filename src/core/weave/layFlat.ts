@@ -69,7 +69,10 @@ function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number)
  */
 export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, from = 0): Path {
   const lift = lifted(row);
+  let begins = from;
   return halves.flatMap((half, index) => {
+    const on = (pitch / 2) * (half.part ?? 1);
+    begins += index === 0 ? 0 : (pitch / 2) * (halves[index - 1]?.part ?? 1);
     const [before, after] = [halves[index - 1], halves[index + 1]];
     const way = wayOf(
       half,
@@ -80,7 +83,7 @@ export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, fr
     const behind = runs(way);
     const whole = behind.at(-1) as number;
     return way.map(([y, z], point): Vec3 => ({
-      x: from + (pitch / 2) * (index + (behind[point] as number) / whole),
+      x: begins + (on * (behind[point] as number)) / whole,
       y,
       z,
     }));

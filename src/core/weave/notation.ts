@@ -5,7 +5,14 @@ import { ok, refuse, type Result } from '../result';
  * figure-eights over two neighbours; `pass`: it passes between the frame wires to the other side.
  */
 export type WeaveGroup =
-  | { readonly kind: 'wrap'; readonly first: number; readonly last: number; readonly wraps: number }
+  | {
+      readonly kind: 'wrap';
+      readonly first: number;
+      readonly last: number;
+      readonly wraps: number;
+      /** In the room of how many wraps it is laid, when that is not its own: more of them fan out outside of a curve. */
+      readonly fits?: number;
+    }
   | { readonly kind: 'eight'; readonly first: number; readonly wraps: number }
   | { readonly kind: 'pass' };
 

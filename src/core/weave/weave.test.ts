@@ -252,6 +252,22 @@ describe('a bent weave', () => {
     expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1);
   });
 
+  it('lays more wraps in the room of fewer: as far on, each with its own turn', () => {
+    const wires = { base: 0.8, weaving: 0.3 };
+    const three: WeaveGroup = { kind: 'wrap', first: 0, last: 0, wraps: 3 };
+    const on = { kind: 'wrap', first: 0, last: 1, wraps: 2 } as const;
+    const plain: Weave = { repeat: [three, on], close: [] };
+    const close: Weave = { repeat: [{ ...three, wraps: 4, fits: 3 }, on], close: [] };
+    const [a, b] = [weaveNeed(plain, wires), weaveNeed(close, wires)];
+    expect(b.advance).toBe(a.advance);
+    // One turn more about one wire: √[(π · 1.1)² + 0.3²].
+    expect(b.wire - a.wire).toBeCloseTo(Math.hypot(Math.PI * 1.1, 0.3), 9);
+    const ends = [plain, close].map((each) => weavePath(each, wires, 4).at(-1)?.x ?? 0);
+    expect(ends[1]).toBeCloseTo(ends[0] ?? 0, 9);
+    const fronts = [plain, close].map((each) => weavePath(each, wires, 1).filter(({ z }) => z > 0.54).length);
+    expect(fronts[1]).toBeGreaterThan(fronts[0] ?? 0);
+  });
+
   it('falls on two halves, an odd repeat in the middle', () => {
     expect(mirrored(8)).toEqual({ aSide: 4, middle: 0 });
     expect(mirrored(9)).toEqual({ aSide: 4, middle: 1 });

@@ -95,6 +95,7 @@ describe('what could I make?', () => {
 
   it('uses up old off-cuts when that is wanted', async () => {
     const { session, wire } = await studioWithPattern();
+    await twoHoursADay(session);
     done(await partWire(session, newKey(), wire, { form: 'off-cut', length: '210 mm', place: '' }));
     await asOwner(
       `UPDATE stock_pieces SET created_at = created_at - INTERVAL '300 days' WHERE studio_id = $1 AND form = 'off-cut'`,

@@ -6,6 +6,7 @@ import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
+import { afterSteps } from '@/core/pattern/afterSteps';
 import { drawnParts } from '@/core/pattern/drawnParts';
 import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import { mm } from '@/core/units/length';
@@ -119,7 +120,11 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
       );
       // What is told by the ways of its wires is seen from the front, the back and the side.
       const views = drawnParts(resolved).reduce((sum, { plan }) => sum + (plan.run ? 3 : 1), 0);
-      expect(scales).toHaveLength(views);
+      // And it stands there after each step that changes it.
+      const stages = drawnParts(resolved)
+        .map((part) => afterSteps(part).length)
+        .reduce((sum, count) => sum + (count > 1 ? count : 0), 0);
+      expect(scales).toHaveLength(views + stages);
       return [...card, ...cutStrips(head, body, SPECS, inches)];
     });
     await inside(pages);

@@ -36,7 +36,7 @@ export function pieceFile(pattern: PatternView, file: string): PaperFile | undef
     return { type: 'model/gltf+json', content: JSON.stringify(gltf) };
   }
   const view = file.slice(0, file.indexOf('.')) as View;
-  const drawing = drawPlan(part.plan, part.values, LARGE, view);
+  const drawing = drawPlan(part.plan, LARGE, view);
   return {
     type: 'image/svg+xml; charset=utf-8',
     content: drawingSvg(drawing, (wire) => METAL_COLOURS[metalOf(wire)]),

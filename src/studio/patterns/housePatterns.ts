@@ -345,15 +345,17 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['spiral-head-ring']],
     measures: { ring: 'US 8' },
-    notes: 'Begun small, and grown by hammering.',
+    notes: 'Begun small, and grown by hammering before anything is trimmed.',
+    parts: [['small labradorite cab', 1, 4]],
   },
   {
     name: 'Osier ring',
     kind: 'ring',
     metal: 'sterling',
-    uses: [['woven-band-ring']],
+    uses: [['woven-band-ring', { cab: '6.5 mm' }]],
     measures: { ring: 'US 6 1/2' },
-    notes: 'For a 6 mm cab.',
+    notes: 'Leave the gap a hair wide; it closes when the cab is set.',
+    parts: [['small jasper cab', 1, 2.5]],
   },
   {
     name: 'Cooper ring',
@@ -369,6 +371,71 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'brass',
     uses: [['free-cut', { length: '90 mm', tail: '10 mm' }], ['flat-spiral']],
     notes: 'The pin is hardened last.',
+  },
+  {
+    name: 'Withy Fen teardrop',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [
+      ['straight-weave', { weave: 'A3 AB BC', length: '6.2 mm', tail: '30 mm', weavingTail: '50 mm' }],
+      [
+        'bundle-frame',
+        { stands: 'tip down', bound: '0 mm', bail: '2.5 mm', holds: '2', reach: '0.9 mm', tail: '35 mm' },
+        { frame: ends('a', 'wire 1', 'wire 2', 'wire 3') },
+      ],
+      [
+        'neck-wraps',
+        { turns: '7', tail: '30 mm' },
+        { bundle: ends('b', 'left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3') },
+      ],
+      [
+        'straight-weave',
+        { weave: 'A3 AB3', length: '20 mm', weavingTail: '40 mm' },
+        { frame: ends('c', 'end 1', 'end 4') },
+      ],
+      [
+        'folded-bail',
+        { wraps: '0', leg: '6.5 mm', inside: '4.4 mm', clear: '3 mm', tail: '10 mm' },
+        { ends: ends('d', 'end 1', 'end 2') },
+      ],
+      [
+        'bent-ends',
+        { about: '4 mm', degrees: '170', way: 'to the left', lie: 'behind one another', after: '2 mm' },
+        { ends: ends('c', 'end 2', 'end 3') },
+      ],
+      [
+        'bent-ends',
+        { about: '4 mm', degrees: '170', way: 'to the right', lie: 'behind one another', after: '2 mm' },
+        { ends: ends('c', 'end 5', 'end 6') },
+      ],
+    ],
+    measures: stone('teardrop', 22, 15, 2.2, 5),
+    notes:
+      'Weave the foot flat first, its middle at the tip of the stone. Both scoops at one height before anything is trimmed.',
+    parts: [['serpentine teardrop cab', 1, 6]],
+  },
+  {
+    name: 'Undertow halo',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['kinked-halo']],
+    notes: 'Keep the rounds loose until they are kinked; hammer only what juts out.',
+    parts: [['moss agate bead, 12 mm', 1, 3]],
+  },
+  {
+    name: 'Lobelia drop',
+    kind: 'pendant',
+    metal: 'sterling',
+    uses: [['drop-channel']],
+    notes: 'Pale beads at the top, the darkest at the foot, alike on both sides.',
+    parts: [['fluorite drop', 1, 9]],
+  },
+  {
+    name: 'Rushlight bracelet',
+    kind: 'bracelet',
+    metal: 'sterling',
+    uses: [['bead-chain', { long: '188 mm', bead: '7 mm' }]],
+    notes: 'Close every ring flush before the next link goes on.',
   },
 ];
 

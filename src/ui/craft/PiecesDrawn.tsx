@@ -1,3 +1,4 @@
+import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { drawnParts, type DrawnPart } from '@/core/pattern/drawnParts';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
@@ -9,6 +10,7 @@ import { Judgements } from './Judgements';
 import { metalOfPart } from './metalOfPart';
 import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
+import { TurnPart } from './TurnPart';
 
 /** A piece that is drawn from this many sides stands by itself. */
 const SIDES = ['front', 'back', 'side'] as const;
@@ -20,7 +22,7 @@ function FromAllSides({ part, specs }: { part: DrawnPart; specs: Specs }) {
       {SIDES.map((view) => (
         <figure key={view} className="min-w-0">
           <PlanDrawing
-            drawing={drawPlan(part.plan, part.values, undefined, view)}
+            drawing={drawPlan(part.plan, undefined, view)}
             metalOf={metalOfPart(part, specs)}
             label={`${part.name}, drawn to scale, from the ${view}`}
             className="h-64 w-full md:h-96"
@@ -32,42 +34,65 @@ function FromAllSides({ part, specs }: { part: DrawnPart; specs: Specs }) {
   );
 }
 
-/** A pattern drawn to scale: its pieces from all sides, its other techniques from the front, with what the trade says of each. */
-export function PiecesDrawn({ resolved, specs }: { resolved: Resolved; specs: Specs }) {
+/** A piece after every step that changes what is seen of it, small; the steps are numbered as in the order of the work. */
+function AfterEachStep({ part, specs, steps }: { part: DrawnPart; specs: Specs; steps: Resolved['steps'] }) {
+  const stages = afterStepsInOrder(part, steps);
+  if (stages.length < 2) return null;
+  return (
+    <>
+      <h4 className="mt-3">After each step</h4>
+      <ol
+        className="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-4 lg:grid-cols-6"
+        aria-label={`${part.name}, step by step`}
+      >
+        {stages.map(({ id, number, name, plan }) => (
+          <li key={id} className="min-w-0">
+            <PlanDrawing
+              drawing={drawPlan(plan, SMALL)}
+              metalOf={metalOfPart(part, specs)}
+              label={`${part.name} after step ${number}`}
+              className="h-28 w-full"
+            />
+            <p className="text-sm">
+              <span className="muted">{number}.</span> {name}
+            </p>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** A pattern drawn to scale: its pieces from all sides and after each step, with what the trade says of each. */
+export function PiecesDrawn({
+  composition,
+  resolved,
+  specs,
+}: {
+  composition: Composition;
+  resolved: Resolved;
+  specs: Specs;
+}) {
   const cautions = [...new Set(resolved.steps.flatMap((step) => step.cautions))];
   const parts = drawnParts(resolved);
-  const whole = parts.filter(({ plan }) => plan.run);
-  const single = parts.filter(({ plan }) => !plan.run);
   const undrawn = resolved.uses.filter(
     ({ use }) => !parts.some(({ uses }) => uses.some((each) => each.use === use)),
   );
   return (
     <section className="leaf mt-4 p-4" aria-label="Drawn to scale">
-      {whole.map((part) => (
+      {parts.map((part) => (
         <div key={part.id}>
           <h3>{part.name}</h3>
           <FromAllSides part={part} specs={specs} />
+          <TurnPart composition={composition} specs={specs} part={part.id} name={part.name} />
           <PieceHangs part={part} specs={specs} />
+          <AfterEachStep part={part} specs={specs} steps={resolved.steps} />
           {part.uses.map((each) => (
             <Judgements key={each.use.id} of={each.judgements} />
           ))}
         </div>
       ))}
       <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
-        {single.map((part) => (
-          <li key={part.id}>
-            <h3>{part.name}</h3>
-            <PlanDrawing
-              drawing={drawPlan(part.plan, part.values)}
-              metalOf={metalOfPart(part, specs)}
-              label={`${part.name}, drawn to scale`}
-              className="mt-1 h-44 w-full"
-            />
-            {part.uses.map((each) => (
-              <Judgements key={each.use.id} of={each.judgements} />
-            ))}
-          </li>
-        ))}
         {undrawn.map(({ use, judgements }) => (
           <li key={use.id}>
             <h3>{use.name}</h3>
@@ -102,7 +127,7 @@ export function FirstDrawn({
   if (!first) return null;
   return (
     <PlanDrawing
-      drawing={drawPlan(first.plan, first.values, SMALL)}
+      drawing={drawPlan(first.plan, SMALL)}
       metalOf={metalOfPart(first, specs)}
       label={`${label}, drawn to scale`}
       className="mt-2 h-28 w-full"

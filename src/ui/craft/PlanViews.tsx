@@ -1,53 +1,69 @@
 'use client';
 
-import { memo, useId, useMemo, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
 import { LARGE } from '@/core/drawing/lineDrawing';
 import { VIEWS, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
-import type { Values } from '@/core/technique/readValues';
 import type { Plan } from '@/core/technique/technique';
 import type { MetalId } from '@/core/wire/metal';
 import { drawingOf } from './drawingOf';
 import { PlanDrawing } from './PlanDrawing';
 
-/** A plan drawn to scale, from the front, from the back, or from the side where it is known how deep it lies. */
+/** What it takes to turn a piece weighs more than a page. */
+const RoundView = dynamic(() => import('./RoundView'), {
+  ssr: false,
+  loading: () => <p className="muted">It is being put together…</p>,
+});
+
+const IN_THE_ROUND = 'in the round';
+
+/** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies. */
 export const PlanViews = memo(function PlanViews({
   plan,
-  values,
   metalOf,
   label,
   className,
 }: {
   plan: Plan;
-  values: Values;
   metalOf: (wire: string) => MetalId;
   label: string;
   className: string;
 }) {
-  const [chosen, choose] = useState<View>('front');
+  const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const group = useId();
-  const views = VIEWS.filter((view) => view !== 'side' || plan.run);
-  const view = views.includes(chosen) ? chosen : 'front';
+  const views = plan.run ? ([...VIEWS, IN_THE_ROUND] as const) : VIEWS.filter((view) => view !== 'side');
+  const shown = views.find((each) => each === chosen) ?? 'front';
+  const view = shown === IN_THE_ROUND ? 'front' : shown;
+  // While one types, what is turned follows when there is time.
+  const turned = useDeferredValue(shown === IN_THE_ROUND ? plan.run : undefined);
   const drawing = useMemo(
-    () => (view === 'front' ? drawingOf(plan, values) : drawPlan(plan, values, LARGE, view)),
-    [plan, values, view],
+    () => (view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view)),
+    [plan, view],
+  );
+  const still = (
+    <PlanDrawing
+      drawing={drawing}
+      metalOf={metalOf}
+      label={`${label}, from the ${view}`}
+      className={className}
+    />
   );
   return (
     <>
-      <PlanDrawing
-        drawing={drawing}
-        metalOf={metalOf}
-        label={`${label}, from the ${view}`}
-        className={className}
-      />
-      <div className="no-print mt-1 flex gap-x-4" role="radiogroup" aria-label="Seen from">
+      {turned ? (
+        <RoundView run={turned} metalOf={metalOf} label={label} className={className} still={still} />
+      ) : (
+        still
+      )}
+      <div className="no-print mt-1 flex flex-wrap gap-x-4" role="radiogroup" aria-label="Seen from">
         {views.map((each) => (
           <label key={each} className="flex min-h-11 cursor-pointer items-center gap-2">
             <input
               type="radio"
               name={group}
               className="radio radio-sm"
-              checked={view === each}
+              checked={shown === each}
               onChange={() => choose(each)}
             />
             {each}

@@ -5,7 +5,7 @@ import { resolve } from '@/core/pattern/resolve';
 import { expectOk } from '@/core/result';
 import { roundSpan } from '@/core/ruler';
 import { drawPlan } from '@/core/technique/drawPlan';
-import { initialValues, roundWire } from '@/core/technique/parameter';
+import { roundWire } from '@/core/technique/parameter';
 import { techniqueOf } from '@/core/technique/registry';
 import { initialPlan, type AnyTechnique } from '@/core/technique/technique';
 import { cutLengthOf, plainSpec } from '@/core/technique/totals';
@@ -18,8 +18,7 @@ import { StoneHanging } from './StoneHanging';
 import { stripsOf } from './stripsOf';
 
 const named = (id: string) => techniqueOf(id) as AnyTechnique;
-const drawingOf = (id: string) =>
-  drawPlan(expectOk(initialPlan(named(id))), initialValues(named(id).parameters));
+const drawingOf = (id: string) => drawPlan(expectOk(initialPlan(named(id))));
 
 it('a plan is drawn in the colours of its metals, as thick as its wires are, to one scale', () => {
   const drawing = drawingOf('looped-bezel');
@@ -63,17 +62,20 @@ it('a strip is as long against its ruler as its wire is, and says what no wire i
 
 it('a chosen wire is named, and a composed pattern says its cautions once', () => {
   const specs = { c20: plainSpec(roundWire(0.812), 'copper'), c28: plainSpec(roundWire(0.321), 'copper') };
-  const resolved = resolve(
-    withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, specs),
-    specs,
-    techniqueOf,
-  );
+  const composition = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, specs);
+  const resolved = resolve(composition, specs, techniqueOf);
   const html = renderToStaticMarkup(<CutStrips strips={stripsOf(resolved, specs)} />);
   expect(html).not.toContain('not chosen');
   expect(html).toContain('28 ga');
-  const pieces = renderToStaticMarkup(<PiecesDrawn resolved={resolved} specs={specs} />);
+  const pieces = renderToStaticMarkup(
+    <PiecesDrawn composition={composition} resolved={resolved} specs={specs} />,
+  );
   expect(pieces.match(/Cut ends fly/g)).toHaveLength(1);
   expect(pieces).toContain('var(--metal-copper)');
+  // Small, after every step that changes it, under the number of the step.
+  const after = [...pieces.matchAll(/after step (\d+)"/g)].map(([, number]) => Number(number));
+  const names = ['form the frame to the stone', 'try the stone', 'close the top and bend all ends upright'];
+  expect(after).toEqual(names.map((name) => resolved.steps.findIndex((step) => step.name === name) + 1));
 });
 
 it('a symmetrical stone hangs straight from its top; a lopsided one says by how much it does not', () => {

@@ -206,18 +206,30 @@ export const bandFrame = actTechnique({
       })),
       steps: [
         { id: 'straighten', name: 'straighten the frame wire', minutes: 1 },
-        { id: 'form', name: 'form it loosely once round the stone', minutes: 5 },
+        {
+          id: 'form',
+          makes: ['once round the stone'],
+          name: 'form it loosely once round the stone',
+          minutes: 5,
+        },
         { id: 'try', name: 'find where the stone hangs level, and try it in and out', minutes: 1 },
-        { id: 'upright', name: 'bend both ends upright over the balance point', minutes: 2 },
+        {
+          id: 'upright',
+          makes: ['top', 'upright'],
+          name: 'bend both ends upright over the balance point',
+          minutes: 2,
+        },
         {
           id: 'first-band',
+          makes: ['band 1'],
           name: 'wind the first band at each end; the stone goes in from the second on',
           minutes: 2 * bandMinutes(turns),
           cautions: ['cut ends'],
         },
-        { id: 'stone', name: 'put the stone in', minutes: 1 },
+        { id: 'stone', makes: ['stone'], name: 'put the stone in', minutes: 1 },
         {
           id: 'bands',
+          makes: ['band', ...Array.from({ length: bands - 1 }, (_, index) => `band ${index + 2}`)],
           name: 'wind the other bands, alike at both ends, flat side to the frame',
           minutes: Math.max(0.5, 2 * (bands - 1) * bandMinutes(turns)),
           cautions: ['gripping'],

@@ -89,6 +89,7 @@ export const beadChannel = technique({
         { id: 'count-out', name: 'count out the beads', minutes: 1 + beads * 0.05 },
         {
           id: 'lace',
+          makes: ['lacing wire', 'bead'],
           name: 'lace the beads between the wires',
           minutes: 2 + beads * 1.1,
           cautions: ['gripping'],

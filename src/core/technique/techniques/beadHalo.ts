@@ -104,7 +104,12 @@ export const beadHalo = technique({
       ...cut.value,
       steps: [
         { id: 'count-out', name: 'count out the beads, alike on both sides', minutes: 1 + beads * 0.05 },
-        { id: 'bind', name: 'bind them on, from the top and back to it', minutes: 1 + beads * 0.9 },
+        {
+          id: 'bind',
+          makes: ['binding wire', 'bead'],
+          name: 'bind them on, from the top and back to it',
+          minutes: 1 + beads * 0.9,
+        },
         { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
       ],
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the halo open' }],

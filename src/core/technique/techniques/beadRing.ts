@@ -95,14 +95,32 @@ export const beadRing = technique({
       steps: [
         {
           id: 'thread-bead',
+          makes: ['through the bead', 'kink'],
           name: 'thread the bead to the middle, and kink the wire on both sides',
           minutes: 1,
         },
-        { id: 'wrap', name: `wrap it on the mandrel at ${describeRing(begun)}`, minutes: 3 },
+        {
+          id: 'wrap',
+          makes: ['mandrel', 'round the finger at the starting size'],
+          name: `wrap it on the mandrel at ${describeRing(begun)}`,
+          minutes: 3,
+        },
         { id: 'read', name: 'tug it snug and read the size before it slides off', minutes: 0.5 },
-        { id: 'shank', name: 'wind each end up the shank, towards the bead', minutes: 4 },
+        {
+          id: 'shank',
+          makes: ['up each side of the shank'],
+          name: 'wind each end up the shank, towards the bead',
+          minutes: 4,
+        },
         ...(swirls > 0
-          ? [{ id: 'swirl', name: 'wind the ends round the foot of the bead', minutes: 4 }]
+          ? [
+              {
+                id: 'swirl',
+                makes: ['round the foot of the bead'],
+                name: 'wind the ends round the foot of the bead',
+                minutes: 4,
+              },
+            ]
           : []),
         {
           id: 'tuck',

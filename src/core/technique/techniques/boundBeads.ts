@@ -113,7 +113,12 @@ export const boundBeads = actTechnique({
       ],
       steps: [
         { id: 'count-out', name: 'count out the beads, alike on both sides', minutes: 1 + beads * 0.05 },
-        { id: 'bind', name: 'bind them on, one after another', minutes: 1 + beads * 0.8 },
+        {
+          id: 'bind',
+          makes: ['binding wire', 'bead'],
+          name: 'bind them on, one after another',
+          minutes: 1 + beads * 0.8,
+        },
         { id: 'tuck', name: 'trim and tuck', minutes: 1, cautions: ['cut ends'] },
       ],
       order: [{ first: 'count-out', then: 'bind', why: 'a strand that runs out leaves the sides unlike' }],

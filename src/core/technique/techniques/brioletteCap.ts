@@ -122,11 +122,13 @@ export const brioletteCap = technique({
         ...stepsOf('short').slice(0, 2),
         {
           id: 'cap',
+          makes: ['of the cap'],
           name: 'wind the long end once round the short one and down over the tip, turn below turn',
           minutes: 4,
         },
         {
           id: 'back',
+          makes: ['up across the front'],
           name: 'bring it up across the front over all turns and twice round the stem, trim',
           minutes: 1.5,
           cautions: ['cut ends'],
@@ -134,6 +136,7 @@ export const brioletteCap = technique({
         ...stepsOf('short').slice(2),
         {
           id: 'wrap',
+          makes: ['under the loop'],
           name: 'wind the short end down over that, trim and tuck',
           minutes: 1.5,
           cautions: ['cut ends'],

@@ -54,6 +54,7 @@ export const brioletteLoop = technique({
         ...stepsOf('longer').slice(0, 2),
         {
           id: 'short',
+          makes: ['of the short end'],
           name: `wind the short end on the longer one ${counted(cross, 'time')}, trim`,
           minutes: 1,
           cautions: ['cut ends'],
@@ -61,6 +62,7 @@ export const brioletteLoop = technique({
         ...stepsOf('longer').slice(2),
         {
           id: 'wrap',
+          makes: ['under the loop'],
           name: 'wind the longer end down to the short one’s wraps, trim and tuck',
           minutes: 2,
           cautions: ['cut ends'],

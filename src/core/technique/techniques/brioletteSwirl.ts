@@ -99,17 +99,20 @@ export const brioletteSwirl = technique({
         ...stepsOf('short'),
         {
           id: 'wrap',
+          makes: ['under the loop'],
           name: 'wind the short end down below its loop, trim',
           minutes: 1.5,
           cautions: ['cut ends'],
         },
         {
           id: 'swirl',
+          makes: ['once round the stem'],
           name: 'bring the long end once round the stem and down the front: a small loop, a larger one below it',
           minutes: 4,
         },
         {
           id: 'over',
+          makes: ['up across the drop'],
           name: 'bring it up across and twice over the wraps, trim and tuck',
           minutes: 1.5,
           cautions: ['cut ends'],

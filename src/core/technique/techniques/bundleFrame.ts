@@ -258,9 +258,19 @@ export const bundleFrame = actTechnique({
               },
             ]
           : []),
-        { id: 'form', name: 'form the frame to the stone', minutes: 5 },
-        { id: 'try', name: 'try the stone', minutes: 1 },
-        { id: 'close', name: 'close the top and bend all ends upright', minutes: 4 },
+        {
+          id: 'form',
+          makes: ['round the stone', 'binding wire'],
+          name: 'form the frame to the stone',
+          minutes: 5,
+        },
+        { id: 'try', makes: ['stone'], name: 'try the stone', minutes: 1 },
+        {
+          id: 'close',
+          makes: ['top', 'upright'],
+          name: 'close the top and bend all ends upright',
+          minutes: 4,
+        },
         { id: 'back', name: 'turn the back holds', minutes: 4, cautions: ['piercing'] },
         { id: 'front', name: 'turn the front holds', minutes: 5, cautions: ['piercing'] },
       ],

@@ -192,24 +192,37 @@ export const coilBezelRing = technique({
     return ok({
       ...cut.value,
       steps: [
-        { id: 'bezel', name: `wind the bezel on a mandrel of ${said(stone + over)}`, minutes: 3 },
-        { id: 'down', name: 'bend both ends out at right angles, one down beside the other', minutes: 1 },
+        {
+          id: 'bezel',
+          makes: ['of the bezel'],
+          name: `wind the bezel on a mandrel of ${said(stone + over)}`,
+          minutes: 3,
+        },
+        {
+          id: 'down',
+          makes: ['down from the bezel'],
+          name: 'bend both ends out at right angles, one down beside the other',
+          minutes: 1,
+        },
         {
           id: 'bands',
+          makes: ['round the finger at the starting size'],
           name: 'wind both ends round the ring mandrel, under the bezel, none crossing',
           minutes: 5,
         },
         {
           id: 'wrap',
+          makes: ['up each side of the shank'],
           name: 'wind both ends up the shank and burnish them',
           minutes: 6,
           cautions: ['gripping', 'cut ends'],
         },
         { id: 'seat', name: 'flatten the wires under the bezel into a seat', minutes: 1.5 },
         { id: 'size', name: 'push it to size on the mandrel and read it both ways round', minutes: 3 },
-        { id: 'stone', name: 'lay the coin in, its best face up', minutes: 1 },
+        { id: 'stone', makes: ['coin'], name: 'lay the coin in, its best face up', minutes: 1 },
         {
           id: 'tie',
+          makes: ['tying wire'],
           name: 'tie it through its hole, both ends down beside it and twice round beneath',
           minutes: 4,
           cautions: ['cut ends'],

@@ -1,144 +1,311 @@
 import { counted } from '../../units/counted';
-import { parallelOf, perimeterOf, placeAt } from '../../outline/outline';
+import { pose, type Pose } from '../../geometry/pose';
+import { vec3 } from '../../geometry/vec3';
+import { perimeterOf } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import { minus, norm, scaled, type Vec } from '../../geometry/vector';
-import { advice } from '../../judgement/judgement';
-import { ok, refuse } from '../../result';
-import { flatSpiral, spiralEnd } from '../formulas';
-import { count, length, roundWire, stone, wire } from '../parameter';
-import { allRound, moved, partRound, setAt, spiral, straight } from '../shapes';
-import { allowance, evenHolds, net, said, technique } from '../technique';
-import { frameRow, winding } from '../winding';
+import type { Course, Piece, PieceWire, Side } from '../../piece/piece';
+import { ok, refuse, type Result } from '../../result';
+import { cutFromParts, joinActs, type ActUse } from '../joinActs';
+import { cutsOfPiece } from '../ofPiece';
+import {
+  count,
+  initialValues,
+  length,
+  roundWire,
+  stone,
+  wire,
+  type StoneSize,
+  type WireSize,
+} from '../parameter';
+import { said, technique } from '../technique';
+import { bendOf } from '../winding';
+import { bundleFrame } from './bundleFrame';
+import { neckWraps } from './neckWraps';
 
-/** How far from the middle of the stone its scrolls sit, of the way to its edge. */
-const OVER_FACE = 0.7;
+/** The ids of what the capture is made of, and which of its parts is cut from which wire. */
+const [CAPTURE, NECK] = ['capture', 'neck'];
+const CUT_FROM: Readonly<Record<string, string>> = {
+  'capture.wire': 'wire',
+  'capture.binding': 'binding',
+  'neck.wire': 'binding',
+};
+/** Where the ends of the capture reach the frame on each side, from the rearmost to the foremost, degrees from its top. */
+const REACH = [32, 57, 82] as const;
+/** Room beside things that touch, as a part of their thickness. */
+const HAIR = 0.08;
+/** The capture is bound over so much at its foot, and stands up so far above it, in thicknesses of its wire; and how often it is bound there. */
+const [FOOT, UPRIGHT, NECK_TURNS] = [7.4, 6.2, 3];
+/** Above the neck there is so much air to the frame, in thicknesses of the frame. */
+const ABOVE = 1.2;
+/** Where the crook of the frame begins and where its other end is bent upright, degrees beside its top. */
+const [CROOK_AT, BENT_AT] = [24, 8];
+/** Where the front wire lies over the face, on both sides: along its middle and as far as both its ends; parts of the way round from the top. */
+const HELD = [0.17, 0.25, 0.33, 0.67, 0.75, 0.83];
+/** Turns of the frame’s end down its own upright. */
+const SHUT = 3;
 
-/** The least distance between two of some points, mm. */
-const closestPair = (points: readonly Vec[]): number =>
-  Math.min(...points.flatMap((a, index) => points.slice(index + 1).map((b) => norm(minus(a, b)))));
-
-/** A heavy wire round and under a stone, with thinner wires bound along it that end in scrolls over its face. */
+/** An open round of heavy wire, its bail and its crook of its own ends; a stone hung in it in a capture of three thinner wires, whose six ends fasten it. */
 export const cradle = technique({
   id: 'cradle',
-  title: 'Heavy cradle with scrollwork',
+  title: 'Open cradle with a hung capture',
   group: 'holding a stone',
-  source: 'perimeter + πD and bars across the back for the cradle; scrolls are Archimedean spirals, exact',
+  source:
+    'the frame is a circle clearly larger than its stone; the capture is a bundle frame, its ends wound round the frame and curled, measured as they lie',
   parameters: {
     stone: stone('Stone', { outline: 'round', length: 30, width: 30, depth: 8, edge: 4 }),
-    cradle: wire('Cradle wire', roundWire(1.628), 'heavy frame'),
-    bars: count('Bars across the back', 2, 1, 6),
-    cradleTail: length('Handling tail at each end of the cradle wire', 30, 0, 150),
-    wire: wire('Scroll wire', roundWire(0.812), 'frame'),
-    wires: count('Scroll wires', 3, 1, 10),
-    along: length('Each scroll wire along the cradle', 45, 5, 300),
-    wraps: count('Wraps of each round the cradle', 6, 0, 40),
-    scroll: length('Each scroll across, outside', 8, 2, 40),
-    tail: length('Handling tail at each end of a scroll wire', 60, 0, 200),
+    cradle: wire('Frame wire', roundWire(1.628), 'heavy frame'),
+    gap: length('The frame stands off the stone by', 14, 8, 60),
+    mandrel: length('Bail, over a mandrel of', 6, 2, 25),
+    crook: length('Crook loop at its other end, inside', 3, 1, 20),
+    cradleTail: length('Handling tail at each end of the frame wire', 15, 0, 150),
+    wire: wire('Capture wire', roundWire(0.812), 'frame'),
+    binding: wire('Binding wire', { profile: 'half-round', width: 1, height: 0.5 }, 'bundle binding'),
+    reach: length('Each hold reaches in by', 1.2, 0, 10),
+    turns: count('Turns of each end round the frame', 5, 1, 12),
+    curl: length('Curl of each front and middle end, outside', 6, 3, 30),
+    tail: length('Handling tail at each end of a capture wire', 25, 0, 200),
   },
-  plan: ({ stone: held, cradle: heavy, bars, cradleTail, wire: thin, wires, along, wraps, scroll, tail }) => {
+  plan: ({
+    stone: held,
+    cradle: heavy,
+    gap,
+    mandrel,
+    crook,
+    cradleTail,
+    wire: thin,
+    binding,
+    reach,
+    turns,
+    curl,
+    tail,
+  }) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
-    const [D, d] = [heavy.width, thin.width];
-    const line = parallelOf(outline.value, D / 2);
-    const round = perimeterOf(line);
-    if (along > round)
-      return refuse(`The cradle is ${said(round)} round; ${said(along)} of scroll wire do not lie along it.`);
-    const [from, to] = [d, spiralEnd(scroll, d, d)];
-    if (to <= from)
+    const [D, d] = [bendOf(heavy).thick, bendOf(thin).thick];
+    const rolled = (curl - 3 * d) / (2 * d * (1 + HAIR));
+    if (rolled < 0.5)
+      return refuse(`A curl of ${said(d)} wire is ${said(4.1 * d)} across at least; ${said(curl)} is less.`);
+    const capture = captureOf({ held, thin, binding, reach, tail });
+    if (!capture.ok) return capture;
+    const { piece, ends, top } = capture.value;
+    const level = held.edge / 2;
+    // The frame is a round about the middle of the stone that the neck of the capture hangs in.
+    const inside = Math.max(held.length, held.width) / 2 + gap;
+    const least = -top + ABOVE * D;
+    if (inside < least)
       return refuse(
-        `A scroll of ${said(d)} wire is more than ${said(3 * d)} across; ${said(scroll)} is not.`,
+        `The neck of the capture reaches ${said(-top)} from the middle of the stone; a frame that stands off by ${said(gap - inside + least)} holds it.`,
       );
-    const rolled = flatSpiral(from, to, d);
-    const bound = winding(frameRow(heavy, 1), thin, wraps);
-    // Bars run from edge to edge under the stone, as far apart as they are from its ends.
-    const across = held.width + D;
-    // A scroll lies over the face, where its wire leaves the cradle.
-    const scrollsOf = (index: number) => {
-      const start = (round * index) / wires;
-      return [start, start + along].map((at) => scaled(placeAt(line, at).point, OVER_FACE));
+    const R = inside + D / 2;
+    const round = (radius: number, degrees: number): Pose => {
+      const angle = (degrees * Math.PI) / 180;
+      const [s, c] = [Math.sin(angle), Math.cos(angle)];
+      return pose(vec3(radius * s, -radius * c, level), vec3(c, s));
     };
-    const closest = closestPair(Array.from({ length: wires }, (_, index) => scrollsOf(index)).flat());
-    const run = (index: number) => {
-      const start = (round * index) / wires;
-      const [first, last] = scrollsOf(index);
-      const roll = spiral(0, 0, from, to, d);
-      return [
-        partRound(line, start, start + along, (D + d) / 2),
-        setAt(moved(bound.path, -bound.along / 2, 0), placeAt(line, start + along / 2)),
-        ...[first, last].flatMap((at) => (at ? [moved(roll, at.x, at.y, held.depth / 2)] : [])),
-      ];
-    };
-    return ok({
-      cuts: [
+    const upright = (SHUT + 2) * D;
+    const frame: PieceWire = {
+      id: 'frame',
+      name: 'frame wire',
+      cutFrom: 'cradle',
+      size: heavy,
+      start: round(R, CROOK_AT),
+      first: [
         {
-          name: 'cradle wire',
-          wire: 'cradle',
-          count: 1,
-          terms: [
-            net('round the stone', round),
-            net(`${counted(bars, 'bar')} across the back`, bars * across),
-            allowance('handling tails', 2 * cradleTail),
-          ],
-          marks: [
-            { at: cradleTail + bars * across, what: 'the bars end, the round begins' },
-            { at: cradleTail + bars * across + round / 2, what: 'middle of the round' },
-          ],
-          drawn: [
-            allRound(line),
-            ...Array.from({ length: bars }, (_, index) => {
-              const y = (held.length * (index + 1)) / (bars + 1) - held.length / 2;
-              return straight(-across / 2, y, across / 2, y, -held.depth / 2);
-            }),
-          ],
+          kind: 'coiled',
+          name: 'open round',
+          about: 2 * inside,
+          turns: (360 - CROOK_AT - BENT_AT) / 360,
+          pitch: 0,
         },
         {
-          name: 'scroll wire',
-          wire: 'wire',
-          count: wires,
-          terms: [
-            net('along the cradle', along),
-            net(`${counted(wraps, 'wrap')} round the cradle`, bound.length),
-            net('two scrolls', 2 * rolled),
-            allowance('handling tails', 2 * tail),
-          ],
-          marks: [
-            { at: tail + rolled, what: 'the first scroll ends' },
-            { at: tail + rolled + (along + bound.length) / 2, what: 'middle: bind it here' },
-            { at: tail + rolled + along + bound.length, what: 'the second scroll begins' },
-          ],
-          drawn: run(0),
-          places: Array.from({ length: wires - 1 }, (_, index) => run(index + 1)).flat(),
+          kind: 'led',
+          name: 'bent upright for the bail',
+          id: 'upright',
+          to: pose(vec3(0, -R - 2.5 * D, level), vec3(0, -1)),
+        },
+        { kind: 'laid', name: 'bail', id: 'neck', length: upright },
+        { kind: 'bent', name: 'bail', about: mandrel, angle: 180, roll: 90 },
+        { kind: 'laid', name: 'bail', length: D },
+        {
+          kind: 'wound',
+          name: `${counted(SHUT, 'turn')} down its own frame`,
+          on: [{ wire: 'frame', from: { side: 'first', endOf: 'neck', on: -D }, towards: 'second' }],
+          groups: [{ kind: 'wrap', first: 0, last: 0, wraps: SHUT }],
+          begins: 'back',
         },
       ],
+      second: [{ kind: 'coiled', name: 'crook loop', about: crook, turns: 1, pitch: D }],
+      tails: { first: cradleTail, second: cradleTail },
+    };
+    /** What an end of the capture does: out to the frame, over it and round it, and curled away; the rearmost are tucked. */
+    const fastened = (side: Side, index: number): readonly Course[] => {
+      const way = side === 'second' ? 1 : -1;
+      const degrees = REACH[2 - index] as number;
+      const at = ((way * degrees - CROOK_AT + 360) % 360) / 360;
+      const isCurled = index < 2;
+      const halves = 2 * turns + (isCurled ? 1 : 0);
+      const along = 2 * Math.PI * R * at;
+      const beyond = degrees + (((turns + 2.5) * d) / R) * (180 / Math.PI);
+      const outer = round(inside + D + (d / 2) * (1 + 2 * HAIR), way * beyond);
+      const curled: readonly Course[] = [
+        {
+          kind: 'led',
+          name: 'curl',
+          to: way === 1 ? outer : pose(outer.at, vec3(-outer.along.x, -outer.along.y)),
+        },
+        { kind: 'curled', name: 'curl', inside: d, turns: -way * rolled, pitch: d * (1 + HAIR) },
+      ];
+      return [
+        { kind: 'laid', name: 'out to the frame', length: 1.5 * bendOf(binding).pitch },
+        {
+          kind: 'wound',
+          name: `${counted(turns, 'turn')} round the frame`,
+          taut: 'out to the frame',
+          on: [{ wire: 'frame', from: along, towards: way === 1 ? 'first' : 'second' }],
+          groups: [{ kind: 'wrap', first: 0, last: 0, wraps: turns + 2 }],
+          // From inside of it over its front first.
+          begins: way === 1 ? 'back' : 'front',
+          skips: way === 1 ? 1 : 0,
+          halves,
+        },
+        ...(isCurled ? curled : []),
+      ];
+    };
+    const wires = piece.wires.map((each): PieceWire => {
+      const index = ends.indexOf(each.id);
+      const cutFrom = CUT_FROM[each.cutFrom] ?? cutFromParts(each.cutFrom).parameter;
+      if (index < 0) return { ...each, cutFrom };
+      const hand = (side: Side) => [...each[side], ...fastened(side, index)];
+      return {
+        ...each,
+        name: `capture wire ${index + 1}`,
+        cutFrom,
+        first: hand('first'),
+        second: hand('second'),
+      };
+    });
+    const whole: Piece = { bodies: piece.bodies, wires: [frame, ...wires] };
+    const cut = cutsOfPiece(whole, {
+      middle: Object.fromEntries([
+        ['frame', 'the open round begins'],
+        ...ends.map((id) => [id, 'middle: the foot of the stone'] as const),
+      ]),
+    });
+    if (!cut.ok) return cut;
+    return ok({
+      ...cut.value,
       steps: [
         {
           id: 'cradle',
-          name: 'form the cradle round and under the stone',
-          minutes: 10,
+          makes: ['open round', 'bent upright for the bail', 'crook loop'],
+          name: 'turn the crook, bend the open round clearly larger than the stone, and bend it upright for the bail',
+          minutes: 8,
           cautions: ['gripping'],
         },
-        { id: 'try', name: 'try the stone', minutes: 1 },
-        { id: 'bind', name: 'bind the scroll wires to the cradle', minutes: wires * (2 + wraps * 0.15) },
-        { id: 'stone', name: 'put the stone in', minutes: 1 },
-        { id: 'scrolls', name: 'roll the scrolls over its face', minutes: wires * 6, cautions: ['piercing'] },
-        { id: 'tuck', name: 'trim and tuck every end', minutes: 3, cautions: ['cut ends'] },
+        {
+          id: 'bail',
+          makes: ['bail'],
+          name: 'fold the bail over a mandrel and wind it down its own frame, the end pressed in',
+          minutes: 4,
+        },
+        {
+          id: 'capture',
+          makes: ['round the stone', 'binding wire'],
+          name: 'bind the three wires in their middle and form them tightly round the stone',
+          minutes: 6,
+        },
+        { id: 'try', makes: ['stone'], name: 'try the stone', minutes: 1 },
+        {
+          id: 'neck',
+          makes: ['bent upright at the top', 'upright', 'through the neck'],
+          name: 'bring them together at the top, bend them upright as two rows of three and bind them',
+          minutes: 5,
+        },
+        {
+          id: 'holds',
+          name: 'bend the rear wire in as a platform and the front wire over the face on both sides',
+          minutes: 5,
+          cautions: ['piercing'],
+        },
+        {
+          id: 'hang',
+          makes: ['out to the frame', 'round the frame'],
+          name: 'hang it in the frame: the rear ends over it and round it first, then every end by itself',
+          minutes: 6 * turns * 0.5,
+        },
+        {
+          id: 'curl',
+          makes: ['curl'],
+          name: 'curl the front and middle ends, and tuck the rear ones behind the frame',
+          minutes: 8,
+          cautions: ['cut ends'],
+        },
       ],
       order: [
-        { first: 'try', then: 'bind', why: 'a bound cradle cannot be formed any more' },
-        { first: 'stone', then: 'scrolls', why: 'the scrolls are what holds the stone from the front' },
+        { first: 'try', then: 'neck', why: 'a capture that is closed cannot be formed any more' },
+        { first: 'neck', then: 'hang', why: 'its ends fasten it only when they stand together' },
+        { first: 'bail', then: 'hang', why: 'the frame is not bent any more when something is hung in it' },
       ],
-      ...(closest < scroll && {
-        advice: [
-          advice(
-            'scroll',
-            `Scrolls of ${said(scroll)} lie over one another: two of them are ${said(closest)} apart.`,
-            'Wire that lies on wire rocks, catches, and hides the stone (common practice).',
-            `Roll them to ${said(closest)} across at most, or take fewer scroll wires.`,
-          ),
-        ],
-      }),
-      holds: evenHolds(perimeterOf(outline.value), 2 * wires, scroll / 2),
-      solids: [{ kind: 'outline', outline: outline.value }],
+      holds: HELD.map((part) => ({ along: part * perimeterOf(outline.value), reach })),
+      notes: [
+        `The frame is ${said(2 * inside)} across inside, ${said(gap)} more than the stone on each side.`,
+      ],
     });
   },
 });
+
+/** The stone in its three wires, bound at the foot and at the neck, and how high the ends of these stand. */
+function captureOf({
+  held,
+  thin,
+  binding,
+  reach,
+  tail,
+}: {
+  readonly held: StoneSize;
+  readonly thin: WireSize;
+  readonly binding: WireSize;
+  readonly reach: number;
+  readonly tail: number;
+}): Result<{ readonly piece: Piece; readonly ends: readonly string[]; readonly top: number }> {
+  const wound = NECK_TURNS * bendOf(binding).pitch;
+  const uses: readonly ActUse[] = [
+    {
+      id: CAPTURE,
+      name: bundleFrame.title,
+      technique: bundleFrame as never,
+      values: {
+        ...initialValues(bundleFrame.parameters),
+        stone: held,
+        wire: thin,
+        wires: 3,
+        binding,
+        bound: FOOT * thin.width,
+        bail: UPRIGHT * thin.width,
+        holds: 2,
+        reach,
+        tail,
+      },
+      takes: {},
+    },
+    {
+      id: NECK,
+      name: neckWraps.title,
+      technique: neckWraps as never,
+      values: { ...initialValues(neckWraps.parameters), wire: binding, turns: NECK_TURNS, tail: 8 },
+      takes: {
+        bundle: ['left', 'right'].flatMap((side) => [1, 2, 3].map((index) => `${CAPTURE}.${side} ${index}`)),
+      },
+    },
+  ];
+  const joined = joinActs(uses);
+  for (const { act } of joined.uses) if (!act.ok) return act;
+  const [made] = joined.pieces;
+  if (!made) return refuse('The capture cannot be made.');
+  const ends = [1, 2, 3].map((index) => `${CAPTURE}.frame ${index}`);
+  return ok({
+    piece: made.piece,
+    ends,
+    top: -(Math.max(held.length, held.width) / 2 + bendOf(thin).thick * (4 + UPRIGHT) + wound),
+  });
+}

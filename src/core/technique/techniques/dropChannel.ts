@@ -163,8 +163,18 @@ export const dropChannel = technique({
     return ok({
       ...cut.value,
       steps: [
-        { id: 'form', name: 'form the middle of the frame wire to the drop', minutes: 4 },
-        { id: 'turn', name: 'turn both hands back over a mandrel as thick as the beads', minutes: 2 },
+        {
+          id: 'form',
+          makes: ['formed to the drop'],
+          name: 'form the middle of the frame wire to the drop',
+          minutes: 4,
+        },
+        {
+          id: 'turn',
+          makes: ['turned back over a mandrel', 'the outer rail'],
+          name: 'turn both hands back over a mandrel as thick as the beads',
+          minutes: 2,
+        },
         {
           id: 'count-out',
           name: 'count out the beads, pale to dark, alike on both sides',
@@ -172,17 +182,20 @@ export const dropChannel = technique({
         },
         {
           id: 'thread-drop',
+          makes: ['round the frame at the foot', 'up through the drop', 'drop'],
           name: 'fold the thin wire in half at the foot, and bring both halves up through the drop',
           minutes: 2,
         },
         {
           id: 'lace',
+          makes: ['turns on the rails', 'first', 'second'],
           name: 'lace the beads on both sides, one after another',
           minutes: 2 + 2 * beads * 1.1,
           cautions: ['gripping'],
         },
         {
           id: 'ends',
+          makes: ['two spirals under the middle'],
           name: 'bend the ends of the outer rails under the middle and roll their spirals',
           minutes: 4,
           cautions: ['cut ends'],

@@ -53,9 +53,9 @@ export const eyePin = technique({
       ...cut.value,
       steps: [
         { id: 'straighten', name: 'twist the wire straight and hard', minutes: 0.5 },
-        { id: 'eye', name: 'turn the eye', minutes: 1.5, cautions: ['cut ends'] },
-        { id: 'thread-bead', name: 'thread the beads', minutes: 0.5 },
-        { id: 'loop', name: 'turn the loop at the top', minutes: 1.5 },
+        { id: 'eye', makes: ['eye'], name: 'turn the eye', minutes: 1.5, cautions: ['cut ends'] },
+        { id: 'thread-bead', makes: ['bead', 'through the bead'], name: 'thread the beads', minutes: 0.5 },
+        { id: 'loop', makes: ['plain loop'], name: 'turn the loop at the top', minutes: 1.5 },
       ],
       order: [{ first: 'thread-bead', then: 'loop', why: 'the bead does not pass the loop' }],
     });

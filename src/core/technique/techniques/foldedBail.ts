@@ -133,9 +133,11 @@ export const foldedBail = actTechnique({
         what: 'over the mandrel: the bend begins',
       })),
       steps: [
-        { id: 'fold', name: 'fold the wires over a mandrel', minutes: 2 },
+        { id: 'fold', makes: ['two legs'], name: 'fold the wires over a mandrel', minutes: 2 },
         { id: 'hang', name: 'thread what the bail shall hold', minutes: 0.5 },
-        ...(wraps > 0 ? [{ id: 'bind', name: 'bind the neck', minutes: 1 + wraps * 0.15 }] : []),
+        ...(wraps > 0
+          ? [{ id: 'bind', makes: ['binding wire'], name: 'bind the neck', minutes: 1 + wraps * 0.15 }]
+          : []),
         { id: 'tuck', name: 'bring the ends down behind', minutes: 3, cautions: ['cut ends', 'piercing'] },
       ],
       order: [

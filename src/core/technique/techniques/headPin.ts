@@ -61,9 +61,15 @@ export const headPin = technique({
     return ok({
       ...cut.value,
       steps: [
-        { id: 'fold', name: 'fold the tip and squeeze it', minutes: 1, cautions: ['cut ends'] },
-        { id: 'thread-bead', name: 'thread the beads', minutes: 0.5 },
-        { id: 'loop', name: 'turn the loop', minutes: 1.5 },
+        {
+          id: 'fold',
+          makes: ['folded tip'],
+          name: 'fold the tip and squeeze it',
+          minutes: 1,
+          cautions: ['cut ends'],
+        },
+        { id: 'thread-bead', makes: ['bead', 'through the bead'], name: 'thread the beads', minutes: 0.5 },
+        { id: 'loop', makes: ['plain loop'], name: 'turn the loop', minutes: 1.5 },
       ],
       order: [{ first: 'thread-bead', then: 'loop', why: 'the bead does not pass the loop' }],
     });

@@ -150,20 +150,33 @@ export const herringboneRing = technique({
       steps: [
         {
           id: 'anchor',
+          makes: ['turns that anchor and close it'],
           name: `wind ${ANCHOR} turns of thin wire on the middle of the shank and trim its end`,
           minutes: 1,
           cautions: ['cut ends'],
         },
-        { id: 'thread-bead', name: 'thread the bead on the shank, against them', minutes: 0.5 },
+        {
+          id: 'thread-bead',
+          makes: ['bead'],
+          name: 'thread the bead on the shank, against them',
+          minutes: 0.5,
+        },
         {
           id: 'layers',
+          makes: ['round the bead'],
           name: 'lead the thin wire round the bead and once round the shank at each side, each layer under the last',
           minutes: 2 + layers * 3,
           cautions: ['gripping'],
         },
-        { id: 'band', name: 'wind both ends once round the mandrel, without crossing', minutes: 3 },
+        {
+          id: 'band',
+          makes: ['with each end'],
+          name: 'wind both ends once round the mandrel, without crossing',
+          minutes: 3,
+        },
         {
           id: 'wrap',
+          makes: ['of each end beside the weave'],
           name: `wind each end ${counted(wraps, 'time')} next to the weave, in turn`,
           minutes: 2 + 2 * wraps * 0.5,
         },

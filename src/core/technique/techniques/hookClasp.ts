@@ -90,11 +90,17 @@ export const hookClasp = technique({
     return ok({
       ...cut.value,
       steps: [
-        { id: 'tip', name: 'roll the tip of the hook', minutes: 1, cautions: ['cut ends'] },
-        { id: 'hook', name: 'bend the hook on the wide part of the jaws', minutes: 2 },
-        { id: 'eye', name: 'turn its link loop the other way', minutes: 1.5 },
+        {
+          id: 'tip',
+          name: 'roll the tip of the hook',
+          minutes: 1,
+          cautions: ['cut ends'],
+        },
+        { id: 'hook', makes: ['hook'], name: 'bend the hook on the wide part of the jaws', minutes: 2 },
+        { id: 'eye', makes: ['leg'], name: 'turn its link loop the other way', minutes: 1.5 },
         {
           id: 'wrapped',
+          makes: ['eye'],
           name: 'turn the eye, and wrap it shut on its stem',
           minutes: 2.5,
           cautions: ['cut ends'],

@@ -141,6 +141,7 @@ export const loopedBezel = technique({
         { id: 'mark', name: 'mark the loops on both wires', minutes: 2 },
         {
           id: 'loops',
+          makes: ['round the stone'],
           name: 'turn the loops on both, alike, flat along one side',
           minutes: 2 + 2 * loops * MINUTES_A_LOOP,
           cautions: ['gripping'],
@@ -148,10 +149,11 @@ export const loopedBezel = technique({
         { id: 'try', name: 'try the second wire against the first, and both round the stone', minutes: 2 },
         {
           id: 'ladder',
+          makes: ['ladder wire'],
           name: 'lay them with their loops outward and ladder them between the loops, from the middle',
           minutes: 2 + loops * wraps * 2 * MINUTES_A_TURN,
         },
-        { id: 'mould', name: 'mould the ladder round the stone', minutes: 3 },
+        { id: 'mould', makes: ['stone'], name: 'mould the ladder round the stone', minutes: 3 },
         { id: 'fold', name: 'fold the loops apart over the stone’s edge', minutes: 4 },
         {
           id: 'close',
@@ -159,7 +161,7 @@ export const loopedBezel = technique({
           minutes: 3,
           cautions: ['cut ends'],
         },
-        { id: 'bail', name: 'make the bail of the four ends', minutes: 5 },
+        { id: 'bail', makes: ['bail from the ends'], name: 'make the bail of the four ends', minutes: 5 },
         { id: 'round', name: 'round the loops, trim and tuck', minutes: 3, cautions: ['cut ends'] },
       ],
       order: [

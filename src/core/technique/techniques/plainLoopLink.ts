@@ -50,8 +50,13 @@ export const plainLoopLink = technique({
       ...cut.value,
       steps: [
         { id: 'first-loop', name: 'turn a plain loop at one end', minutes: 1.5, cautions: ['cut ends'] },
-        { id: 'thread-bead', name: 'thread the bead', minutes: 0.5 },
-        { id: 'last-loop', name: 'turn the loop at the other end, in the same plane', minutes: 2 },
+        { id: 'thread-bead', makes: ['through the bead'], name: 'thread the bead', minutes: 0.5 },
+        {
+          id: 'last-loop',
+          makes: ['two plain loops'],
+          name: 'turn the loop at the other end, in the same plane',
+          minutes: 2,
+        },
       ],
       order: [
         {

@@ -120,17 +120,34 @@ export const pointSpiral = technique({
         cuts: cut.value.cuts,
         run: cut.value.run,
         steps: [
-          { id: 'fold', name: 'fold the wire shut at its middle and set the fold under one tip', minutes: 2 },
+          {
+            id: 'fold',
+            makes: ['fold under the tip'],
+            name: 'fold the wire shut at its middle and set the fold under one tip',
+            minutes: 2,
+          },
           {
             id: 'wind',
+            makes: ['of each half'],
             name: 'wind both strands up side by side, evenly',
             minutes: 3 + turns * MINUTES_A_TURN,
           },
-          { id: 'upright', name: 'bend both strands upright over the other tip', minutes: 1 },
-          { id: 'loop', name: 'turn a loop of both over a mandrel', minutes: 2 },
+          {
+            id: 'upright',
+            makes: ['upright over the tip'],
+            name: 'bend both strands upright over the other tip',
+            minutes: 1,
+          },
+          {
+            id: 'loop',
+            makes: ['neck', 'hanging loop'],
+            name: 'turn a loop of both over a mandrel',
+            minutes: 2,
+          },
           { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
           {
             id: 'shut',
+            makes: ['of each end under it'],
             name: 'wind both ends below the loop, trim and tuck',
             minutes: 3,
             cautions: ['cut ends'],

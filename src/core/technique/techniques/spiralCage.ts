@@ -53,9 +53,10 @@ export const spiralCage = technique({
       return refuse(
         `Opened over a stone ${said(long)} long and ${said(wide)} wide, its turns lie ${said(rise)} above one another, less than the wire is thick; roll it with a gap of ${said((D * wide) / long - D)}.`,
       );
+    const coils = `two coils of ${counted(Number(shut.toFixed(1)), 'turn')}`;
     const half = (way: 1 | -1, narrow: number, turns: number): Course => ({
       kind: 'curled',
-      name: `two coils of ${counted(Number(shut.toFixed(1)), 'turn')}`,
+      name: coils,
       inside: narrow,
       turns: way * turns,
       pitch,
@@ -115,13 +116,20 @@ export const spiralCage = technique({
       steps: [
         {
           id: 'spirals',
+          makes: [coils],
           name: 'roll both ends inward to coils of one size until they meet',
           minutes: 2 + (shut + lifted) * MINUTES_A_TURN,
           cautions: ['gripping'],
         },
         { id: 'open', name: 'open both coils one turn at a time, to two springs', minutes: 3 },
         { id: 'stone', name: 'put the stone in from the middle and close the turns round it', minutes: 3 },
-        { id: 'loop', name: 'lift the last turn of one end as a loop', minutes: 2, cautions: ['cut ends'] },
+        {
+          id: 'loop',
+          makes: ['last turn, lifted as the loop'],
+          name: 'lift the last turn of one end as a loop',
+          minutes: 2,
+          cautions: ['cut ends'],
+        },
       ],
       order: [
         { first: 'stone', then: 'loop', why: 'the cage does not open any more when its loop is lifted' },

@@ -126,7 +126,13 @@ export const straightWeave = actTechnique({
         : [],
       steps: [
         { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
-        { id: 'weave', name: 'weave', minutes: 3 + minutesToWeave(strip.value), cautions: ['gripping'] },
+        {
+          id: 'weave',
+          makes: ['weaving wire'],
+          name: 'weave',
+          minutes: 3 + minutesToWeave(strip.value),
+          cautions: ['gripping'],
+        },
         { id: 'tuck', name: 'trim and tuck the weaving wire', minutes: 1, cautions: ['cut ends'] },
       ],
       notes: [

@@ -1,3 +1,4 @@
+import { radians } from '../../geometry/angle';
 import type { Path, Vec3 } from '../../geometry/path';
 import { pose, type Pose } from '../../geometry/pose';
 import { distance3, minus3, vec3 } from '../../geometry/vec3';
@@ -23,8 +24,6 @@ const GATHERED = 2;
 const APART = 1.05;
 /** Why a rope is only sketched. */
 const PRESSED = 'strands of a rope press into one another where they are laid close and where it is bent';
-
-const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
 /** A rope that stands up from a place, makes a loop, and is wound below it: the line that its strands are twisted about. */
 function ropeLine(
@@ -217,12 +216,18 @@ export const twistedNet = technique({
         },
         {
           id: 'net',
+          makes: ['of mesh, both strands'],
           name: 'twist neighbours of different pairs together, row after row',
           minutes: rows * wires * twists * 0.35,
           cautions: ['gripping'],
         },
         { id: 'point', name: 'put the point in, from the third row on', minutes: 1 },
-        { id: 'rope', name: 'twist all strands together over the other tip', minutes: 3 },
+        {
+          id: 'rope',
+          makes: ['over the tip to the rope'],
+          name: 'twist all strands together over the other tip',
+          minutes: 3,
+        },
         { id: 'loop', name: 'turn a loop of the rope', minutes: 2 },
         { id: 'hang', name: 'hang what belongs in the loop', minutes: 0.5 },
         {

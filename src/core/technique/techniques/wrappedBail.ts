@@ -87,9 +87,15 @@ export const wrappedBail = technique({
     return ok({
       ...cut.value,
       steps: [
-        { id: 'turn', name: 'turn the bail on a mandrel', minutes: 2 },
+        { id: 'turn', makes: ['of the bail'], name: 'turn the bail on a mandrel', minutes: 2 },
         { id: 'hang', name: 'hang what belongs in the bail', minutes: 0.5 },
-        { id: 'wrap', name: 'wrap the neck, trim and tuck', minutes: 3, cautions: ['cut ends'] },
+        {
+          id: 'wrap',
+          makes: ['round the neck'],
+          name: 'wrap the neck, trim and tuck',
+          minutes: 3,
+          cautions: ['cut ends'],
+        },
       ],
       order: [
         { first: 'hang', then: 'wrap', why: 'a closed ring does not pass a bail that is wrapped shut' },

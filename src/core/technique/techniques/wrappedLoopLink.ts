@@ -64,10 +64,20 @@ export const wrappedLoopLink = technique({
         { id: 'first-loop', name: 'form the first loop', minutes: 1.5, cautions: ['cut ends'] },
         { id: 'hang-first', name: 'hang what belongs in the first loop', minutes: 0.5 },
         { id: 'shut-first', name: 'wrap the first loop shut', minutes: 2 },
-        { id: 'thread-bead', name: 'thread the bead', minutes: 0.5 },
-        { id: 'last-loop', name: 'form the second loop', minutes: 1.5 },
+        { id: 'thread-bead', makes: ['through the bead'], name: 'thread the bead', minutes: 0.5 },
+        {
+          id: 'last-loop',
+          makes: ['stems under the wraps', 'loop stem'],
+          name: 'form the second loop',
+          minutes: 1.5,
+        },
         { id: 'hang-last', name: 'hang what belongs in the second loop', minutes: 0.5 },
-        { id: 'shut-last', name: 'wrap the second loop shut, trim and tuck', minutes: 2.5 },
+        {
+          id: 'shut-last',
+          makes: ['on each stem'],
+          name: 'wrap the second loop shut, trim and tuck',
+          minutes: 2.5,
+        },
       ],
       order: [
         {

@@ -243,7 +243,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
       </p>
       {first && (
         <PlanDrawing
-          drawing={drawPlan(first.plan, first.values, SMALL)}
+          drawing={drawPlan(first.plan, SMALL)}
           metalOf={metalOfPart(first, specs)}
           label={`${name}, drawn to scale`}
           className="mt-2 h-28 w-full"

@@ -321,7 +321,6 @@ const Shown = memo(function Shown({
         </div>
         <PlanViews
           plan={plan}
-          values={values}
           metalOf={metalOf}
           label={`${technique.title}, drawn to scale`}
           className="mt-2 h-64 w-full"

@@ -81,8 +81,8 @@ export default async function PatternPage({ params }: { params: Params }) {
           </Link>
         </div>
       </div>
-      {resolved ? (
-        <PiecesDrawn resolved={resolved} specs={specs} />
+      {resolved && body.composition ? (
+        <PiecesDrawn composition={body.composition} resolved={resolved} specs={specs} />
       ) : (
         <div className="mt-4">
           <Judgements of={judgeSteps(body.steps, Object.values(specs))} />

@@ -14,7 +14,6 @@ export function PieceShown({ part, specs }: { readonly part: DrawnPart; readonly
     <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
       <PlanViews
         plan={part.plan}
-        values={part.values}
         metalOf={metalOf}
         label={`${part.name}, drawn to scale`}
         className="h-[30vh] w-full lg:h-[46vh]"

@@ -47,7 +47,7 @@ export const UseCard = memo(function UseCard({
   onEarlier,
   onLater,
 }: UseCardProps) {
-  const { technique, values, plan, wrong, refusal, judgements, offered } = resolved;
+  const { technique, plan, wrong, refusal, judgements, offered } = resolved;
   const metalOf = useCallback(
     (wire: string) => metalOfPart({ uses: [resolved] }, byId)(wire),
     [byId, resolved],
@@ -120,9 +120,9 @@ export const UseCard = memo(function UseCard({
           <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
         </div>
       </div>
-      {isDrawn && plan && values && takesWire(technique) && (
+      {isDrawn && plan && takesWire(technique) && (
         <PlanDrawing
-          drawing={drawingOf(plan, values)}
+          drawing={drawingOf(plan)}
           metalOf={metalOf}
           label={`${use.name}, drawn to scale`}
           className="mt-2 h-40 w-full"
