@@ -23,16 +23,29 @@ const CORNER = 8;
  * @param stone that lies in the paper, its length across it
  * @param radius of what lies on it, mm
  */
-export function lyingOn(stone: Cab, radius: number, least: number): (at: Vec) => number {
+export const lyingOn = (stone: Cab, radius: number, least: number): ((at: Vec) => number) =>
+  rolledOver(stone, radius, (inward) => faceAt(stone, inward), least);
+
+/** How high something round lies that is laid flat behind a stone: as {@link lyingOn}, and no higher than it is told beside it. */
+export function lyingBehind(stone: Cab, radius: number, most: number): (at: Vec) => number {
+  const off = rolledOver(stone, radius, () => 0, -most);
+  return (at) => -off(at);
+}
+
+/** How far off a surface the middle of a ball is that rolls over it, by a place on the paper, mm. @param surface by how far in from the edge */
+function rolledOver(
+  stone: Cab,
+  radius: number,
+  surface: (inward: number) => number,
+  least: number,
+): (at: Vec) => number {
   const outline = expectOk(outlineOf(stone.size));
   const edge = pointsOf(outline, Math.ceil(ROUND / outline.curves.length));
   return ({ x, y }) => {
     const inward = insideOutline(edge, x, y);
     return Array.from({ length: 2 * FELT + 1 }, (_, index) => ((index - FELT) / FELT) * radius).reduce(
       (high, off) =>
-        inward + off < 0
-          ? high
-          : Math.max(high, faceAt(stone, inward + off) + Math.sqrt(radius ** 2 - off ** 2)),
+        inward + off < 0 ? high : Math.max(high, surface(inward + off) + Math.sqrt(radius ** 2 - off ** 2)),
       least,
     );
   };
@@ -45,6 +58,7 @@ export function roundedLine(corners: readonly Vec[], round: number): readonly Ve
   const turned = corners.slice(1, -1).flatMap((corner, index): Vec[] => {
     const [before, after] = [corners[index] as Vec, corners[index + 2] as Vec];
     const cut = Math.min(round, distance(before, corner) / 2.05, distance(corner, after) / 2.05);
+    if (cut <= 0) return [corner];
     const from = plus(corner, scaled(minus(before, corner), cut / distance(before, corner)));
     const to = plus(corner, scaled(minus(after, corner), cut / distance(corner, after)));
     return Array.from({ length: CORNER + 1 }, (_, step) => {
@@ -57,7 +71,7 @@ export function roundedLine(corners: readonly Vec[], round: number): readonly Ve
   return points.slice(1).reduce<Vec[]>(
     (all, to, index) => {
       const from = points[index] as Vec;
-      const steps = Math.max(1, Math.ceil(distance(from, to) / STEP));
+      const steps = Math.max(2, Math.ceil(distance(from, to) / STEP));
       return [
         ...all,
         ...Array.from({ length: steps }, (_, step) =>

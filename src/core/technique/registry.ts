@@ -38,6 +38,7 @@ import { spiralHeadRing } from './techniques/spiralHeadRing';
 import { straightWeave } from './techniques/straightWeave';
 import { threadedBead } from './techniques/threadedBead';
 import { tree } from './techniques/tree';
+import { treeWithoutFrame } from './techniques/treeWithoutFrame';
 import { twistedNet } from './techniques/twistedNet';
 import { twistedWire } from './techniques/twistedWire';
 import { unevenLink } from './techniques/unevenLink';
@@ -59,6 +60,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   twistedNet,
   spiralCage,
   tree,
+  treeWithoutFrame,
   beadHalo,
   kinkedHalo,
   boundBeads,

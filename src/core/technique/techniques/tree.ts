@@ -111,10 +111,8 @@ export const tree = technique({
       const corners = [from, ...trunkLine, to];
       const rounded = laidOn(roundedLine(corners, ROUNDED * trunk), heightAt);
       // The trunk ends where its wire leaves it.
-      const parted = Math.max(
-        1,
-        rounded.findIndex(({ y }) => y <= leaves),
-      );
+      const parting = rounded.findIndex(({ y }) => y <= leaves);
+      const parted = Math.min(Math.max(1, parting), rounded.length - 2);
       const [standing, branch] = [rounded.slice(0, parted + 1), rounded.slice(parted)];
       const hand = (side: Side): readonly Course[] => {
         const sense = side === 'first' ? 1 : -1;

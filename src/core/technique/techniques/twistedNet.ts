@@ -1,15 +1,15 @@
 import { radians } from '../../geometry/angle';
-import type { Path, Vec3 } from '../../geometry/path';
-import { pose, type Pose } from '../../geometry/pose';
+import type { Vec3 } from '../../geometry/path';
+import { pose } from '../../geometry/pose';
 import { distance3, minus3, vec3 } from '../../geometry/vec3';
 import { onBody, radiusAt } from '../../piece/body';
 import type { Course, Piece, Point, Side, Twisted } from '../../piece/piece';
-import { runPiece } from '../../piece/run';
 import { offAxis, twistedPath } from '../../piece/shape';
-import { ok, refuse, type Result } from '../../result';
+import { refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { cutsOfPiece } from '../ofPiece';
 import { count, length, roundWire, wire } from '../parameter';
+import { PRESSED, ropeBail } from '../rope';
 import { said, saidBy, technique } from '../technique';
 
 /** How long one half-twist of two strands is, in diameters of the wire: drawn tight by hand (common practice, about two). */
@@ -22,48 +22,6 @@ const UNDER = 1;
 const GATHERED = 2;
 /** How far apart the strands of a fold set out, in thicknesses. */
 const APART = 1.05;
-/** Why a rope is only sketched. */
-const PRESSED = 'strands of a rope press into one another where they are laid close and where it is bent';
-
-/** A rope that stands up from a place, makes a loop, and is wound below it: the line that its strands are twisted about. */
-function ropeLine(
-  thick: number,
-  begin: Pose,
-  neck: number,
-  loop: number,
-  wraps: number,
-): Result<{ readonly path: Path; readonly long: number }> {
-  const rope: Piece = {
-    bodies: [],
-    wires: [
-      {
-        id: 'rope',
-        name: 'rope',
-        cutFrom: 'rope',
-        size: roundWire(thick),
-        start: begin,
-        first: [
-          { kind: 'laid', name: 'neck', length: neck },
-          { kind: 'bent', name: 'loop', about: thick, angle: 90 },
-          { kind: 'coiled', name: 'loop', about: loop, turns: -1, pitch: thick },
-          {
-            kind: 'wound',
-            name: 'wound below it',
-            on: [{ wire: 'rope', from: { side: 'first', endOf: 'neck', on: -thick }, towards: 'second' }],
-            groups: [{ kind: 'wrap', first: 0, last: 0, wraps }],
-            begins: 'back',
-          },
-        ],
-        second: [],
-        tails: { first: 0, second: 0 },
-      },
-    ],
-  };
-  const run = runPiece(rope);
-  if (!run.ok) return run;
-  const [made] = run.value.wires;
-  return ok({ path: made?.path ?? [], long: made?.net ?? 0 });
-}
 
 /**
  * Wires folded under one tip of a point, each through the fold of the next; neighbours of different pairs twisted together row on row up it; over the
@@ -124,7 +82,7 @@ export const twistedNet = technique({
     const first = radians(ends - mesh / 4);
     const begin = pose(vec3(0, -long / 2 - GATHERED * rope), vec3(0, -1));
     const axis = pose(begin.at, begin.along, vec3(Math.sin(first), 0, Math.cos(first)));
-    const line = ropeLine(rope, begin, (wraps + 2) * rope, loop, wraps);
+    const line = ropeBail(rope, begin, (wraps + 2) * rope, loop, wraps);
     if (!line.ok) return line;
     const ropeLong = line.value.long;
     const hand = (index: number, side: Side): readonly Course[] => {
