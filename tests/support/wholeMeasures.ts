@@ -293,6 +293,9 @@ WHOLE.push([
     gap: between(0.8, 3),
     kink: between(0, 0.7),
     apart: between(4, 8),
+    mandrel: between(3, 8),
+    spiral: fc.integer({ min: 1, max: 3 }),
+    ring: between(4.5, 8),
   }),
 ]);
 const channel = {

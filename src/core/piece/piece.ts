@@ -18,6 +18,8 @@ export interface PieceWire {
   readonly name: string;
   /** What it is cut from, as whoever made the piece calls it. */
   readonly cutFrom: string;
+  /** The wire from whose cut it is taken, of what that leaves over; undefined for one that is cut by itself. */
+  readonly restOf?: string;
   readonly size: WireSize;
   /** Where its work begins, and which way its first hand sets out; undefined for a wire that begins with its first wound course. */
   readonly start?: Pose;

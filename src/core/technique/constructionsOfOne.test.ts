@@ -123,17 +123,50 @@ describe('B1, a crescent in a round-wire outline with half-round bands', () => {
 
 /** Common practice, constructions B2. */
 describe('B2, a drilled bead in a kinked halo', () => {
-  const plan = planOf('kinked-halo', { wire: roundWire(0.8), bead: 15, loop: 3.4, rounds: 5, tail: 80 });
+  const plan = planOf('kinked-halo', { wire: roundWire(0.8), bead: 15, loop: 3.4, rounds: 5, tail: 30 });
 
   it('is a bead wire with two loops, and a halo of 355 to 380, of whose rest the bail is made', () => {
     expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([
       ['bead wire', 1],
       ['halo wire', 1],
+      ['jump ring', 1],
     ]);
     soundPlan(plan);
-    expectPractice(plan, 'halo wire', 380, 0.45);
+    expectPractice(plan, 'halo wire', 380, 0.75);
     expect(termsOf(cutNamed(plan, 'bead wire'))).toEqual(['through the bead', 'two plain loops', 'trimmed']);
-    expect(termsOf(cutNamed(plan, 'halo wire'))).toEqual(['5 rounds', 'caught on the loops', 'trimmed']);
+    expect(termsOf(cutNamed(plan, 'halo wire'))).toEqual([
+      '5 rounds',
+      'caught on the loops',
+      'bail: folded double',
+      'bail: two doubled loops',
+      'bail: down in front',
+      'bail: two spirals, mirrored',
+      'trimmed',
+    ]);
+  });
+
+  it('makes its bail of the rest: two strands once and a half round 4.5 mm, and spirals that mirror', () => {
+    // A helix of a turn and a half at (4.5 + 0.8)/2 off its axis, of each strand.
+    const turn = Math.hypot(Math.PI * (4.5 + 0.8), 2 * 0.8);
+    expect(termOf(plan, 'halo wire', /doubled loops/) / (3 * turn)).toBeGreaterThan(0.99);
+    expect(termOf(plan, 'halo wire', /doubled loops/) / (3 * turn)).toBeLessThan(1.01);
+    const bail = plan.run?.wires.find(({ wire }) => wire.id === 'bail');
+    const spiral = (side: 'first' | 'second') =>
+      (bail?.[side] ?? []).find(({ name }) => name.includes('spirals'))?.path ?? [];
+    expect(spiral('first').length).toBeGreaterThan(20);
+    for (const [index, { x, y, z }] of spiral('first').entries()) {
+      const other = spiral('second')[index];
+      expect(other && distance3({ x: -x, y, z }, other)).toBeLessThan(1e-6);
+    }
+    // It is cut off behind the halo and its handling tails.
+    const { marks } = cutNamed(plan, 'halo wire');
+    const cutOff = marks.find(({ what }) => what.startsWith('cut off'))?.at ?? NaN;
+    const ofHalo = ['5 rounds', 'caught on the loops'].map((name) => termOf(plan, 'halo wire', RegExp(name)));
+    expect(cutOff).toBeCloseTo(
+      ofHalo.reduce((sum, each) => sum + each, 2 * 30),
+      6,
+    );
+    expect(() => planOf('kinked-halo', { ring: 2, wire: roundWire(0.8) })).toThrow(/jump ring of 2 mm/);
   });
 
   it('goes three times round on one side and twice on the other, with a gap to its bead', () => {
@@ -162,6 +195,8 @@ describe('B2, a drilled bead in a kinked halo', () => {
       'thread-bead before last-loop',
       'hammer before carry',
       'carry before kink',
+      'carry before bail',
+      'edge before hang',
     ]);
     expect(() => planOf('kinked-halo', { loop: 2, rounds: 5 })).toThrow(/has no room for that, 2.57 mm has/);
   });

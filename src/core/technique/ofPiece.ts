@@ -1,9 +1,9 @@
 import type { Piece, PieceWire, Side } from '../piece/piece';
 import { runPiece, type RunCourse, type RunPiece, type RunWire } from '../piece/run';
 import { ok, type Result } from '../result';
-import { allowance, net, type Mark, type PlannedCut, type Term } from './technique';
+import { allowance, cutOf, net, type Mark, type PlannedCut, type Term } from './technique';
 
-/** A piece that was run, and the cuts that come of it: one for each physical wire, alike ones together. */
+/** A piece that was run, and the cuts that come of it: one for each physical wire, alike ones together; what is made of the rest of a cut is part of it. */
 export interface CutPiece {
   readonly run: RunPiece;
   readonly cuts: readonly PlannedCut[];
@@ -35,8 +35,12 @@ export function cutsOfPiece(piece: Piece, told: Told): Result<CutPiece> {
   const run = runPiece(piece);
   if (!run.ok) return run;
   const cuts = run.value.wires
-    .filter(({ wire }) => !told.given?.includes(wire.id))
-    .map((wire) => cutOfWire(wire, told));
+    .filter(({ wire }) => !told.given?.includes(wire.id) && wire.restOf === undefined)
+    .map((wire) =>
+      run.value.wires
+        .filter(({ wire: { restOf } }) => restOf === wire.wire.id)
+        .reduce((cut, rest) => withRest(cut, rest, told), cutOfWire(wire, told)),
+    );
   return ok({ run: run.value, cuts: alikeTogether(cuts) });
 }
 
@@ -107,6 +111,28 @@ function cutOfWire(
     terms: [...terms, ...(trimmed > 0 ? [allowance(tails, trimmed)] : [])],
     marks,
     drawn: [path],
+  };
+}
+
+/** A cut whose rest is made into another wire: that is cut off behind it. */
+function withRest(cut: PlannedCut, rest: RunWire, told: Told): PlannedCut {
+  const made = cutOfWire(rest, told);
+  const before = cutOf(cut);
+  const terms = [...cut.terms, ...made.terms];
+  const trimmed = terms.filter(({ kind }) => kind === 'allowance');
+  const tails = trimmed.reduce((sum, { length }) => sum + length, 0);
+  return {
+    ...cut,
+    terms: [
+      ...terms.filter(({ kind }) => kind === 'net'),
+      ...(trimmed[0] ? [allowance(trimmed[0].name, tails)] : []),
+    ],
+    marks: [
+      ...cut.marks,
+      { at: before, what: `cut off: the rest is the ${rest.wire.name}` },
+      ...made.marks.map(({ at, what }) => ({ at: before + at, what })),
+    ],
+    drawn: [...cut.drawn, ...made.drawn],
   };
 }
 

@@ -1,12 +1,12 @@
 import type { Path } from '../../geometry/path';
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Course, PieceWire } from '../../piece/piece';
+import type { Course, PieceWire, Side } from '../../piece/piece';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { loopMiddle, plainLoop } from '../loops';
 import { cutsOfPiece } from '../ofPiece';
-import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
+import { beadLength, count, drilled, length, roundWire, wire, type WireSize } from '../parameter';
 import { said, technique } from '../technique';
 
 /** Rounds pass through a loop side by side, so far apart in thicknesses. */
@@ -15,6 +15,14 @@ const LANE = 1.08;
 const CAUGHT = 200;
 /** Kinks begin and end so far from the loops, as a part of a round. */
 const PLAIN = 0.2;
+/** How wide the bail is across its loops, in thicknesses. */
+const BAIL_WIDE = 5.4;
+/** How far beside the middle of the ring the wires of the bail lie on it, in thicknesses. */
+const BAIL_LIES = 1.8;
+/** How far beside their middle, below the loops and before them both ends come down, in thicknesses. */
+const [BESIDE, DOWN, LIFT] = [0.95, 4, 1.1];
+/** Why a ring is only sketched where it closes. */
+const CLOSED = 'a ring is closed: its ends are one';
 /** Points to each round. */
 const POINTS = 160;
 /** Between rounds of one side there is so much air, in thicknesses. */
@@ -22,7 +30,7 @@ const AIR = 0.5;
 
 /**
  * A drilled bead on a wire with a loop at each end; a second wire carried from loop to loop round it, first on one side and then on the other,
- * loosely, both its ends caught on the loops; kinked with pliers afterwards.
+ * loosely, both its ends caught on the loops; kinked with pliers afterwards. What is left of its cut is the bail.
  */
 export const kinkedHalo = technique({
   id: 'kinked-halo',
@@ -38,16 +46,37 @@ export const kinkedHalo = technique({
     gap: length('Gap between bead and halo', 1.5, 0, 20),
     kink: length('Kinks jut out', 0.5, 0, 4),
     apart: length('From kink to kink', 5, 1.5, 30),
+    mandrel: length('Bail, inside', 4.5, 2, 20),
+    spiral: count('Turns of each spiral of the bail', 2, 1, 6),
+    ring: length('Jump ring that it hangs from, inside', 5, 2, 20),
     trim: length('Trim at each end of the bead’s wire', 1, 0, 20),
     tail: length('Handling tail at each end of the halo', 30, 0, 200),
   },
-  plan: ({ wire: size, bead, drilled: hole, loop, rounds, gap, kink, apart, trim, tail }) => {
+  plan: ({
+    wire: size,
+    bead,
+    drilled: hole,
+    loop,
+    rounds,
+    gap,
+    kink,
+    apart,
+    mandrel,
+    spiral,
+    ring,
+    trim,
+    tail,
+  }) => {
     const D = size.width;
     const passes = Math.floor(rounds / 2);
     const least = D * (1 + LANE * passes);
     if (loop < least)
       return refuse(
         `${counted(rounds, 'round')} go through each loop ${counted(passes, 'time')}, and an end is caught there: ${said(loop)} inside has no room for that, ${said(least)} has.`,
+      );
+    if (ring < BAIL_WIDE * D)
+      return refuse(
+        `A jump ring of ${said(ring)} inside does not go round the two doubled loops of the bail; ${said(BAIL_WIDE * D)} does.`,
       );
     const high = bead / 2 + loopMiddle({ inside: loop, size });
     const reachOf = (round: number) =>
@@ -105,6 +134,7 @@ export const kinkedHalo = technique({
         second: [caught(90)],
         tails: { first: tail, second: tail },
       },
+      ...hangerOf({ size, mandrel, spiral, ring, lowest: -high - (loop - D) / 2 }),
     ];
     const cut = cutsOfPiece(
       { bodies: [{ kind: 'bead', id: 'bead', width: bead, length: bead, hole }], wires },
@@ -142,17 +172,97 @@ export const kinkedHalo = technique({
           minutes: 2,
           cautions: ['hammering'],
         },
+        {
+          id: 'bail',
+          makes: ['bail'],
+          name: 'fold what is left of the halo’s wire double, turn both halves twice over a mandrel, and coil the ends outward',
+          minutes: 5 + spiral,
+          cautions: ['cut ends'],
+        },
+        { id: 'edge', name: 'hammer the spirals at their edge', minutes: 1, cautions: ['hammering'] },
+        { id: 'hang', makes: ['jump ring'], name: 'hang loop and bail in a jump ring', minutes: 1 },
       ],
       order: [
         { first: 'thread-bead', then: 'last-loop', why: 'the bead does not pass a loop' },
         { first: 'hammer', then: 'carry', why: 'a loop is not hammered when wire lies in it' },
         { first: 'carry', then: 'kink', why: 'kinked wire does not go through the loops' },
+        { first: 'carry', then: 'bail', why: 'the bail is what the halo leaves of its cut' },
+        { first: 'edge', then: 'hang', why: 'a spiral is not hammered where wire lies behind it' },
       ],
       parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
       notes: [`The halo is ${said(2 * reachOf(rounds - 1) + D + 2 * kink)} across.`],
     });
   },
 });
+
+/** What a halo hangs from; mm. */
+interface Hanger {
+  readonly size: WireSize;
+  readonly mandrel: number;
+  readonly spiral: number;
+  readonly ring: number;
+  /** Where the middle of the jump ring lies in the loop of the bead’s wire, at its lowest. */
+  readonly lowest: number;
+}
+
+/** A jump ring, and a bail of what the halo leaves of its cut: folded double, two doubled loops side by side, both ends coiled outward. */
+function hangerOf({ size, mandrel, spiral, ring, lowest }: Hanger): readonly PieceWire[] {
+  const D = size.width;
+  const highest = lowest - ring - D;
+  // The loops of the bail hang over the ring: two of their wires lie side by side under its highest, which falls away to both sides.
+  const round = (ring + D) / 2;
+  const falls = round - Math.sqrt(round ** 2 - (BAIL_LIES * D) ** 2);
+  const [middle, off] = [highest + falls - (mandrel - D) / 2, (mandrel + D) / 2];
+  const hand = (side: Side): readonly Course[] => {
+    const way = side === 'first' ? 1 : -1;
+    return [
+      { kind: 'bent', name: 'bail: folded double', about: 0, angle: -90 * way },
+      {
+        kind: 'coiled',
+        name: 'bail: two doubled loops',
+        about: mandrel,
+        turns: 1.5,
+        pitch: 2 * LANE * D,
+        roll: 90,
+      },
+      {
+        kind: 'led',
+        name: 'bail: down in front',
+        to: pose(vec3(way * BESIDE * D, middle + mandrel / 2 + DOWN * D, off + LIFT * D), vec3(0, 1)),
+      },
+      {
+        kind: 'curled',
+        name: 'bail: two spirals, mirrored',
+        inside: D,
+        turns: -way * spiral,
+        pitch: LANE * D,
+      },
+    ];
+  };
+  return [
+    {
+      id: 'ring',
+      name: 'jump ring',
+      cutFrom: 'wire',
+      size,
+      start: pose(vec3(0, lowest), vec3(1, 0)),
+      first: [{ kind: 'bent', name: 'once round', about: ring, angle: -360, sketched: CLOSED }],
+      second: [],
+      tails: { first: 0, second: 0 },
+    },
+    {
+      id: 'bail',
+      name: 'bail',
+      cutFrom: 'wire',
+      restOf: 'halo',
+      size,
+      start: pose(vec3(1.5 * LANE * D, middle + D / 2, -off), vec3(1, 0)),
+      first: hand('first'),
+      second: hand('second'),
+      tails: { first: 0, second: 0 },
+    },
+  ];
+}
 
 /** A round of a halo, from one loop to the other; mm. */
 interface Round {
