@@ -213,15 +213,17 @@ describe('B3, a channel of graded beads round a drop', () => {
     beads: 8,
   });
 
-  it('is one frame wire of 240 and one lacing wire of 500, worked from their middles', () => {
+  it('is one frame wire of 240 and one lacing wire of 500, worked from their middles, a dangle and a bail', () => {
     expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([
       ['frame wire', 1],
       ['lacing wire', 1],
+      ['dangle wire', 1],
+      ['bail wire', 1],
     ]);
     expectPractice(plan, 'frame wire', 240);
     expectPractice(plan, 'lacing wire', 500);
     soundPlan(plan);
-    for (const cut of plan.cuts) {
+    for (const cut of plan.cuts.slice(0, 2)) {
       const [middle] = cut.marks.filter(({ what }) => /middle|folded in half/.test(what));
       expect((middle?.at ?? 0) / cutOf(cut)).toBeCloseTo(0.5, 2);
     }
@@ -249,9 +251,29 @@ describe('B3, a channel of graded beads round a drop', () => {
     expect(plan.order.map(({ first, then }) => `${first} before ${then}`)).toEqual([
       'thread-drop before lace',
       'count-out before lace',
+      'ends before dangle',
       'lace before ends',
     ]);
-    expect(plan.parts.map(({ count }) => count)).toEqual([1, 16]);
+    expect(plan.parts.map(({ count }) => count)).toEqual([1, 17, 5, 1]);
+  });
+
+  it('hangs a bead, a spacer and a small drop on a doubled wire, and takes about 20 for its horseshoe bail', () => {
+    const dangle = cutNamed(plan, 'dangle wire');
+    // Both strands go through all three; each through a spacer of its own, and two and a half times round its spiral.
+    expect(termOf(plan, 'dangle wire', /bead, spacer and drop/)).toBeCloseTo(2 * (3 + 1.5 + 8), 6);
+    expect(termOf(plan, 'dangle wire', /a spacer each/)).toBeCloseTo(2 * 1.5, 6);
+    const turn = Math.hypot(Math.PI * (1 + 0.4), 0.4);
+    expect(Math.abs(termOf(plan, 'dangle wire', /^5 turns/) / (5 * turn) - 1)).toBeLessThan(0.02);
+    expect(cutOf(dangle)).toBeLessThan(120);
+    const bail = cutOf(cutNamed(plan, 'bail wire'));
+    expect(Math.abs(bail / 20 - 1)).toBeLessThan(0.2);
+    // Hooked over both places where the frame turns back, alike left and right.
+    const [left, right] = ['second', 'first'].map((side) => {
+      const wire = plan.run?.wires.find(({ wire: { id } }) => id === 'horseshoe');
+      return (wire?.[side as 'first'] ?? []).at(-1)?.path.at(-1);
+    });
+    expect(left && right && distance3({ ...left, x: -left.x }, right)).toBeLessThan(1e-6);
+    expect(() => planOf('drop-channel', { spacerHole: 0.7, wire: roundWire(0.4) })).toThrow(/dangle is doubled/);
   });
 
   it('both halves must pass the drop together', () => {

@@ -2,9 +2,11 @@ import { lengthOfPath, type Path } from '../../geometry/path';
 import { pose } from '../../geometry/pose';
 import { minus3, plus3, scaled3, unit3, vec3 } from '../../geometry/vec3';
 import type { Bead, Course, PieceWire, Side } from '../../piece/piece';
+import { runPiece, type RunWire } from '../../piece/run';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { channelBeads, laced, railsApart, type Station } from '../channel';
+import { dangleOf, horseshoeOf } from '../channelHangers';
 import { cutsOfPiece } from '../ofPiece';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { said, saidBy, technique } from '../technique';
@@ -18,6 +20,8 @@ const POINTS = 240;
 const [LOOSE, AFTER] = [0.04, 0.4];
 /** Turns that finish it on each outer rail. */
 const CLOSE = 3;
+/** So much of the thin wire has room between two turns of a spiral. */
+const OPEN = 1.15;
 /** How wide a spiral is beyond its turns, in thicknesses. */
 const SPIRAL_ROOM = 1.8;
 const SIDES = ['first', 'second'] as const;
@@ -43,20 +47,32 @@ export const dropChannel = technique({
     bead: beadLength('Bead', 3, 0.5, 20),
     drilled: drilled(0.8),
     spiral: count('Turns of each spiral at the foot', 2, 1, 6),
+    spacer: length('Spacers of dangle and bail, along their hole', 1.5, 0.4, 8),
+    spacerHole: length('Holes of what hangs and of the spacers', 1, 0.3, 6),
+    hangs: length('Length of the small drop that hangs', 8, 2, 40),
+    hangsWide: length('Width of the small drop', 5, 1.5, 30),
     trim: length('Trim at each end of the frame wire', 2, 0, 100),
     tail: length('Tail at each end of the lacing wire', 60, 0, 250),
   },
   plan: (told) => {
     const { base, wire: thin, long, wide, through, beads, bead, drilled: hole, spiral, trim, tail } = told;
+    const { spacer, spacerHole, hangs, hangsWide } = told;
     const D = base.width;
     const { thick } = bendOf(thin);
     if (2 * thick > through)
       return refuse(
         `Both halves of ${said(thick)} go through the drop; its hole of ${said(through)} has room for less than ${said(2 * thick)}.`,
       );
+    if (2 * thick > spacerHole)
+      return refuse(
+        `The dangle is doubled: both strands of ${said(thick)} go through bead and spacers, whose hole of ${said(spacerHole)} has room for less than ${said(2 * thick)}.`,
+      );
     const apart = railsApart(base, thin, bead);
     const [a, b] = [(wide + D) / 2 + told.play, (long + D) / 2 + told.play];
-    const rails = railsOf(a, b, apart, { free: 2 * (spiral + SPIRAL_ROOM) * D, room: (CLOSE + 1) * thick });
+    const rails = railsOf(a, b, apart, {
+      free: 2 * (spiral + SPIRAL_ROOM) * (D + OPEN * thick),
+      room: (CLOSE + 1) * thick,
+    });
     const step = bead * (1 + LOOSE);
     if (beads > rails.most(step, bead * AFTER))
       return refuse(
@@ -87,7 +103,8 @@ export const dropChannel = technique({
           id: 'spiral',
           inside: D,
           turns: way * -spiral,
-          pitch: D,
+          // The dangle is wound on its outermost turn.
+          pitch: D + OPEN * thick,
         },
       ];
     };
@@ -131,9 +148,22 @@ export const dropChannel = technique({
       second: railHand('second'),
       tails: { first: trim, second: trim },
     };
+    const formed = runPiece({ bodies: [], wires: [frame] });
+    if (!formed.ok) return formed;
+    const hangers = {
+      frame: formed.value.wires[0] as RunWire,
+      thin,
+      bead,
+      spacer,
+      hole: spacerHole,
+      drop: { long: hangs, wide: hangsWide, hole: through },
+      trim: 0,
+    };
+    const dangle = dangleOf({ ...hangers, trim: tail / 4 });
+    const horseshoe = horseshoeOf({ ...hangers, size: base });
     const cut = cutsOfPiece(
       {
-        bodies: [drop, ...bodies],
+        bodies: [drop, ...bodies, ...dangle.bodies, ...horseshoe.bodies],
         wires: [
           frame,
           {
@@ -146,6 +176,8 @@ export const dropChannel = technique({
             second: lacingHand('second'),
             tails: { first: tail, second: tail },
           },
+          dangle.wire,
+          horseshoe.wire,
         ],
       },
       {
@@ -200,15 +232,31 @@ export const dropChannel = technique({
           minutes: 4,
           cautions: ['cut ends'],
         },
+        {
+          id: 'dangle',
+          makes: ['dangle wire', 'dangle bead', 'dangle drop', 'dangle spacer'],
+          name: 'double thin wire through a bead, a spacer and the small drop, put a spacer on each strand, and wind both on the spirals',
+          minutes: 6,
+        },
+        {
+          id: 'bail',
+          makes: ['bail wire', 'horseshoe spacer'],
+          name: 'bend the bail, a spacer on each leg, hook it in from the front and press it shut',
+          minutes: 5,
+          cautions: ['cut ends'],
+        },
       ],
       order: [
         { first: 'thread-drop', then: 'lace', why: 'the drop does not go in between rails that are laced' },
         { first: 'count-out', then: 'lace', why: 'sides that were not counted out come out unlike' },
+        { first: 'ends', then: 'dangle', why: 'the dangle is wound on the spirals' },
         { first: 'lace', then: 'ends', why: 'no bead goes in when the outer rails meet under the middle' },
       ],
       parts: [
         { name: `drop, ${saidBy(long, wide)}, drilled lengthwise`, count: 1 },
-        { name: `bead, ${said(bead)}`, count: 2 * beads },
+        { name: `bead, ${said(bead)}`, count: 2 * beads + 1 },
+        { name: `spacer, ${said(spacer)}`, count: 5 },
+        { name: `small drop, ${saidBy(hangs, hangsWide)}, drilled lengthwise`, count: 1 },
       ],
       notes: [`The outer rails stand ${said(2 * (a + apart) + D)} across.`],
     });
