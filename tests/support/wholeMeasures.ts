@@ -434,3 +434,41 @@ WHOLE.push(
     }),
   ],
 );
+WHOLE.push(
+  [
+    'laced-frame',
+    fc.record({
+      base: fc.constantFrom(0.8, 1, 1.2).map(roundWire),
+      wire: fc.constantFrom(0.3, 0.4).map(roundWire),
+      high: between(34, 60),
+      wide: between(22, 34),
+      laced: between(8, 16),
+      bead: between(1.8, 2.6),
+      beads: fc.integer({ min: 2, max: 6 }),
+      last: fc.integer({ min: 1, max: 4 }),
+      first: fc.integer({ min: 3, max: 14 }),
+      close: fc.integer({ min: 2, max: 6 }),
+    }),
+  ],
+  [
+    'tree-without-frame',
+    fc.record({
+      stone: fc
+        .record({ width: between(20, 30), longer: between(2, 12), edge: between(2, 4) })
+        .map(({ width, longer, edge }) => ({
+          outline: 'oval' as const,
+          width,
+          length: width + longer,
+          edge,
+          depth: edge + 3.5,
+        })),
+      wire: fc.constantFrom(0.25, 0.3, 0.4).map(roundWire),
+      branches: fc.integer({ min: 3, max: 6 }),
+      trunk: between(6, 13),
+      roots: between(4, 9),
+      lay: between(5, 9),
+      loop: between(3, 6),
+      wraps: fc.integer({ min: 1, max: 3 }),
+    }),
+  ],
+);

@@ -29,6 +29,7 @@ import { herringboneRing } from './techniques/herringboneRing';
 import { hookClasp } from './techniques/hookClasp';
 import { jumpRings } from './techniques/jumpRings';
 import { kinkedHalo } from './techniques/kinkedHalo';
+import { lacedFrame } from './techniques/lacedFrame';
 import { loopedBezel } from './techniques/loopedBezel';
 import { neckWraps } from './techniques/neckWraps';
 import { plainLoopLink } from './techniques/plainLoopLink';
@@ -91,6 +92,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   twistedWire,
   straightWeave,
   curvedWeave,
+  lacedFrame,
   beadRing,
   coilBezelRing,
   herringboneRing,

@@ -1,7 +1,7 @@
 import { counted } from '../units/counted';
 import { ok, refuse, type Result } from '../result';
 import { mirrored, repeatsFor, repeatsWithin, weaveNeed, wireFor } from '../weave/consume';
-import { printWeave, wiresOf, type Weave } from '../weave/notation';
+import { printWeave, wiresOf, type Weave, type WeaveGroup } from '../weave/notation';
 import type { WireSize } from './parameter';
 import { net, type Term } from './technique';
 
@@ -90,3 +90,42 @@ export const THREE_AND_TWO: Weave = {
   ],
   close: [],
 };
+
+/** Where wraps more are laid among others, these stand so much farther apart. */
+const ROOMY = 1.03;
+
+/** How many turns a group has on wire A; a figure-eight covers its outer wire as far as two turns do. */
+export const turnsOnA = (group: WeaveGroup): number =>
+  group.kind === 'pass' || group.first > 0 ? 0 : (group.kind === 'eight' ? 2 : 1) * group.wraps;
+
+/** In the room of how many turns a group is laid. */
+export const roomOf = (group: WeaveGroup): number => {
+  if (group.kind === 'pass') return 0;
+  return group.kind === 'eight' ? 2 * group.wraps : (group.fits ?? group.wraps);
+};
+
+const isOnAAlone = (group: WeaveGroup): group is WeaveGroup & { readonly kind: 'wrap' } =>
+  group.kind === 'wrap' && group.first === 0 && group.last === 0;
+
+/**
+ * Groups with wraps more on A among them. Those on A alone take them up and share the room that they would have had without: outside of a curve
+ * there is more of it. Where there are none, each stands by itself.
+ * @param after which turns on A a wrap more is laid, counted from 1
+ */
+export function withExtra(groups: readonly WeaveGroup[], after: readonly number[]): readonly WeaveGroup[] {
+  const alone = groups.filter(isOnAAlone).reduce((sum, { wraps }) => sum + wraps, 0);
+  const room = (ROOMY * alone) / (alone + after.length);
+  const last = groups.findLastIndex(isOnAAlone);
+  let [onA, laid] = [0, 0];
+  return groups.flatMap((group, index): WeaveGroup[] => {
+    onA += turnsOnA(group);
+    const due = (index === last ? after.length : after.filter((each) => each <= onA).length) - laid;
+    if (alone === 0) {
+      laid += due;
+      return due > 0 ? [group, { kind: 'wrap', first: 0, last: 0, wraps: due }] : [group];
+    }
+    if (!isOnAAlone(group)) return [group];
+    laid += due;
+    return [{ ...group, wraps: group.wraps + due, fits: (group.wraps + due) * room }];
+  });
+}
