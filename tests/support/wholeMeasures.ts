@@ -451,6 +451,16 @@ WHOLE.push(
     }),
   ],
   [
+    'beaded-link',
+    fc.record({
+      link: fc.constantFrom(1, 1.3, 1.6).map(roundWire),
+      wire: fc.constantFrom(0.25, 0.32).map(roundWire),
+      inside: between(10, 30),
+      bead: between(2.2, 5),
+      wraps: fc.integer({ min: 1, max: 4 }),
+    }),
+  ],
+  [
     'tree-without-frame',
     fc.record({
       stone: fc

@@ -107,6 +107,7 @@ export function boundBeads(told: BoundBeads): readonly Course[] {
       {
         kind: 'bound',
         name: inWraps,
+        id: wrapsId(index),
         on: [placed(group)],
         begin: SIDE[side] + before,
         turns: group.turns - (before + behind) / 360,
@@ -123,7 +124,7 @@ export function boundBeads(told: BoundBeads): readonly Course[] {
       on: placed(lie[index] ?? { at: 0, long: length }),
       side,
     } as const;
-    const once: Course = { ...beside, does: 'through', off, taut: RISE };
+    const once: Course = { ...beside, id: beadId(index), does: 'through', off, taut: RISE };
     return times === 'once'
       ? [once]
       : [
@@ -134,6 +135,10 @@ export function boundBeads(told: BoundBeads): readonly Course[] {
   };
   return [...wound(0), ...beads.flatMap((bead, index) => [...threaded(bead, index), ...wound(index + 1)])];
 }
+
+/** What the wraps before a bead are called by others, the first of them 0, those behind the last among them; and what goes through a bead. */
+export const wrapsId = (index: number): string => `wraps ${index}`;
+export const beadId = (index: number): string => `through ${index}`;
 
 /** What the way from the frame to a hole and back is called. */
 const RISE = 'up to the holes and down again';

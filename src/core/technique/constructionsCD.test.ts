@@ -233,3 +233,63 @@ describe('D1, one folded wire that crosses itself, beads, a laced weave', () => 
     expect(() => planOf('laced-frame', { beads: 25 })).toThrow(/25 beads and what is laced do not lie/);
   });
 });
+
+/** Common practice, constructions D3. */
+describe('D3, beads all round a closed link', () => {
+  const plan = planOf('beaded-link', {
+    link: roundWire(1.2),
+    wire: ga(28),
+    inside: 12,
+    bead: 3,
+    wraps: 2,
+    tail: 60,
+  });
+  const run = runOf(plan);
+
+  it('is one wire on a link that is there, begun inside, its beads as many as go round where their holes lie', () => {
+    expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([['binding wire', 1]]);
+    expectSound({ run });
+    // Holes lie on a circle of 12 + 2 · 1.2 + 3 across; a bead and two wraps of 0.321 take 3.64, the joint five thicknesses.
+    const most = (Math.PI * (12 + 2 * 1.2 + 3) - 5 * 0.321) / (3 + 2 * 0.321);
+    expect(run.bodies).toHaveLength(Math.floor(most));
+    expect(termsOf(cutNamed(plan, 'binding wire'))).toEqual([
+      '28 wraps',
+      'up to the holes and down again',
+      'through 14 beads',
+      'way to 4 turns of both tails round the wires of their neighbours',
+      '4 turns of both tails round the wires of their neighbours',
+      'from one half to the other',
+      'tails',
+    ]);
+    expect(termOf(plan, 'binding wire', /through/)).toBeCloseTo(14 * 3, 6);
+    expect(order(plan)).toEqual(['count-out before bind']);
+  });
+
+  it('closes its round: each tail lies two turns round the wire of the bead beside it, in the one gap between first and last', () => {
+    const binding = run.wires.find(({ wire }) => wire.id === 'binding') as RunWire;
+    const tails = [binding.first, binding.second].map((hand) => hand.at(-1)?.path ?? []);
+    const [first, last] = ['bead 1', 'bead 14'].map(
+      (id) => run.bodies.find((body) => body.id === id)?.pose.at,
+    );
+    if (!first || !last) throw new Error('both beads are there');
+    // Two helices of 0.321 round wire as thick: √[(2π · 0.321)² + 0.321²] a turn.
+    expect(
+      termOf(plan, 'binding wire', /^4 turns/) / (4 * Math.hypot(2 * Math.PI * 0.321, 0.321)),
+    ).toBeCloseTo(1, 2);
+    for (const [index, beside] of [first, last].entries())
+      for (const at of tails[index] ?? []) {
+        expect(distance3(at, beside)).toBeLessThan(1.5 + 1.6);
+        expect(distance3(at, beside)).toBeGreaterThan(1.3);
+        expect(at.y).toBeLessThan(0);
+      }
+    const nearest = run.bodies.filter(({ id }) => !['bead 1', 'bead 14'].includes(id));
+    for (const { pose } of nearest)
+      for (const at of tails.flat()) expect(distance3(at, pose.at)).toBeGreaterThan(1.6);
+  });
+
+  it('refuses beads so small that a tail has no wire to go round', () => {
+    expect(() => planOf('beaded-link', { bead: 0.8, link: roundWire(1.2), wire: roundWire(0.4) })).toThrow(
+      /Each tail takes 2 turns of 0.4 mm/,
+    );
+  });
+});

@@ -3,6 +3,7 @@ import { bandFrame } from './techniques/bandFrame';
 import { beadChain } from './techniques/beadChain';
 import { beadChannel } from './techniques/beadChannel';
 import { beadHalo } from './techniques/beadHalo';
+import { beadedLink } from './techniques/beadedLink';
 import { beadRing } from './techniques/beadRing';
 import { bentEnds } from './techniques/bentEnds';
 import { boundBandRing } from './techniques/boundBandRing';
@@ -63,6 +64,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   tree,
   treeWithoutFrame,
   beadHalo,
+  beadedLink,
   kinkedHalo,
   boundBeads,
   beadChannel,
