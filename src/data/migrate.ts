@@ -25,7 +25,8 @@ export function appUrlFor(ownerUrl: string): string {
   return url.toString();
 }
 
-const appRoleFor = (ownerUrl: string): string =>
+/** Name of the role that the application works as: it owns nothing. */
+export const appRoleFor = (ownerUrl: string): string =>
   `${decodeURIComponent(new URL(ownerUrl).pathname.slice(1))}_app`;
 
 /** Whether the application gets in as its role: then there is nothing to write, not even on a full disk. */

@@ -1,5 +1,5 @@
 import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
-import { swapped, swapThroughout } from '../pattern/changes';
+import { swapped, swapThroughout, withMissingWires } from '../pattern/changes';
 import type { Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
 import type { PatternBody } from '../pattern/pattern';
@@ -47,10 +47,10 @@ export function bodyFor(
     return ok({ ...body, cuts: cuts.map(({ was, specId = was, ...cut }) => ({ ...cut, specId })) });
   }
   if (metal === undefined && Object.keys(measures).length === 0) return ok(body);
+  // Another stone or metal is worked out anew, by techniques that may have had fewer wires when the pattern was written.
+  const whole = withMissingWires(body.composition, techniques, specs);
   const swap =
-    metal === undefined
-      ? { composition: body.composition, missing: [] }
-      : swapThroughout(body.composition, { metal }, specs);
+    metal === undefined ? { composition: whole, missing: [] } : swapThroughout(whole, { metal }, specs);
   if (metal !== undefined && swap.missing.length > 0) return missingIn(specs, metal, swap.missing);
   const composition = { ...swap.composition, measures: { ...swap.composition.measures, ...measures } };
   const resolved = resolve(composition, specs, techniques);

@@ -62,6 +62,25 @@ function proposedWires({ parameters }: AnyTechnique, metal: MetalId, specs: Spec
 }
 
 /**
+ * A composition of before: of wires that its techniques take now and that it does not name, those that come nearest to what each proposes, of
+ * the metal that most of its wires are of.
+ */
+export function withMissingWires(
+  composition: Composition,
+  techniques: Techniques,
+  specs: Specs,
+): Composition {
+  const metal = metalSoFar(composition, specs);
+  return {
+    ...composition,
+    uses: composition.uses.map((use) => {
+      const technique = techniques(use.technique);
+      return technique ? { ...use, wires: { ...proposedWires(technique, metal, specs), ...use.wires } } : use;
+    }),
+  };
+}
+
+/**
  * A pattern of one technique, as it was asked how much wire it takes.
  * @param texts as typed; what a pattern shares (its stone, ring or bead) becomes a measure of it
  * @param metal that its wires are of, as far as there are such

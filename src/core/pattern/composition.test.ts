@@ -8,7 +8,7 @@ import type { MetalId, Temper } from '../wire/metal';
 import { gramsPerMetre } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';
 import { cutsOf, stepsOf } from './bodyOf';
-import { swapThroughout, withoutUse, withStepAt, withTechnique, withUse } from './changes';
+import { swapThroughout, withMissingWires, withoutUse, withStepAt, withTechnique, withUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from './composition';
 import { resolve } from './resolve';
 import { cutLength } from './pattern';
@@ -101,6 +101,18 @@ describe('a composition', () => {
     expect(withTechnique(sterling, named('coil'), techniqueOf, SPECS).uses[1]?.wires).toEqual({
       core: 's20soft',
     });
+  });
+
+  it('of a release that knew fewer wires gets those that are missing proposed, in its metal, and keeps what it names', () => {
+    const first = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, SPECS);
+    const sterling = swapThroughout(first, { metal: 'sterling' }, SPECS).composition;
+    // The binding was no wire of its own then; the frame was of another gauge than is proposed now.
+    const before = withUse(sterling, 'a', { wires: { wire: 's22' } });
+    expect(withMissingWires(before, techniqueOf, SPECS).uses[0]?.wires).toEqual({
+      wire: 's22',
+      binding: 's28',
+    });
+    expect(withMissingWires(sterling, techniqueOf, SPECS)).toEqual(sterling);
   });
 
   it('a pair takes twice of everything', () => {

@@ -1,10 +1,12 @@
+import { withMissingWires } from '@/core/pattern/changes';
 import type { PatternBody } from '@/core/pattern/pattern';
+import { techniqueOf } from '@/core/technique/registry';
 import type { Tx } from '@/data/inStudio';
 import { Refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { ensureSpec } from '../wire/specs';
+import { allWires, ensureSpec } from '../wire/specs';
 import { composedBody } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { patternFromFile, type PatternRead } from './patternFile';
@@ -58,19 +60,19 @@ async function bodyOnFile(
         steps,
       }),
     );
+  const own = {
+    ...composition,
+    uses: composition.uses.map((use) => ({
+      ...use,
+      wires: Object.fromEntries(Object.entries(use.wires).map(([param, wire]) => [param, ids[wire] ?? ''])),
+    })),
+  };
+  // An earlier release may have known fewer wires of a technique.
   return composedBody(
     tx,
     await readInput(ComposePatternInput, {
       ...common,
-      composition: {
-        ...composition,
-        uses: composition.uses.map((use) => ({
-          ...use,
-          wires: Object.fromEntries(
-            Object.entries(use.wires).map(([param, wire]) => [param, ids[wire] ?? '']),
-          ),
-        })),
-      },
+      composition: withMissingWires(own, techniqueOf, await allWires(tx)),
     }),
   );
 }

@@ -1,11 +1,10 @@
 import type { Composition, Specs } from '@/core/pattern/composition';
 import type { PatternKind } from '@/core/pattern/pattern';
-import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { specsOfStudio } from '../wire/specs';
+import { allWires } from '../wire/specs';
 import { composedBody } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { composedOf, HOUSE_PATTERNS } from './housePatterns';
@@ -80,11 +79,6 @@ export function takeStarters(
     }
     return { taken };
   });
-}
-
-async function allWires(tx: Tx): Promise<Specs> {
-  const own = await specsOfStudio(tx);
-  return Object.fromEntries([...own, ...tradeWiresBeside(own)].map((spec) => [spec.id, spec]));
 }
 
 async function takenNames(tx: Tx): Promise<Set<string>> {

@@ -1,4 +1,5 @@
 import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
+import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -87,4 +88,10 @@ export async function specsOfStudio(tx: Tx): Promise<KnownSpec[]> {
     [tx.session.studioId],
   );
   return rows.map(specFromRow);
+}
+
+/** Every wire that a pattern can be cut from, by its id: those of the studio, and those of the trade beside them. */
+export async function allWires(tx: Tx): Promise<Readonly<Record<string, KnownSpec>>> {
+  const own = await specsOfStudio(tx);
+  return Object.fromEntries([...own, ...tradeWiresBeside(own)].map((spec) => [spec.id, spec]));
 }

@@ -1,7 +1,9 @@
 import { redirect } from 'next/navigation';
 import { pageOwner } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
+import { withMissingWires } from '@/core/pattern/changes';
 import { tag } from '@/core/tag';
+import { techniqueOf } from '@/core/technique/registry';
 import { showPattern } from '@/studio/patterns/patterns';
 import { Composer } from '../../compose/Composer';
 import { composerData } from '../../compose/composerData';
@@ -16,11 +18,8 @@ export default async function ComposeAgainPage({ params }: { params: Promise<{ t
   );
   // A pattern that was written by hand has no techniques to change.
   if (!body.composition) redirect(`/patterns/${tag('pattern', number)}/edit`);
-  return (
-    <Composer
-      base={{ number, revision }}
-      given={draftOf(body, body.composition, currency)}
-      {...await composerData(session)}
-    />
-  );
+  const data = await composerData(session);
+  const specs = Object.fromEntries(data.specs.map((spec) => [spec.id, spec]));
+  const composition = withMissingWires(body.composition, techniqueOf, specs);
+  return <Composer base={{ number, revision }} given={draftOf(body, composition, currency)} {...data} />;
 }
