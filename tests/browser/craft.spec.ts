@@ -125,6 +125,11 @@ test('techniques that go on from one another are one piece: one cut for each wir
   await piece.getByRole('radio', { name: 'side' }).check();
   await expect(piece.getByRole('img', { name: /drawn to scale, from the side$/ })).toBeVisible();
   await expect(piece).toContainText(/It hangs straight from its bail|It tilts|its foot swings/);
+  const checks = piece.getByRole('list', { name: 'Checks of the whole piece' });
+  await expect(checks).toContainText(/Of its stone \d+ % of the face and \d+ % of the back are bare\./);
+  await expect(checks).toContainText(
+    /It reaches [\d.,]+ mm to the left of its middle and [\d.,]+ mm to the right/,
+  );
 
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);

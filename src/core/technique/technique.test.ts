@@ -20,6 +20,9 @@ import {
 import { cutNamed, ga, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
 import simpson from 'integrate-adaptive-simpson';
 
+/** Which measures are tried: always the same, so that a run of the tests says what the last one said. */
+const SEED = 1127;
+
 const wholeCut = (id: string, name: string, values: Values = {}) => cutOf(cutNamed(planOf(id, values), name));
 const netTotal = ({ cuts }: Plan) => cuts.reduce((sum, cut) => sum + cut.count * netOf(cut), 0);
 
@@ -96,7 +99,7 @@ describe.each(TECHNIQUES.map((each) => [each.id, each] as const))('%s', (_, tech
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 40, seed: SEED },
     );
   });
 

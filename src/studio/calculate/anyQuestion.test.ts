@@ -67,11 +67,13 @@ function expectAnswer(outcome: { ok: boolean; value?: unknown; problem?: { messa
 }
 
 const asked = { studioId: 'test' };
+/** Which questions are asked: always the same, so that a run of the tests says what the last one said. */
+const SEED = 1127;
 
 it.each(Object.entries(ENDPOINTS))('%s', async (_, { example, answer }) => {
   await fc.assert(
     fc.asyncProperty(spoiled(example), async (plain) => expectAnswer(await answer(plain, asked))),
-    { numRuns: 150 },
+    { numRuns: 150, seed: SEED },
   );
   expect((await answer(example, asked)).ok).toBe(true);
 });
@@ -138,7 +140,7 @@ it.each(TECHNIQUES.map((each) => [each.id, each] as const))('%s', async (id, { p
       if (outcome.ok) answered += 1;
     }),
     // Of some, few measures fit together by chance; what is asked by nothing at all is answered.
-    { numRuns: 40, examples: [[{}]] },
+    { numRuns: 40, examples: [[{}]], seed: SEED },
   );
   expect(answered).toBeGreaterThan(0);
 });

@@ -1,4 +1,6 @@
 import { hangingOf, saidHanging } from '@/core/pattern/hangs';
+import { middleOf, saidChecks } from '@/core/pattern/pieceChecks';
+import { bareOf, endsBehind, reachOf } from '@/core/piece/checks';
 import { collisionsOf } from '@/core/piece/collisions';
 import { insideBodies } from '@/core/piece/insideBodies';
 import { judgeWork } from '@/core/judgement/judgePlan';
@@ -68,6 +70,7 @@ function pieceSaid(
 ) {
   const own = made.filter(({ id }) => piece.uses.includes(id));
   const hangs = hangingOf(piece, () => metal);
+  const reach = reachOf(piece.run, middleOf(piece));
   return {
     acts: piece.uses,
     cuts: own.flatMap(({ id, made: plan, values }) =>
@@ -100,6 +103,13 @@ function pieceSaid(
         body,
         depthMm: exact(depth),
       })),
+      bare: bareOf(piece.run).map(({ body, face, back }) => ({ body, face: exact(face), back: exact(back) })),
+      reachMm: { left: exact(reach.left), right: exact(reach.right) },
+      endsBehind: endsBehind(piece.run).map(({ wire, at }) => ({
+        wire,
+        atMm: [exact(at.x), exact(at.y), exact(at.z)],
+      })),
+      said: saidChecks(piece),
     },
     judgements: own.flatMap(({ technique, values, made: plan }) => judgeWork(technique, values ?? {}, plan)),
     balance: hangs

@@ -29,7 +29,7 @@ import { composePattern } from './composePattern';
 import { fitPatterns } from './fitting';
 import { importPattern } from './importPattern';
 import { patternToFile } from './patternFile';
-import { showPattern } from './patterns';
+import { showPattern, type PatternView } from './patterns';
 
 afterAll(closeBooks);
 
@@ -317,13 +317,30 @@ it('the piece of a pattern goes out as it is seen from each side, and in the rou
   ]);
   expect(pieceFile(pattern, 'above.svg')).toBeUndefined();
   expect(pieceFile({ ...pattern, body: withoutComposition(pattern.body) }, 'front.svg')).toBeUndefined();
+  await expectReadable(pattern);
+});
+
+it('the card of a ring, with its pictures after each step, is read by pdftoppm', async () => {
+  const { session } = await studioWithFrame();
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  const ring = withTechnique(EMPTY_COMPOSITION, named('bead-ring'), techniqueOf, specs);
+  const { number } = done(
+    await composePattern(session, newKey(), null, { ...form(ring), kind: 'ring', parts: [] }),
+  );
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('the pattern hangs in the room');
+  await expectReadable(pattern);
+});
+
+/** The first page of a pattern's card as a picture of its own. */
+async function expectReadable(pattern: PatternView): Promise<void> {
   const card = await patternPaper(pattern, 'card.pdf', { sheet: 'A4', first: 'mm', numbers: 'point' });
   const { status, stderr, stdout } = spawnSync('pdftoppm', ['-r', '30', '-png', '-f', '1', '-l', '1', '-'], {
     input: Buffer.from(card?.content ?? ''),
   });
   expect([status, String(stderr)]).toEqual([0, '']);
   expect(stdout.subarray(1, 4).toString()).toBe('PNG');
-});
+}
 
 function withoutComposition({ composition: _, ...body }: PatternBody): PatternBody {
   return body;

@@ -437,6 +437,31 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['bead-chain', { long: '188 mm', bead: '7 mm' }]],
     notes: 'Close every ring flush before the next link goes on.',
   },
+  {
+    name: 'Rookery tree',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['tree-without-frame', { trunk: '12 mm', roots: '8 mm', branches: '4' }]],
+    measures: stone('oval', 38, 28, 3, 7),
+    notes: 'Twist all of it in one sense. The lowest branches first; bend them alive when the rope is shut.',
+    parts: [['moss agate cab', 1, 8]],
+  },
+  {
+    name: 'Eelgrass lace',
+    kind: 'pendant',
+    metal: 'brass',
+    uses: [['laced-frame', { high: '46 mm', wide: '30 mm', laced: '15 mm', beads: '6' }]],
+    notes:
+      'Check both loops against a straight line before they are hammered, and hammer nothing that crosses.',
+  },
+  {
+    name: 'Daisywheel links',
+    kind: 'finding',
+    metal: 'copper',
+    copies: 4,
+    uses: [['beaded-link', { inside: '11 mm', bead: '3.2 mm' }]],
+    notes: 'Spread the wraps evenly before the tails are wound.',
+  },
 ];
 
 /** A pattern of the house as a composition, cut from the wires of a studio. */

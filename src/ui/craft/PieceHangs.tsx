@@ -1,17 +1,35 @@
 import type { Specs } from '@/core/pattern/composition';
 import type { DrawnPart } from '@/core/pattern/drawnParts';
 import { hangingOf, saidHanging } from '@/core/pattern/hangs';
+import { saidChecks } from '@/core/pattern/pieceChecks';
 import { Said } from '../house';
 import { metalOfPart } from './metalOfPart';
 
-/** How a piece hangs from its bail, and what would mend a tilt; nothing when it has none. */
-export function PieceHangs({ part, specs }: { readonly part: DrawnPart; readonly specs: Specs }) {
-  const hangs = part.piece && hangingOf(part.piece, metalOfPart(part, specs));
-  if (!hangs) return null;
+/** What is to be said of a whole piece: how it hangs from its bail and what would mend a tilt, what of its stone is bare, how its sides differ. */
+export function PieceHangs({
+  part: { piece, ...part },
+  specs,
+}: {
+  readonly part: DrawnPart;
+  readonly specs: Specs;
+}) {
+  if (!piece) return null;
+  const hangs = hangingOf(piece, metalOfPart(part, specs));
   return (
-    <p className="mt-1 text-sm">
-      <Said>{saidHanging(hangs)}</Said>{' '}
-      <span className="muted">Stones and beads are reckoned as quartz.</span>
-    </p>
+    <>
+      {hangs && (
+        <p className="mt-1 text-sm">
+          <Said>{saidHanging(hangs)}</Said>{' '}
+          <span className="muted">Stones and beads are reckoned as quartz.</span>
+        </p>
+      )}
+      <ul className="mt-1 text-sm" aria-label="Checks of the whole piece">
+        {saidChecks(piece).map((said) => (
+          <li key={said}>
+            <Said>{said}</Said>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
