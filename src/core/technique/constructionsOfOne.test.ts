@@ -273,7 +273,9 @@ describe('B3, a channel of graded beads round a drop', () => {
       return (wire?.[side as 'first'] ?? []).at(-1)?.path.at(-1);
     });
     expect(left && right && distance3({ ...left, x: -left.x }, right)).toBeLessThan(1e-6);
-    expect(() => planOf('drop-channel', { spacerHole: 0.7, wire: roundWire(0.4) })).toThrow(/dangle is doubled/);
+    expect(() => planOf('drop-channel', { spacerHole: 0.7, wire: roundWire(0.4) })).toThrow(
+      /dangle is doubled/,
+    );
   });
 
   it('both halves must pass the drop together', () => {

@@ -2,7 +2,7 @@ import type { Path } from '../geometry/path';
 import { figureEight, oneWrap, type FrameRow } from '../wrap/wrap';
 import { betweenGroups, halvesOf, type Half } from './halves';
 import { laidLength, layFlat, passLength, type FlatRow } from './layFlat';
-import { wiresOf, type Weave, type WeaveGroup } from './notation';
+import { isBeside, wiresOf, type Weave, type WeaveGroup } from './notation';
 
 /** What a weave is laid with and over, mm. */
 export interface WeaveWires {
@@ -46,7 +46,8 @@ export function gapOf(weave: Weave, { weaving, gap }: WeaveWires): number {
   if (gap !== undefined) return groups.some(({ kind }) => kind === 'eight') ? Math.max(gap, weaving) : gap;
   const last = wiresOf(weave) - 1;
   const passes = groups.some((group) => group.kind !== 'wrap' || group.first > 0 || group.last < last);
-  return passes ? weaving : 0;
+  // Coils side by side lie beside one another between their wires.
+  return (groups.some(isBeside) ? 2 : passes ? 1 : 0) * weaving;
 }
 
 const rowOf = (wires: WeaveWires, gap: number, count: number): FrameRow => ({
@@ -77,7 +78,7 @@ function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: numb
   }
   return {
     wire: group.wraps * oneWrap(rowOf(wires, gap, group.last - group.first + 1), weaving, pitch),
-    advance: (group.fits ?? group.wraps) * pitch,
+    advance: group.beside ? 0 : (group.fits ?? group.wraps) * pitch,
   };
 }
 
@@ -97,6 +98,7 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
         advance: 0,
       });
   const [repeat, close] = [sum(weave.repeat), sum(weave.close)];
+  if ([...weave.repeat, ...weave.close].some(isBeside)) return { ...laidNeed(weave, wires), gap };
   const { passes, steps } = betweenGroups(weave.repeat);
   const between = passes * passLength(flatRow(wires, gap)) + steps * (wires.base + gap);
   return {
@@ -105,6 +107,27 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
     closeWire: close.wire,
     closeAdvance: close.advance,
     gap,
+  };
+}
+
+/** What a weave takes whose wire goes back between coils side by side: measured as it is laid. */
+function laidNeed(weave: Weave, wires: WeaveWires): Omit<WeaveNeed, 'gap'> {
+  const laid = ({ repeat, close }: Weave, repeats: number): { wire: number; advance: number } => {
+    const halves = halvesOfWeave({ repeat, close }, repeats);
+    const half = pitchOf(wires) / 2;
+    return {
+      wire: laidLength(halves, flatRow(wires, gapOf(weave, wires)), pitchOf(wires)),
+      advance: halves.reduce((sum, { part = 1 }) => sum + part * half, 0),
+    };
+  };
+  // Whoever turns about at every repeat comes back to where it was after two.
+  const open: Weave = { repeat: weave.repeat, close: [] };
+  const [two, four, closed] = [laid(open, 2), laid(open, 4), laid(weave, 2)];
+  return {
+    wire: (four.wire - two.wire) / 2,
+    advance: (four.advance - two.advance) / 2,
+    closeWire: closed.wire - two.wire,
+    closeAdvance: closed.advance - two.advance,
   };
 }
 

@@ -29,6 +29,7 @@ describe('the examples of how weaves are written', () => {
       [5, 3, 0],
       [2, 2, 0],
       [4, 2, 0],
+      [4, 2, 0],
       [13, 2, 0],
       [4, 2, 2],
     ]);

@@ -1,4 +1,4 @@
-import type { WeaveGroup } from './notation';
+import { isBeside, type WeaveGroup } from './notation';
 
 /**
  * Half a wrap: the wire goes over the frame wires between two gaps, in front of them or behind. Gap 0 lies before wire A, gap 1 between A
@@ -8,8 +8,10 @@ export interface Half {
   readonly from: number;
   readonly to: number;
   readonly face: 'front' | 'back';
-  /** What part of half a pitch it moves on, when it is not all of it. */
+  /** What part of half a pitch it moves on, when it is not all of it; back, when that is negative. */
   readonly part?: number;
+  /** Whether it crosses what is wound beside it, and lies a thickness farther off. */
+  readonly over?: true;
 }
 
 const other = (face: Half['face']): Half['face'] => (face === 'front' ? 'back' : 'front');
@@ -51,6 +53,11 @@ export function halvesOf(groups: readonly WeaveGroup[], then: readonly WeaveGrou
     goesRight = isFront === (begin === a);
     return begin;
   };
+  /** Lets the half before go back to where the group of so many wraps before it began. */
+  const goBack = (wraps: number) => {
+    const last = halves.at(-1);
+    if (last) halves[halves.length - 1] = { ...last, part: (last.part ?? 1) - 2 * wraps, over: true };
+  };
   const lay = (from: number, to: number, part: number) => {
     const last = halves.at(-1);
     halves.push({ from, to, face: last ? other(last.face) : 'front', ...(part === 1 ? {} : { part }) });
@@ -59,6 +66,7 @@ export function halvesOf(groups: readonly WeaveGroup[], then: readonly WeaveGrou
     const gaps = gapsOfGroup(group);
     if (!gaps || group.kind === 'pass') continue;
     const begin = beginOf(group, gaps);
+    if (isBeside(group)) goBack(group.wraps);
     const ways = group.kind === 'eight' ? eightFrom(begin, gaps) : [begin, gaps[0] + gaps[1] - begin, begin];
     const part = group.kind === 'wrap' && group.fits !== undefined ? group.fits / group.wraps : 1;
     for (let wrap = 0; wrap < group.wraps; wrap += 1)
@@ -81,7 +89,9 @@ export const wiresOfHalf = ({ from, to }: Half): readonly [number, number] =>
   from < to ? [from, to - 1] : [from - 1, to];
 
 /** Whether the wire goes on through the gap to the next frame wire between two halves, instead of turning about the one that it is at. */
-export const goesThrough = (half: Half, next: Half): boolean => wiresOfHalf(half)[1] !== wiresOfHalf(next)[0];
+export const goesThrough = (half: Half, next: Half): boolean =>
+  // One that lies farther off is where the other wire's is already.
+  !half.over && !next.over && wiresOfHalf(half)[1] !== wiresOfHalf(next)[0];
 
 /** What a weave takes in each repeat besides its groups by themselves. */
 export interface Between {

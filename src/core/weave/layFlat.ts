@@ -1,4 +1,4 @@
-import type { Path, Vec3 } from '../geometry/path';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { goesThrough, wiresOfHalf, type Half } from './halves';
 
 /** Frame wires that lie side by side along x, A at y = 0 and the others below it, and what is laid over them; mm. */
@@ -10,6 +10,8 @@ export interface FlatRow {
   readonly step: number;
 }
 
+/** The part of a half that crosses others which is in the gap, at its beginning and at its end. */
+const CROSSES = 0.22;
 /** Points to each quarter of a turn: the chords are short of it by under 0.1 %. */
 const QUARTER = 10;
 
@@ -46,8 +48,9 @@ function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number)
       return [y - way * radius * Math.cos(angle), face * (z + radius * Math.sin(angle))];
     });
   const quarter = Math.PI / 2;
+  const off = half.over ? weaving : 0;
   if (profile === 'square') {
-    const [edge, thick] = [base / 2, weaving / 2];
+    const [edge, thick] = [base / 2, weaving / 2 + off];
     return [
       [from - way * (edge + thick), 0],
       ...turn(from - way * edge, edge, thick, 0, quarter),
@@ -55,7 +58,7 @@ function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number)
       [to + way * (edge + thick), 0],
     ];
   }
-  const radius = (base + weaving) / 2;
+  const radius = (base + weaving) / 2 + off;
   return [
     ...turn(from, 0, radius, liftAtStart, quarter),
     ...turn(to, 0, radius, quarter, Math.PI - liftAtEnd),
@@ -82,16 +85,28 @@ export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, fr
     );
     const behind = runs(way);
     const whole = behind.at(-1) as number;
+    const partOf = (point: number) => {
+      const part = (behind[point] as number) / whole;
+      return half.over ? crossed(part) : part;
+    };
     return way.map(([y, z], point): Vec3 => ({
-      x: begins + (on * (behind[point] as number)) / whole,
+      x: begins + on * partOf(point),
       y,
       z,
     }));
   });
 }
 
+/** What crosses others goes straight through the gap first, and back while it is out of it. */
+function crossed(part: number): number {
+  const within = Math.min(1, Math.max(0, (part - CROSSES) / (1 - 2 * CROSSES)));
+  return within * within * (3 - 2 * within);
+}
+
 /** Length of half wraps as they are laid, mm: what they go round, each moving on by half a pitch, and the lines through gaps between them. */
 export function laidLength(halves: readonly Half[], row: FlatRow, pitch: number): number {
+  // What crosses others has no formula: it is measured.
+  if (halves.some(({ over }) => over)) return lengthOfPath(layFlat(halves, row, pitch));
   const { base, weaving, step, profile } = row;
   const lift = lifted(row);
   const apart = base + weaving;

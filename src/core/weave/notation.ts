@@ -12,6 +12,8 @@ export type WeaveGroup =
       readonly wraps: number;
       /** In the room of how many wraps it is laid, when that is not its own: more of them fan out outside of a curve. */
       readonly fits?: number;
+      /** Whether it lies beside the group before it, at its height, instead of further on: coils side by side on two wires. */
+      readonly beside?: true;
     }
   | { readonly kind: 'eight'; readonly first: number; readonly wraps: number }
   | { readonly kind: 'pass' };
@@ -45,7 +47,14 @@ function printGroup(group: WeaveGroup): string {
   return wires + (group.wraps === 1 ? '' : String(group.wraps));
 }
 
-const printGroups = (groups: readonly WeaveGroup[]): string => groups.map(printGroup).join(' ');
+const printGroups = (groups: readonly WeaveGroup[]): string =>
+  groups.reduce((text, group, index) => {
+    const joint = index === 0 ? '' : isBeside(group) ? '+' : ' ';
+    return text + joint + printGroup(group);
+  }, '');
+
+/** Whether a group lies at the height of the one before it. */
+export const isBeside = (group: WeaveGroup): boolean => group.kind === 'wrap' && group.beside === true;
 
 /** Writes a weave: "A3 AB2", "A3 AB BC; AB A3". */
 export const printWeave = ({ repeat, close }: Weave): string =>
@@ -64,7 +73,8 @@ export const wiresOf = ({ repeat, close }: Weave): number =>
 /**
  * Reads a weave as it is written: frame wires by their letters from the edge inward, then how often the wire goes round them (once
  * when nothing is said): "A3 AB2" is three on A, two on A and B together, repeated. `A~B` are figure-eights, `/` passes
- * between the wires, `(A2 AB)3` writes something three times, and what stands behind `;` is laid once at the end.
+ * between the wires, `A2+B2` are coils side by side, at one height, `(A2 AB)3` writes something three times, and what stands behind `;` is laid
+ * once at the end.
  *
  * @returns what is wrong, and at which place
  */
@@ -136,10 +146,29 @@ class Reader {
         if (!this.take(')')) this.fail('A bracket is open here and never shut.', at);
         const times = this.#count();
         for (let turn = 0; turn < times; turn += 1) groups.push(...inner);
-      } else groups.push(this.#group());
+      } else if (this.take('+')) groups.push(this.#beside(at, groups.at(-1)));
+      else groups.push(this.#group());
       if (groups.length > MOST_GROUPS)
         this.fail(`There are more than ${MOST_GROUPS} groups here.`, at, this.#at - at);
     }
+  }
+
+  /** A coil at the height of the one before it. @param at where its plus stands */
+  #beside(at: number, before: WeaveGroup | undefined): WeaveGroup {
+    this.#blank();
+    const group = this.#group();
+    const length = this.#at - at;
+    if (before?.kind !== 'wrap' || group.kind !== 'wrap' || isBeside(before))
+      return this.fail('“+” stands between two coils that lie side by side, like A2+B2.', at, length);
+    if (before.first !== before.last || group.first !== group.last || before.first === group.first)
+      return this.fail('Coils side by side lie on one wire each, like A2+B2.', at, length);
+    if (before.wraps !== group.wraps)
+      return this.fail(
+        `Coils side by side are equal; ${printGroup(before)} and ${printGroup(group)} are not.`,
+        at,
+        length,
+      );
+    return { ...group, beside: true };
   }
 
   #group(): WeaveGroup {

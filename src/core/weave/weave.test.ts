@@ -242,6 +242,55 @@ describe('the way of the weaving wire', () => {
   });
 });
 
+describe('coils side by side', () => {
+  const wires = { base: 1, weaving: 0.3 };
+  const heights = (path: ReturnType<typeof weavePath>, over: 'A' | 'B') =>
+    path.filter(({ y, z }) => z > 0.6 && (over === 'A' ? y < 0.2 : y > 1.4)).map(({ x }) => x);
+
+  it('move on by the turns of one wire, staggered ones by those of both', () => {
+    expect(weaveNeed(read('A2+B2'), wires).advance).toBeCloseTo(2 * 0.3, 9);
+    expect(weaveNeed(read('A2 B2'), wires).advance).toBeCloseTo(4 * 0.3, 9);
+    // Between their wires two wraps lie side by side, where a staggered one lies alone.
+    expect(weaveNeed(read('A2+B2'), wires).gap).toBeCloseTo(0.6, 9);
+    expect(weaveNeed(read('A2 B2'), wires).gap).toBeCloseTo(0.3, 9);
+  });
+
+  it('lie at one height on both wires, staggered ones behind one another', () => {
+    const beside = weavePath(read('A3+B3'), wires, 1);
+    const staggered = weavePath(read('A3 B3'), wires, 1);
+    expect(Math.min(...heights(beside, 'B'))).toBeLessThan(0.3);
+    expect(Math.max(...heights(beside, 'B'))).toBeLessThan(3 * 0.3 + 0.01);
+    expect(Math.min(...heights(staggered, 'B'))).toBeGreaterThan(Math.max(...heights(staggered, 'A')) - 0.01);
+  });
+
+  it('take as much as is laid, and more than staggered ones by the way back over the coil', () => {
+    for (const text of ['A2+B2', 'A4+B4', 'A2+B2; A3', 'AB A3+B3'])
+      for (const profile of ['round', 'square'] as const) {
+        const need = weaveNeed(read(text), { ...wires, profile });
+        const laid = lengthOfPath(weavePath(read(text), { ...wires, profile }, 12));
+        expect([text, Math.abs(laid / wireFor(need, 12) - 1) < 0.01]).toEqual([text, true]);
+      }
+    const turn = Math.hypot(Math.PI * 1.3, 0.3);
+    const { wire } = weaveNeed(read('A2+B2'), wires);
+    // Four turns, and at most one turn of the thickness that it lies over them, and back along two turns of them.
+    expect(wire).toBeGreaterThan(4 * turn);
+    expect(wire).toBeLessThan(4 * turn + Math.PI * 0.6 + 2 * 0.6 + 0.6);
+  });
+
+  it('are written with a plus, and say what stands wrongly beside one another', () => {
+    expect(printWeave(read('a2 + b2 ab'))).toBe('A2+B2 AB');
+    expect(read(printWeave(read('(A2+B2)2; A3')))).toEqual(read('(A2+B2)2; A3'));
+    const said = (text: string) => {
+      const parsed = parseWeave(text);
+      return parsed.ok ? '' : parsed.error.message;
+    };
+    expect(said('+A2')).toMatch(/stands between two coils/);
+    expect(said('A2+B2+C2')).toMatch(/stands between two coils/);
+    expect(said('A2+AB2')).toMatch(/lie on one wire each/);
+    expect(said('A2+B3')).toBe('Coils side by side are equal; A2 and B3 are not.');
+  });
+});
+
 describe('a bent weave', () => {
   it('gets its extra wraps evenly: (r + w)/r on the outer wire', () => {
     // A strip 2 mm wide round a radius of 10 mm: 120 wraps want 24 more, one after every five.
