@@ -234,3 +234,62 @@ describe('a woven teardrop pendant', () => {
     for (const [index, long] of ends('first').entries()) expect(ends('second')[index]).toBeCloseTo(long, 6);
   });
 });
+
+/** Common practice, constructions A3 and F: a weave that goes on until it meets, centred on its wires so that both ends are alike. */
+describe('a frame woven all round a marquise', () => {
+  const marquise = { outline: 'marquise', length: 26, width: 13, depth: 5, edge: 2.5 } as const;
+  const piece = pieceOf([
+    [
+      'foot',
+      'weave-round',
+      { stone: marquise, base: roundWire(0.812), weaving: roundWire(0.405), tail: 20, weavingTail: 60 },
+    ],
+    [
+      'frame',
+      'bundle-frame',
+      { stone: marquise, bound: 0, bail: 4, reach: 0, holds: 2, tail: 40 },
+      { frame: ['foot.wire 1', 'foot.wire 2', 'foot.wire 3'] },
+    ],
+  ]);
+
+  it('is three wires of 254 and one weaving wire of whole repeats', () => {
+    expect(piece.run.wires.map(({ wire }) => wire.name)).toEqual([
+      'frame wire 1',
+      'frame wire 2',
+      'frame wire 3',
+      'weaving wire',
+    ]);
+    // Wraps lie in one another by a hair where the wires are bent to the tip.
+    expectSound(piece, 'foot.weaving');
+    for (const { count, name } of piece.cuts)
+      if (name === 'frame wire') {
+        expect(count).toBe(3);
+        expectPractice(piece, name, 254, 0.25);
+      }
+    expect(cutNamed(piece.plans['foot'] as never, 'weaving wire').terms[0]?.name).toBe(
+      '21 repeats of AB BC AB A4',
+    );
+  });
+
+  it('meets at the top: less than a repeat is bare, and it begins and ends at one height', () => {
+    const path = piece.run.wires[3]?.path ?? [];
+    const [begins, ends] = [path[0], path.at(-1)];
+    if (!begins || !ends) throw new Error('it is woven');
+    expect(begins.x * ends.x).toBeLessThan(0);
+    expect(Math.abs(begins.y - ends.y)).toBeLessThan(1);
+    for (const { y } of [begins, ends]) {
+      expect(y).toBeLessThan(-10);
+      expect(y).toBeGreaterThan(-16);
+    }
+    // AB BC AB A4 moves on by seven thicknesses of 0.405.
+    const bare = /; ([\d.]+) mm of them stay bare/.exec(piece.plans['foot']?.notes?.join(' ') ?? '')?.[1];
+    expect(Number(bare)).toBeLessThan(7 * 0.405 * 1.15);
+  });
+
+  it('by repeats it is as many as are told', () => {
+    const woven = pieceOf([['weave', 'straight-weave', { told: 'by repeats', repeats: 7 }]]);
+    expect(cutNamed(woven.plans['weave'] as never, 'weaving wire').terms[0]?.name).toBe(
+      '7 repeats of A3 AB2',
+    );
+  });
+});

@@ -44,6 +44,7 @@ import { treeWithoutFrame } from './techniques/treeWithoutFrame';
 import { twistedNet } from './techniques/twistedNet';
 import { twistedWire } from './techniques/twistedWire';
 import { unevenLink } from './techniques/unevenLink';
+import { weaveRound } from './techniques/weaveRound';
 import { wovenBail } from './techniques/wovenBail';
 import { wovenBandRing } from './techniques/wovenBandRing';
 import { wrappedBail } from './techniques/wrappedBail';
@@ -93,6 +94,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   flatSpiral,
   twistedWire,
   straightWeave,
+  weaveRound,
   curvedWeave,
   lacedFrame,
   beadRing,

@@ -37,17 +37,14 @@ const wrapsIn = (groups: Weave['repeat']): number =>
     0,
   );
 
+/** How far a weave goes: over a length, mm, until that is covered; within a length, as far as whole repeats go; or so many repeats. */
+export type Far = number | { readonly within: number } | { readonly repeats: number };
+
 /**
- * Weaves over frame wires until a length is covered, or as far as whole repeats go within it.
+ * Weaves over frame wires.
  * @returns a sentence when the weave never gets there
  */
-export function stripOf(
-  woven: Weave,
-  base: WireSize,
-  weaving: WireSize,
-  long: number,
-  fit: 'covering' | 'within' = 'covering',
-): Result<Strip> {
+export function stripOf(woven: Weave, base: WireSize, weaving: WireSize, far: Far): Result<Strip> {
   const wires = {
     base: base.width,
     profile: base.profile === 'square' ? ('square' as const) : ('round' as const),
@@ -56,7 +53,12 @@ export function stripOf(
   const need = weaveNeed(woven, wires);
   if (need.advance <= 0)
     return refuse('This weave does not move on along the frame; give it a wrap, like A3 AB2.');
-  const repeats = fit === 'covering' ? repeatsFor(need, long) : repeatsWithin(need, long);
+  const repeats =
+    typeof far === 'number'
+      ? repeatsFor(need, far)
+      : 'within' in far
+        ? repeatsWithin(need, far.within)
+        : far.repeats;
   if (repeats > MOST_REPEATS)
     return refuse(`That is ${counted(repeats, 'repeat')}; ${MOST_REPEATS} are allowed.`);
   const covered = repeats * need.advance + need.closeAdvance;

@@ -24,7 +24,7 @@ export const beadedLink = technique({
   source:
     'n = ⌊π(I + 2D + b)/(b + w·d)⌋ beads where their holes lie; n·w wraps, n·b through the beads and the rise to each hole, 2(√(h² − r²) − r·acos(r/h)); two turns of each tail',
   parameters: {
-    link: wire('Wire of the link', roundWire(1.291), 'frame'),
+    link: wire('Wire of the link', roundWire(1.024), 'frame'),
     wire: wire('Binding wire', roundWire(0.321), 'weaving'),
     inside: length('Link, inside', 14, 3, 120),
     bead: beadLength('Bead, along its hole', 3, 0.5, 20),

@@ -2,19 +2,35 @@ import { counted } from '../../units/counted';
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
 import type { Along } from '../../piece/piece';
-import { ok, refuse } from '../../result';
-import { wiresOf } from '../../weave/notation';
-import type { GoesOn, Leaving } from '../act';
-import { length, roundWire, weave, wire } from '../parameter';
+import { ok, refuse, type Result } from '../../result';
+import { wiresOf, type Weave } from '../../weave/notation';
+import type { Fresh, GoesOn, Leaving } from '../act';
+import { choice, count, length, roundWire, weave, wire, type WireSize } from '../parameter';
 import { actTechnique } from '../planActs';
 import { sideBySide } from '../sideBySide';
 import { said } from '../technique';
 import { bendOf } from '../winding';
-import { halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
+import { halvesSaid, minutesToWeave, stripOf, THREE_AND_TWO, type Far, type Strip } from '../woven';
 
 /** Ends come to lie side by side over so much, in thicknesses. */
 const ASIDE = 4;
 const SIDES = ['first', 'second'] as const;
+
+/** How far it is woven, as it is told. */
+const farOf = (far: { readonly told: string; readonly length: number; readonly repeats: number }): Far =>
+  far.told === 'by repeats' ? { repeats: far.repeats } : far.length;
+
+/** Frame wires that a weave is laid on afresh: side by side, as far apart as it stands them. */
+export function freshRow(woven: Weave, strip: Result<Strip>, base: WireSize, tail: number): Fresh {
+  const step = strip.ok ? strip.value.step : base.width;
+  const count = wiresOf(woven);
+  return {
+    count,
+    name: 'frame wire',
+    tail,
+    start: (index) => pose(vec3(0, (index - (count - 1) / 2) * step), vec3(1, 0)),
+  };
+}
 
 /** A weave over frame wires that lie side by side: about their middle, or on from where ends are. */
 export const straightWeave = actTechnique({
@@ -26,7 +42,9 @@ export const straightWeave = actTechnique({
     weave: weave('Weave', THREE_AND_TWO),
     base: wire('Frame wire', roundWire(0.812), 'frame'),
     weaving: wire('Weaving wire', roundWire(0.321), 'weaving'),
+    told: choice('Woven', ['over a length', 'by repeats'], 'over a length'),
     length: length('Length of the weave', 40, 1, 600),
+    repeats: count('Repeats', 12, 1, 400, 'Counted when it is woven by repeats'),
     tail: length('Tail at each end of the frame wires', 60, 0, 200),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },
@@ -38,21 +56,12 @@ export const straightWeave = actTechnique({
       to: 12,
       wire: 'base',
       freshOnly: ['base'],
-      fresh: ({ weave: woven, base, weaving, length: long, tail }) => {
-        const strip = stripOf(woven, base, weaving, long);
-        const step = strip.ok ? strip.value.step : base.width;
-        const count = wiresOf(woven);
-        return {
-          count,
-          name: 'frame wire',
-          tail,
-          start: (index) => pose(vec3(0, (index - (count - 1) / 2) * step), vec3(1, 0)),
-        };
-      },
+      fresh: ({ weave: woven, base, weaving, tail, ...far }) =>
+        freshRow(woven, stripOf(woven, base, weaving, farOf(far)), base, tail),
     },
   },
-  act: ({ weave: woven, base, weaving, length: long, tail, weavingTail }, { wires, ends, own, isWhole }) => {
-    const strip = stripOf(woven, base, weaving, long);
+  act: ({ weave: woven, base, weaving, tail, weavingTail, ...far }, { wires, ends, own, isWhole }) => {
+    const strip = stripOf(woven, base, weaving, farOf(far));
     if (!strip.ok) return strip;
     const { covered, repeats, advance, step, term } = strip.value;
     const count = wiresOf(woven);

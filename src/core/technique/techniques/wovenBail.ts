@@ -35,7 +35,7 @@ export const wovenBail = technique({
     const squeezed = (Math.PI * (base.width + weaving.width)) / 2;
     const whole = (Math.PI * (inside + 2 * weaving.width + base.width)) / 2 + 2 * leg;
     const strip = whole - squeezed;
-    const made = stripOf(woven, base, weaving, strip, 'within');
+    const made = stripOf(woven, base, weaving, { within: strip });
     if (!made.ok) return made;
     const { covered, repeats, wires, step, term } = made.value;
     const { repeat, close } = woven;

@@ -78,7 +78,7 @@ export const wovenBandRing = technique({
       );
     // Wraps touch one another where their middles lie inside of the wires.
     const round = 2 * (Math.PI - half);
-    const strip = stripOf(woven, base, weaving, ((R - (D + d) / 2) * round - D / 2) / LOOSE, 'within');
+    const strip = stripOf(woven, base, weaving, { within: ((R - (D + d) / 2) * round - D / 2) / LOOSE });
     if (!strip.ok) return strip;
     const { step, repeats, term } = strip.value;
     const seat = Math.max(1, Math.floor((2 * half * (R - (D + d) / 2) - 2 * SEAT * D) / pitch));
