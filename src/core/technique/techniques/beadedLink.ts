@@ -12,7 +12,7 @@ import { bendOf } from '../winding';
 /** Why the link is only sketched where it closes. */
 const CLOSED = 'the link is closed: its ends are one';
 /** Turns of each tail on the wire of the bead beside it, and how far off the bead and off the link they lie at least, in thicknesses. */
-const [TURNS, OFF, FOOT] = [2, 0.8, 2.8];
+const [TURNS, OFF, FOOT] = [2, 1.2, 2.8];
 /** Room for both where the round is joined, in thicknesses. */
 const JOINT = 5;
 

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
+import { counted } from '@/core/units/counted';
 import { ofOneTechnique } from '@/core/pattern/changes';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
@@ -286,15 +287,18 @@ const Priced = memo(function Priced({ question, specs, ...pricing }: Pricing & {
 });
 const NO_PARTS: readonly [] = [];
 
-/** "3 × 8 1/4 in of 20 ga and 20 3/8 in of 28 ga", as it is cut. */
+/** "3 × 8 1/4 in of 20 ga and 20 3/8 in of 28 ga", as it is cut: cuts of one length and size together, whatever becomes of them. */
 function headline({ plan, values }: Answer, system: LengthSystem): string {
   const MOST_SAID = 3;
-  const said = plan.cuts.slice(0, MOST_SAID).map((cut) => {
+  const counts = new Map<string, number>();
+  for (const cut of plan.cuts) {
     const { width } = values[cut.wire] as WireSize;
-    return `${cut.count > 1 ? `${cut.count} × ` : ''}${formatToCut(cutLengthOf(cut), system)} of ${formatGauge(labelOf(mm(width)))}`;
-  });
-  const more = plan.cuts.length - said.length;
-  const all = more > 0 ? [...said, `${more} more cuts`] : said;
+    const said = `${formatToCut(cutLengthOf(cut), system)} of ${formatGauge(labelOf(mm(width)))}`;
+    counts.set(said, (counts.get(said) ?? 0) + cut.count);
+  }
+  const cuts = [...counts].map(([said, count]) => (count > 1 ? `${count} × ${said}` : said));
+  const more = cuts.length - MOST_SAID;
+  const all = more > 0 ? [...cuts.slice(0, MOST_SAID), counted(more, 'more cut')] : cuts;
   return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : (all[0] ?? '');
 }
 
