@@ -12,9 +12,9 @@ import { bendOf } from '../winding';
 /** Why the link is only sketched where it closes. */
 const CLOSED = 'the link is closed: its ends are one';
 /** Turns of each tail on the wire of the bead beside it, and how far off the bead and off the link they lie at least, in thicknesses. */
-const [TURNS, OFF, FOOT] = [2, 1.2, 2.8];
+const [TURNS, OFF, FOOT] = [2, 1, 2.8];
 /** Room for both where the round is joined, in thicknesses. */
-const JOINT = 5;
+const JOINT = 6;
 
 /** Beads all round the outside of a closed link, bound on one after another from the inside; both tails close the round. */
 export const beadedLink = technique({
