@@ -29,6 +29,9 @@ it('says that sides are alike, and has a middle where there is no stone', () => 
   const { run } = planOf('spiral-cage');
   if (!run) throw new Error('it is told by the ways of its wires');
   expect(middleOf({ run, hang: undefined })).toBeCloseTo(0, 9);
+  // What neither hangs nor holds a stone has no sides that could differ.
+  const { run: spiral } = planOf('flat-spiral');
+  expect(spiral && saidChecks({ run: spiral, hang: undefined })).toEqual([]);
   const plain = pieceOf([['frame', 'bundle-frame', { bail: 0, bound: 0 }]]);
   expect(saidChecks(plain)[1]).toMatch(/: alike\.$/);
 });

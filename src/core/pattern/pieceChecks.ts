@@ -1,3 +1,4 @@
+import type { PlacedBody } from '../piece/body';
 import { bareOf, endsBehind, reachOf, type Reach } from '../piece/checks';
 import type { PlannedPiece } from '../technique/planActs';
 import { counted } from '../units/counted';
@@ -19,7 +20,8 @@ export function saidChecks({ run, hang }: Pick<PlannedPiece, 'run' | 'hang'>): r
   const ends = endsBehind(run);
   return [
     ...bare,
-    saidSides(reachOf(run, middleOf({ run, hang }))),
+    // A piece that neither hangs nor holds a stone has no middle to differ about.
+    ...(hang || run.bodies.some(isStone) ? [saidSides(reachOf(run, middleOf({ run, hang })))] : []),
     ...(ends.length > 0
       ? [
           `${counted(ends.length, 'end')} of wire ${ends.length === 1 ? 'points' : 'point'} backward, towards skin: tuck ${ends.length === 1 ? 'it' : 'them'} between frame and stone.`,
@@ -28,9 +30,11 @@ export function saidChecks({ run, hang }: Pick<PlannedPiece, 'run' | 'hang'>): r
   ];
 }
 
+const isStone = ({ kind }: PlacedBody): boolean => kind !== 'bead';
+
 /** Where the upright of a piece stands, x in mm: where it hangs, or through its stone, or where it was begun. */
 export const middleOf = ({ run, hang }: Pick<PlannedPiece, 'run' | 'hang'>): number =>
-  hang?.x ?? run.bodies.find(({ kind }) => kind !== 'bead')?.pose.at.x ?? 0;
+  hang?.x ?? run.bodies.find(isStone)?.pose.at.x ?? 0;
 
 function saidSides({ left, right }: Reach): string {
   const apart = Math.abs(left - right);

@@ -13,8 +13,10 @@ export function PieceHangs({
   readonly part: DrawnPart;
   readonly specs: Specs;
 }) {
-  if (!piece) return null;
-  const hangs = hangingOf(piece, metalOfPart(part, specs));
+  const { run } = part.plan;
+  const whole = piece ?? (run && { run, hang: undefined });
+  if (!whole) return null;
+  const hangs = hangingOf(whole, metalOfPart(part, specs));
   return (
     <>
       {hangs && (
@@ -24,7 +26,7 @@ export function PieceHangs({
         </p>
       )}
       <ul className="mt-1 text-sm" aria-label="Checks of the whole piece">
-        {saidChecks(piece).map((said) => (
+        {saidChecks(whole).map((said) => (
           <li key={said}>
             <Said>{said}</Said>
           </li>

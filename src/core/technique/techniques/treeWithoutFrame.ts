@@ -269,13 +269,12 @@ export const treeWithoutFrame = technique({
       steps: [
         {
           id: 'trunk',
-          makes: [TRUNK],
           name: `lay ${counted(wires, 'wire')} side by side and twist them together beside their middle`,
           minutes: 4,
         },
         {
           id: 'roots',
-          makes: [ROOT],
+          makes: [ROOT, TRUNK],
           name: 'leave the roots loose, and twist all of them again behind, in the same sense',
           minutes: 4,
         },
