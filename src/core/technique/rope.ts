@@ -83,7 +83,7 @@ export interface Rope {
 }
 
 /** Points to a turn of a rope. */
-const POINTS = 20;
+const POINTS = 12;
 
 /**
  * The line of one strand of a rope, from one place along it to another. Before it comes it lies where it will, and after it left where it did.
