@@ -31,7 +31,7 @@ export interface Fitted {
 }
 
 /** Composed patterns that are tried at once; the newest first. */
-const AT_ONCE = 40;
+const AT_ONCE = 60;
 /** Working a pattern out takes milliseconds: after so many, whoever else waits for an answer comes first. */
 const BREATH_MS = 8;
 
