@@ -9,12 +9,15 @@ import { metalOfPart } from './metalOfPart';
 export function PieceHangs({
   part: { piece, ...part },
   specs,
+  alone = false,
 }: {
   readonly part: DrawnPart;
   readonly specs: Specs;
+  /** Whether a technique that goes on from no other is checked, too: not while one types. */
+  readonly alone?: boolean;
 }) {
   const { run } = part.plan;
-  const whole = piece ?? (run && { run, hang: undefined });
+  const whole = piece ?? (alone && run ? { run, hang: undefined } : undefined);
   if (!whole) return null;
   const hangs = hangingOf(whole, metalOfPart(part, specs));
   return (

@@ -85,7 +85,7 @@ export function PiecesDrawn({
           <h3>{part.name}</h3>
           <FromAllSides part={part} specs={specs} />
           <TurnPart composition={composition} specs={specs} part={part.id} name={part.name} />
-          <PieceHangs part={part} specs={specs} />
+          <PieceHangs part={part} specs={specs} alone />
           <AfterEachStep part={part} specs={specs} steps={resolved.steps} />
           {part.uses.map((each) => (
             <Judgements key={each.use.id} of={each.judgements} />
