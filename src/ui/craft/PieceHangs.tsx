@@ -19,6 +19,7 @@ export function PieceHangs({
   const { run } = part.plan;
   const whole = piece ?? (alone && run ? { run, hang: undefined } : undefined);
   if (!whole) return null;
+  const checks = saidChecks(whole);
   const hangs = hangingOf(whole, metalOfPart(part, specs));
   return (
     <>
@@ -28,13 +29,15 @@ export function PieceHangs({
           <span className="muted">Stones and beads are reckoned as quartz.</span>
         </p>
       )}
-      <ul className="mt-1 text-sm" aria-label="Checks of the whole piece">
-        {saidChecks(whole).map((said) => (
-          <li key={said}>
-            <Said>{said}</Said>
-          </li>
-        ))}
-      </ul>
+      {checks.length > 0 && (
+        <ul className="mt-1 text-sm" aria-label="Checks of the whole piece">
+          {checks.map((said) => (
+            <li key={said}>
+              <Said>{said}</Said>
+            </li>
+          ))}
+        </ul>
+      )}
     </>
   );
 }
