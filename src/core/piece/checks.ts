@@ -1,6 +1,7 @@
+import { finely } from '../geometry/alongPath';
 import type { Path, Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
-import { distance3, dot3, minus3, between3 } from '../geometry/vec3';
+import { distance3, dot3, minus3 } from '../geometry/vec3';
 import type { Vec } from '../geometry/vector';
 import { pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
@@ -18,19 +19,6 @@ export interface Bare {
 
 /** Points to the longer way of a stone, and to each curve of its edge. */
 const [GRID, EDGE] = [72, 48];
-
-/** Points of a line no farther from one another than they are told. */
-function* finely(path: Path, apart: number): Generator<Vec3> {
-  for (const [index, to] of path.entries()) {
-    const from = path[index - 1];
-    if (!from) {
-      yield to;
-      continue;
-    }
-    const parts = Math.max(1, Math.ceil(distance3(from, to) / apart));
-    for (let part = 1; part <= parts; part += 1) yield between3(from, to, part / parts);
-  }
-}
 
 /** Where a row across a closed line is inside of it: from and to, by its points. */
 function insideRow(edge: readonly Vec[], y: number): readonly (readonly [number, number])[] {

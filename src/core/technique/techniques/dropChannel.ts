@@ -1,4 +1,5 @@
-import { lengthOfPath, type Path } from '../../geometry/path';
+import { lengthsAlong } from '../../geometry/alongPath';
+import type { Path } from '../../geometry/path';
 import { pose } from '../../geometry/pose';
 import { minus3, plus3, scaled3, unit3, vec3 } from '../../geometry/vec3';
 import type { Bead, Course, PieceWire, Side } from '../../piece/piece';
@@ -313,8 +314,8 @@ function railsOf(a: number, b: number, apart: number, { free, room }: Kept) {
     .map(outerAt)
     .reverse();
   const middle = ts.map((t) => plus3(innerAt(t), scaled3(outAt(t), apart / 2)));
-  const before = lengthsOf(middle);
-  const [innerBefore, outerBefore] = [lengthsOf(inner), lengthsOf(outer)];
+  const before = lengthsAlong(middle);
+  const [innerBefore, outerBefore] = [lengthsAlong(inner), lengthsAlong(outer)];
   const turned = (innerBefore.at(-1) ?? 0) + (Math.PI * apart) / 2;
   const whole = before.at(-1) ?? 0;
   return {
@@ -342,7 +343,3 @@ function railsOf(a: number, b: number, apart: number, { free, room }: Kept) {
     },
   };
 }
-
-/** Lengths of a path before each of its points. */
-const lengthsOf = (path: Path): readonly number[] =>
-  path.map((_, index) => lengthOfPath(path.slice(0, index + 1)));

@@ -1,7 +1,8 @@
+import { finely, lengthsAlong } from '../../geometry/alongPath';
 import { lengthOfPath, type Path, type Vec3 } from '../../geometry/path';
 import { pose, smoothWay } from '../../geometry/pose';
 import { spaceLine } from '../../geometry/spaceLine';
-import { between3, distance3, minus3, plus3, scaled3, unit3, vec3 } from '../../geometry/vec3';
+import { minus3, plus3, scaled3, unit3, vec3 } from '../../geometry/vec3';
 import type { Along, Bead, Course } from '../../piece/piece';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
@@ -48,28 +49,10 @@ const CORSET: readonly WeaveGroup[] = [
   { kind: 'wrap', first: 1, last: 1, wraps: 2 },
 ];
 
-const lengthsOf = (path: Path): readonly number[] => {
-  let sum = 0;
-  return path.map((at, index) => {
-    const before = path[index - 1];
-    if (before) sum += lengthOfPath([before, at]);
-    return sum;
-  });
-};
-
-/** A line with points no farther from one another than it is told. */
-const finely = (path: Path, apart: number): Path =>
-  path.flatMap((to, index) => {
-    const from = path[index - 1];
-    if (!from) return [to];
-    const parts = Math.max(1, Math.ceil(distance3(from, to) / apart));
-    return Array.from({ length: parts }, (_, part) => between3(from, to, (part + 1) / parts));
-  });
-
 /** How far along two lines they cross as they are seen from the front, mm. @param apart how finely that is found */
 function crossingOf(given: Path, other: Path, apart: number): readonly [onA: number, onB: number] {
   const [a, b] = [finely(given, apart), finely(other, apart)];
-  const [alongA, alongB] = [lengthsOf(a), lengthsOf(b)];
+  const [alongA, alongB] = [lengthsAlong(a), lengthsAlong(b)];
   let best = { apart: Infinity, on: [0, 0] as readonly [number, number] };
   for (const [i, p] of a.entries())
     for (const [j, q] of b.entries()) {
@@ -178,7 +161,7 @@ export const lacedFrame = technique({
     const lifts = lengthOfPath(round) - LIFTS * D;
     const lifted = lengthOfPath(round) + overShort - D - lifts;
     const way = [...round, ...crosses.slice(1)];
-    const along = lengthsOf(way);
+    const along = lengthsAlong(way);
     const longer = way.map((at, index): Vec3 => {
       const part = Math.min(1, Math.max(0, ((along[index] ?? 0) - lifts) / lifted));
       return { ...at, z: over * part * part * (3 - 2 * part) };

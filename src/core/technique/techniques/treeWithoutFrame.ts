@@ -1,6 +1,6 @@
 import { radians } from '../../geometry/angle';
 import { lengthOfPath, type Path } from '../../geometry/path';
-import { pose, smoothWay, type Pose } from '../../geometry/pose';
+import { inPose, pose, smoothWay, type Pose } from '../../geometry/pose';
 import { spaceLine } from '../../geometry/spaceLine';
 import { minus3, scaled3, vec3 } from '../../geometry/vec3';
 import { plus, scaled, vec, type Vec } from '../../geometry/vector';
@@ -207,7 +207,7 @@ export const treeWithoutFrame = technique({
     const hand = (way: Way, level: number, side: Side, tip: Pose): readonly Course[] => {
       const strand = nameOf(way, level);
       const trunkLine = strandOf(trunks[side], strand, 0, onTrunk(level) - settles / 2);
-      const root = joined([tip.at, plusOn(tip, 0.1 * d)], trunkLine.slice(0, 2)).slice(0, -1);
+      const root = joined([tip.at, inPose(tip, 0.1 * d, 0, 0)], trunkLine.slice(0, 2)).slice(0, -1);
       const branch = branchOf(way, level, side);
       const outOfTrunk = joined(trunkLine, branch.slice(0, 2)).slice(0, -1);
       const { rope, long, comesAt } = edges[way];
@@ -321,7 +321,3 @@ export const treeWithoutFrame = technique({
     };
   },
 });
-
-/** The place so far on from a pose. */
-const plusOn = ({ at, along }: Pose, far: number) =>
-  vec3(at.x + along.x * far, at.y + along.y * far, at.z + along.z * far);
