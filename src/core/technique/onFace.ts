@@ -10,8 +10,6 @@ import { expectOk } from '../result';
 
 /** Places about a place at which a face is felt. */
 const FELT = 12;
-/** From one point of a line to the next, mm. */
-const STEP = 0.4;
 /** Points that the edge of a stone is felt by, about. */
 const ROUND = 240;
 /** Points to each rounded corner. */
@@ -51,8 +49,12 @@ function rolledOver(
   };
 }
 
-/** A line on the paper from corner to corner, its corners rounded. @param round how far before a corner it begins to turn, at most, mm */
-export function roundedLine(corners: readonly Vec[], round: number): readonly Vec[] {
+/**
+ * A line on the paper from corner to corner, its corners rounded.
+ * @param round how far before a corner it begins to turn, at most, mm
+ * @param step from one of its points to the next, at most, mm
+ */
+export function roundedLine(corners: readonly Vec[], round: number, step: number): readonly Vec[] {
   const [first, last] = [corners[0], corners.at(-1)];
   if (!first || !last) return [];
   const turned = corners.slice(1, -1).flatMap((corner, index): Vec[] => {
@@ -61,8 +63,8 @@ export function roundedLine(corners: readonly Vec[], round: number): readonly Ve
     if (cut <= 0) return [corner];
     const from = plus(corner, scaled(minus(before, corner), cut / distance(before, corner)));
     const to = plus(corner, scaled(minus(after, corner), cut / distance(corner, after)));
-    return Array.from({ length: CORNER + 1 }, (_, step) => {
-      const part = step / CORNER;
+    return Array.from({ length: CORNER + 1 }, (_, index) => {
+      const part = index / CORNER;
       const [a, b, c] = [(1 - part) ** 2, 2 * part * (1 - part), part ** 2];
       return plus(plus(scaled(from, a), scaled(corner, b)), scaled(to, c));
     });
@@ -71,12 +73,10 @@ export function roundedLine(corners: readonly Vec[], round: number): readonly Ve
   return points.slice(1).reduce<Vec[]>(
     (all, to, index) => {
       const from = points[index] as Vec;
-      const steps = Math.max(2, Math.ceil(distance(from, to) / STEP));
+      const steps = Math.max(2, Math.ceil(distance(from, to) / step));
       return [
         ...all,
-        ...Array.from({ length: steps }, (_, step) =>
-          plus(from, scaled(minus(to, from), (step + 1) / steps)),
-        ),
+        ...Array.from({ length: steps }, (_, at) => plus(from, scaled(minus(to, from), (at + 1) / steps))),
       ];
     },
     [first],

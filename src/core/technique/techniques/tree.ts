@@ -35,6 +35,8 @@ const [PLAY, OVER] = [1.2, 0.6];
 const RISES = 2;
 /** A trunk is longer than this, in thicknesses. */
 const LEAST = 8;
+/** From one point of a line over the stone to the next, in thicknesses. */
+const STEP = 1.3;
 
 /** Why the frame is only sketched where it ends. */
 const CLOSED = 'the frame is closed: its ends are one';
@@ -109,7 +111,7 @@ export const tree = technique({
       const gathered = vec(beside, foot.y - GATHERED * trunk * (0.5 + (0.5 * place) / branches));
       const trunkLine = trunk > LEAST * d ? [gathered, vec(beside, leaves)] : [];
       const corners = [from, ...trunkLine, to];
-      const rounded = laidOn(roundedLine(corners, ROUNDED * trunk), heightAt);
+      const rounded = laidOn(roundedLine(corners, ROUNDED * trunk, STEP * d), heightAt);
       // The trunk ends where its wire leaves it.
       const parting = rounded.findIndex(({ y }) => y <= leaves);
       const parted = Math.min(Math.max(1, parting), rounded.length - 2);

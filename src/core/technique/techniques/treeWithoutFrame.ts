@@ -33,6 +33,8 @@ const BEND = { out: 0.42, up: 0.3 } as const;
 const ROUNDED = 0.3;
 /** How long strands take to move where others come or leave, in thicknesses. */
 const SETTLES = 5;
+/** From one point of a line over the stone to the next, in thicknesses. */
+const STEP = 1.3;
 
 /** Why roots are only sketched. */
 const LOOSE = 'roots are left loose and bent as one likes';
@@ -128,7 +130,7 @@ export const treeWithoutFrame = technique({
     /** The trunk on a face: strands leave it one level after the other. */
     const trunkOn = (side: Side): Rope => {
       const begins = foot.y + trunkThick;
-      const points = roundedLine([vec(0, begins), vec(0, foot.y - crown)], 0);
+      const points = roundedLine([vec(0, begins), vec(0, foot.y - crown)], 0, STEP * d);
       return {
         line: spaceLine(laidOn(points, ropeLies[side])),
         thick: d,
@@ -202,7 +204,10 @@ export const treeWithoutFrame = technique({
       const begins = vec(way * (trunkThick / 2 + CLEAR * d), foot.y - leavesAt(level));
       const across = { x: ends.x - begins.x, y: ends.y - begins.y };
       const bend = plus(begins, vec(across.x * BEND.out, across.y * BEND.up));
-      return laidOn(roundedLine([begins, bend, ends], ROUNDED * Math.abs(across.x)), wireLies[side]);
+      return laidOn(
+        roundedLine([begins, bend, ends], ROUNDED * Math.abs(across.x), STEP * d),
+        wireLies[side],
+      );
     };
     const hand = (way: Way, level: number, side: Side, tip: Pose): readonly Course[] => {
       const strand = nameOf(way, level);
