@@ -434,6 +434,25 @@ WHOLE.push(
     }),
   ],
 );
+WHOLE.push([
+  'figure-eight-ring',
+  fc.record({
+    inside: between(16, 20),
+    wire: fc.constantFrom(0.7, 0.812).map(roundWire),
+    weaving: fc.constantFrom(0.3, 0.405).map(roundWire),
+    stone: fc
+      .record({ width: between(9.6, 12), longer: between(1.35, 1.5), edge: between(1.3, 2) })
+      .map(({ width, longer, edge }) => ({
+        outline: 'teardrop' as const,
+        width,
+        length: width * longer,
+        edge,
+        depth: edge + 2.2,
+      })),
+    heart: fc.integer({ min: 2, max: 3 }),
+    loop: between(1.4, 1.75),
+  }),
+]);
 WHOLE.push(
   [
     'laced-frame',

@@ -75,14 +75,17 @@ export const pathOfLaying = ({ flat, carriers, step, off }: Laying): Path =>
 
 /** A way along a wire that makes more of a detour than this, as over a loop of it, is none: it goes straight. */
 const DETOUR = 1.5;
+/** How near to where the next begins a way along a wire must come, mm: where its wires part it does not. */
+const ARRIVES = 1e-3;
 /** Points to each mm of a way along a wire. */
 const POINTS = 2;
 
 /**
  * The way from where one laying ends to where the next begins, along the wires that it was wound about, when the next goes round one of
  * them in the same sense; undefined when it lies elsewhere.
+ * @param at where the next begins
  */
-export function wayAlong(before: Laying, next: Laying): Path | undefined {
+export function wayAlong(before: Laying, next: Laying, at: Vec3): Path | undefined {
   const shared = before.on.findIndex(({ wire }) => next.on.some((each) => each.wire === wire));
   const here = before.on[shared];
   const there = next.on.findIndex(({ wire }) => wire === here?.wire);
@@ -105,6 +108,7 @@ export function wayAlong(before: Laying, next: Laying): Path | undefined {
     };
   });
   const way = rideOn(flat, before.carriers, before.step, before.off);
-  const straight = distance3(way[0] as Vec3, way.at(-1) as Vec3);
-  return lengthOfPath(way) > DETOUR * straight ? undefined : way;
+  const arrived = way.at(-1) as Vec3;
+  const straight = distance3(way[0] as Vec3, arrived);
+  return lengthOfPath(way) > DETOUR * straight || distance3(arrived, at) > ARRIVES ? undefined : way;
 }

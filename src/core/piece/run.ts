@@ -278,7 +278,7 @@ class Run {
     if (!end || isThere(end, begin)) return [step];
     const { taut, across } = course;
     const name = across?.name ?? taut ?? `way to ${course.name}`;
-    const along = laying && before && wayAlong(before, laying);
+    const along = laying && before && wayAlong(before, laying, begin.at);
     const straight = taut === undefined ? undefined : [end.at, begin.at];
     const over = across && this.#wayAcross(wire, across, end.at, begin.at, where);
     const way = over ?? straight ?? along ?? smoothWay(end, begin);

@@ -47,6 +47,12 @@ export const RING_METHODS = [
     drift: 0,
     why: 'it is bound flat and bent to size',
   },
+  {
+    id: 'figure-eight-ring',
+    name: 'figure-eight band',
+    drift: 0,
+    why: 'it is woven flat, bent to size and not hammered once its stone is held',
+  },
 ] as const satisfies readonly RingMethod[];
 export type RingMethodId = (typeof RING_METHODS)[number]['id'];
 

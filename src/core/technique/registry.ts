@@ -21,6 +21,7 @@ import { curvedWeave } from './techniques/curvedWeave';
 import { dropChannel } from './techniques/dropChannel';
 import { earWire } from './techniques/earWire';
 import { eyePin } from './techniques/eyePin';
+import { figureEightRing } from './techniques/figureEightRing';
 import { flatSpiral } from './techniques/flatSpiral';
 import { foldedBail } from './techniques/foldedBail';
 import { freeCut } from './techniques/freeCut';
@@ -103,6 +104,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   spiralHeadRing,
   wovenBandRing,
   boundBandRing,
+  figureEightRing,
   freeCut,
   antique,
 ] as readonly unknown[] as readonly AnyTechnique[];

@@ -5,7 +5,8 @@ import { methodOf, startSize, type RingMethodId } from '../ring/drift';
 import { ringOf } from '../ring/ringSize';
 import { cutNamed } from '../../../tests/support/techniques';
 import { roundWire } from './parameter';
-import { cutOf, netOf, type Plan } from './technique';
+import type { Vec3 } from '../geometry/path';
+import { cutOf, netOf, type Plan, type PlannedCut } from './technique';
 import { expectSound } from '../../../tests/support/constructions';
 import { termsOf } from '../../../tests/support/acts';
 
@@ -290,5 +291,144 @@ describe('G5, a woven ring of three wires with a seat', () => {
     const seat = lengthsOf('weaving wire').find(([term]) => /^\d+ wraps over the gap/.test(term))?.[1] ?? 0;
     expect(seat).toBeGreaterThan(240 / 3);
     expect(seat).toBeLessThan(250);
+  });
+});
+
+describe('G6, a figure-eight band that holds a teardrop', () => {
+  const plan = planOf('figure-eight-ring', {
+    wire: ga(20),
+    weaving: ga(26),
+    inside: diameterOfUs(7),
+    stone: { outline: 'teardrop', length: 17, width: 12, depth: 4.5, edge: 1.8 },
+  });
+  const [lower, upper, thin] = ['lower ring wire', 'upper ring wire', 'weaving wire'].map((name) =>
+    cutNamed(plan, name),
+  ) as [PlannedCut, PlannedCut, PlannedCut];
+  const lengthOf = (cut: PlannedCut, name: RegExp) =>
+    cut.terms.find((term) => name.test(term.name))?.length ?? NaN;
+  const linesOf = (wire: string, name: string) => {
+    const run = plan.run?.wires.find((each) => each.wire.id === wire);
+    return (['first', 'second'] as const).map(
+      (side) => run?.[side].filter((course) => course.name === name).flatMap(({ path }) => path) ?? [],
+    );
+  };
+
+  it('is two wires of at most 254 and one thin one of at most 660, in nothing', () => {
+    if (!plan.run) throw new Error('it is told by the ways of its wires');
+    expectSound({ run: plan.run });
+    expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([
+      ['lower ring wire', 1],
+      ['upper ring wire', 1],
+      ['weaving wire', 1],
+    ]);
+    for (const cut of [lower, upper]) {
+      expect(cutOf(cut)).toBeLessThanOrEqual(254);
+      expect(netOf(cut)).toBeGreaterThanOrEqual(254 / 2);
+    }
+    expect(cutOf(thin)).toBeLessThanOrEqual(660);
+    expect(netOf(thin)).toBeGreaterThanOrEqual(660 / 2);
+  });
+
+  it('its thin wire is hooked on at its fold within 90 of an end, and goes not all the way round', () => {
+    const hooked = [lower, upper].map(({ marks }) => marks.find(({ what }) => /^hook/.test(what))?.at ?? NaN);
+    for (const at of hooked) {
+      expect(at).toBeGreaterThan(90 / 2);
+      expect(at).toBeLessThan(90);
+    }
+    // Both halves are there, and as many figure-eights of each: half of what both wires go round, less the gap.
+    const [, eights = ''] = /^(\d+) figure-eights$/.exec(thin.terms[0]?.name ?? '') ?? [];
+    expect(Number(eights) % 2).toBe(0);
+    const around = Math.PI * (diameterOfUs(7) + 2 * ga(26).width + ga(20).width);
+    const woven = lengthOf(lower, /round the finger/);
+    expect(woven).toBeGreaterThan(0.6 * around);
+    expect(woven).toBeLessThan(around - 12);
+  });
+
+  it('each figure-eight is a crossed belt over both wires (handbook 5), unrolled with as far as it moves on', () => {
+    const [, eights = ''] = /^(\d+) figure-eights$/.exec(thin.terms[0]?.name ?? '') ?? [];
+    const [D, d] = [ga(20).width, ga(26).width];
+    // Where they cross they touch: c = D + d = 2r, the belt is twice round a circle of that radius.
+    const belt = 2 * Math.PI * (D + d);
+    const apart = lengthOf(lower, /round the finger/) / (Number(eights) / 2);
+    expect(thin.terms[0]?.length).toBeGreaterThan(0.98 * Number(eights) * belt);
+    expect(thin.terms[0]?.length).toBeLessThan(1.02 * Number(eights) * Math.hypot(belt, apart));
+  });
+
+  it('lower ends lie on both sides of the tip, upper ones outside, go once round them, and in over it', () => {
+    expect(termsOf(lower)).toEqual([
+      'round the finger at the starting size',
+      'up beside the stone',
+      'beside the tip',
+      'round, away from the tip',
+      'down through the band',
+      'loop, pointing at the stone',
+      'tails',
+    ]);
+    expect(termsOf(upper)).toEqual([
+      'round the finger at the starting size',
+      'up beside the stone',
+      'outside of the lower one',
+      'once round the lower one',
+      'in over the tip',
+      'side by side, and apart again',
+      'down through the band',
+      'loop, pointing at the stone',
+      'tails',
+    ]);
+    // The tip is towards the eye: beside it the left ends are left of it, the upper ones farther out.
+    const outermost = (path: readonly Vec3[]) => Math.max(...path.map(({ x }) => Math.abs(x)));
+    const [inLeft = [], inRight = []] = linesOf('lower', 'beside the tip');
+    const [outLeft = [], outRight = []] = linesOf('upper', 'outside of the lower one');
+    expect(Math.max(...inLeft.map(({ x }) => x))).toBeLessThan(0);
+    expect(Math.min(...inRight.map(({ x }) => x))).toBeGreaterThan(0);
+    expect(outermost(outLeft)).toBeGreaterThan(outermost(inLeft) + ga(20).width);
+    expect(outermost(outRight)).toBeGreaterThan(outermost(inRight) + ga(20).width);
+    // Once round and on to its inside are one and a half turns of π(2 × 0.812), twice: 15.3, and the ways there and along.
+    const turns = 2 * 1.5 * Math.PI * 2 * ga(20).width;
+    expect(lengthOf(upper, /once round/)).toBeGreaterThan(turns);
+    expect(lengthOf(upper, /once round/)).toBeLessThan(1.5 * turns);
+  });
+
+  it('a short weave between the upper ends: they come within a thickness of the thin wire, and part again', () => {
+    const [left = [], right = []] = linesOf('upper', 'side by side, and apart again');
+    const between = left.map(({ x }, index) => (right[index]?.x ?? NaN) - x);
+    expect(Math.min(...between)).toBeCloseTo(ga(20).width + ga(26).width, 6);
+    expect(between.at(-1)).toBeGreaterThan(5);
+    expect(thin.terms.map(({ name }) => name)).toContain('3 figure-eights over the tip: a heart');
+  });
+
+  it('leaves the finger free: nothing of it comes nearer than the size that it is begun at', () => {
+    const nearest = (plan.run?.wires ?? []).map(
+      ({ wire, path }) => 2 * Math.min(...path.map(({ x, y }) => Math.hypot(x, y))) - wire.size.width,
+    );
+    expect(Math.abs(Math.min(...nearest) - diameterOfUs(7))).toBeLessThan(0.1);
+  });
+
+  it('is woven flat, joined before its stone, and all ends are closed last', () => {
+    expect(plan.order.map(({ first, then }) => `${first} < ${then}`)).toEqual([
+      'weave < bend',
+      'join < stone',
+      'stone < lower',
+      'lower < upper',
+      'upper < heart',
+      'apart < close',
+    ]);
+  });
+
+  it.each([
+    [
+      { stone: { outline: 'oval', length: 14, width: 11, depth: 4, edge: 1.5 } },
+      /holds a teardrop.*oval, 14 mm by 11 mm, is given/,
+    ],
+    [{ stone: { outline: 'teardrop', length: 24, width: 18, depth: 4, edge: 1.5 } }, /18 mm is too wide/],
+    [
+      { stone: { outline: 'teardrop', length: 9, width: 6, depth: 3, edge: 1.5 } },
+      /0\.81 mm is too thick.*6 mm/,
+    ],
+    [{ loop: 4 }, /Loops of 4 mm.*2\.2 mm is the most/],
+    [{ heart: 9 }, /9 figure-eights are .* there is room for 4\.67 mm/],
+  ] as const)('refuses what cannot be made: %j', (values, why) => {
+    const refused = planFor(named('figure-eight-ring'), values);
+    expect(refused.ok ? '' : refused.error).toMatch(why);
   });
 });

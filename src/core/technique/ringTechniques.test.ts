@@ -9,6 +9,7 @@ describe('ring techniques', () => {
     ['woven-band-ring', /Begin at US 6¾ .* for US 7 /],
     ['spiral-head-ring', /Begin at US 4½ .* for US 7 /],
     ['bound-band-ring', /Begin at US 7 .* for US 7 /],
+    ['figure-eight-ring', /Begin at US 7 .* for US 7 /],
   ])('%s starts where its drift wants it (common practice)', (id, said) => {
     expect(planOf(id, { inside: diameterOfUs(7) }).notes.join(' ')).toMatch(said);
   });
