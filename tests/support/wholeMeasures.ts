@@ -434,6 +434,46 @@ WHOLE.push(
     }),
   ],
 );
+const flatStone = fc
+  .record({
+    outline: fc.constantFrom('marquise' as const, 'oval' as const, 'teardrop' as const),
+    width: between(9, 16),
+    longer: between(1.4, 2),
+    edge: between(1.5, 3),
+  })
+  .map(({ outline, width, longer, edge }) => ({
+    outline,
+    width,
+    length: width * longer,
+    edge,
+    depth: edge + 2.5,
+  }));
+WHOLE.push(
+  [
+    'crossed-behind',
+    fc.record({
+      stone: flatStone,
+      stands: fc.constantFrom('tip up', 'tip down'),
+      wire: fc.constantFrom(0.6, 0.8, 1).map(roundWire),
+      gap: between(2, 5),
+      off: between(2, 4),
+    }),
+  ],
+  [
+    'along-edge',
+    fc.record({
+      stone: flatStone,
+      stands: fc.constantFrom('tip up', 'tip down'),
+      wire: fc.constantFrom(0.6, 0.8, 1).map(roundWire),
+      side: fc.constantFrom('left', 'right'),
+      from: between(2, 5),
+      to: between(8, 16),
+      off: between(2, 4),
+      over: between(0.5, 2),
+      hook: between(1, 2),
+    }),
+  ],
+);
 WHOLE.push([
   'figure-eight-ring',
   fc.record({

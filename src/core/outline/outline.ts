@@ -193,13 +193,20 @@ export function placeAt({ curves }: Outline, along: number): Place {
   return { point: first.at(0), along: 0, direction: unit(first.slope(0)) };
 }
 
-/** The t at which a length of a curve is behind, by Newton’s method from the even guess. */
+/** Steps to find a place on a curve: Newton’s are few, halving takes as many as a number has digits. */
+const STEPS = 60;
+
+/** The t at which a length of a curve is behind, by Newton’s method from the even guess; by halving where that would leave what is known. */
 function partAt(curve: Curve, length: number): number {
-  let t = curve.length === 0 ? 0 : length / curve.length;
-  for (let step = 0; step < 12; step += 1) {
+  let [low, high] = [0, 1];
+  let t = curve.length === 0 ? 0 : Math.min(1, Math.max(0, length / curve.length));
+  for (let step = 0; step < STEPS; step += 1) {
     const gap = lengthBetween(curve, 0, t) - length;
     if (Math.abs(gap) < 1e-9) break;
-    t = Math.min(1, Math.max(0, t - gap / norm(curve.slope(t))));
+    if (gap > 0) high = t;
+    else low = t;
+    const next = t - gap / norm(curve.slope(t));
+    t = next > low && next < high ? next : (low + high) / 2;
   }
   return t;
 }

@@ -6,6 +6,7 @@ import { bendOf } from '../technique/winding';
 import { halvesOfWeave, lengthOfHalves, weaveNeed, weavePath } from '../weave/consume';
 import type { PieceWire, Side, Wound } from './piece';
 import type { Carrier } from './carriers';
+import { placeInRow } from '../weave/layFlat';
 import { rideOn } from './rideOn';
 
 /** Where something begins on a wire, mm from where the work of that wire begins, and in which sense it goes on. */
@@ -19,8 +20,8 @@ export interface Stretch {
 export interface Laying {
   readonly on: readonly Stretch[];
   readonly carriers: readonly Carrier[];
-  /** Between the centres of neighbouring carriers. */
-  readonly step: number;
+  /** Where each carrier lies across, from the first. */
+  readonly row: readonly number[];
   /** How far its wire lies off the middle of a carrier. */
   readonly off: number;
   readonly flat: Path;
@@ -35,7 +36,7 @@ export interface Laying {
  * @param carriers their poses from where it begins on each, in the sense in which it goes on
  */
 export function layingOf(
-  { groups, pitch, gap: apart, halves, skips = 0, begins }: Wound,
+  { groups, pitch, gap: apart, steps, halves, skips = 0, begins }: Wound,
   thin: PieceWire,
   on: readonly Stretch[],
   carried: readonly PieceWire[],
@@ -57,6 +58,7 @@ export function layingOf(
     weaving: thick,
     pitch: pitch ?? close,
     ...(apart === undefined ? {} : { gap: apart }),
+    ...(steps === undefined ? {} : { steps }),
   };
   const weave = { repeat: groups, close: [] };
   const { gap, wire } = weaveNeed(weave, wires);
@@ -66,12 +68,14 @@ export function layingOf(
   const over = weavePath(weave, wires, 1, [skips, skips + laid]);
   const flat = begins === 'back' ? over.map((point) => ({ ...point, z: -point.z })) : over;
   const length = laid === all ? wire : lengthOfHalves(weave, wires, [skips, skips + laid]);
-  return ok({ on, carriers, step: wires.base + gap, off: (wires.base + thick) / 2, flat, length });
+  const row = on.map((_, index) =>
+    placeInRow({ step: wires.base + gap, ...(steps ? { steps } : {}) }, index),
+  );
+  return ok({ on, carriers, row, off: (wires.base + thick) / 2, flat, length });
 }
 
 /** A laying where its carriers really run. */
-export const pathOfLaying = ({ flat, carriers, step, off }: Laying): Path =>
-  rideOn(flat, carriers, step, off);
+export const pathOfLaying = ({ flat, carriers, row, off }: Laying): Path => rideOn(flat, carriers, row, off);
 
 /** A way along a wire that makes more of a detour than this, as over a loop of it, is none: it goes straight. */
 const DETOUR = 1.5;
@@ -95,7 +99,7 @@ export function wayAlong(before: Laying, next: Laying, at: Vec3): Path | undefin
   const sense = here.towards === 'first' ? 1 : -1;
   const end = {
     x: sense * (begin.from - here.from) + to.x,
-    y: to.y + shared * before.step - there * next.step,
+    y: to.y + (before.row[shared] as number) - (next.row[there] as number),
     z: to.z,
   };
   const steps = Math.max(1, Math.ceil(Math.abs(end.x - from.x) * POINTS));
@@ -107,7 +111,7 @@ export function wayAlong(before: Laying, next: Laying, at: Vec3): Path | undefin
       z: from.z + (end.z - from.z) * part,
     };
   });
-  const way = rideOn(flat, before.carriers, before.step, before.off);
+  const way = rideOn(flat, before.carriers, before.row, before.off);
   const arrived = way.at(-1) as Vec3;
   const straight = distance3(way[0] as Vec3, arrived);
   return lengthOfPath(way) > DETOUR * straight || distance3(arrived, at) > ARRIVES ? undefined : way;

@@ -132,8 +132,8 @@ export interface Parted extends Named {
   readonly row: readonly { readonly wire: string; readonly at: WirePlace; readonly towards: Side }[];
   /** Its own place in the row, 0 for the first. */
   readonly index: number;
-  /** Between the middles of neighbours. */
-  readonly step: number;
+  /** Between the middles of neighbours: between all alike, or between each two of them. */
+  readonly step: number | readonly number[];
   /** How far on along the wires the row stands. */
   readonly along: number;
 }
@@ -280,6 +280,8 @@ export interface Wound extends Named {
   readonly pitch?: number;
   /** How far its wires stand apart; as far as the winding itself makes them when it is not told. */
   readonly gap?: number;
+  /** From the middle of each of its wires to the next one’s, where they do not all stand alike: of a ladder over pairs. */
+  readonly steps?: readonly number[];
   /** Whether it goes first over the front of its wires, as A to B and the way on see it, or behind them; the front when it is not told. */
   readonly begins?: 'front' | 'back';
   /** How many half wraps are laid, when it is not all of them: one that is caught goes half round or once and a half. */

@@ -20,13 +20,13 @@ function stationAt(carriers: readonly Carrier[], x: number): Station {
 }
 
 /**
- * A winding that was laid flat (frame wires along x, A at y = 0 and the others a step apart, z to the eye), on its carriers as they really
+ * A winding that was laid flat (frame wires along x, A at y = 0 and the others beside it, z to the eye), on its carriers as they really
  * run: it rides on stretches of those wires, and bends with them.
  * @param given the carriers, A first
- * @param step between neighbouring carriers in the flat
+ * @param row where each of them lies across in the flat, mm from A, rising
  * @param off how far what is wound lies off the middle of what it is wound on, mm
  */
-export function rideOn(flat: Path, given: readonly Carrier[], step: number, off: number): Path {
+export function rideOn(flat: Path, given: readonly Carrier[], row: readonly number[], off: number): Path {
   const reach = flat.reduce((far, { x }) => Math.max(far, x), 0);
   const carriers = abreast(given, reach, off);
   let station: { readonly x: number; readonly is: Station } | undefined;
@@ -34,10 +34,13 @@ export function rideOn(flat: Path, given: readonly Carrier[], step: number, off:
   return flat.map(({ x, y, z }) => {
     if (station?.x !== x) station = { x, is: stationAt(carriers, x) };
     const { points, across, front } = station.is;
-    const index = last === 0 ? 0 : Math.min(last - 1, Math.max(0, Math.floor(y / step)));
-    const within = Math.min(1, Math.max(0, last === 0 ? 0 : y / step - index));
-    const on = between3(points[index] as Vec3, points[Math.min(last, index + 1)] as Vec3, within);
-    const beyond = y - (index + within) * step;
+    const beyondIt = row.findIndex((place) => place > y);
+    const index = beyondIt < 0 ? Math.max(0, last - 1) : Math.max(0, Math.min(beyondIt, last) - 1);
+    const next = Math.min(last, index + 1);
+    const [here, there] = [row[index] as number, row[next] as number];
+    const within = there === here ? 0 : Math.min(1, Math.max(0, (y - here) / (there - here)));
+    const on = between3(points[index] as Vec3, points[next] as Vec3, within);
+    const beyond = y - here - within * (there - here);
     return plus3(on, plus3(scaled3(across, beyond), scaled3(front, z)));
   });
 }

@@ -92,6 +92,13 @@ const NEAREST_STEP = 0.2;
 /** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
 const CLEARLY = 0.2;
 
+/** How far a wire of a row stands beside its middle, mm. */
+function besideMiddle(count: number, index: number, step: Parted['step']): number {
+  if (typeof step === 'number') return (index - (count - 1) / 2) * step;
+  const upTo = (steps: readonly number[]) => steps.reduce((sum, each) => sum + each, 0);
+  return upTo(step.slice(0, index)) - upTo(step) / 2;
+}
+
 /**
  * Runs a piece: every wire goes its way, what is wound on a wire after that wire has come to lie as far as it is needed, so that it bends with
  * it whichever was done first.
@@ -467,7 +474,7 @@ class Run {
     const across = isLeft ? scaled3(right, -1) : right;
     const at = plus3(
       plus3(middle, scaled3(way, along)),
-      scaled3(across, (index - (row.length - 1) / 2) * step),
+      scaled3(across, besideMiddle(row.length, index, step)),
     );
     const to = pose(at, way, from.up);
     return drawnShape(asideWay(from.at, at, way, across), to);

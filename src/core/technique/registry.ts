@@ -17,6 +17,8 @@ import { coilBead } from './techniques/coilBead';
 import { coilBezelRing } from './techniques/coilBezelRing';
 import { coilOfCoil } from './techniques/coilOfCoil';
 import { cradle } from './techniques/cradle';
+import { alongEdge } from './techniques/alongEdge';
+import { crossedBehind } from './techniques/crossedBehind';
 import { curvedWeave } from './techniques/curvedWeave';
 import { dropChannel } from './techniques/dropChannel';
 import { earWire } from './techniques/earWire';
@@ -57,6 +59,8 @@ import { wrappedLoopLink } from './techniques/wrappedLoopLink';
  */
 export const TECHNIQUES: readonly AnyTechnique[] = [
   bundleFrame,
+  crossedBehind,
+  alongEdge,
   bandFrame,
   loopedBezel,
   cradle,

@@ -13,6 +13,8 @@ export interface WeaveWires {
   readonly weaving: number;
   /** Gap between neighbouring frame wires; what the weave needs to pass between them when it is not told. */
   readonly gap?: number;
+  /** From the middle of each frame wire to the next one’s, where they do not all stand alike. */
+  readonly steps?: readonly number[];
   /** Weaving wires that are laid side by side as one. */
   readonly strands?: number;
   /** How far each wrap moves on along the frame; as far as the weaving wires are thick when they lie close. */
@@ -57,11 +59,12 @@ const rowOf = (wires: WeaveWires, gap: number, count: number): FrameRow => ({
   gap,
 });
 
-const flatRow = ({ base, weaving, profile = 'round' }: WeaveWires, gap: number): FlatRow => ({
+const flatRow = ({ base, weaving, profile = 'round', steps }: WeaveWires, gap: number): FlatRow => ({
   profile,
   base,
   weaving,
   step: base + gap,
+  ...(steps ? { steps } : {}),
 });
 
 function needOf(group: WeaveGroup, wires: WeaveWires, gap: number): { wire: number; advance: number } {
@@ -98,7 +101,8 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
         advance: 0,
       });
   const [repeat, close] = [sum(weave.repeat), sum(weave.close)];
-  if ([...weave.repeat, ...weave.close].some(isBeside)) return { ...laidNeed(weave, wires), gap };
+  if (wires.steps || [...weave.repeat, ...weave.close].some(isBeside))
+    return { ...laidNeed(weave, wires), gap };
   const { passes, steps } = betweenGroups(weave.repeat);
   const between = passes * passLength(flatRow(wires, gap)) + steps * (wires.base + gap);
   return {
@@ -110,7 +114,7 @@ export function weaveNeed(weave: Weave, wires: WeaveWires): WeaveNeed {
   };
 }
 
-/** What a weave takes whose wire goes back between coils side by side: measured as it is laid. */
+/** What a weave takes whose wire goes back between coils side by side, or whose wires do not all stand alike: measured as it is laid. */
 function laidNeed(weave: Weave, wires: WeaveWires): Omit<WeaveNeed, 'gap'> {
   const laid = ({ repeat, close }: Weave, repeats: number): { wire: number; advance: number } => {
     const halves = halvesOfWeave({ repeat, close }, repeats);

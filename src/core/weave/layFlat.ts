@@ -8,7 +8,16 @@ export interface FlatRow {
   readonly weaving: number;
   /** From one frame wire's centre to the next one's. */
   readonly step: number;
+  /** The same between each two of them, where they do not all stand alike. */
+  readonly steps?: readonly number[];
 }
+
+/** How far a wire of a row lies from A, mm. */
+export const placeInRow = ({ step, steps }: Pick<FlatRow, 'step' | 'steps'>, index: number): number =>
+  steps ? steps.slice(0, index).reduce((sum, each) => sum + each, 0) : index * step;
+
+/** How far apart the wires beside a gap stand; outside of the row there is one. */
+const beside = ({ step, steps }: FlatRow, gap: number): number => steps?.[gap - 1] ?? step;
 
 /** The part of a half that crosses others which is in the gap, at its beginning and at its end. */
 const CROSSES = 0.22;
@@ -28,19 +37,19 @@ export function passLength({ base, weaving, step, profile }: FlatRow): number {
 }
 
 /** How far up from its side a wire is left or met by one that comes through the gap, radians. */
-const lifted = ({ base, weaving, step, profile }: FlatRow): number =>
-  profile === 'square' ? 0 : Math.acos(Math.min(1, (base + weaving) / step));
+const lifted = (row: FlatRow, gap: number): number =>
+  row.profile === 'square' ? 0 : Math.acos(Math.min(1, (row.base + row.weaving) / beside(row, gap)));
 
 /** A place of a half in the plane across the frame wires: y across, z to the eye. */
 type Across = readonly [y: number, z: number];
 
 /** The way of one half from where it leaves the gap to where it enters the next. */
 function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number): Across[] {
-  const { base, weaving, step, profile } = row;
+  const { base, weaving, profile } = row;
   const [first, last] = wiresOfHalf(half);
   const way = half.from < half.to ? 1 : -1;
   const face = half.face === 'front' ? 1 : -1;
-  const [from, to] = [first * step, last * step];
+  const [from, to] = [placeInRow(row, first), placeInRow(row, last)];
   /** Part of a turn about a point, from the side that it comes from (0) over the top (a quarter) to the other side. */
   const turn = (y: number, z: number, radius: number, begin: number, end: number): Across[] =>
     Array.from({ length: QUARTER + 1 }, (_, index): Across => {
@@ -71,7 +80,6 @@ function wayOf(half: Half, row: FlatRow, liftAtStart: number, liftAtEnd: number)
  * @param from x at which it begins
  */
 export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, from = 0): Path {
-  const lift = lifted(row);
   let begins = from;
   return halves.flatMap((half, index) => {
     const on = (pitch / 2) * (half.part ?? 1);
@@ -80,8 +88,8 @@ export function layFlat(halves: readonly Half[], row: FlatRow, pitch: number, fr
     const way = wayOf(
       half,
       row,
-      before && goesThrough(before, half) ? lift : 0,
-      after && goesThrough(half, after) ? lift : 0,
+      before && goesThrough(before, half) ? lifted(row, half.from) : 0,
+      after && goesThrough(half, after) ? lifted(row, half.to) : 0,
     );
     const behind = runs(way);
     const whole = behind.at(-1) as number;
@@ -107,21 +115,24 @@ function crossed(part: number): number {
 export function laidLength(halves: readonly Half[], row: FlatRow, pitch: number): number {
   // What crosses others has no formula: it is measured.
   if (halves.some(({ over }) => over)) return lengthOfPath(layFlat(halves, row, pitch));
-  const { base, weaving, step, profile } = row;
-  const lift = lifted(row);
+  const { base, weaving, profile } = row;
   const apart = base + weaving;
-  const through =
-    profile === 'square' ? Math.max(0, step - apart) : Math.sqrt(Math.max(0, step ** 2 - apart ** 2));
+  const through = (gap: number): number =>
+    profile === 'square'
+      ? Math.max(0, beside(row, gap) - apart)
+      : Math.sqrt(Math.max(0, beside(row, gap) ** 2 - apart ** 2));
   return halves.reduce((sum, half, index) => {
     const [before, after] = [halves[index - 1], halves[index + 1]];
-    const entered = before !== undefined && goesThrough(before, half);
-    const left = after !== undefined && goesThrough(half, after);
-    const straight = (Math.abs(half.to - half.from) - 1) * step;
+    const entered = before !== undefined && goesThrough(before, half) ? lifted(row, half.from) : 0;
+    const isLeft = after !== undefined && goesThrough(half, after);
+    const left = isLeft ? lifted(row, half.to) : 0;
+    const [first, last] = wiresOfHalf(half);
+    const straight = Math.abs(placeInRow(row, last) - placeInRow(row, first));
     const round =
       profile === 'square'
         ? 2 * base + (Math.PI * weaving) / 2 + straight
-        : (apart / 2) * (Math.PI - lift * (Number(entered) + Number(left))) + straight;
-    return sum + Math.hypot(round, pitch / 2) + (left ? through : 0);
+        : (apart / 2) * (Math.PI - entered - left) + straight;
+    return sum + Math.hypot(round, pitch / 2) + (isLeft ? through(half.to) : 0);
   }, 0);
 }
 

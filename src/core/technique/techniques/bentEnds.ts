@@ -19,6 +19,7 @@ export const bentEnds = actTechnique({
     'an arc of π(a + D)/2 for each half turn, those that lie further out by their distance more: plane geometry',
   parameters: {
     wire: wire('Wire', roundWire(0.812), 'frame'),
+    before: length('Straight on before the bend', 0, 0, 200),
     about: length('Bent about, diameter', 6, 0, 100),
     degrees: count('Bent by, degrees', 180, 1, 720),
     way: choice('Which way', ['to the right', 'to the left', 'to the back', 'to the front'], 'to the right'),
@@ -38,7 +39,7 @@ export const bentEnds = actTechnique({
       fresh: ({ tail }) => ({ count: 1, name: 'wire', tail }),
     },
   },
-  act: ({ wire: { width: D }, about, degrees, way, lie, apart, after, tail }, { ends, own }) => {
+  act: ({ wire: { width: D }, before, about, degrees, way, lie, apart, after, tail }, { ends, own }) => {
     const { roll, turn } = WAYS[way];
     // What lies in the plane of the bend goes round one another.
     const isRound = (roll === 0) === (lie === 'side by side');
@@ -47,6 +48,7 @@ export const bentEnds = actTechnique({
       goesOn: bent.map((end, index) => ({
         end,
         courses: [
+          ...(before > 0 ? [{ kind: 'laid', name: 'straight on', length: before } as const] : []),
           {
             kind: 'bent',
             name: `bend of ${degrees}°`,

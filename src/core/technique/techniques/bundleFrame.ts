@@ -6,11 +6,12 @@ import { distance, minus, outward, scaled, turnBetween } from '../../geometry/ve
 import { parallelOf, perimeterOf, placeAt, type Outline } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import { domeAt } from '../../piece/body';
-import type { Along, Cab, Course, Pull, Side } from '../../piece/piece';
+import type { Along, Course, Pull, Side } from '../../piece/piece';
 import { placeRound } from '../../piece/shape';
 import { expectOk, ok, refuse } from '../../result';
-import { choice, count, length, roundWire, stone, wire } from '../parameter';
+import { count, length, roundWire, stone, wire } from '../parameter';
 import { actTechnique } from '../planActs';
+import { standing, STANDS } from '../standing';
 import { evenHolds, said, type Hold } from '../technique';
 import { bendOf } from '../winding';
 
@@ -41,7 +42,7 @@ export const bundleFrame = actTechnique({
     'each wire along the outline’s parallel curve, the foremost and the rearmost measured where they are pulled in; bound by wraps round k wires',
   parameters: {
     stone: stone('Stone', { outline: 'teardrop', length: 18, width: 13, depth: 5, edge: 2 }),
-    stands: choice('The stone stands', ['tip up', 'tip down'], 'tip up'),
+    stands: STANDS,
     wire: wire('Frame wire', roundWire(0.812), 'frame'),
     wires: count('Frame wires', 3, 1, 12),
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
@@ -76,8 +77,9 @@ export const bundleFrame = actTechnique({
     // What is bound stands off the stone by the binding.
     const woven = frames.map(({ wound }) => wound);
     const play = Math.max(bound > 0 ? thin : 0, ...woven.map(({ thick }) => thick));
-    const line = parallelOf(outline.value, play + D / 2);
-    const whole = perimeterOf(line);
+    const stood = standing(held, stands, play + D / 2);
+    if (!stood.ok) return stood;
+    const { line, whole, footAt, placeOn, lying } = stood.value;
     const shares = sharesOf(whole, holds, bound, { pitch, least: LEAST_HOLD * D });
     const { wraps, up } = shares;
     if (up * pitch > bail)
@@ -87,16 +89,10 @@ export const bundleFrame = actTechnique({
     const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
     const step = D + Math.max(...woven.map(({ apart }) => apart));
     const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
-    // Upside down its top is its foot: half round from where the outline begins.
-    const [down, footAt] = stands === 'tip down' ? [-1, 0] : [1, whole / 2];
     const holdsAt = evenHolds(whole, holds, reach).map((hold) => ({
       ...hold,
       along: (hold.along + footAt + whole / 2) % whole,
     }));
-    const placeOn = (along: number) => {
-      const { point, direction } = placeAt(line, along);
-      return { point: scaled(point, down), direction: scaled(direction, down) };
-    };
     const pointed = holdsAt.find(({ along }) => cornerAt(line, along, D) > POINTED);
     if (reach > 0 && pointed)
       return refuse(
@@ -130,7 +126,7 @@ export const bundleFrame = actTechnique({
         return { at: hold.along, long, inward: reach, height, ramp };
       });
     };
-    const stoneAt: Cab = { kind: 'cab', id: own('stone'), size: held, pose: pose(vec3(0, 0), vec3(down, 0)) };
+    const stoneAt = lying(own('stone'));
     const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
     const handOf = (index: number, side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;

@@ -3,6 +3,7 @@ import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
 import type { Along } from '../../piece/piece';
 import { ok, refuse, type Result } from '../../result';
+import { halvesOfWeave } from '../../weave/consume';
 import { wiresOf, type Weave } from '../../weave/notation';
 import type { Fresh, GoesOn, Leaving } from '../act';
 import { choice, count, length, roundWire, weave, wire, type WireSize } from '../parameter';
@@ -20,15 +21,30 @@ const SIDES = ['first', 'second'] as const;
 const farOf = (far: { readonly told: string; readonly length: number; readonly repeats: number }): Far =>
   far.told === 'by repeats' ? { repeats: far.repeats } : far.length;
 
-/** Frame wires that a weave is laid on afresh: side by side, as far apart as it stands them. */
-export function freshRow(woven: Weave, strip: Result<Strip>, base: WireSize, tail: number): Fresh {
-  const step = strip.ok ? strip.value.step : base.width;
+/**
+ * From the middle of each wire of a row to the next one’s, mm: as far as the weave stands them apart, or with a wide gap in the middle. Beside a
+ * gap those between which nothing passes touch one another.
+ */
+function stepsOf(woven: Weave, step: number, base: WireSize, gap: number): readonly number[] {
   const count = wiresOf(woven);
+  const passed = new Set(halvesOfWeave(woven, 2).flatMap(({ from, to }) => [from, to]));
+  return Array.from({ length: count - 1 }, (_, index) => {
+    if (gap === 0) return step;
+    if (index === count / 2 - 1) return base.width + gap;
+    return passed.has(index + 1) ? step : base.width;
+  });
+}
+
+const sum = (all: readonly number[]): number => all.reduce((before, each) => before + each, 0);
+
+/** Frame wires that a weave is laid on afresh: side by side, as far apart as it stands them. */
+export function freshRow(woven: Weave, strip: Result<Strip>, base: WireSize, tail: number, gap = 0): Fresh {
+  const steps = stepsOf(woven, strip.ok ? strip.value.step : base.width, base, gap);
   return {
-    count,
+    count: wiresOf(woven),
     name: 'frame wire',
     tail,
-    start: (index) => pose(vec3(0, (index - (count - 1) / 2) * step), vec3(1, 0)),
+    start: (index) => pose(vec3(0, sum(steps.slice(0, index)) - sum(steps) / 2), vec3(1, 0)),
   };
 }
 
@@ -45,6 +61,7 @@ export const straightWeave = actTechnique({
     told: choice('Woven', ['over a length', 'by repeats'], 'over a length'),
     length: length('Length of the weave', 40, 1, 600),
     repeats: count('Repeats', 12, 1, 400, 'Counted when it is woven by repeats'),
+    gap: length('Gap in the middle of the row, as of a ladder', 0, 0, 60),
     tail: length('Tail at each end of the frame wires', 60, 0, 200),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },
@@ -56,15 +73,19 @@ export const straightWeave = actTechnique({
       to: 12,
       wire: 'base',
       freshOnly: ['base'],
-      fresh: ({ weave: woven, base, weaving, tail, ...far }) =>
-        freshRow(woven, stripOf(woven, base, weaving, farOf(far)), base, tail),
+      fresh: ({ weave: woven, base, weaving, tail, gap, ...far }) =>
+        freshRow(woven, stripOf(woven, base, weaving, farOf(far)), base, tail, gap),
     },
   },
-  act: ({ weave: woven, base, weaving, tail, weavingTail, ...far }, { wires, ends, own, isWhole }) => {
+  act: ({ weave: woven, base, weaving, tail, weavingTail, gap, ...far }, { wires, ends, own, isWhole }) => {
     const strip = stripOf(woven, base, weaving, farOf(far));
     if (!strip.ok) return strip;
     const { covered, repeats, advance, step, term } = strip.value;
     const count = wiresOf(woven);
+    if (gap > 0 && count % 2 === 1)
+      return refuse(
+        `A gap in the middle parts an even row; this weave goes over ${counted(count, 'wire')}. Take 0 for none, or a weave like AB2 CD2.`,
+      );
     const whole = isWhole('frame');
     const taken = ends('frame');
     if (taken.length !== count)
@@ -72,7 +93,8 @@ export const straightWeave = actTechnique({
         `This weave goes over ${counted(count, 'wire')}; ${counted(taken.length, 'is', 'are')} chosen.`,
       );
     const under = { long: whole ? covered / 2 : covered, name: 'under the weave' };
-    const row = sideBySide(taken, { id: own('row'), step, along: ASIDE * base.width });
+    const steps = stepsOf(woven, step, base, gap);
+    const row = sideBySide(taken, { id: own('row'), step: steps, along: ASIDE * base.width + gap });
     const goesOn: readonly GoesOn[] = whole
       ? taken.flatMap(({ wire: id }) =>
           SIDES.map((side) => ({ end: { wire: id, side }, courses: [], covered: under, tail })),
@@ -98,7 +120,7 @@ export const straightWeave = actTechnique({
           name: 'weaving wire',
           cutFrom: 'weaving',
           size: weaving,
-          first: [{ kind: 'wound', name: term.name, on, groups }],
+          first: [{ kind: 'wound', name: term.name, on, groups, ...(gap > 0 ? { steps } : {}) }],
           second: [],
           tails: { first: weavingTail, second: weavingTail },
           middle: 'begin to weave',

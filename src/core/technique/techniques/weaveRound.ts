@@ -121,4 +121,14 @@ const byRepeats = (
     weavingTail,
   }: Round & { readonly tail: number; readonly weavingTail: number },
   repeats: number,
-) => ({ weave: woven, base, weaving, tail, weavingTail, told: 'by repeats' as const, length: 0, repeats });
+) => ({
+  weave: woven,
+  base,
+  weaving,
+  tail,
+  weavingTail,
+  told: 'by repeats' as const,
+  length: 0,
+  repeats,
+  gap: 0,
+});
