@@ -229,6 +229,45 @@ test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await expect(steps.nth(1)).toContainText('turn the loop; of a pair both');
 });
 
+test('a maker adds steps of their own: a check, one for all of a sitting; they are kept, worked and on the card', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await add(page, 'ear-wire');
+  await page.getByLabel('Name of the pattern').fill('Sorrel hooks');
+  const steps = page.getByRole('list', { name: 'Order of work' }).getByRole('listitem');
+  const count = await steps.count();
+  await page.getByLabel('A step of your own').fill('tumble');
+  await page.getByRole('button', { name: 'Add step' }).click();
+  const own = page.getByRole('group', { name: 'Step of your own: tumble' });
+  await expect(own).toBeVisible();
+  await expect(page.getByLabel('A step of your own')).toHaveValue('');
+  await own.getByLabel('Minutes').fill('a while');
+  await expect(own.getByRole('alert')).toHaveText(/“a while” are no minutes of a step; write a number/);
+  await page.getByRole('button', { name: 'Save pattern' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'no minutes of a step' }).first()).toBeVisible();
+  await own.getByLabel('Minutes').fill('20');
+  await own.getByLabel('once for all of a sitting').check();
+  await page.getByLabel('A step of your own').fill('both hang alike');
+  await page.keyboard.press('Enter');
+  const check = page.getByRole('group', { name: 'Step of your own: both hang alike' });
+  await check.getByLabel('It is').selectOption('check');
+  await page.getByRole('button', { name: 'Move both hang alike up' }).click();
+  await expect(steps.nth(count)).toContainText('Check: both hang alike');
+  await page.getByRole('button', { name: 'Save pattern' }).click();
+  await expect(page).toHaveURL(/\/patterns\/P-\d{4}$/);
+  const worked = page.getByRole('list', { name: 'Order of work' }).getByRole('listitem');
+  await expect(worked.nth(count)).toContainText('Check: both hang alike');
+  await expect(worked.nth(count + 1)).toContainText('tumble · 20 min, once a sitting');
+
+  // Taken out again it is gone with the next revision.
+  await page.getByRole('link', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Remove both hang alike' }).click();
+  await page.getByRole('button', { name: 'Save the new revision' }).click();
+  await expect(page.getByText(/· revision 2 ·/)).toBeVisible();
+  await expect(worked).toHaveCount(count + 1);
+});
+
 test('fitting: which patterns suit a stone of the studio, a typed one, a finger, and a bead', async ({
   owner: page,
 }) => {

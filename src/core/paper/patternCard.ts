@@ -114,9 +114,10 @@ export function patternCard(head: SheetHead, body: PatternBody, specs: Specs, ru
     for (const { name, count } of body.parts) paper.write(`${count} × ${name}`);
   }
   paper.heading('Order of work');
-  body.steps.forEach(({ name, minutes, perSitting, stops = [] }, index) => {
+  body.steps.forEach(({ name, minutes, perSitting, kind, stops = [] }, index) => {
     for (const stop of stops) paper.write(stop, 1);
-    paper.write(`${index + 1}. ${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
+    const mark = kind === undefined ? '' : kind === 'stop' ? 'STOP: ' : 'CHECK: ';
+    paper.write(`${index + 1}. ${mark}${name}, ${minutes} min${perSitting ? ', once a sitting' : ''}`);
   });
   for (const part of parts) draw(afterEachStep(part, resolved?.steps ?? []), AFTER_STEPS);
   const cautions = [...new Set(body.steps.flatMap((step) => step.cautions ?? []))];

@@ -38,12 +38,13 @@ export const cutsOf = ({ cuts, uses }: Resolved, system: LengthSystem): PatternC
     ];
   });
 
-/** The steps of a resolved composition; minutes to the half. */
+/** The steps of a resolved composition; minutes to the half, of the maker’s own as they are told. */
 export const stepsOf = ({ steps }: Resolved): PatternStep[] =>
-  steps.map(({ name, minutes, stops, cautions }) => ({
+  steps.map(({ name, minutes, stops, cautions, use, once, kind }) => ({
     name,
-    minutes: Math.max(0.5, Math.round(minutes * 2) / 2),
-    perSitting: false,
+    minutes: use ? Math.max(0.5, Math.round(minutes * 2) / 2) : minutes,
+    perSitting: once,
+    ...(kind === 'work' ? {} : { kind }),
     stops,
     cautions: cautions.map((caution) => CAUTIONS[caution]),
   }));

@@ -1,4 +1,5 @@
 import { beadLength, stone, type Parameter, type Parameters } from '../technique/parameter';
+import type { OwnStep } from './ownSteps';
 import type { ChosenPorts } from '../technique/joinActs';
 import { textsOf, type Texts } from '../technique/readTexts';
 import { insideWanted } from '../technique/ringStart';
@@ -45,7 +46,9 @@ export const MOST_COPIES = 20;
 export interface Composition {
   readonly measures: Texts;
   readonly uses: readonly TechniqueUse[];
-  /** Steps in the order of the work, “use.step”; steps that are not named follow those of their technique. */
+  /** What the maker adds to the steps of the techniques; patterns of before have none. */
+  readonly steps?: readonly OwnStep[];
+  /** Steps in the order of the work, “use.step”, and “own.1” of those that the maker adds; steps that are not named follow those of their technique. */
   readonly order: readonly string[];
   /** Order faults that the maker has overridden, by their key. */
   readonly overridden: readonly string[];

@@ -52,6 +52,8 @@ export interface PatternStep {
   readonly name: string;
   readonly minutes: number;
   readonly perSitting: boolean;
+  /** Whether it is something to look at, or something that must be so before the work goes on; work when it is not told. */
+  readonly kind?: 'check' | 'stop';
   /** What must have happened before it, each with its reason; steps that were written by hand have none. */
   readonly stops?: readonly string[];
   /** What to take care of while doing it. */

@@ -2,6 +2,8 @@ import { ok, refuse, type Result } from '../result';
 import type { OfferedTechnique } from '../technique/technique';
 import type { ChosenPorts } from '../technique/joinActs';
 import type { Texts } from '../technique/readTexts';
+import { ACTS } from '../judgement/finishes';
+import { isAct, isOwnStepId, LONGEST_NAME, MOST_OWN_STEPS, OWN_STEP_KINDS, type OwnStep } from './ownSteps';
 import { MOST_COPIES, type Composition, type TechniqueUse } from './composition';
 
 type Plain = Readonly<Record<string, unknown>>;
@@ -79,7 +81,34 @@ function readUse(value: unknown, where: string, offered: readonly OfferedTechniq
   };
 }
 
-const FIELDS = ['measures', 'uses', 'order', 'overridden', 'copies'];
+const STEP_FIELDS = ['id', 'name', 'minutes', 'once', 'kind', 'does'];
+
+function readStep(value: unknown, where: string): OwnStep {
+  const plain = object(value, where, STEP_FIELDS);
+  const { id, once, kind, does } = plain;
+  if (typeof id !== 'string' || !isOwnStepId(id)) return fail(`${where}.id`, 'an id like own.1 is expected');
+  const known = OWN_STEP_KINDS.find((each) => each === kind);
+  if (!known) return fail(`${where}.kind`, `${OWN_STEP_KINDS.join(', ')} are allowed`);
+  if (typeof does !== 'string' || (does !== '' && !isAct(does)))
+    return fail(`${where}.does`, `${ACTS.join(', ')} or nothing is allowed`);
+  if (typeof once !== 'boolean') return fail(`${where}.once`, 'true or false is expected');
+  return {
+    id,
+    name: text(plain['name'], `${where}.name`, LONGEST_NAME),
+    minutes: text(plain['minutes'], `${where}.minutes`, 20),
+    once,
+    kind: known,
+    does,
+  };
+}
+
+/** A fault when an id stands twice. */
+function eachOnce(ids: readonly string[], where: string): void {
+  const twice = ids.find((id, index) => ids.indexOf(id) !== index);
+  if (twice !== undefined) fail(where, `the id “${twice}” stands twice`);
+}
+
+const FIELDS = ['measures', 'uses', 'steps', 'order', 'overridden', 'copies'];
 
 /**
  * Reads a composition as it is stored, sent or imported.
@@ -92,15 +121,28 @@ export function readComposition(value: unknown, offered: readonly OfferedTechniq
     const uses = list(plain['uses'], 'uses', MOST_USES).map((each, index) =>
       readUse(each, `uses.${index}`, offered),
     );
-    const ids = uses.map(({ id }) => id);
-    const twice = ids.find((id, index) => ids.indexOf(id) !== index);
-    if (twice !== undefined) fail('uses', `the id “${twice}” stands twice`);
+    eachOnce(
+      uses.map(({ id }) => id),
+      'uses',
+    );
+    // Patterns of before makers added steps of their own have none.
+    const steps =
+      plain['steps'] === undefined
+        ? undefined
+        : list(plain['steps'], 'steps', MOST_OWN_STEPS).map((each, index) =>
+            readStep(each, `steps.${index}`),
+          );
+    eachOnce(
+      (steps ?? []).map(({ id }) => id),
+      'steps',
+    );
     const copies = plain['copies'];
     if (!Number.isInteger(copies) || Number(copies) < 1 || Number(copies) > MOST_COPIES)
       fail('copies', `a whole number from 1 to ${MOST_COPIES} is expected`);
     return ok({
       measures: texts(plain['measures'], 'measures'),
       uses,
+      ...(steps ? { steps } : {}),
       order: names(plain['order'], 'order', MOST_STEPS),
       overridden: names(plain['overridden'], 'overridden', MOST_STEPS),
       copies: Number(copies),

@@ -30,6 +30,7 @@ import {
   type Specs,
   type TechniqueUse,
 } from './composition';
+import { CARE, readMinutes, wrongWithStep, type OwnStep, type OwnStepKind } from './ownSteps';
 import { workParts } from './workParts';
 
 /** A technique of a pattern, worked out; without a plan when something typed is wrong or nothing can be made of it. */
@@ -60,7 +61,13 @@ export interface ResolvedStep {
   readonly cautions: readonly Caution[];
   /** What must have happened before it, each with its reason. */
   readonly stops: readonly string[];
-  readonly use: TechniqueUse;
+  /** The technique that it is a step of; undefined for one of the maker’s own. */
+  readonly use: TechniqueUse | undefined;
+  /** Whether it is done once for all pieces of a sitting. */
+  readonly once: boolean;
+  readonly kind: OwnStepKind;
+  /** What is wrong with it as it is typed; empty when nothing is. */
+  readonly wrong: string;
 }
 
 /** Everything that a composition comes to. */
@@ -319,16 +326,37 @@ function inOrder(steps: readonly ResolvedStep[], order: readonly string[]): Reso
   const left = steps.filter(({ id }) => !order.includes(id));
   for (const step of left) {
     const before = steps[steps.indexOf(step) - 1];
-    const at = before && before.use.id === step.use.id ? chosen.indexOf(before) + 1 : chosen.length;
+    const at = before?.use && before.use.id === step.use?.id ? chosen.indexOf(before) + 1 : chosen.length;
     chosen.splice(at, 0, step);
   }
   return chosen;
 }
 
-/** What some technique of a composition does to every wire of the piece. */
-const actsOnAll = ({ uses }: Composition, techniques: Techniques): readonly Act[] => [
-  ...new Set(uses.flatMap(({ technique }) => techniques(technique)?.toWholePiece ?? [])),
+/** What some technique of a composition, or a step of the maker’s own, does to every wire of the piece. */
+const actsOnAll = ({ uses, steps = [] }: Composition, techniques: Techniques): readonly Act[] => [
+  ...new Set([
+    ...uses.flatMap(({ technique }) => techniques(technique)?.toWholePiece ?? []),
+    ...steps.flatMap(({ does }) => (does === '' ? [] : [does])),
+  ]),
 ];
+
+/** Steps of the maker’s own, the same objects while nothing of them changes. */
+const ownKnown = new WeakMap<OwnStep, { readonly copies: number; readonly step: ResolvedStep }>();
+
+function ownSteps({ steps = [], copies }: Composition): readonly ResolvedStep[] {
+  return steps.map((own) => {
+    const known = ownKnown.get(own);
+    if (known?.copies === copies) return known.step;
+    const { id, name, once, kind, does } = own;
+    const read = readMinutes(own.minutes);
+    const minutes = read.ok ? read.value * (once ? 1 : copies) : 0;
+    const cautions = does === '' ? [] : [CARE[does]];
+    const wrong = wrongWithStep(own);
+    const step = { id, name, minutes, cautions, stops: [], use: undefined, once, kind, wrong };
+    ownKnown.set(own, { copies, step });
+    return step;
+  });
+}
 
 const keyed = (use: TechniqueUse, id: string) => `${use.id}.${id}`;
 
@@ -348,6 +376,9 @@ function stepsOf(use: TechniqueUse, plan: Plan, copies: number): readonly Resolv
     minutes: minutes * copies,
     cautions,
     use,
+    once: false,
+    kind: 'work',
+    wrong: '',
   }));
   stepsKnown.set(plan, { use, copies, steps });
   return steps;
@@ -388,7 +419,7 @@ export function resolve(
   );
   const steps = inOrder(
     withStops(
-      planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)),
+      [...planned.flatMap(({ use, plan }) => stepsOf(use, plan, copies)), ...ownSteps(composition)],
       pieces.flatMap((piece) => piece.rules.filter(({ isStop }) => isStop)),
     ),
     composition.order,
@@ -425,6 +456,9 @@ export function resolve(
       return spec ? sum + (cut.count * netOf(cut) * gramsPerMetre(spec)) / 1000 : sum;
     }, 0),
     complete:
-      read.ok && uses.length === composition.uses.length && uses.every(({ plan }) => plan !== undefined),
+      read.ok &&
+      uses.length === composition.uses.length &&
+      uses.every(({ plan }) => plan !== undefined) &&
+      steps.every(({ wrong }) => wrong === ''),
   };
 }

@@ -1,17 +1,10 @@
-import { expectOk } from '@/core/result';
-import { formatLength, um } from '@/core/units/length';
-import { gaugeSize } from '@/core/wire/gauge';
-import { lengthOfMass } from '@/core/wire/mass';
-import { grams } from '@/core/units/mass';
 import { tag } from '@/core/tag';
 import { findSignIn } from '@/data/beforeStudio';
-import { Post } from '@/data/models/studio';
-import { look, type StudioSession } from '../kernel/useCase';
+import type { StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
-import type { MakePieceInput } from '../making/makePiece.input';
-import { proposeMaking, type MakingProposal } from '../making/proposeMaking';
+import { proposeMaking } from '../making/proposeMaking';
 import { listSpecs } from '../wire/specs';
-import { composePattern } from '../patterns/composePattern';
+
 import { writePattern } from '../patterns/writePattern';
 import { addHelper } from '../people/helpers';
 import { setUpStudio } from '../people/setUpStudio';
@@ -20,11 +13,13 @@ import { setDevice } from '../settings/devices';
 import { changeSettings } from '../settings/settings';
 import { pricePiece } from '../shelf/shelf';
 import { receiveWire } from '../wire/receiveWire';
-import type { ReceiveWireInput } from '../wire/receiveWire.input';
-import { specFromInput } from '../wire/specFromInput';
 import type { KnownSpec } from '../wire/specs';
 import { planDemoBatches } from './batches';
-import { HOUSE_PATTERNS, composedOf } from '../patterns/housePatterns';
+
+import { bought, DAYS, nameOf } from './buying';
+import { Craft } from './composed';
+import { handMade } from './handMade';
+import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
 import { keepToken } from '../tokens/tokens';
@@ -33,11 +28,10 @@ import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
 import { taken } from './taken';
 import { Chance } from './random';
 import { receiveParcel } from './parcel';
-import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, DEMO_WIRES, type DemoWire } from './wires';
+import { DEMO_WIRES, type DemoWire } from './wires';
 
 const SEED = 20_240_611;
 const DAY_MS = 86_400_000;
-const DAYS = 730;
 const PIECES = 240;
 const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
 const TOKEN_KEY = '00000000-0000-4000-a000-00000000d0e1';
@@ -53,7 +47,7 @@ const TOKEN_KEY = '00000000-0000-4000-a000-00000000d0e1';
 export async function openDemo(today: Date, progress: (part: number) => void): Promise<void> {
   const owner = await demoOwner(today);
   taken(await keepToken(owner, TOKEN_KEY, { name: 'Demonstration', role: 'owner' }, DEMO_TOKEN));
-  if (await isDone(owner)) return;
+  if (await isPosted(owner, DONE_KEY)) return;
   const chance = new Chance(SEED);
   const day = (n: number): StudioSession => ({
     ...owner,
@@ -87,16 +81,17 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await receiveUntil(44);
   await fillDrawers(day(44), chance);
   const patterns = await writePatterns(day(44), chance);
+  const craft = new Craft(day);
   for (const [index, { at }] of makings.entries()) {
     await receiveUntil(at);
     await makeAndPrice(day(Math.min(at, DAYS)), patterns, chance);
+    await craft.goOn(Math.min(at, DAYS));
     if (index % 12 === 0) {
       await tidyUp(day(Math.min(at, DAYS)), chance, index / 12);
       progress(index / PIECES);
     }
   }
   await receiveUntil(DAYS);
-  await composePatterns(day(DAYS));
   await settleStockroom(day(DAYS));
   await planDemoBatches(day(DAYS));
   await receiveParcel(day(DAYS));
@@ -122,13 +117,6 @@ async function demoOwner(now: Date): Promise<StudioSession> {
   );
   return taken(made).session;
 }
-
-const isDone = (owner: StudioSession): Promise<boolean> =>
-  look(
-    owner,
-    async (tx) =>
-      (await Post.count({ where: { studioId: owner.studioId, postKey: DONE_KEY }, ...tx.within })) > 0,
-  );
 
 async function houseRules(session: StudioSession, chance: Chance): Promise<void> {
   await changeSettingsOnce(session, chance.key(), '1');
@@ -177,55 +165,6 @@ function repeats(chance: Chance): { at: number; wire: DemoWire }[] {
   return common.flatMap((wire) =>
     Array.from({ length: 7 }, (_, n) => ({ at: 60 + n * 90 + chance.whole(0, 60), wire })),
   );
-}
-
-const nameOf = ({ metal, number, profile, temper, finishName }: DemoWire): string =>
-  [metal, number, profile, temper, finishName].filter(Boolean).join(' ');
-
-function bought(wire: DemoWire, at: number, on: Date, chance: Chance): ReceiveWireInput {
-  const described = {
-    metal: wire.metal,
-    profile: wire.profile,
-    gaugeSystem: wire.system,
-    gaugeNumber: wire.number,
-    height: wire.height,
-    temper: wire.temper,
-    finish: wire.finish,
-    finishName: wire.finishName,
-  };
-  const thin = expectOk(gaugeSize({ system: wire.system, number: wire.number })) < 600;
-  const precious = DEMO_GRAM_PRICE[wire.metal] > 0.5;
-  const spec = specFromInput(described);
-  if (!spec) throw new Error(`${nameOf(wire)} is no wire`);
-  // Precious wire by the troy ounce or less, base metal by the coil or spool.
-  const mass = grams(precious ? chance.pick([7.8, 15.55, 31.1]) : chance.pick([40, 60, 113.4]));
-  const full = lengthOfMass(spec, mass);
-  const length = um(Math.max(900_000, Math.min(full, thin ? 30_000_000 : 12_000_000)));
-  const feet = Math.max(3, Math.round(length / 304_800));
-  const rise = 1 + ((DEMO_PRICE_RISE[wire.metal] ?? 0.08) * at) / DAYS;
-  const gramsBought = (feet * 304_800 * mass) / full / 1_000_000;
-  const dollars = Math.max(
-    2.4,
-    gramsBought * DEMO_GRAM_PRICE[wire.metal] * rise * chance.between(0.95, 1.08) + 1.2,
-  );
-  return {
-    ...described,
-    form: thin ? 'spool' : chance.pick(['coil', 'coil', 'spool']),
-    length: `${feet} ft`,
-    mass: '',
-    price: `${dollars.toFixed(2)} USD`,
-    supplier: chance.pick(DEMO_SUPPLIERS),
-    boughtOn: on.toISOString().slice(0, 10),
-    place: placeOf(wire),
-    note: `invoice ${1000 + at}`,
-    paid: '',
-  };
-}
-
-/** Precious wire in the drawer, thick base metal on pegs, thin on the spool rail. */
-function placeOf({ metal, system, number }: DemoWire): string {
-  if (DEMO_GRAM_PRICE[metal] > 0.5) return 'Silver drawer';
-  return expectOk(gaugeSize({ system, number })) < 600 ? 'Spool rail' : 'Pegboard';
 }
 
 interface WrittenPattern {
@@ -279,34 +218,6 @@ async function writePatterns(session: StudioSession, chance: Chance): Promise<Wr
   return written;
 }
 
-/** The patterns that are composed of techniques, written lately. */
-async function composePatterns(session: StudioSession): Promise<void> {
-  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  for (const pattern of HOUSE_PATTERNS) {
-    const { name, kind, notes, parts = [] } = pattern;
-    const outcome = await composePattern(session, keyOf(`compose ${name}`), null, {
-      name,
-      kind,
-      notes,
-      composition: composedOf(pattern, specs),
-      parts: parts.map(([called, count, dollars]) => ({
-        name: called,
-        count: String(count),
-        unitCost: `${dollars.toFixed(2)} USD`,
-      })),
-    });
-    taken(outcome);
-  }
-}
-
-const REASONS = [
-  'cut too short',
-  'snapped at a kink',
-  'marred by pliers',
-  'wrong wire cut',
-  'bent out of shape',
-];
-
 async function makeAndPrice(
   session: StudioSession,
   patterns: readonly WrittenPattern[],
@@ -330,39 +241,4 @@ async function makeAndPrice(
       goingPrice: `${going}.00 USD`,
     }),
   );
-}
-
-/** What a real hand does with a proposal: cuts a little long, trims a little back, sometimes spoils one. */
-function handMade({ cuts, parts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
-  const text = (length: number) => formatLength(um(Math.round(length)), 'mm');
-  const done = cuts.map(({ cutIndex, copy, from, length }) => {
-    const generous = hand.happens(0.4);
-    return {
-      cutIndex,
-      copy,
-      from: from ?? '',
-      cut: text(length),
-      back: generous ? text(length * hand.between(0.06, 0.5)) : '0 mm',
-    };
-  });
-  const [first] = done;
-  const spoils = first !== undefined && hand.happens(0.14);
-  const spread = () => hand.between(0.85, 1.3);
-  return {
-    cuts: done,
-    spoiled: spoils
-      ? [{ from: first.from, length: text(hand.between(8_000, 60_000)), reason: hand.pick(REASONS) }]
-      : [],
-    // Most stones of two years were bought for their piece; the tray holds what was bought besides.
-    parts: parts.flatMap(({ part, picks, choices }) =>
-      picks.map(({ from, count }) => ({
-        part,
-        from: choices.some(({ id, ware }) => id === from && ware === 'stone') ? '' : (from ?? ''),
-        count: String(count),
-      })),
-    ),
-    minutes: String(Math.round(minutes.each * spread())),
-    setUpMinutes: String(minutes.setUp),
-    sharedBy: String(hand.pick([1, 1, 2, 3, 4])),
-  };
 }

@@ -93,6 +93,8 @@ function refuseUnready({ uses }: Composition, resolved: Resolved): void {
       `uses.${loose.use.id}.${loose.wire}`,
       `${loose.use.name}: choose the wire that the ${loose.name} is cut from.`,
     );
+  const wrong = resolved.steps.find((step) => step.wrong !== '');
+  if (wrong) throw invalid(`steps.${wrong.id}`, wrong.wrong);
   const [fault] = resolved.faults;
   if (fault) throw refused(`${fault.said} ${fault.mend} Or override it by name.`);
 }

@@ -462,6 +462,150 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['beaded-link', { inside: '11 mm', bead: '3.2 mm' }]],
     notes: 'Spread the wraps evenly before the tails are wound.',
   },
+  {
+    name: 'Sluicegate pendant',
+    kind: 'pendant',
+    metal: 'sterling',
+    uses: [
+      [
+        'bundle-frame',
+        {
+          stands: 'tip down',
+          wires: '4',
+          bound: '4 mm',
+          bail: '2 mm',
+          holds: '2',
+          reach: '0.9 mm',
+          tail: '40 mm',
+          bindingTail: '10 mm',
+        },
+      ],
+      [
+        'neck-wraps',
+        { turns: '3', tail: '8 mm' },
+        {
+          bundle: ends('a', 'left 1', 'left 2', 'left 3', 'left 4', 'right 1', 'right 2', 'right 3'),
+          winder: ends('a', 'right 4'),
+        },
+      ],
+      [
+        'folded-bail',
+        { wraps: '0', gather: '10 mm', leg: '7 mm', inside: '4.2 mm', clear: '2 mm', tail: '15 mm' },
+        { ends: ends('b', 'end 4', 'end 3', 'end 7') },
+      ],
+      [
+        'bent-ends',
+        { about: '4 mm', degrees: '60', way: 'to the left', lie: 'behind one another', after: '1 mm' },
+        { ends: ends('b', 'end 1', 'end 2') },
+      ],
+      [
+        'straight-weave',
+        { weave: 'A3 AB2; A3', length: '10 mm', weavingTail: '40 mm' },
+        { frame: ends('d', 'end 1', 'end 2') },
+      ],
+      [
+        'bent-ends',
+        { about: '9 mm', degrees: '190', way: 'to the left', after: '3 mm', apart: '0.33 mm', tail: '6 mm' },
+        { ends: ends('e', 'end 1', 'end 2') },
+      ],
+      [
+        'bent-ends',
+        { about: '3 mm', degrees: '80', way: 'to the right', after: '1 mm' },
+        { ends: ends('b', 'end 5') },
+      ],
+      [
+        'threaded-bead',
+        { bead: '3.5 mm', across: '3.5 mm', before: '1 mm', drilled: '1.3 mm' },
+        { end: ends('g', 'end 1') },
+      ],
+      [
+        'flat-spiral',
+        { across: '7.5 mm', start: '2 mm', gap: '0.2 mm', way: 'to the right' },
+        { ends: ends('h', 'end') },
+      ],
+      [
+        'bent-ends',
+        { about: '5 mm', degrees: '150', way: 'to the right', after: '4 mm', tail: '6 mm' },
+        { ends: ends('b', 'end 6') },
+      ],
+    ],
+    measures: stone('teardrop', 30, 18, 2.2, 5.5),
+    notes: 'The bead goes on before its curl is closed. Both ends of the weave tucked behind.',
+    parts: [['labradorite teardrop cab', 1, 9]],
+  },
+  {
+    name: 'Kingcup marquise',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [
+      ['weave-round', { tail: '20 mm', weavingTail: '60 mm' }],
+      [
+        'bundle-frame',
+        { bound: '0 mm', bail: '1 mm', holds: '2', reach: '0 mm', tail: '15 mm' },
+        { frame: ends('a', 'wire 1', 'wire 2', 'wire 3') },
+      ],
+      [
+        'crossed-behind',
+        { gap: '2.8 mm', off: '3.4 mm', tail: '15 mm' },
+        { ends: ends('b', 'left 3', 'right 3') },
+      ],
+      [
+        'straight-weave',
+        { weave: 'AB2 CD2', gap: '2.6 mm', length: '20 mm', weavingTail: '40 mm' },
+        { frame: ends('b', 'left 1', 'left 2', 'right 2', 'right 1') },
+      ],
+      [
+        'folded-bail',
+        { wraps: '0', leg: '7.5 mm', inside: '4.6 mm', over: 'to the front', clear: '1 mm', tail: '15 mm' },
+        { ends: ends('d', 'end 1', 'end 2', 'end 3', 'end 4') },
+      ],
+      [
+        'bent-ends',
+        {
+          before: '4.4 mm',
+          about: '2.6 mm',
+          degrees: '180',
+          way: 'to the front',
+          after: '1 mm',
+          tail: '15 mm',
+        },
+        { ends: ends('e', 'end 1', 'end 2', 'end 3', 'end 4') },
+      ],
+      ['coil-of-coil', { length: '24 mm', tail: '15 mm' }, { core: ends('c', 'left') }],
+      [
+        'along-edge',
+        { side: 'right', from: '7.5 mm', to: '35 mm', off: '3.4 mm', over: '1.2 mm', tail: '10 mm' },
+        { end: ends('g', 'core') },
+      ],
+      ['coil-of-coil', { length: '24 mm', tail: '15 mm' }, { core: ends('c', 'right') }],
+      [
+        'along-edge',
+        { side: 'left', from: '7.5 mm', to: '35 mm', off: '3.4 mm', over: '1.2 mm', tail: '10 mm' },
+        { end: ends('i', 'core') },
+      ],
+    ],
+    measures: stone('marquise', 29, 14, 2.4, 5.5),
+    notes: 'Try the stone before anything crosses behind. Bend each coil up its side before it is cut.',
+    parts: [['rhodonite marquise cab', 1, 10]],
+  },
+  {
+    name: 'Lapwing drops',
+    kind: 'earrings',
+    metal: 'sterling',
+    copies: 2,
+    uses: [['ear-wire'], ['uneven-link'], ['briolette-loop']],
+    notes: 'Both loops of the link across each other, so that the drops face forward.',
+    parts: [['amethyst briolette', 2, 3.2]],
+  },
+  {
+    name: 'Lychgate ring',
+    kind: 'ring',
+    metal: 'sterling',
+    uses: [['figure-eight-ring']],
+    measures: { ...stone('teardrop', 15, 10.5, 1.6, 4.2), ring: 'US 7 1/2' },
+    notes: 'Not all the way round: the stone takes the gap. All four loops point at it.',
+    parts: [['small moonstone teardrop', 1, 6]],
+  },
 ];
 
 /** A pattern of the house as a composition, cut from the wires of a studio. */

@@ -8,6 +8,7 @@ import type { PriceBook } from '@/core/costing/forecast';
 import { withoutUse, withStepAt, withTechnique, withUse, withUseAt } from '@/core/pattern/changes';
 import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/core/pattern/composition';
 import { drawnParts } from '@/core/pattern/drawnParts';
+import { withOwnStep, withOwnStepAs, withoutOwnStep, type OwnStep } from '@/core/pattern/ownSteps';
 import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
@@ -28,6 +29,7 @@ import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
 import { useSettled } from '@/ui/useSettled';
 import { useToast } from '@/ui/toasts';
+import { AddOwnStep } from './AddOwnStep';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
@@ -154,6 +156,26 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   );
   const override = useCallback(
     (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
+    [compose],
+  );
+  const addOwnStep = useCallback(
+    (name: string) =>
+      compose((before) =>
+        withOwnStep(
+          before,
+          resolve(before, byId, techniques).steps.map(({ id }) => id),
+          name,
+        ),
+      ),
+    [byId, compose, techniques],
+  );
+  const changeOwnStep = useCallback(
+    (id: string, next: Partial<Omit<OwnStep, 'id'>>, label: string) =>
+      compose((before) => withOwnStepAs(before, id, next), label),
+    [compose],
+  );
+  const removeOwnStep = useCallback(
+    (id: string) => compose((before) => withoutOwnStep(before, id)),
     [compose],
   );
   // What several techniques make together is drawn as one, large; what stands alone is drawn on its card.
@@ -287,7 +309,11 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               severalTechniques={resolved.uses.length > 1}
               onMove={move}
               onOverride={override}
+              own={composition.steps ?? NO_STEPS}
+              onChangeOwn={changeOwnStep}
+              onRemoveOwn={removeOwnStep}
             />
+            <AddOwnStep onAdd={addOwnStep} />
           </section>
         )}
       </div>
@@ -295,13 +321,25 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   );
 }
 
+/** The same for all that have none. */
+const NO_STEPS: readonly OwnStep[] = [];
+
 /** Whether two compositions differ by no more than what is typed into fields. */
 const isSameWork = (a: Composition, b: Composition): boolean =>
   a.order === b.order &&
   a.overridden === b.overridden &&
   a.copies === b.copies &&
+  areSameSteps(a.steps ?? NO_STEPS, b.steps ?? NO_STEPS) &&
   a.uses.length === b.uses.length &&
   a.uses.every(({ id, wires, own, takes }, index) => {
     const other = b.uses[index];
     return other?.id === id && other.wires === wires && other.own === own && other.takes === takes;
   });
+
+/** Whether steps of the maker’s own differ by no more than what is typed into their fields. */
+const areSameSteps = (a: readonly OwnStep[], b: readonly OwnStep[]): boolean =>
+  a.length === b.length &&
+  a.every(
+    ({ id, once, kind, does }, index) =>
+      b[index]?.id === id && b[index].once === once && b[index].kind === kind && b[index].does === does,
+  );

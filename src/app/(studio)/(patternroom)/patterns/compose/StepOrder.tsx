@@ -16,12 +16,15 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import type { OrderFault } from '@/core/judgement/order';
+import type { OwnStep } from '@/core/pattern/ownSteps';
 import type { ResolvedStep } from '@/core/pattern/resolve';
 import { CAUTIONS } from '@/core/technique/cautions';
+import { StepMark } from '@/ui/craft/OrderOfWork';
 import { Said } from '@/ui/house';
+import { OwnStepFields } from './OwnStepFields';
 
 interface StepOrderProps {
   readonly steps: readonly ResolvedStep[];
@@ -29,6 +32,10 @@ interface StepOrderProps {
   readonly severalTechniques: boolean;
   readonly onMove: (key: string, to: number) => void;
   readonly onOverride: (key: string) => void;
+  /** Steps of the maker’s own, as they are typed. */
+  readonly own: readonly OwnStep[];
+  readonly onChangeOwn: (id: string, change: Partial<Omit<OwnStep, 'id'>>, label: string) => void;
+  readonly onRemoveOwn: (id: string) => void;
 }
 
 /** The steps in the order of the work: dragged, or moved with the arrows; what comes too late says so. */
@@ -38,7 +45,11 @@ export const StepOrder = memo(function StepOrder({
   severalTechniques,
   onMove,
   onOverride,
+  own,
+  onChangeOwn,
+  onRemoveOwn,
 }: StepOrderProps) {
+  const ownById = new Map(own.map((step) => [step.id, step]));
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -82,7 +93,14 @@ export const StepOrder = memo(function StepOrder({
               named={severalTechniques}
               onMove={onMove}
               onOverride={onOverride}
-            />
+            >
+              <OwnOf
+                own={ownById.get(step.id)}
+                wrong={step.wrong}
+                onChange={onChangeOwn}
+                onRemove={onRemoveOwn}
+              />
+            </Step>
           ))}
         </ol>
       </SortableContext>
@@ -90,14 +108,27 @@ export const StepOrder = memo(function StepOrder({
   );
 });
 
+/** The fields of a step of the maker’s own; nothing for one of a technique. */
+function OwnOf({
+  own,
+  ...rest
+}: Omit<Parameters<typeof OwnStepFields>[0], 'step'> & { own: OwnStep | undefined }) {
+  return own ? (
+    <div className="pl-8">
+      <OwnStepFields step={own} {...rest} />
+    </div>
+  ) : null;
+}
+
 function Step({
-  step: { id, name, minutes, cautions, stops, use },
+  step: { id, name, minutes, cautions, stops, use, once, kind },
   index,
   last,
   faults,
   named,
   onMove,
   onOverride,
+  children,
 }: {
   step: ResolvedStep;
   index: number;
@@ -106,6 +137,7 @@ function Step({
   named: boolean;
   onMove: (key: string, to: number) => void;
   onOverride: (key: string) => void;
+  children: ReactNode;
 }) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
     id,
@@ -131,9 +163,12 @@ function Step({
           <GripVertical size={16} aria-hidden="true" />
         </button>
         <span className="min-w-0 grow text-sm">
-          <span className="muted">{index + 1}.</span> {name}{' '}
-          <span className="muted whitespace-nowrap">{Number(minutes.toFixed(1))} min</span>
-          {named && <span className="muted block">{use.name}</span>}
+          <span className="muted">{index + 1}.</span> {kind !== 'work' && <StepMark kind={kind} />}
+          {name}{' '}
+          <span className="muted whitespace-nowrap">
+            {Number(minutes.toFixed(1))} min{once && ', once a sitting'}
+          </span>
+          {named && <span className="muted block">{use?.name ?? 'of your own'}</span>}
         </span>
         <button
           type="button"
@@ -154,6 +189,7 @@ function Step({
           <ArrowDown size={16} aria-hidden="true" />
         </button>
       </div>
+      {children}
       {stops.map((stop) => (
         <p key={stop} className="pl-8 text-sm">
           {stop}

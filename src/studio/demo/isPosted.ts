@@ -1,0 +1,9 @@
+import { Post } from '@/data/models/studio';
+import { look, type StudioSession } from '../kernel/useCase';
+
+/** Whether something was posted under a key. */
+export const isPosted = (session: StudioSession, postKey: string): Promise<boolean> =>
+  look(
+    session,
+    async (tx) => (await Post.count({ where: { studioId: session.studioId, postKey }, ...tx.within })) > 0,
+  );
