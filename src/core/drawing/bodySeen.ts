@@ -19,6 +19,28 @@ const OVER_MIDDLE = 0.6;
 /** A cabochon that lies in the paper is seen by its outline from front and back. */
 const LIES_FLAT = 0.99;
 
+/** Points round a bead. */
+const ROUND = 48;
+
+/**
+ * A bead from one side: the outline of an ellipsoid is an ellipse, as far from its middle to every side as the ellipsoid reaches
+ * (its support function: √((l/2)² sin² + (w/2)² cos²) along its hole as it is seen, w/2 across).
+ */
+function beadSeen({ pose, length, width }: Extract<PlacedBody, { kind: 'bead' }>, view: View): BodySeen {
+  const [middle, along] = seenFrom(view, [pose.at, pose.along]) as [Seen, Seen];
+  const seen = Math.sqrt(along.x ** 2 + along.y ** 2);
+  const [x, y] = seen > 0 ? [along.x / seen, along.y / seen] : [1, 0];
+  const [half, across] = [length / 2, width / 2];
+  const far = Math.sqrt((half * seen) ** 2 + (across * along.near) ** 2);
+  const deep = Math.sqrt((half * along.near) ** 2 + (across * seen) ** 2);
+  const points = Array.from({ length: ROUND }, (_, index): Seen => {
+    const angle = (2 * Math.PI * index) / ROUND;
+    const [on, aside] = [far * Math.cos(angle), across * Math.sin(angle)];
+    return { x: middle.x + x * on - y * aside, y: middle.y + y * on + x * aside, near: middle.near };
+  });
+  return { points, near: middle.near + deep * (2 * OVER_MIDDLE - 1) };
+}
+
 /** A body from one side: a cabochon that lies flat by its outline from front and back, everything else by its hull. */
 export function bodySeen(body: PlacedBody, view: View): BodySeen {
   if (body.kind === 'cab' && view !== 'side' && Math.abs(body.pose.up.z) > LIES_FLAT) {
@@ -30,6 +52,7 @@ export function bodySeen(body: PlacedBody, view: View): BodySeen {
     );
     return { points, near: Math.min(...points.map(({ near }) => near)) };
   }
+  if (body.kind === 'bead') return beadSeen(body, view);
   const surface = seenFrom(view, surfaceOf(body));
   const nearest = Math.max(...surface.map(({ near }) => near));
   const farthest = Math.min(...surface.map(({ near }) => near));

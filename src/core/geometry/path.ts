@@ -11,11 +11,19 @@ export interface Vec3 {
 export type Path = readonly Vec3[];
 
 /** Length of a path as it is drawn, mm. */
-export const lengthOfPath = (path: Path): number =>
-  path.reduce((sum, point, index) => {
-    const before = path[index - 1];
-    return before ? sum + Math.hypot(point.x - before.x, point.y - before.y, point.z - before.z) : sum;
-  }, 0);
+export function lengthOfPath(path: Path): number {
+  let sum = 0;
+  let before = path[0];
+  if (!before) return 0;
+  for (const point of path) {
+    const x = point.x - before.x;
+    const y = point.y - before.y;
+    const z = point.z - before.z;
+    sum += Math.sqrt(x * x + y * y + z * z);
+    before = point;
+  }
+  return sum;
+}
 
 /** Points to each turn of a wrap, about: their chords are short of an arc by under 0.3 %, and corners are never cut. */
 const POINTS_A_TURN = 48;

@@ -10,8 +10,12 @@ export const dot3 = (a: Vec3, b: Vec3): number => a.x * b.x + a.y * b.y + a.z * 
 /** Square to both; from x to y it points towards the eye. */
 export const cross3 = (a: Vec3, b: Vec3): Vec3 =>
   vec3(a.y * b.z - a.z * b.y, a.z * b.x - a.x * b.z, a.x * b.y - a.y * b.x);
-export const norm3 = (a: Vec3): number => Math.hypot(a.x, a.y, a.z);
-export const distance3 = (a: Vec3, b: Vec3): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z);
+// A square root is several times as fast as Math.hypot, which guards against numbers that no piece has.
+export const norm3 = (a: Vec3): number => Math.sqrt(a.x * a.x + a.y * a.y + a.z * a.z);
+export function distance3(a: Vec3, b: Vec3): number {
+  const [x, y, z] = [b.x - a.x, b.y - a.y, b.z - a.z];
+  return Math.sqrt(x * x + y * y + z * z);
+}
 export const unit3 = (a: Vec3): Vec3 => scaled3(a, 1 / norm3(a));
 /** The point between two, `part` of the way from the first. */
 export const between3 = (a: Vec3, b: Vec3, part: number): Vec3 => plus3(a, scaled3(minus3(b, a), part));

@@ -11,8 +11,12 @@ export const scaled = (a: Vec, by: number): Vec => vec(a.x * by, a.y * by);
 export const dot = (a: Vec, b: Vec): number => a.x * b.x + a.y * b.y;
 /** Positive when b turns clockwise from a, seen on the paper. */
 export const cross = (a: Vec, b: Vec): number => a.x * b.y - a.y * b.x;
-export const norm = (a: Vec): number => Math.hypot(a.x, a.y);
-export const distance = (a: Vec, b: Vec): number => Math.hypot(b.x - a.x, b.y - a.y);
+// A square root is several times as fast as Math.hypot, which guards against numbers that no piece has.
+export const norm = (a: Vec): number => Math.sqrt(a.x * a.x + a.y * a.y);
+export function distance(a: Vec, b: Vec): number {
+  const [x, y] = [b.x - a.x, b.y - a.y];
+  return Math.sqrt(x * x + y * y);
+}
 export const unit = (a: Vec): Vec => scaled(a, 1 / norm(a));
 /** The point of a circle about a centre, at an angle from the x axis clockwise on the paper, radians. */
 export const onCircle = (centre: Vec, radius: number, angle: number): Vec =>

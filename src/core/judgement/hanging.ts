@@ -21,8 +21,8 @@ export function hangingPoint(outline: Outline, tilt = 0): HangingPoint {
   return { along, point, aside: point.x };
 }
 
-/** How far a stone tilts when it hangs from a place of its outline, degrees, clockwise positive. */
-export function tiltWhenHungAt(outline: Outline, along: number): number {
-  const { x, y } = minus(placeAt(outline, along).point, centroidOf(outline));
+/** How far a stone tilts when it hangs from a point of its outline, degrees, clockwise positive. */
+export function tiltWhenHungFrom(outline: Outline, from: Vec): number {
+  const { x, y } = minus(from, centroidOf(outline));
   return -(Math.atan2(x, -y) * 180) / Math.PI;
 }

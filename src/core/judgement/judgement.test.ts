@@ -10,7 +10,7 @@ import { awgDiameterMm } from '../wire/gauge';
 import type { Temper } from '../wire/metal';
 import { judgeFinish } from './finishes';
 import { frameWiresFor, judgeFrameWires } from './frameWires';
-import { hangingPoint, tiltWhenHungAt } from './hanging';
+import { hangingPoint, tiltWhenHungFrom } from './hanging';
 import { checkHolds, judgeHolds, openingOf, judgeReach } from './holds';
 import { judgeHole } from './holes';
 import { judgePlan } from './judgePlan';
@@ -152,7 +152,7 @@ describe('hanging', () => {
   it('a symmetrical stone hangs straight from its tip, the place over its centre of area', () => {
     const teardrop = expectOk(outlineOf({ outline: 'teardrop', length: 30, width: 20 }));
     expect(hangingPoint(teardrop).aside).toBeCloseTo(0, 6);
-    expect(tiltWhenHungAt(teardrop, 0)).toBeCloseTo(0, 6);
+    expect(tiltWhenHungFrom(teardrop, placeAt(teardrop, 0).point)).toBeCloseTo(0, 6);
   });
 
   it('hung where it says, a stone hangs at the tilt that was wanted', () => {
@@ -166,7 +166,7 @@ describe('hanging', () => {
     const freeform = expectOk(outlineOf({ outline: 'freeform', length: 20, width: 24, points }));
     fc.assert(
       fc.property(fc.integer({ min: -170, max: 170 }), (tilt) => {
-        expect(tiltWhenHungAt(freeform, hangingPoint(freeform, tilt).along)).toBeCloseTo(tilt, 1);
+        expect(tiltWhenHungFrom(freeform, hangingPoint(freeform, tilt).point)).toBeCloseTo(tilt, 1);
       }),
       { numRuns: 30 },
     );

@@ -209,20 +209,40 @@ const TWIST_POINTS = 48;
 export const offAxis = (strands: number, thick: number): number =>
   strands < 2 ? 0 : thick / 2 / Math.sin(Math.PI / strands);
 
-/** How long a strand of a twist is, mm: a helix unrolled; of a twist that is bent, as long as its strands are on average, measured. */
-export function lengthOfStrand(course: Twisted, size: WireSize): number {
-  const { line, strands, along, turns } = course;
-  if (!line) return Math.hypot(along, 2 * Math.PI * offAxis(strands, size.width) * turns);
-  const bent = spaceLine(line, course.axis.up);
-  const all = Array.from({ length: strands }, (_, strand) =>
-    lengthOfPath(strandPath({ ...course, strand }, size, bent)),
-  );
-  return all.reduce((sum, each) => sum + each, 0) / strands;
+/** Strands of a twist that is bent, all of them, and how long they are on average, mm. */
+interface Strands {
+  readonly key: string;
+  readonly paths: readonly Path[];
+  readonly length: number;
 }
+
+/** Strands by the line that they are twisted about, while nothing else of them changes. */
+const strandsKnown = new WeakMap<Path, Strands>();
+
+function strandsAbout(course: Twisted, line: Path, size: WireSize): Strands {
+  const { axis, strands, along, turns } = course;
+  const { x, y, z } = axis.up;
+  const key = [strands, along, turns, size.width, x, y, z].join();
+  const known = strandsKnown.get(line);
+  if (known?.key === key) return known;
+  const bent = spaceLine(line, axis.up);
+  const paths = Array.from({ length: strands }, (_, strand) => strandPath({ ...course, strand }, size, bent));
+  const length = paths.reduce((sum, path) => sum + lengthOfPath(path), 0) / strands;
+  const made = { key, paths, length };
+  strandsKnown.set(line, made);
+  return made;
+}
+
+/** How long a strand of a twist is, mm: a helix unrolled; of a twist that is bent, as long as its strands are on average, measured. */
+export const lengthOfStrand = (course: Twisted, size: WireSize): number =>
+  course.line
+    ? strandsAbout(course, course.line, size).length
+    : Math.hypot(course.along, 2 * Math.PI * offAxis(course.strands, size.width) * course.turns);
 
 /** A strand of a twist: a helix about its axis, as far off it as strands of its thickness lie that touch one another. */
 export const twistedPath = (course: Twisted, size: WireSize): Path =>
-  strandPath(course, size, course.line && spaceLine(course.line, course.axis.up));
+  (course.line && strandsAbout(course, course.line, size).paths[course.strand]) ??
+  strandPath(course, size, undefined);
 
 function strandPath(
   { axis, strands, strand, along, turns }: Twisted,

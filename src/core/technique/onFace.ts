@@ -11,7 +11,7 @@ import { expectOk } from '../result';
 /** Places about a place at which a face is felt. */
 const FELT = 12;
 /** Points that the edge of a stone is felt by, about. */
-const ROUND = 240;
+const ROUND = 120;
 /** Points to each rounded corner. */
 const CORNER = 8;
 

@@ -25,7 +25,7 @@ export interface Strip {
 }
 
 /** Cuts against one ruler: how long, of what, why, and what happens where along each. */
-export function CutStrips({ strips }: { strips: readonly Strip[] }) {
+export const CutStrips = memo(function CutStrips({ strips }: { strips: readonly Strip[] }) {
   const span = roundSpan(um(Math.max(1, ...strips.map(({ cut }) => cutLengthOf(cut)))), um(50_000));
   return (
     <div>
@@ -37,7 +37,7 @@ export function CutStrips({ strips }: { strips: readonly Strip[] }) {
       </ul>
     </div>
   );
-}
+});
 
 /** One cut against the ruler; drawn anew only when it, or the ruler, changes. */
 const CutStrip = memo(function CutStrip({ strip, span }: { strip: Strip; span: Micrometres }) {

@@ -1,8 +1,8 @@
 'use client';
 
-import { useState } from 'react';
-import { hangingPoint, tiltWhenHungAt } from '@/core/judgement/hanging';
-import { centroidOf, pathOf, perimeterOf, placeAt } from '@/core/outline/outline';
+import { memo, useMemo, useState } from 'react';
+import { hangingPoint, tiltWhenHungFrom } from '@/core/judgement/hanging';
+import { centroidOf, pathOf, pointsOf } from '@/core/outline/outline';
 import { outlineOf, type OutlineMeasures } from '@/core/outline/outlineOf';
 import { mm } from '@/core/units/length';
 import { Field, TextInput } from '../form/Field';
@@ -19,24 +19,36 @@ function tiltIn(text: string): number | undefined {
   return Math.abs(degrees) <= 90 ? degrees : undefined;
 }
 
-/** Where a stone hangs straight or at a wanted tilt from, and how it tilts when it hangs from its top: both are drawn, since makers do both. */
-export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
-  const [wanted, setWanted] = useState('0');
+/** What of a stone does not change with the tilt that is wanted; undefined when it has no outline. */
+function seenStone(stone: OutlineMeasures) {
   const read = outlineOf(stone);
-  if (!read.ok) return null;
-  const lean = tiltIn(wanted);
+  if (!read.ok) return undefined;
   const outline = read.value;
-  const whole = perimeterOf(outline);
-  const places = Array.from({ length: PLACES }, (_, index) => placeAt(outline, (whole * index) / PLACES));
-  const top = places.reduce((best, each) => (each.point.y < best.point.y - 1e-6 ? each : best));
-  const balance = centroidOf(outline);
+  const places = pointsOf(outline, Math.ceil(PLACES / outline.curves.length));
+  const top = places.reduce((best, each) => (each.y < best.y - 1e-6 ? each : best));
+  const [xs, ys] = [places.map(({ x }) => x), places.map(({ y }) => y)];
+  return {
+    outline,
+    top,
+    balance: centroidOf(outline),
+    tilt: tiltWhenHungFrom(outline, top),
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    up: Math.min(...ys),
+    down: Math.max(...ys),
+  };
+}
+
+/** Where a stone hangs straight or at a wanted tilt from, and how it tilts when it hangs from its top: both are drawn, since makers do both. */
+export const StoneHanging = memo(function StoneHanging({ stone }: { stone: OutlineMeasures }) {
+  const [wanted, setWanted] = useState('0');
+  const seen = useMemo(() => seenStone(stone), [stone]);
+  if (!seen) return null;
+  const { outline, top, balance, tilt, left, right, up, down } = seen;
+  const lean = tiltIn(wanted);
   const over = hangingPoint(outline, lean ?? 0);
-  const tilt = tiltWhenHungAt(outline, top.along);
-  const xs = places.map(({ point }) => point.x);
-  const ys = places.map(({ point }) => point.y);
-  const [left, right, up, down] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const thin = (right - left) / 80;
-  const straight = Math.abs(over.aside - top.point.x) < STRAIGHT;
+  const straight = Math.abs(over.aside - top.x) < STRAIGHT;
   return (
     <figure className="mt-3 flex flex-wrap items-center gap-3">
       <svg
@@ -65,8 +77,8 @@ export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
         />
         {!straight && (
           <rect
-            x={top.point.x - thin * 3}
-            y={top.point.y - thin * 3}
+            x={top.x - thin * 3}
+            y={top.y - thin * 3}
             width={thin * 6}
             height={thin * 6}
             fill="none"
@@ -81,9 +93,8 @@ export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
         ) : (
           <>
             It hangs {lean ? `tilted by ${lean}°` : 'straight'} from the ring,{' '}
-            <Reckoned of={mm(Math.abs(over.aside - top.point.x))} /> to the{' '}
-            {over.aside > top.point.x ? 'right' : 'left'} of its top; hung from its top, the square, it tilts{' '}
-            {Math.abs(Math.round(tilt))}°.
+            <Reckoned of={mm(Math.abs(over.aside - top.x))} /> to the {over.aside > top.x ? 'right' : 'left'}{' '}
+            of its top; hung from its top, the square, it tilts {Math.abs(Math.round(tilt))}°.
           </>
         )}
         <Field
@@ -104,4 +115,4 @@ export function StoneHanging({ stone }: { stone: OutlineMeasures }) {
       </figcaption>
     </figure>
   );
-}
+});

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { memo, useId, useState } from 'react';
 import { LONGEST_NAME } from '@/core/pattern/ownSteps';
 import { TextInput } from '@/ui/form/Field';
 
@@ -17,7 +17,7 @@ const OFTEN = [
 ] as const;
 
 /** Adds a step that no technique has: it is named, and stands last until it is moved. */
-export function AddOwnStep({ onAdd }: { onAdd: (name: string) => void }) {
+export const AddOwnStep = memo(function AddOwnStep({ onAdd }: { onAdd: (name: string) => void }) {
   const [name, setName] = useState('');
   const listId = useId();
   const add = () => {
@@ -53,4 +53,4 @@ export function AddOwnStep({ onAdd }: { onAdd: (name: string) => void }) {
       </button>
     </form>
   );
-}
+});

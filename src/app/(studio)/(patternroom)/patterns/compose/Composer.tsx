@@ -183,6 +183,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     () => drawnParts(resolved).filter(({ uses, plan }) => plan.run && uses.length > 1),
     [resolved],
   );
+  const strips = useMemo(() => stripsOf(resolved, byId), [resolved, byId]);
   const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -280,7 +281,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
             <section className="leaf p-4" aria-label="Cuts">
               <h2>Wires to cut, to scale</h2>
               <div className="mt-2">
-                <CutStrips strips={stripsOf(resolved, byId)} />
+                <CutStrips strips={strips} />
               </div>
               <p className="muted mt-3 text-sm">
                 {resolved.grams.toFixed(2)} g of wire stay in the piece, as far as its wires are chosen.

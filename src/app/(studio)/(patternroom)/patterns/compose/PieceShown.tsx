@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback } from 'react';
+import { memo, useCallback } from 'react';
 import type { Specs } from '@/core/pattern/composition';
 import type { DrawnPart } from '@/core/pattern/drawnParts';
 import { metalOfPart } from '@/ui/craft/metalOfPart';
@@ -8,7 +8,13 @@ import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 
 /** A piece that is being composed, large; it stays in view while its techniques are worked on. */
-export function PieceShown({ part, specs }: { readonly part: DrawnPart; readonly specs: Specs }) {
+export const PieceShown = memo(function PieceShown({
+  part,
+  specs,
+}: {
+  readonly part: DrawnPart;
+  readonly specs: Specs;
+}) {
   const metalOf = useCallback((wire: string) => metalOfPart(part, specs)(wire), [part, specs]);
   return (
     <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
@@ -21,4 +27,4 @@ export function PieceShown({ part, specs }: { readonly part: DrawnPart; readonly
       <PieceHangs part={part} specs={specs} />
     </section>
   );
-}
+});

@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { hullOf } from '../geometry/hull';
+import { pose } from '../geometry/pose';
+import { vec3 } from '../geometry/vec3';
+import { surfaceOf, type PlacedBody } from '../piece/body';
+import { bodySeen } from './bodySeen';
+import { seenFrom, VIEWS, type Seen } from './view';
+
+const boxOf = (points: readonly Pick<Seen, 'x' | 'y'>[]) => ({
+  left: Math.min(...points.map(({ x }) => x)),
+  right: Math.max(...points.map(({ x }) => x)),
+  up: Math.min(...points.map(({ y }) => y)),
+  down: Math.max(...points.map(({ y }) => y)),
+});
+
+it('a bead is seen as far as its surface reaches, however it lies, and as near', () => {
+  const way = fc.double({ min: -1, max: 1, noNaN: true });
+  fc.assert(
+    fc.property(
+      fc.tuple(way, way, way).filter((each) => Math.hypot(...each) > 0.1),
+      fc.double({ min: 1, max: 12, noNaN: true }),
+      fc.double({ min: 1, max: 12, noNaN: true }),
+      fc.constantFrom(...VIEWS),
+      ([x, y, z], length, width, view) => {
+        const bead: PlacedBody = {
+          kind: 'bead',
+          id: 'bead',
+          length,
+          width,
+          hole: 1,
+          pose: pose(vec3(3, -5, 2), vec3(x, y, z)),
+        };
+        const seen = bodySeen(bead, view);
+        const surface = seenFrom(view, surfaceOf(bead));
+        const [drawn, really] = [boxOf(seen.points), boxOf(hullOf(surface))];
+        // Both are made of points: they differ by what an arc stands over its chord.
+        for (const side of ['left', 'right', 'up', 'down'] as const)
+          expect(Math.abs(drawn[side] - really[side])).toBeLessThan(0.012 * Math.max(length, width));
+        const nears = surface.map(({ near }) => near);
+        const [far, near] = [Math.min(...nears), Math.max(...nears)];
+        expect(Math.abs(seen.near - (far + 0.6 * (near - far)))).toBeLessThan(
+          0.012 * Math.max(length, width),
+        );
+      },
+    ),
+  );
+});
