@@ -4,7 +4,7 @@ import { pose } from '../geometry/pose';
 import { vec3 } from '../geometry/vec3';
 import { surfaceOf, type PlacedBody } from '../piece/body';
 import { bodySeen } from './bodySeen';
-import { seenFrom, VIEWS, type Seen } from './view';
+import { saidFrom, seenFrom, viewsOf, VIEWS, type Seen } from './view';
 
 const boxOf = (points: readonly Pick<Seen, 'x' | 'y'>[]) => ({
   left: Math.min(...points.map(({ x }) => x)),
@@ -44,4 +44,15 @@ it('a bead is seen as far as its surface reaches, however it lies, and as near',
       },
     ),
   );
+});
+
+it('a ring is seen from above, its head over its band, and nothing else is; every view is said', () => {
+  expect(viewsOf(false)).toEqual(['front', 'back', 'side']);
+  expect(viewsOf(true)).toEqual(['front', 'back', 'side', 'above']);
+  expect(VIEWS.map(saidFrom)).toEqual(['from the front', 'from the back', 'from the side', 'from above']);
+  // Up is away from the finger: what stands higher is nearer, and its front lies below.
+  const [high, front] = seenFrom('above', [vec3(2, -9, 0), vec3(2, -7, 3)]) as [Seen, Seen];
+  expect(high.near).toBeGreaterThan(front.near);
+  expect(front.y - high.y).toBeCloseTo(3, 9);
+  expect(front.x).toBeCloseTo(2, 9);
 });

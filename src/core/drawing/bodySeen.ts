@@ -43,7 +43,8 @@ function beadSeen({ pose, length, width }: Extract<PlacedBody, { kind: 'bead' }>
 
 /** A body from one side: a cabochon that lies flat by its outline from front and back, everything else by its hull. */
 export function bodySeen(body: PlacedBody, view: View): BodySeen {
-  if (body.kind === 'cab' && view !== 'side' && Math.abs(body.pose.up.z) > LIES_FLAT) {
+  const isFlatOn = view === 'front' || view === 'back';
+  if (body.kind === 'cab' && isFlatOn && Math.abs(body.pose.up.z) > LIES_FLAT) {
     const edge = pointsOf(expectOk(outlineOf(body.size)), POINTS);
     const at = view === 'front' ? body.size.edge : 0;
     const points = seenFrom(

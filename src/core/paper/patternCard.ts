@@ -5,8 +5,8 @@ import { resolve, type Resolved } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
 import { LARGE, SMALL, type LineDrawing } from '../drawing/lineDrawing';
-import { VIEWS } from '../drawing/view';
-import { drawnParts, type DrawnPart } from '../pattern/drawnParts';
+import { viewsOf } from '../drawing/view';
+import { drawnParts, isRing, type DrawnPart } from '../pattern/drawnParts';
 import { drawPlan } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import type { SheetHead } from './cutStrips';
@@ -35,8 +35,8 @@ const inRows = (drawn: readonly Drawn[], { count }: Row): Drawn[][] =>
 
 /** The pieces of a composed pattern from all sides. */
 const drawingsOf = (parts: readonly DrawnPart[]): readonly Drawn[] =>
-  parts.flatMap(({ plan }) =>
-    VIEWS.map((view): Drawn => ({ name: view, drawing: drawPlan(plan, LARGE, view) })),
+  parts.flatMap((part) =>
+    viewsOf(isRing(part)).map((view): Drawn => ({ name: view, drawing: drawPlan(part.plan, LARGE, view) })),
   );
 
 /** A piece after every step that changes what is seen of it; none when there is but one picture of it. */

@@ -15,6 +15,10 @@ export interface DrawnPart {
   readonly piece: PlannedPiece | undefined;
 }
 
+/** Whether a part is a ring, whose head is seen from above. */
+export const isRing = ({ uses }: Pick<DrawnPart, 'uses'>): boolean =>
+  uses.some(({ technique }) => technique.group === 'rings');
+
 /** The pictures of a resolved pattern, in the order of its techniques. */
 export function drawnParts({ uses, pieces }: Pick<Resolved, 'uses' | 'pieces'>): readonly DrawnPart[] {
   const drawn = new Set<string>();

@@ -118,8 +118,9 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
       const scales = card.flatMap(({ shapes }) =>
         shapes.filter((shape) => shape.kind === 'text' && /\([\d.]+ : 1\)$/.test(shape.text)),
       );
-      // What is told by the ways of its wires is seen from the front, the back and the side.
-      const views = drawnParts(resolved).reduce((sum, { plan }) => sum + (plan.run ? 3 : 1), 0);
+      // What is told by the ways of its wires is seen from the front, the back and the side, a ring from above.
+      const sides = pattern.kind === 'ring' ? 4 : 3;
+      const views = drawnParts(resolved).reduce((sum, { plan }) => sum + (plan.run ? sides : 1), 0);
       // And it stands there after each step that changes it.
       const stages = drawnParts(resolved)
         .map((part) => afterSteps(part).length)

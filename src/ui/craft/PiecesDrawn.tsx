@@ -1,6 +1,7 @@
 import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
-import { drawnParts, type DrawnPart } from '@/core/pattern/drawnParts';
+import { saidFrom, viewsOf } from '@/core/drawing/view';
+import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
@@ -12,19 +13,16 @@ import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
 import { TurnPart } from './TurnPart';
 
-/** A piece that is drawn from this many sides stands by itself. */
-const SIDES = ['front', 'back', 'side'] as const;
-
 /** A piece of a pattern from all sides, to one scale as far as its room goes. */
 function FromAllSides({ part, specs }: { part: DrawnPart; specs: Specs }) {
   return (
-    <div className="mt-1 grid grid-cols-3 gap-2">
-      {SIDES.map((view) => (
+    <div className={`mt-1 grid gap-2 ${isRing(part) ? 'grid-cols-2 md:grid-cols-4' : 'grid-cols-3'}`}>
+      {viewsOf(isRing(part)).map((view) => (
         <figure key={view} className="min-w-0">
           <PlanDrawing
             drawing={drawPlan(part.plan, undefined, view)}
             metalOf={metalOfPart(part, specs)}
-            label={`${part.name}, drawn to scale, from the ${view}`}
+            label={`${part.name}, drawn to scale, ${saidFrom(view)}`}
             className="h-64 w-full md:h-96"
           />
           <figcaption className="muted text-center text-sm">{view}</figcaption>

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
 import { LARGE } from '@/core/drawing/lineDrawing';
-import { VIEWS, type View } from '@/core/drawing/view';
+import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
 import type { Plan } from '@/core/technique/technique';
 import type { MetalId } from '@/core/wire/metal';
@@ -18,21 +18,23 @@ const RoundView = dynamic(() => import('./RoundView'), {
 
 const IN_THE_ROUND = 'in the round';
 
-/** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies. */
+/** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies; a ring from above, too. */
 export const PlanViews = memo(function PlanViews({
   plan,
   metalOf,
   label,
   className,
+  isRing = false,
 }: {
   plan: Plan;
   metalOf: (wire: string) => MetalId;
   label: string;
   className: string;
+  isRing?: boolean;
 }) {
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const group = useId();
-  const views = plan.run ? ([...VIEWS, IN_THE_ROUND] as const) : VIEWS.filter((view) => view !== 'side');
+  const views = plan.run ? ([...viewsOf(isRing), IN_THE_ROUND] as const) : (['front', 'back'] as const);
   const shown = views.find((each) => each === chosen) ?? 'front';
   const view = shown === IN_THE_ROUND ? 'front' : shown;
   // While one types, what is turned follows when there is time.
@@ -45,7 +47,7 @@ export const PlanViews = memo(function PlanViews({
     <PlanDrawing
       drawing={drawing}
       metalOf={metalOf}
-      label={`${label}, from the ${view}`}
+      label={`${label}, ${saidFrom(view)}`}
       className={className}
     />
   );

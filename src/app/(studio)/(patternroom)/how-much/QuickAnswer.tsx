@@ -328,6 +328,7 @@ const Shown = memo(function Shown({
           metalOf={metalOf}
           label={`${technique.title}, drawn to scale`}
           className="mt-2 h-64 w-full"
+          isRing={technique.group === 'rings'}
         />
         <ul className="mt-2 list-inside list-disc text-sm">
           {plan.notes.map((note) => (

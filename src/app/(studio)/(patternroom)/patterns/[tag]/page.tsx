@@ -201,5 +201,6 @@ const PIECE = [
   ['front.svg', 'The piece from the front, SVG'],
   ['back.svg', 'The piece from the back, SVG'],
   ['side.svg', 'The piece from the side, SVG'],
+  ['above.svg', 'The piece from above, SVG'],
   ['piece.gltf', 'The piece in the round, glTF'],
 ] as const;

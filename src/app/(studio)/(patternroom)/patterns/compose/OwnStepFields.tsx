@@ -60,7 +60,16 @@ export function OwnStepFields({
           onChange={({ target: { value } }) => change({ minutes: value })}
         />
       </label>
-      <label className={field}>
+      <label className="flex min-h-11 items-center gap-2 self-end text-sm">
+        <input
+          type="checkbox"
+          className="checkbox"
+          checked={once}
+          onChange={({ target: { checked } }) => change({ once: checked })}
+        />
+        once for all of a sitting
+      </label>
+      <label className={`col-span-2 ${field}`}>
         It is
         <select
           className="select w-full text-base font-normal"
@@ -74,8 +83,8 @@ export function OwnStepFields({
           ))}
         </select>
       </label>
-      <label className={field}>
-        To all wire
+      <label className={`col-span-2 ${field}`}>
+        To all wire of the piece
         <select
           className="select w-full text-base font-normal"
           value={does}
@@ -88,15 +97,6 @@ export function OwnStepFields({
             </option>
           ))}
         </select>
-      </label>
-      <label className="flex min-h-11 items-center gap-2 self-end text-sm">
-        <input
-          type="checkbox"
-          className="checkbox"
-          checked={once}
-          onChange={({ target: { checked } }) => change({ once: checked })}
-        />
-        once for all of a sitting
       </label>
       {wrong !== '' && (
         <p id={wrongId} role="alert" className="col-span-2 text-sm font-semibold text-error">

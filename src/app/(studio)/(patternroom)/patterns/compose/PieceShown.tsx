@@ -2,7 +2,7 @@
 
 import { memo, useCallback } from 'react';
 import type { Specs } from '@/core/pattern/composition';
-import type { DrawnPart } from '@/core/pattern/drawnParts';
+import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
@@ -23,6 +23,7 @@ export const PieceShown = memo(function PieceShown({
         metalOf={metalOf}
         label={`${part.name}, drawn to scale`}
         className="h-[30vh] w-full lg:h-[46vh]"
+        isRing={isRing(part)}
       />
       <PieceHangs part={part} specs={specs} />
     </section>
