@@ -6,9 +6,11 @@ import type { PatternStep } from '@/core/pattern/pattern';
 export function StepMark({ kind }: { kind: NonNullable<PatternStep['kind']> }) {
   const Icon = kind === 'stop' ? OctagonAlert : ScanEye;
   return (
-    <span className="mr-1 inline-flex items-center gap-1 font-semibold">
-      <Icon size={16} aria-hidden="true" /> {kind === 'stop' ? 'Stop:' : 'Check:'}
-    </span>
+    <>
+      <span className="inline-flex items-center gap-1 font-semibold">
+        <Icon size={16} aria-hidden="true" /> {kind === 'stop' ? 'Stop:' : 'Check:'}
+      </span>{' '}
+    </>
   );
 }
 
