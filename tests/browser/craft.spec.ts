@@ -229,6 +229,24 @@ test('a step is dragged with the keyboard', async ({ owner: page }) => {
   await expect(steps.nth(1)).toContainText('turn the loop; of a pair both');
 });
 
+test('a length in hand is asked backwards: so many rings, of such a wire, and what is left', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/how-much?of=jump-rings&inside=4mm`);
+  await page.getByText('What a wire in hand makes').click();
+  await page.getByLabel('Length in hand').fill('a yard or so');
+  await expect(page.getByRole('button', { name: 'Work it out' })).toBeDisabled();
+  await page.getByLabel('Length in hand').fill('300 mm');
+  await page.getByLabel('How much of').selectOption('Rings');
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  // 300 less 8 held at the ends, by a turn of √((π × 4.812)² + 0.812²) = 15.14: nineteen.
+  await expect(page.getByText(/^19 at most: it takes .* are left\.$/)).toBeVisible();
+  await page.getByLabel('Length in hand').fill('5 mm');
+  await expect(page.getByText(/at most: it takes/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText(/^5 mm are not enough: .* are the least that it takes\.$/)).toBeVisible();
+});
+
 test('a maker adds steps of their own: a check, one for all of a sitting; they are kept, worked and on the card', async ({
   owner: page,
 }) => {

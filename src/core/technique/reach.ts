@@ -1,7 +1,9 @@
 import { largestReached } from '../ring/drift';
 import { diameterOfUs, RING_RANGE } from '../ring/ringSize';
+import { ok, refuse, type Result } from '../result';
+import type { CountParameter, LengthParameter } from './parameter';
 import type { Values } from './readValues';
-import { cutOf, type AnyTechnique } from './technique';
+import { cutOf, said, type AnyTechnique } from './technique';
 
 /** The parameter that says how wide a ring is inside; undefined of techniques that make none. */
 export const ringParameter = ({ parameters }: AnyTechnique): string | undefined =>
@@ -21,4 +23,88 @@ export function ringReached(technique: AnyTechnique, values: Values, length: num
     const first = planned.ok ? planned.value.cuts[0] : undefined;
     return first ? cutOf(first) : Infinity;
   });
+}
+
+/** Parameters that say nothing of what is made: what is trimmed, holes, what is left open. */
+const NOT_MADE = /tail|trim|hole|drilled|cutter|gap|open|clear|apart/i;
+
+/** A parameter that can be asked for backwards. */
+export interface Asked {
+  readonly key: string;
+  readonly parameter: LengthParameter | CountParameter;
+}
+
+/** What of a technique more wire makes more of: turns, beads, lengths; the inside of a ring is asked by its size instead. */
+export const askedFor = ({ parameters }: AnyTechnique): readonly Asked[] =>
+  Object.entries(parameters).flatMap(([key, parameter]): Asked[] =>
+    (parameter.kind === 'count' || (parameter.kind === 'length' && parameter.as !== 'ring')) &&
+    !NOT_MADE.test(key)
+      ? [{ key, parameter }]
+      : [],
+  );
+
+/** How much of something a length of wire makes. */
+export interface Reached {
+  readonly value: number;
+  /** What that takes of the wire, mm. */
+  readonly cut: number;
+  /** Whether no more of it is allowed, whatever the wire is. */
+  readonly isMost: boolean;
+}
+
+/** Lengths are told to this, mm. */
+const TO = 0.1;
+/** Needs that differ by less are one, mm. */
+const SAME = 0.01;
+/** Places that are tried for one that can be made at all. */
+const TRIED = 4;
+
+/**
+ * How much of a measure a length of one wire is enough for, all else as it is: by halving between what it is enough for and what it is not.
+ * @param wire the name of the cut
+ * @param length of the wire in hand, with its tails, mm
+ * @returns a sentence when it is enough for nothing of it, or when the wire does not depend on it
+ */
+export function measureReached(
+  technique: AnyTechnique,
+  values: Values,
+  { key, parameter }: Asked,
+  wire: string,
+  length: number,
+): Result<Reached> {
+  const { from, to, label } = parameter;
+  const step = parameter.kind === 'count' ? 1 : TO;
+  const known = new Map<number, number>();
+  const needOf = (value: number): number => {
+    const before = known.get(value);
+    if (before !== undefined) return before;
+    const planned = technique.plan({ ...values, [key]: value } as never);
+    const cuts = planned.ok ? planned.value.cuts.filter(({ name }) => name === wire) : [];
+    const need = cuts.length > 0 ? Math.max(...cuts.map(cutOf)) : Infinity;
+    known.set(value, need);
+    return need;
+  };
+  const rounded = (value: number) =>
+    Number(Math.min(to, Math.max(from, Math.round(value / step) * step)).toFixed(6));
+  const now = rounded(values[key] as number);
+  const tried = [
+    now,
+    from,
+    ...Array.from({ length: TRIED }, (_, index) => rounded(from + ((to - from) * (index + 1)) / (TRIED + 1))),
+  ];
+  const needs = tried.map(needOf).filter(Number.isFinite);
+  if (needs.length === 0) return refuse('Nothing can be made with these measures.');
+  const [least, most] = [Math.min(...needs), Math.max(...needs)];
+  if (most - least < SAME) return refuse(`How much of this wire is taken does not depend on “${label}”.`);
+  const enough = tried.find((value) => needOf(value) <= length);
+  if (enough === undefined)
+    return refuse(`${said(length)} are not enough: ${said(least)} are the least that it takes.`);
+  let [low, high] = [enough, to];
+  if (needOf(high) <= length) low = high;
+  while (high - low > step * 1.5) {
+    const middle = rounded((low + high) / 2);
+    if (needOf(middle) <= length) low = middle;
+    else high = middle;
+  }
+  return ok({ value: low, cut: needOf(low), isMost: low === to });
 }

@@ -39,6 +39,7 @@ import type { KnownSpec } from '@/studio/wire/specs';
 import { Link } from '@/ui/Link';
 import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
+import { WireReach } from './WireReach';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
@@ -204,6 +205,9 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               <div className="mt-3">
                 <RingReach technique={technique} values={own.values} />
               </div>
+            )}
+            {own && (
+              <WireReach key={technique.id} technique={technique} values={own.values} cuts={own.plan.cuts} />
             )}
             <label className="mt-3 block text-sm font-semibold">
               Metal
