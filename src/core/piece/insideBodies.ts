@@ -85,8 +85,11 @@ export function insideBodies({ wires, bodies }: RunPiece, allowed = 0.3): Inside
     const { middle, reach } = sphereAbout(body);
     return wires.flatMap(({ wire, path }): Inside[] => {
       const thick = bendOf(wire.size).thick;
+      // It is cut flat: beside its very ends there is nothing of it before them.
+      const ends = [path[0], path.at(-1)] as readonly Vec3[];
       const deepest = path.reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
         if (norm3(minus3(at, middle)) > reach) return most;
+        if (ends.some((end) => norm3(minus3(at, end)) < thick / 2)) return most;
         const here = depth(at) + thick / 2;
         return here > (most?.depth ?? allowed) ? { depth: here, at } : most;
       }, undefined);

@@ -11,6 +11,9 @@ import { choice, type StoneSize } from './parameter';
 export const STANDS = choice('The stone stands', ['tip up', 'tip down'], 'tip up');
 export type Stands = 'tip up' | 'tip down';
 
+/** What lies off an edge by less than this lies at it, mm. */
+const TOUCHES = 1e-6;
+
 /** A stone as it stands on the paper, its middle at the origin, and the line of something that lies off its edge; mm. */
 export interface Standing {
   readonly line: Outline;
@@ -31,7 +34,7 @@ export interface Standing {
 export function standing(held: StoneSize, stands: Stands, off: number): Result<Standing> {
   const outline = outlineOf(held);
   if (!outline.ok) return outline;
-  const line = parallelOf(outline.value, off);
+  const line = parallelOf(outline.value, off < TOUCHES ? 0 : off);
   const whole = perimeterOf(line);
   // Upside down its top is its foot: half round from where the outline begins.
   const [down, footAt] = stands === 'tip down' ? [-1, 0] : [1, whole / 2];

@@ -315,7 +315,7 @@ it('the piece of a pattern goes out as it is seen from each side, and in the rou
     'binding wire',
     'stone',
   ]);
-  expect(pieceFile(pattern, 'above.svg')).toBeUndefined();
+  expect(pieceFile(pattern, 'below.svg')).toBeUndefined();
   expect(pieceFile({ ...pattern, body: withoutComposition(pattern.body) }, 'front.svg')).toBeUndefined();
   await expectReadable(pattern);
 });
