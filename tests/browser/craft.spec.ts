@@ -254,6 +254,8 @@ test('a maker adds steps of their own: a check, one for all of a sitting; they a
   await add(page, 'ear-wire');
   await page.getByLabel('Name of the pattern').fill('Sorrel hooks');
   const steps = page.getByRole('list', { name: 'Order of work' }).getByRole('listitem');
+  // The order of work comes a moment after what it is the order of.
+  await expect(steps.first()).toContainText('turn the loop');
   const count = await steps.count();
   await page.getByLabel('A step of your own').fill('tumble');
   await page.getByRole('button', { name: 'Add step' }).click();
