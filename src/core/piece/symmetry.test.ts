@@ -13,6 +13,8 @@ import { runPiece, type RunWire } from './run';
  * what holds for them holds for what techniques are made of.
  */
 const RUNS = 500;
+/** The same wires every time, so that a run says what the last one said. */
+const SEED = 1127;
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const signed = (min: number, max: number) =>
@@ -108,10 +110,11 @@ describe('a wire of any courses', () => {
       fc.property(wires, (wire) => {
         const run = ran(wire);
         expect(widestGap(run)).toBeLessThan(1e-6);
-        expect(Math.abs(lengthOfPath(run.path) / run.net - 1)).toBeLessThan(0.005);
+        // A wire that goes nowhere is as long as nothing.
+        expect(Math.abs(lengthOfPath(run.path) - run.net)).toBeLessThan(0.005 * run.net + 1e-9);
         expect(run.cut).toBeCloseTo(run.net + 30, 9);
       }),
-      { numRuns: RUNS },
+      { numRuns: RUNS, seed: SEED },
     );
   });
 
@@ -127,11 +130,11 @@ describe('a wire of any courses', () => {
           second: wire.second.map(grown),
         });
         const run = ran(wire);
-        expect(big.net / run.net).toBeCloseTo(2, 6);
+        expect(big.net).toBeCloseTo(2 * run.net, 5);
         const [end, far] = [run.path.at(-1), big.path.at(-1)] as [Vec3, Vec3];
         expect(distance3(scaledTo(2).at(end), far)).toBeLessThan(1e-6 * (1 + norm3(far)));
       }),
-      { numRuns: RUNS },
+      { numRuns: RUNS, seed: SEED },
     );
   });
 
@@ -148,7 +151,7 @@ describe('a wire of any courses', () => {
         expect(other.net).toBeCloseTo(run.net, 6);
         expect(apart(run.path.map(flip), other.path)).toBeLessThan(1e-5);
       }),
-      { numRuns: RUNS },
+      { numRuns: RUNS, seed: SEED },
     );
   });
 
@@ -165,7 +168,7 @@ describe('a wire of any courses', () => {
         expect(other.net).toBeCloseTo(run.net, 9);
         expect(apart([...run.path].reverse(), other.path)).toBeLessThan(1e-6);
       }),
-      { numRuns: RUNS },
+      { numRuns: RUNS, seed: SEED },
     );
   });
 });
