@@ -16,9 +16,6 @@ export interface RunCourse {
   readonly course: Course | undefined;
 }
 
-/** What is wound and differs by more than this part from its formula is measured. */
-const MEASURED = 0.01;
-
 /** Places of a wire that are nearer to one another than this are one, mm. */
 export const NEAR = 1e-9;
 
@@ -100,13 +97,10 @@ export function add(hand: HandRun, { run, long, line, end }: Step): void {
   hand.end = end;
 }
 
-/** What is wound as it lies: where its wires part its length is measured, as it is no longer what its formula says. */
 export function shapeAndLaying(laying: Laying): { readonly shape: Shape; readonly laying: Laying } {
   const path = pathOfLaying(laying);
-  const measured = lengthOfPath(path);
-  const length = Math.abs(measured / laying.length - 1) < MEASURED ? laying.length : measured;
   const [before, last] = [path.at(-2), path.at(-1)] as [Vec3, Vec3];
-  return { shape: { path, length, end: pose(last, minus3(last, before)) }, laying };
+  return { shape: { path, length: laying.length, end: pose(last, minus3(last, before)) }, laying };
 }
 
 /** A line that lies where it lies, measured. */
