@@ -96,6 +96,11 @@ export interface Along {
   readonly towards: Side;
   /** Within how many mm on from there it really begins: at the place that is nearest to where the hand has come to. */
   readonly within?: number;
+  /**
+   * That the middle of what is wound lies where the courses that end there pass nearest to one another, on the way that the first of them goes: how
+   * long it is, mm.
+   */
+  readonly passing?: number;
 }
 
 interface Named {

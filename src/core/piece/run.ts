@@ -25,6 +25,7 @@ import type {
   Wound,
 } from './piece';
 import { layingOf, wayAlong, type Laying, type Stretch } from './laying';
+import { nearestOn, whereNearest, type Reach } from './nearest';
 import { isSamePose, remembered, type Reliance, type Watched } from './remembered';
 import {
   add,
@@ -85,9 +86,6 @@ const orStop = <T>(result: Result<T>, where: string): T => {
   if (!result.ok) throw new CannotBeMade(`${where}: ${result.error}`);
   return result.value;
 };
-
-/** How close together places of a wire are looked at for the nearest, mm. */
-const NEAREST_STEP = 0.2;
 
 /** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
 const CLEARLY = 0.2;
@@ -401,41 +399,37 @@ class Run {
   /** The wires that something is wound about, where it begins on each, and their poses from there. */
   #carriersOf(along: readonly Along[], here: Pose | undefined, where: string) {
     const carried = along.map(({ wire }) => this.#wireOf(wire, where));
-    const on = along.map(({ wire, from, towards, within }, index): Stretch => {
-      const carrier = carried[index] as PieceWire;
-      const told = this.#farthest(carrier, Array.isArray(from) ? from : [from], where);
-      const sense = towards === 'first' ? 1 : -1;
-      return {
-        wire,
-        towards,
-        from: within && here ? this.#nearestOn(carrier, here.at, told, sense * within) : told,
-      };
-    });
-    const carriers = on.map(({ from, towards }, index): Carrier => {
+    const carrierOn = (index: number, { from, towards }: Stretch): Carrier => {
       const carrier = carried[index] as PieceWire;
       return (x) => {
         const here = this.poseOn(carrier, towards === 'first' ? from + x : from - x);
         return towards === 'first' ? here : facingBack(here);
       };
+    };
+    const reaches = along.map(({ from, passing }, index): Reach => {
+      const wire = carried[index] as PieceWire;
+      const places = Array.isArray(from) ? (from as readonly WirePlace[]) : [from as WirePlace];
+      const to = this.#farthest(wire, places, where);
+      const reach = passing === undefined ? 0 : this.#beginOf(wire, places, where) - to;
+      return { poseOn: (place) => this.poseOn(wire, place), from: to, reach };
     });
+    const [first, second] = reaches;
+    const meets =
+      along[0]?.passing !== undefined && first && second ? whereNearest(first, second) : undefined;
+    const on = along.map(({ wire, towards, within, passing = 0 }, index): Stretch => {
+      const stretch = reaches[index] as Reach;
+      const sense = towards === 'first' ? 1 : -1;
+      if (meets) {
+        const middle = { wire, towards, from: nearestOn(stretch, meets.at) };
+        const isAgainst = dot3(carrierOn(index, middle)(0).along, meets.along) < 0;
+        const way: Side = isAgainst === sense > 0 ? 'second' : 'first';
+        return { wire, towards: way, from: middle.from - ((way === 'first' ? 1 : -1) * passing) / 2 };
+      }
+      if (within === undefined || !here) return { wire, towards, from: stretch.from };
+      return { wire, towards, from: nearestOn({ ...stretch, reach: sense * within }, here.at) };
+    });
+    const carriers = on.map((stretch, index) => carrierOn(index, stretch));
     return { on, carried, carriers };
-  }
-
-  /** The place of a wire that is nearest to a point, from one of its places on. */
-  #nearestOn(wire: PieceWire, point: Vec3, from: number, reach: number): number {
-    const away = (along: number) => norm3(minus3(this.poseOn(wire, along).at, point));
-    const step = Math.sign(reach) * NEAREST_STEP;
-    const steps = Math.ceil(Math.abs(reach) / NEAREST_STEP);
-    const tried = Array.from({ length: steps + 1 }, (_, index) => from + index * step);
-    const best = tried.reduce((near, each) => (away(each) < away(near) ? each : near));
-    // Between the neighbours of the best it is narrowed down.
-    let [low, high] = [best - Math.abs(step), best + Math.abs(step)];
-    while (high - low > NEAREST_STEP / 100) {
-      const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
-      if (away(a) < away(b)) high = b;
-      else low = a;
-    }
-    return (low + high) / 2;
   }
 
   #aboutBundle({ size }: PieceWire, course: Bound, from: Pose | undefined, where: string): Shape {
@@ -489,12 +483,24 @@ class Run {
   /** The one of several places of a wire that is farthest from where its work begins. */
   #farthest(wire: PieceWire, places: readonly WirePlace[], where: string): number {
     return places
-      .map((place) => (typeof place === 'number' ? place : this.#endOf(wire, place, where)))
+      .map((place) => (typeof place === 'number' ? place : this.#endOf(wire, place, where).end))
       .reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
   }
 
-  /** How far along a wire a course of it ends. */
-  #endOf(wire: PieceWire, { side, endOf, on = 0 }: AtEnd, where: string): number {
+  /** How far along a wire the course begins that ends at the farthest of several places. */
+  #beginOf(wire: PieceWire, places: readonly WirePlace[], where: string): number {
+    const begins = places.map((place) =>
+      typeof place === 'number' ? place : this.#endOf(wire, place, where).begin,
+    );
+    return begins.reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
+  }
+
+  /** How far along a wire a course of it begins and ends. */
+  #endOf(
+    wire: PieceWire,
+    { side, endOf, on = 0 }: AtEnd,
+    where: string,
+  ): { readonly begin: number; readonly end: number } {
     const wanted = wire[side].findIndex((course) => (course.id ?? course.name) === endOf);
     const hand = this.#handOf(wire, side);
     while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 2 * NEAR);
@@ -506,8 +512,8 @@ class Run {
       );
     const end = begin + lengthOfPath(hand.courses[run]?.path ?? []);
     this.#goesBy(wire, side, end);
-    const along = end + on;
-    return side === 'first' ? along : -along;
+    const sense = side === 'first' ? 1 : -1;
+    return { begin: sense * begin, end: sense * (end + on) };
   }
 
   /** The pose of a wire at a place along it, heading from its second hand to its first; beyond what it does it goes on straight. */

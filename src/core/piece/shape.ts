@@ -85,7 +85,8 @@ export function curledShape({ inside, turns, pitch, rise = 0 }: Curled, start: P
   };
   const whole = 2 * Math.PI * Math.abs(turns);
   const steps = Math.max(8, Math.ceil(SPIRAL_POINTS * Math.abs(turns)));
-  const own = heading(0);
+  // A cone stands upright on its beginning, which goes straight round it.
+  const own = rise === 0 ? heading(0) : pose(at(0), vec3(0, way * wide, climb));
   const points = Array.from({ length: steps + 1 }, (_, step) => at((whole * step) / steps));
   const last = heading(whole);
   const path = setDown(points, own, start);

@@ -11,7 +11,7 @@ export interface FreeEnd {
   readonly side: Side;
 }
 
-/** A free end as it is handed to an act. */
+/** A free end as it is handed to an act; or where a stretch ends, in the way that its hand goes. */
 export interface TakenEnd extends FreeEnd {
   /** What a maker calls it: its wire, and which end. */
   readonly label: string;
@@ -67,8 +67,8 @@ export interface Fresh {
   readonly side?: Side;
 }
 
-/** What a port takes: free ends, or whole wires that were not shaped yet. */
-export type Takes = 'end' | 'wire';
+/** What a port takes: free ends, whole wires that were not shaped yet, or stretches of wires that were: these stay there for others. */
+export type Takes = 'end' | 'wire' | 'stretch';
 
 /** What a technique takes of what was made before it. */
 export interface Port<P extends Parameters = Parameters> {
@@ -110,6 +110,8 @@ export interface Leaving extends FreeEnd {
   readonly takes: Takes;
   /** The step after which it is there; the last one when it is not told. */
   readonly after?: string;
+  /** Of a stretch: the course of its hand that it is. */
+  readonly over?: string;
 }
 
 /** What a technique does to a piece. */

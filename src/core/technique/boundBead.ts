@@ -21,6 +21,8 @@ export interface BoundBeads {
   readonly side: 'left' | 'right';
   /** From one bead to the next along the frame, where they are spread evenly; one behind the other when it is not told. */
   readonly step?: number;
+  /** How much farther off than its neighbours the first and the last wraps stand, where beads are spread evenly; mm. */
+  readonly apart?: number;
 }
 
 /** Where the hole of a bead lies on a side of its frame, degrees clockwise from up. */
@@ -58,7 +60,7 @@ interface Placed {
 }
 
 /** Where wraps and beads come to lie: one behind the other, or spread evenly with a bead in the middle of each step. */
-function placesOf({ thin, wraps, beads, step }: BoundBeads): {
+function placesOf({ thin, wraps, beads, step, apart = 0 }: BoundBeads): {
   readonly groups: readonly (Placed & { readonly turns: number })[];
   readonly beads: readonly Placed[];
 } {
@@ -72,7 +74,8 @@ function placesOf({ thin, wraps, beads, step }: BoundBeads): {
     const turns = turnsOf(index);
     const long = turns * pitch;
     const spread = step && index > 0 ? index * step - (index < beads.length ? long / 2 : long) : come;
-    groups.push({ at: spread, long, turns });
+    const outer = index === 0 ? -apart : index < beads.length ? 0 : apart;
+    groups.push({ at: spread + outer, long, turns });
     const bead = beads[index];
     if (!bead) break;
     come = spread + long;

@@ -135,12 +135,70 @@ describe('what is woven flat and formed after', () => {
       'w.wire 1',
       'w.wire 2',
     ]);
-    expect(left.map(({ label }) => label)).toEqual([
+    expect(left.filter(({ takes }) => takes === 'end').map(({ label }) => label)).toEqual([
       'frame wire 1, left end',
       'frame wire 1, right end',
       'frame wire 2, left end',
       'frame wire 2, right end',
     ]);
+  });
+});
+
+describe('a stretch of a wire', () => {
+  const rolled: readonly Told[] = [
+    FRAME,
+    ['b', 'flat-spiral', { across: 8, start: 2, gap: 1 }, { ends: ['a.left 1'] }],
+  ];
+  const lash = (id: string, held: readonly string[]): Told => [id, 'lashing', { turns: 2 }, { held }];
+
+  it('stays there for others when something holds it, and when its end goes on', () => {
+    const left = (told: readonly Told[]) =>
+      planActs(usesOf(told))
+        .left.filter(({ takes }) => takes === 'stretch')
+        .map(({ ref }) => ref);
+    expect(left(rolled)).toEqual(expect.arrayContaining(['a.round left 1', 'a.round right 1', 'b.spiral 1']));
+    expect(left([...rolled, lash('c', ['a.round left 1', 'b.spiral 1'])])).toEqual(left(rolled));
+    expect(
+      pieceOf([
+        ...rolled,
+        lash('c', ['a.round left 1', 'b.spiral 1']),
+        lash('d', ['a.round left 1', 'b.spiral 1']),
+      ])
+        .run.wires.map(({ wire }) => wire.name)
+        .filter((name) => name === 'lashing wire'),
+    ).toHaveLength(2);
+  });
+
+  it('is lashed after what makes it, where both pass nearest to one another', () => {
+    const { run, rules } = pieceOf([...rolled, lash('c', ['a.round left 1', 'b.spiral 1'])]);
+    expect(rules.map(({ first, then, isStop }) => [first, then, isStop])).toEqual(
+      expect.arrayContaining([
+        ['a.close', 'c.lash', false],
+        ['b.roll', 'c.lash', false],
+      ]),
+    );
+    const pathOf = (wire: string, of: RegExp) =>
+      run.wires
+        .flatMap((each) => (each.wire.id === wire ? [...each.first, ...each.second] : []))
+        .filter(({ name }) => of.test(name))
+        .flatMap(({ path }) => path);
+    const [round, spiral] = [pathOf('a.frame 1', /^round the stone$/), pathOf('a.frame 1', /turns$/)];
+    const nearest = Math.min(...spiral.flatMap((at) => round.map((other) => distance3(at, other))));
+    // A turn about both: as far apart as they are, and once round them.
+    const turns = pathOf('c.lashing', /^2 turns about 2 wires$/);
+    const off = Math.max(
+      ...turns.map((at) => Math.min(...[...round, ...spiral].map((other) => distance3(at, other)))),
+    );
+    expect(off).toBeLessThan(nearest / 2 + 0.812);
+  });
+
+  it('is not taken where ends are, and says so', () => {
+    expect(refusalIn([FRAME, ['b', 'bent-ends', {}, { ends: ['a.round left 1'] }]], 'b')).toMatch(
+      /“frame wire 1, round the stone to its left” is a stretch of a wire; ends are taken/,
+    );
+    expect(refusalIn([FRAME, lash('b', ['a.left 1', 'a.round left 1'])], 'b')).toMatch(
+      /“frame wire 1, left end” is an end; stretches of wires are taken/,
+    );
   });
 });
 

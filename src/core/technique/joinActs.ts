@@ -29,6 +29,8 @@ export interface Offer extends FreeEnd {
   readonly ref: string;
   readonly label: string;
   readonly takes: Takes;
+  /** Of a stretch: the course that it is. */
+  readonly over?: string;
   readonly size: WireSize;
   /** The use that leaves it, and the step after which it is there. */
   readonly use: string;
@@ -103,6 +105,13 @@ export const waitsFor = (name: string): string =>
 
 const SIDES = ['first', 'second'] as const;
 
+/** What a maker calls what a port takes. */
+const TAKES: Readonly<Record<Takes, { readonly one: string; readonly many: string }>> = {
+  end: { one: 'an end', many: 'ends' },
+  wire: { one: 'a whole wire', many: 'whole wires' },
+  stretch: { one: 'a stretch of a wire', many: 'stretches of wires' },
+};
+
 const beyond = (place: WirePlace, long: number, side: Side): WirePlace =>
   typeof place === 'number'
     ? place + (side === 'first' ? long : -long)
@@ -161,8 +170,9 @@ class Joining {
       chosen.set(key, offers.value);
     }
     const all = [...chosen.values()].flat();
-    const twice = all.find(({ wire, side }, index) =>
-      all.slice(0, index).some((other) => other.wire === wire && other.side === side),
+    const ends = all.filter(({ takes: kind }) => kind !== 'stretch');
+    const twice = ends.find(({ wire, side }, index) =>
+      ends.slice(0, index).some((other) => other.wire === wire && other.side === side),
     );
     if (twice) return refuse(`“${twice.label}” is chosen twice; an end is taken on once.`);
     const values = this.#valuesOf(technique, use.values, chosen);
@@ -221,8 +231,8 @@ class Joining {
         );
       if (!port.takes.includes(offer.takes))
         return refuse(
-          `${port.label}: “${offer.label}” is ${offer.takes === 'end' ? 'an end' : 'a whole wire'}; ${port.takes
-            .map((each) => (each === 'end' ? 'ends' : 'whole wires'))
+          `${port.label}: “${offer.label}” is ${TAKES[offer.takes].one}; ${port.takes
+            .map((each) => TAKES[each].many)
             .join(' or ')} are taken.`,
         );
       offers.push(offer);
@@ -246,9 +256,9 @@ class Joining {
     return { ...values, ...Object.fromEntries(sizes) };
   }
 
-  #takenEnd({ wire: id, side, label }: FreeEnd & { readonly label?: string }): TakenEnd {
+  #takenEnd({ wire: id, side, label, over }: FreeEnd & Partial<Pick<Offer, 'label' | 'over'>>): TakenEnd {
     const { name, size, hands } = this.#stateOf(id);
-    const { at, wound } = hands[side];
+    const { at, wound } = over === undefined ? hands[side] : { at: { side, endOf: over }, wound: [] };
     return { wire: id, side, label: label ?? name, size, at, places: [at, ...wound] };
   }
 
@@ -272,7 +282,8 @@ class Joining {
     for (const { use, label, after, wire, side, takes } of offers) {
       // A wire that is taken whole has no free ends any more, and one whose end went on is whole no more.
       for (const other of this.#offers.values())
-        if (other.wire === wire && (takes === 'wire' || other.takes === 'wire' || other.side === side))
+        if (takes === 'stretch' || other.takes === 'stretch') continue;
+        else if (other.wire === wire && (takes === 'wire' || other.takes === 'wire' || other.side === side))
           this.#takers.set(other.ref, name);
       const [from, into] = [this.#pieceOf.get(id), this.#pieceOf.get(use)];
       for (const [each, piece] of this.#pieceOf) if (piece === from && into) this.#pieceOf.set(each, into);

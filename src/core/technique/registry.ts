@@ -34,6 +34,7 @@ import { hookClasp } from './techniques/hookClasp';
 import { jumpRings } from './techniques/jumpRings';
 import { kinkedHalo } from './techniques/kinkedHalo';
 import { lacedFrame } from './techniques/lacedFrame';
+import { lashing } from './techniques/lashing';
 import { loopedBezel } from './techniques/loopedBezel';
 import { neckWraps } from './techniques/neckWraps';
 import { plainLoopLink } from './techniques/plainLoopLink';
@@ -91,6 +92,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   wovenBail,
   wrappedBail,
   neckWraps,
+  lashing,
   bentEnds,
   threadedBead,
   coil,

@@ -505,24 +505,48 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'bent-ends',
-        { about: '9 mm', degrees: '190', way: 'to the left', after: '3 mm', apart: '0.33 mm', tail: '6 mm' },
+        {
+          about: '9 mm',
+          degrees: '132',
+          way: 'to the left',
+          after: '0.5 mm',
+          apart: '0.33 mm',
+          tail: '6 mm',
+        },
         { ends: ends('e', 'end 1', 'end 2') },
       ],
       [
+        'threaded-bead',
+        { bead: '3.5 mm', across: '3.5 mm', before: '0.5 mm', drilled: '1.3 mm', after: '0.5 mm' },
+        { end: ends('f', 'end 2') },
+      ],
+      [
         'bent-ends',
-        { about: '3 mm', degrees: '80', way: 'to the right', after: '1 mm' },
+        { about: '3 mm', degrees: '180', way: 'to the back', after: '3 mm', tail: '4 mm' },
+        { ends: ends('g', 'end') },
+      ],
+      [
+        'bent-ends',
+        { about: '3 mm', degrees: '116', way: 'to the right', after: '1.2 mm' },
         { ends: ends('b', 'end 5') },
       ],
       [
+        'bent-ends',
+        { about: '2 mm', degrees: '50', way: 'to the front', after: '0.8 mm' },
+        { ends: ends('i', 'end 1') },
+      ],
+      ['bent-ends', { about: '2 mm', degrees: '50', way: 'to the back' }, { ends: ends('j', 'end 1') }],
+      [
         'threaded-bead',
-        { bead: '3.5 mm', across: '3.5 mm', before: '1 mm', drilled: '1.3 mm' },
-        { end: ends('g', 'end 1') },
+        { bead: '3.5 mm', across: '3.5 mm', before: '0.4 mm', drilled: '1.3 mm', after: '1.2 mm' },
+        { end: ends('k', 'end 1') },
       ],
       [
         'flat-spiral',
-        { across: '7.5 mm', start: '2 mm', gap: '0.2 mm', way: 'to the right' },
-        { ends: ends('h', 'end') },
+        { across: '8.2 mm', start: '1.6 mm', gap: '0.8 mm', way: 'to the right' },
+        { ends: ends('l', 'end') },
       ],
+      ['lashing', {}, { held: [...ends('a', 'round right 1'), ...ends('m', 'spiral 1')] }],
       [
         'bent-ends',
         { about: '5 mm', degrees: '150', way: 'to the right', after: '4 mm', tail: '6 mm' },
@@ -530,7 +554,8 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
     ],
     measures: stone('teardrop', 30, 18, 2.2, 5.5),
-    notes: 'The bead goes on before its curl is closed. Both ends of the weave tucked behind.',
+    notes:
+      'Each bead goes on before its wire is curled or caught. The curl is lashed to the front wire, so that it cannot move.',
     parts: [['labradorite teardrop cab', 1, 9]],
   },
   {

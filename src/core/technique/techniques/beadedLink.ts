@@ -13,8 +13,10 @@ import { bendOf } from '../winding';
 const CLOSED = 'the link is closed: its ends are one';
 /** Turns of each tail on the wire of the bead beside it, and how far off the bead and off the link they lie at least, in thicknesses. */
 const [TURNS, OFF, FOOT] = [2, 1, 2.8];
+/** How far the wire stands off the bead that the turns lie on, down at the link, so that they do not lie in the bead; in thicknesses. */
+const APART = 2;
 /** Room for both where the round is joined, in thicknesses. */
-const JOINT = 6;
+const JOINT = 4 + 2 * APART;
 
 /** Beads all round the outside of a closed link, bound on one after another from the inside; both tails close the round. */
 export const beadedLink = technique({
@@ -37,9 +39,10 @@ export const beadedLink = technique({
     const D = link.width;
     const bound = wraps * pitch;
     const [round, far] = [Math.PI * (inside + D), Math.PI * (inside + 2 * D + bead)];
-    // Where it is joined both tails lie side by side between two beads.
+    // Where it is joined both tails lie side by side between two beads; farther apart out where the beads are.
     const joint = JOINT * thick;
-    const beads = Math.floor(Math.min((far - joint) / (bead + bound), round / bound) + 1e-9);
+    const open = far * (1 - (pitch + joint) / round);
+    const beads = Math.floor(Math.min(open / (bead + bound), round / bound) + 1e-9);
     if (beads < 3)
       return refuse(
         `Where beads would lie it is ${said(far)} round; three beads at least take ${said(3 * (bead + bound))}.`,
@@ -57,6 +60,7 @@ export const beadedLink = technique({
       return refuse(
         `Each tail takes ${counted(TURNS, 'turn')} of ${said(thick)} on the wire beside a bead of ${said(bead)}, which is ${said(rise)} long; ${said((TURNS + OFF + FOOT) * thick)} are the least.`,
       );
+    const riser = Math.hypot(rise, APART * thick);
     const closing = (endOf: string, on: number, towards: Side): Course => ({
       kind: 'wound',
       name: `${counted(2 * TURNS, 'turn')} of both tails round the wires of their neighbours`,
@@ -93,10 +97,11 @@ export const beadedLink = technique({
                 times: 'once',
                 side: 'left',
                 step: (round - pitch - joint) / beads,
+                apart: APART * thick,
               }),
-              closing(wrapsId(0), rise - OFF * thick, 'second'),
+              closing(wrapsId(0), (FOOT + TURNS) * thick, 'second'),
             ],
-            second: [closing(beadId(beads - 1), OFF * thick, 'first')],
+            second: [closing(beadId(beads - 1), riser - (FOOT + TURNS) * thick, 'first')],
             tails: { first: tail, second: tail },
           },
         ],

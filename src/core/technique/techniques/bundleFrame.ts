@@ -127,16 +127,13 @@ export const bundleFrame = actTechnique({
       });
     };
     const stoneAt = lying(own('stone'));
+    const roundTo = whole / 2 - TOP * D - (aside - D / 2);
     const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
     const handOf = (index: number, side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;
       const height = levels[index] as number;
       const upright = pose(vec3(top.x - way * aside, top.y - OVER * D, height), vec3(0, -1));
-      const stops = [
-        0,
-        ...shares.aSide.flatMap(({ from }) => (from > 0 ? [from] : [])),
-        whole / 2 - TOP * D - (aside - D / 2),
-      ];
+      const stops = [0, ...shares.aSide.flatMap(({ from }) => (from > 0 ? [from] : [])), roundTo];
       return [
         ...stops.slice(1).map((to, place): Course => ({
           kind: 'round',
@@ -230,14 +227,25 @@ export const bundleFrame = actTechnique({
             ]
           : [],
       leaves: frames.flatMap(({ wire: id, name }, index) =>
-        SIDES.map((side) => ({
-          id: `${SIDE_WORDS[side]} ${index + 1}`,
-          label: `${name}, ${SIDE_WORDS[side]} end`,
-          takes: 'end' as const,
-          wire: id,
-          side,
-          after: 'close',
-        })),
+        SIDES.flatMap((side) => [
+          {
+            id: `${SIDE_WORDS[side]} ${index + 1}`,
+            label: `${name}, ${SIDE_WORDS[side]} end`,
+            takes: 'end' as const,
+            wire: id,
+            side,
+            after: 'close',
+          },
+          {
+            id: `round ${SIDE_WORDS[side]} ${index + 1}`,
+            label: `${name}, round the stone to its ${SIDE_WORDS[side]}`,
+            takes: 'stretch' as const,
+            over: placeId(roundTo),
+            wire: id,
+            side,
+            after: 'close',
+          },
+        ]),
       ),
       marked: frames.flatMap(({ wire: id }) =>
         SIDES.map((side) => ({ wire: id, side, at: 'top', what: 'bend upright: the top of the stone' })),

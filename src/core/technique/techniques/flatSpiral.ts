@@ -31,7 +31,7 @@ export const flatSpiral = actTechnique({
       fresh: ({ tail }) => ({ count: 1, name: 'spiral wire', tail, side: 'second' }),
     },
   },
-  act: ({ wire: size, across, start, gap, way }, { ends }) => {
+  act: ({ wire: size, across, start, gap, way }, { ends, own }) => {
     // Rolled flat, half-round and flat wire stand on edge: their height is what lies turn beside turn.
     const { thick: D } = bendOf(size);
     const pitch = D + gap;
@@ -49,6 +49,7 @@ export const flatSpiral = actTechnique({
         courses: [
           {
             kind: 'curled',
+            id: own('spiral'),
             name: counted(turns.toFixed(1), 'turn'),
             inside: start,
             turns: isLeft(index) ? -turns : turns,
@@ -56,6 +57,14 @@ export const flatSpiral = actTechnique({
           },
         ],
         tail: 0,
+      })),
+      leaves: rolled.map(({ wire: id, side, label }, index) => ({
+        id: `spiral ${index + 1}`,
+        label: `${label}, its spiral`,
+        takes: 'stretch',
+        over: own('spiral'),
+        wire: id,
+        side,
       })),
       steps: [
         {

@@ -78,8 +78,8 @@ export const spiralCage = technique({
           name: 'cage wire',
           cutFrom: 'wire',
           size,
-          // The widest turn goes round the middle of the stone; behind it both hands part, one upward and one downward.
-          start: pose(vec3(0, 0, -(inside + D) / 2), vec3(1, 0), vec3(0, -1)),
+          // The widest turn goes round the middle of the stone; behind it both hands part, one upward and one downward: it slopes there already.
+          start: pose(vec3(0, 0, -(inside + D) / 2), vec3(Math.PI * (inside + D), -rise), vec3(0, -1)),
           first: [
             half(1, loop, lifted),
             {

@@ -15,6 +15,7 @@ export const threadedBead = actTechnique({
     bead: beadLength('Bead, along its hole', 5, 0.5, 100),
     across: length('Bead, across its hole', 5, 0.5, 100),
     drilled: drilled(1.2),
+    after: length('Straight on behind the bead', 0, 0, 200),
     tail: length('Handling tail at each end', 20, 0, 200),
   },
   ports: {
@@ -28,7 +29,7 @@ export const threadedBead = actTechnique({
       fresh: ({ tail }) => ({ count: 1, name: 'wire', tail }),
     },
   },
-  act: ({ before, bead, across, drilled: hole, tail }, { ends, own }) => {
+  act: ({ before, bead, across, drilled: hole, after, tail }, { ends, own }) => {
     const threaded = ends('end');
     return ok({
       bodies: [{ kind: 'bead', id: own('bead'), width: across, length: bead, hole }],
@@ -37,6 +38,7 @@ export const threadedBead = actTechnique({
         courses: [
           ...(before > 0 ? [{ kind: 'laid', name: 'to the bead', length: before } as const] : []),
           { kind: 'threaded', name: 'through the bead', bead: own('bead') },
+          ...(after > 0 ? [{ kind: 'laid', name: 'straight on', length: after } as const] : []),
         ],
         tail,
       })),

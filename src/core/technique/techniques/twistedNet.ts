@@ -1,5 +1,5 @@
 import { radians } from '../../geometry/angle';
-import type { Vec3 } from '../../geometry/path';
+import { lengthOfPath, type Vec3 } from '../../geometry/path';
 import { pose } from '../../geometry/pose';
 import { distance3, minus3, vec3 } from '../../geometry/vec3';
 import { onBody, radiusAt } from '../../piece/body';
@@ -20,6 +20,11 @@ const LAY = 2;
 const UNDER = 1;
 /** Between the last row and the rope, in thicknesses of the rope. */
 const GATHERED = 2;
+/** Parts in which a crossing is laid over a corner of the point. */
+const CORNER = 8;
+const OVER = 'over the tip to the rope';
+/** How far off the axis all strands stay on the tip, in parts of how far off it they lie in the rope. */
+const ROOMY = 1.2;
 /** How far apart the strands of a fold set out, in thicknesses. */
 const APART = 1.05;
 
@@ -85,6 +90,8 @@ export const twistedNet = technique({
     const line = ropeBail(rope, begin, (wraps + 2) * rope, loop, wraps);
     if (!line.ok) return line;
     const ropeLong = line.value.long;
+    // Up to there all strands climb the tip, evenly about it; from there on they are led.
+    const gathered = long - Math.max(0, (taper * (ROOMY * off - d)) / (across / 2));
     const hand = (index: number, side: Side): readonly Course[] => {
       const courses: Course[] = [];
       let [centre, up, heading] = [mesh * index, UNDER * d, side === 'first' ? 1 : -1];
@@ -98,6 +105,11 @@ export const twistedNet = technique({
         const comes = centre - heading * besideAt(from);
         if (twists % 2 === 0) heading = -heading;
         const [foot, top] = [place(from, centre), place(to, centre)];
+        // Where the point begins to taper, neighbours turn about each other over its corner.
+        const bent = [taper, long - taper].some((corner) => from < corner && corner < to);
+        const over = Array.from({ length: bent ? CORNER + 1 : 0 }, (_, step) =>
+          place(from + (twisted * step) / CORNER, centre),
+        );
         courses.push(
           {
             kind: 'climbing',
@@ -115,12 +127,26 @@ export const twistedNet = technique({
             axis: pose(foot, minus3(top, foot), minus3(place(from, centre - 1), foot)),
             strands: 2,
             strand: comes < centre ? 0 : 1,
-            along: distance3(foot, top),
+            along: bent ? lengthOfPath(over) : distance3(foot, top),
+            ...(bent ? { line: over } : {}),
             turns: twists / 2,
           },
         );
         angle = centre + heading * besideAt(to);
         up = to;
+      }
+      if (up < gathered) {
+        const evenly = centre + (heading * mesh) / 4;
+        courses.push({
+          kind: 'climbing',
+          name: OVER,
+          body: 'point',
+          from: up,
+          to: gathered,
+          turns: (evenly - angle) / 360,
+          begin: angle,
+          play,
+        });
       }
       const crossing = 2 * Math.round((centre - ends) / mesh);
       const strand: Twisted = {
@@ -136,11 +162,7 @@ export const twistedNet = technique({
       };
       const [begins, goesOn] = twistedPath(strand, size) as [Vec3, Vec3];
       const into = pose(begins, minus3(goesOn, begins));
-      return [
-        ...courses,
-        { kind: 'led', name: 'over the tip to the rope', sketched: PRESSED, to: into },
-        strand,
-      ];
+      return [...courses, { kind: 'led', name: OVER, sketched: PRESSED, to: into }, strand];
     };
     const piece: Piece = {
       bodies: [point],
@@ -182,7 +204,7 @@ export const twistedNet = technique({
         { id: 'point', name: 'put the point in, from the third row on', minutes: 1 },
         {
           id: 'rope',
-          makes: ['over the tip to the rope'],
+          makes: [OVER],
           name: 'twist all strands together over the other tip',
           minutes: 3,
         },
