@@ -173,7 +173,8 @@ WHOLE.push(
     fc
       .record({
         ...beaded,
-        bead: between(2.4, 5),
+        // Where an oval is bent most, wraps between beads as wide as half of it lie in one another.
+        bead: between(2.4, 4.6),
         wire: fc.constantFrom(0.32, 0.4).map(roundWire),
         width: between(12, 20),
         stretch: between(1, 1.5),
@@ -515,7 +516,8 @@ WHOLE.push(
       link: fc.constantFrom(1, 1.3, 1.6).map(roundWire),
       wire: fc.constantFrom(0.25, 0.32).map(roundWire),
       inside: between(10, 30),
-      bead: between(2.2, 5),
+      // On a link hardly wider than two beads the wire leans against the beads as it comes down.
+      bead: between(2.2, 4),
       wraps: fc.integer({ min: 1, max: 4 }),
     }),
   ],

@@ -57,19 +57,23 @@ function narrowest(outline: Outline): number {
 }
 
 const compass = ['top', 'upper right', 'right', 'lower right', 'foot', 'lower left', 'left', 'upper left'];
-const sideOf = (degrees: number): string => compass[Math.round(degrees / 45) % 8] ?? 'top';
+/** What a direction is called. @param degrees clockwise from the top */
+export const sideAt = (degrees: number): string => compass[Math.round(degrees / 45) % 8] ?? 'top';
+
+/** Where something lies, seen from the middle: “upper right”. @param away from the middle, to the right and down */
+export const saidFromTop = (away: Vec): string => sideAt(degreesOf(away));
 
 /** Whether the holds keep a stone. */
 export function judgeHolds(outline: Outline, holds: readonly Hold[], about: string): Judgement[] {
   const { openArc, openAt, overlap } = checkHolds(outline, holds);
   const judgements: Judgement[] = [];
   const arc = Math.round(openArc);
-  const add = `Add a hold at the ${sideOf(openAt)}.`;
+  const add = `Add a hold at the ${sideAt(openAt)}.`;
   if (openArc >= OPEN.slides)
     judgements.push(
       fault(
         about,
-        `The stone slides out: ${arc}° stand open at the ${sideOf(openAt)}.`,
+        `The stone slides out: ${arc}° stand open at the ${sideAt(openAt)}.`,
         `A stone slides out of an open arc of ${OPEN.slides}° or more.`,
         add,
       ),
@@ -78,7 +82,7 @@ export function judgeHolds(outline: Outline, holds: readonly Hold[], about: stri
     judgements.push(
       advice(
         about,
-        `${arc}° stand open at the ${sideOf(openAt)}.`,
+        `${arc}° stand open at the ${sideAt(openAt)}.`,
         `More than about ${OPEN.poor}° is poor practice: a knock frees the stone.`,
         add,
       ),

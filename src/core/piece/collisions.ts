@@ -12,7 +12,7 @@ export interface Collision {
 }
 
 /** Longest piece of line that is looked at as one, mm. */
-const PIECE = 1;
+const PIECE = 0.5;
 
 interface Run {
   readonly wire: number;

@@ -1,3 +1,4 @@
+import { finely } from '../geometry/alongPath';
 import { insideOutline } from '../geometry/insideOutline';
 import type { Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
@@ -18,6 +19,9 @@ export interface Inside {
   readonly at: Vec3;
 }
 
+/** How close together a wire is looked at, mm: straight ways have points at their ends only. */
+const STEP = 0.4;
+
 /** Stations along a body by which its profile is measured. */
 const STATIONS = 96;
 
@@ -37,8 +41,11 @@ function sphereAbout(body: PlacedBody): { readonly middle: Vec3; readonly reach:
   }
 }
 
-/** How far a place is inside a body, mm, square to its surface; negative outside. */
-function depthIn(body: PlacedBody): (at: Vec3) => number {
+/**
+ * How far a place of a wire is inside a body, mm, square to its surface; negative outside. In a hole a wire is where it belongs, and where it bends
+ * over the rim of one, within its own thickness.
+ */
+function depthIn(body: PlacedBody): (at: Vec3, thick: number) => number {
   const { pose } = body;
   const side = sideOf(pose);
   const own = (at: Vec3) => {
@@ -50,7 +57,6 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
     return (at) => {
       const { x, y, z } = own(at);
       const { drilled = 0, size } = body;
-      // The wire in the hole is where it belongs.
       if (Math.hypot(x, z - size.edge / 2) < drilled / 2) return -Infinity;
       const inward = insideOutline(edge, x, y);
       return Math.min(inward, z, faceAt(body, inward) - z);
@@ -64,12 +70,11 @@ function depthIn(body: PlacedBody): (at: Vec3) => number {
     return { x, y: isBead ? beadRadius(body, x) : radiusAt(body, x) };
   });
   const round = [...profile, ...[...profile].reverse().map(({ x, y }) => ({ x, y: -y }))];
-  return (at) => {
+  return (at, thick) => {
     const { x, y, z } = own(at);
     const off = Math.hypot(y, z);
-    // The wire in the hole is where it belongs.
     const isInHole = isBead
-      ? off < body.hole / 2
+      ? off < body.hole / 2 + thick
       : across !== undefined && Math.hypot(x - across.at, z) < across.hole / 2;
     return isInHole ? -Infinity : insideOutline(round, x, off);
   };
@@ -87,10 +92,10 @@ export function insideBodies({ wires, bodies }: RunPiece, allowed = 0.3): Inside
       const thick = bendOf(wire.size).thick;
       // It is cut flat: beside its very ends there is nothing of it before them.
       const ends = [path[0], path.at(-1)] as readonly Vec3[];
-      const deepest = path.reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
+      const deepest = finely(path, STEP).reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
         if (norm3(minus3(at, middle)) > reach) return most;
         if (ends.some((end) => norm3(minus3(at, end)) < thick / 2)) return most;
-        const here = depth(at) + thick / 2;
+        const here = depth(at, thick) + thick / 2;
         return here > (most?.depth ?? allowed) ? { depth: here, at } : most;
       }, undefined);
       return deepest ? [{ wire: wire.id, body: body.id, ...deepest }] : [];

@@ -90,7 +90,8 @@ export const coilBezelRing = technique({
       id: 'coin',
       size: { outline: 'round', length: stone, width: stone, depth: thick, edge: thick },
       drilled: hole,
-      pose: pose(vec3(0, -coinFoot), vec3(1, 0), vec3(0, -1)),
+      // Its hole lies across the ring, as the tie goes.
+      pose: pose(vec3(0, -coinFoot), vec3(0, 0, 1), vec3(0, -1)),
     };
     const handOf = (side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;

@@ -5,16 +5,13 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
 import { counted } from '@/core/units/counted';
-import { ofOneTechnique } from '@/core/pattern/changes';
-import type { Specs } from '@/core/pattern/composition';
-import { resolve } from '@/core/pattern/resolve';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { findingsMade } from '@/core/technique/findingsMade';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
-import { fetchedTechniques, fetchTechnique } from '@/core/technique/fetchTechnique';
+import { fetchTechnique } from '@/core/technique/fetchTechnique';
 import {
   minutesOfPlan,
   type AnyTechnique,
@@ -30,24 +27,25 @@ import { Judgements } from '@/ui/craft/Judgements';
 import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanViews } from '@/ui/craft/PlanViews';
-import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useSettled } from '@/ui/useSettled';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { Link } from '@/ui/Link';
-import { RingReach } from './RingReach';
 import { TechniquePicker } from './TechniquePicker';
 import { WireReach } from './WireReach';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
+import { WhenSeen } from '@/ui/WhenSeen';
 
-/** What it costs comes a moment after the page. */
-const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
+/** What it costs stands below: it comes when it is seen. */
+const Priced = dynamic(() => import('./Priced').then((loaded) => loaded.Priced), { ssr: false });
+const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
   ssr: false,
 });
+const RingReach = dynamic(() => import('./RingReach').then((loaded) => loaded.RingReach), { ssr: false });
 
 /** What a technique comes to for what was typed last that could be read. */
 interface Answer {
@@ -75,23 +73,27 @@ function answerOf(
 }
 
 /** What is asked. */
-interface Question {
+export interface Question {
   readonly technique: AnyTechnique;
   readonly texts: Texts;
   readonly metal: MetalId;
 }
 
+const addressOf = ({ technique, texts, metal }: Question): string =>
+  new URLSearchParams({ of: technique.id, ...texts, metal }).toString();
+
 /**
  * Keeps what is asked in the address, key by key. Past the router, which would look at the whole page again for each: what it keeps
  * of the page in the history is handed back as it was.
  */
-function useAddress({ technique, texts, metal }: Question, initial: Question): void {
+function useAddress(question: Question, initial: Question): void {
+  const { technique, texts, metal } = question;
   const isAsked = technique !== initial.technique || texts !== initial.texts || metal !== initial.metal;
+  const address = addressOf(question);
   useEffect(() => {
     if (!isAsked) return;
-    const address = new URLSearchParams({ of: technique.id, ...texts, metal });
-    History.prototype.replaceState.call(window.history, window.history.state, '', `?${address.toString()}`);
-  }, [isAsked, technique, texts, metal]);
+    History.prototype.replaceState.call(window.history, window.history.state, '', `?${address}`);
+  }, [isAsked, address]);
 }
 
 /** What everything costs; only the owner sees it. */
@@ -241,7 +243,16 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
           )}
           {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
           {now.answer && <IntoTheDrawer answer={now.answer} texts={settled.texts} />}
-          {pricing && now.answer && <Priced question={settled} {...pricing} />}
+          {pricing && now.answer && (
+            <>
+              <WhenSeen className="no-print h-40">
+                <Priced question={settled} {...pricing} />
+              </WhenSeen>
+              <Link href={`/patterns/compose?${addressOf(settled)}`} className="btn no-print">
+                Keep it as a pattern
+              </Link>
+            </>
+          )}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
@@ -269,27 +280,6 @@ function IntoTheDrawer({ answer: { technique, plan }, texts }: { answer: Answer;
     </Link>
   );
 }
-
-/** What it would cost and sell for as a piece of its own; it can be kept as one. */
-const Priced = memo(function Priced({ question, specs, ...pricing }: Pricing & { question: Question }) {
-  const { technique, texts, metal } = question;
-  const byId: Specs = useMemo(() => Object.fromEntries(specs.map((spec) => [spec.id, spec])), [specs]);
-  const composition = useMemo(
-    () => ofOneTechnique(technique, texts, metal, byId),
-    [technique, texts, metal, byId],
-  );
-  const resolved = useMemo(() => resolve(composition, byId, fetchedTechniques), [composition, byId]);
-  const address = new URLSearchParams({ of: technique.id, ...texts, metal });
-  return (
-    <>
-      <PriceLive composition={composition} resolved={resolved} parts={NO_PARTS} specs={byId} {...pricing} />
-      <Link href={`/patterns/compose?${address.toString()}`} className="btn no-print">
-        Keep it as a pattern
-      </Link>
-    </>
-  );
-});
-const NO_PARTS: readonly [] = [];
 
 /** "3 × 8 1/4 in of 20 ga and 20 3/8 in of 28 ga", as it is cut: cuts of one length and size together, whatever becomes of them. */
 function headline({ plan, values }: Answer, system: LengthSystem): string {

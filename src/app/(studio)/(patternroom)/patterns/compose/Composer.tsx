@@ -19,9 +19,6 @@ import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import type { KnownSpec } from '@/studio/wire/specs';
-import { CutStrips } from '@/ui/craft/CutStrips';
-import { ParameterFields } from '@/ui/craft/ParameterFields';
-import { StoneHanging } from '@/ui/craft/StoneHanging';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
@@ -30,17 +27,13 @@ import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
 import { useSettled } from '@/ui/useSettled';
 import { useToast } from '@/ui/toasts';
-import { AddOwnStep } from './AddOwnStep';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
 import { PatternHead } from './PatternHead';
-import { PieceShown } from './PieceShown';
-import { StoneFromStock, type StoneChoice } from './StoneFromStock';
-import { SwapWires } from './SwapWires';
+import type { StoneChoice } from './StoneFromStock';
 import { useDraft } from './useDraft';
 import { useKeeping } from './useKeeping';
-import { UseCard } from './UseCard';
 
 export interface ComposerProps {
   readonly base: PatternBase | null;
@@ -54,6 +47,27 @@ export interface ComposerProps {
   /** Techniques to choose from. */
   readonly offered: readonly OfferedTechnique[];
 }
+
+const AddOwnStep = dynamic(() => import('./AddOwnStep').then((loaded) => loaded.AddOwnStep), { ssr: false });
+const SwapWires = dynamic(() => import('./SwapWires').then((loaded) => loaded.SwapWires), { ssr: false });
+/** What it is made for is asked of a piece that has a technique. */
+const ParameterFields = dynamic(
+  () => import('@/ui/craft/ParameterFields').then((loaded) => loaded.ParameterFields),
+  { ssr: false },
+);
+const StoneFromStock = dynamic(() => import('./StoneFromStock').then((loaded) => loaded.StoneFromStock), {
+  ssr: false,
+});
+
+/** What is drawn comes with the first technique: nothing is drawn before. */
+const UseCard = dynamic(() => import('./UseCard').then((loaded) => loaded.UseCard), { ssr: false });
+const PieceShown = dynamic(() => import('./PieceShown').then((loaded) => loaded.PieceShown), { ssr: false });
+const CutStrips = dynamic(() => import('@/ui/craft/CutStrips').then((loaded) => loaded.CutStrips), {
+  ssr: false,
+});
+const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
+  ssr: false,
+});
 
 /** What it costs comes a moment after the page. */
 const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) => loaded.PriceLive), {
@@ -289,17 +303,21 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               </p>
             </section>
           )}
-          <PriceLive
-            composition={settled}
-            resolved={resolved}
-            parts={now.parts}
-            specs={byId}
-            book={book}
-            rules={rules}
-          />
+          {(resolved.uses.length > 0 || now.parts.length > 0) && (
+            <PriceLive
+              composition={settled}
+              resolved={resolved}
+              parts={now.parts}
+              specs={byId}
+              book={book}
+              rules={rules}
+            />
+          )}
         </div>
         <section className="leaf p-4" aria-label="Wires and parts">
-          <SwapWires composition={settled} resolved={resolved} specs={specs} byId={byId} onSwap={swap} />
+          {composition.uses.length > 0 && (
+            <SwapWires composition={settled} resolved={resolved} specs={specs} byId={byId} onSwap={swap} />
+          )}
           <PartsList parts={now.parts} wanted={resolved.parts} drawers={book.parts} onChange={changeParts} />
         </section>
         {resolved.steps.length > 0 && (

@@ -1,0 +1,56 @@
+import { saidFromTop } from '../judgement/holds';
+import { collisionsOf } from '../piece/collisions';
+import { insideBodies } from '../piece/insideBodies';
+import type { RunPiece } from '../piece/run';
+import type { Vec3 } from '../geometry/path';
+import type { Body } from '../piece/piece';
+
+/** Places that are told at most, the deepest first. */
+const MOST = 6;
+
+const BODY_WORDS: Readonly<Record<Body['kind'], string>> = {
+  cab: 'the stone',
+  bead: 'a bead',
+  point: 'the stone',
+};
+
+const said = (mm: number): string => `${Math.max(0.01, mm).toFixed(2)} mm`;
+
+/** Where the middle of all wires is, mm. */
+function middleOf({ wires }: RunPiece): { readonly x: number; readonly y: number } {
+  const places = wires.flatMap(({ path }) => path);
+  const between = (of: readonly number[]) =>
+    (of.reduce((least, each) => Math.min(least, each), Infinity) +
+      of.reduce((most, each) => Math.max(most, each), -Infinity)) /
+    2;
+  return { x: between(places.map(({ x }) => x)), y: between(places.map(({ y }) => y)) };
+}
+
+/**
+ * Where wires of a piece are drawn in one another or in its stones and beads, a sentence each, the deepest first: there is less room than they
+ * take. It advises, and blocks nothing. Heavy for a woven piece: up to a second, so it is worked out aside.
+ */
+export function saidTouches(run: RunPiece): readonly string[] {
+  const nameOf = (id: string) => run.wires.find(({ wire }) => wire.id === id)?.wire.name ?? id;
+  const middle = middleOf(run);
+  const whereIs = ({ x, y }: Vec3) => saidFromTop({ x: x - middle.x, y: y - middle.y });
+  const wires = collisionsOf(run).map(({ wires: [one, other], depth, at }) => ({
+    depth,
+    sentence:
+      one === other
+        ? `${nameOf(one)} lies ${said(depth)} in itself at the ${whereIs(at)}: it has less room there than it takes.`
+        : `${nameOf(one)} and ${nameOf(other)} lie ${said(depth)} in one another at the ${whereIs(at)}: they have less room there than they take.`,
+  }));
+  const stones = insideBodies(run).map(({ wire, body, depth, at }) => ({
+    depth,
+    sentence: `${nameOf(wire)} lies ${said(depth)} in ${BODY_WORDS[run.bodies.find(({ id }) => id === body)?.kind ?? 'cab']} at the ${whereIs(at)}: lead it farther off.`,
+  }));
+  const all = [...wires, ...stones]
+    .sort((a, b) => b.depth - a.depth)
+    .map(({ sentence }) => capitalised(sentence));
+  return all.length > MOST
+    ? [...all.slice(0, MOST), `${all.length - MOST} more such places are less deep.`]
+    : all;
+}
+
+const capitalised = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
