@@ -124,9 +124,13 @@ test('techniques that go on from one another are one piece: one cut for each wir
   await expect(piece.getByRole('img', { name: /drawn to scale, from the front$/ })).toBeVisible();
   await piece.getByRole('radio', { name: 'side' }).check();
   await expect(piece.getByRole('img', { name: /drawn to scale, from the side$/ })).toBeVisible();
-  await expect(piece).toContainText(/It hangs straight from its bail|It tilts|its foot swings/);
-  const checks = piece.getByRole('list', { name: 'Checks of the whole piece' });
+  const said = page.getByRole('region', { name: 'What is to be said of the piece' });
+  await expect(said).toContainText(/It hangs straight from its bail|It tilts|its foot swings/);
+  const checks = said.getByRole('list', { name: 'Checks of the whole piece' });
   await expect(checks).toContainText(/Of its stone \d+ % of the face and \d+ % of the back are bare\./);
+  await expect(checks).toContainText(
+    /How its stone is kept: in front at most \d+° stand open, at the [a-z ]+, and the opening is at least [\d.,]+ mm smaller/,
+  );
   await expect(checks).toContainText(
     /It reaches [\d.,]+ mm to the left of its middle and [\d.,]+ mm to the right/,
   );
@@ -385,4 +389,37 @@ test('a technique that cannot be fetched is said, the one before stays, and it c
   await page.context().setOffline(false);
   await tree.click();
   await expect(page.getByRole('heading', { name: 'Tree over a framed stone' })).toBeVisible();
+});
+
+test('where wires have no room is told on the page of a pattern, and in the composer until it is mended', async ({
+  owner: page,
+}) => {
+  const noRoom = page.getByRole('list', { name: 'Wires without room' });
+  await page.goto(`${DEMO_URL}/patterns/P-0058`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Sluicegate pendant');
+  // Its binding is bent sharply round the tip of the stone.
+  const told = /Binding wire lies 0[.,]\d\d mm in itself at the foot: it has less room there than it takes\./;
+  await expect(noRoom).toContainText(told);
+  await page.getByRole('link', { name: 'Change it' }).click();
+  await expect(noRoom).toContainText(told);
+  await page.getByLabel('Bound along the frame and the upright ends, together').fill('0');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^6 wires/);
+  await expect(noRoom).toHaveCount(0);
+});
+
+test('a length that is left of one end is asked backwards: so large a curl, what it takes, and what is left', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await add(page, 'bundle-frame');
+  await add(page, 'flat-spiral');
+  const ask = page.getByRole('region', { name: 'What an end in hand makes' });
+  await ask.getByText('What an end in hand makes').click();
+  await ask.getByLabel('Left of the end, where the technique begins').fill('84 mm');
+  await ask.getByLabel('How much of').selectOption({ label: 'Across, outside' });
+  await ask.getByRole('button', { name: 'Work it out' }).click();
+  await expect(ask).toContainText(/at most: it takes .+, .+ are left\./);
+  await ask.getByLabel('Left of the end, where the technique begins').fill('4 mm');
+  await ask.getByRole('button', { name: 'Work it out' }).click();
+  await expect(ask).toContainText(/are not enough: .+ are the least that it takes\./);
 });

@@ -243,6 +243,12 @@ function planTogether(acts: readonly ActUse[]): ReturnType<typeof planActs> {
   return planned;
 }
 
+/** What of a composition is done to a piece, in the order of the work. */
+export const actUsesOf = (uses: readonly ResolvedUse[]): readonly ActUse[] =>
+  uses.flatMap(({ use: { id, name, takes }, technique, values }): ActUse[] =>
+    isActed(technique) ? [{ id, name, takes, technique, values }] : [],
+  );
+
 /** Fills in what the acts of a composition come to together. */
 function withActs(
   uses: readonly ResolvedUse[],
@@ -253,10 +259,7 @@ function withActs(
   readonly pieces: readonly PlannedPiece[];
   readonly left: readonly Offer[];
 } {
-  const acted = uses.flatMap(({ use: { id, name, takes }, technique, values }): ActUse[] =>
-    isActed(technique) ? [{ id, name, takes, technique, values }] : [],
-  );
-  const { uses: planned, pieces, left } = planTogether(acted);
+  const { uses: planned, pieces, left } = planTogether(actUsesOf(uses));
   const byId = new Map(planned.map((each) => [each.id, each]));
   const usesById = new Map(uses.map(({ use }) => [use.id, use]));
   /** What each wire is cut from, as its spec. */

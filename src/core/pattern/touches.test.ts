@@ -54,7 +54,7 @@ it('tells six places at most, the deepest first, and how many more there are', (
   const crossed = Array.from({ length: 8 }, (_, index) => laid(`wire ${index + 1}`, index * 2, 0.1 * index));
   const said = told([...crossed, laid('upright', 5, 0, vec3(0, 1))]);
   expect(said).toHaveLength(7);
-  const depths = said.slice(0, 6).map((each) => Number(/([\d.]+) mm/.exec(each)?.[1]));
+  const depths = said.slice(0, 6).map((each) => Number(/ lies? (\d+\.\d+) mm/.exec(each)?.[1]));
   expect(depths).toEqual([...depths].sort((a, b) => b - a));
   expect(said.at(-1)).toBe('2 more such places are less deep.');
 });

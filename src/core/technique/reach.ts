@@ -60,10 +60,54 @@ const SAME = 0.01;
 const TRIED = 4;
 
 /**
- * How much of a measure a length of one wire is enough for, all else as it is: by halving between what it is enough for and what it is not.
+ * How much of a measure a length of wire is enough for: by halving between what it is enough for and what it is not.
+ * @param now what it is told to be
+ * @param needOf how much of the wire a value takes, mm; Infinity when it cannot be made
+ * @param length of the wire in hand, mm
+ * @returns a sentence when it is enough for nothing of it, or when the wire does not depend on it
+ */
+export function reachedBy(
+  { from, to, label, kind }: Asked['parameter'],
+  now: number,
+  needOf: (value: number) => number,
+  length: number,
+): Result<Reached> {
+  const step = kind === 'count' ? 1 : TO;
+  const known = new Map<number, number>();
+  const need = (value: number): number => {
+    const before = known.get(value) ?? needOf(value);
+    known.set(value, before);
+    return before;
+  };
+  const rounded = (value: number) =>
+    Number(Math.min(to, Math.max(from, Math.round(value / step) * step)).toFixed(6));
+  const tried = [
+    rounded(now),
+    from,
+    ...Array.from({ length: TRIED }, (_, index) => rounded(from + ((to - from) * (index + 1)) / (TRIED + 1))),
+  ];
+  const needs = tried.map(need).filter(Number.isFinite);
+  if (needs.length === 0) return refuse('Nothing can be made with these measures.');
+  const [least, most] = [Math.min(...needs), Math.max(...needs)];
+  if (most - least < SAME) return refuse(`How much of this wire is taken does not depend on “${label}”.`);
+  const enough = tried.find((value) => need(value) <= length);
+  if (enough === undefined)
+    return refuse(`${said(length)} are not enough: ${said(least)} are the least that it takes.`);
+  let [low, high] = [enough, to];
+  if (need(high) <= length) low = high;
+  while (high - low > step * 1.5) {
+    const middle = rounded((low + high) / 2);
+    if (need(middle) <= length) low = middle;
+    else high = middle;
+  }
+  return ok({ value: low, cut: need(low), isMost: low === to });
+}
+
+/**
+ * How much of a measure a length of one wire is enough for, all else as it is.
  * @param wire the name of the cut
  * @param length of the wire in hand, with its tails, mm
- * @returns a sentence when it is enough for nothing of it, or when the wire does not depend on it
+ * @returns a sentence as {@link reachedBy} does
  */
 export function measureReached(
   technique: AnyTechnique,
@@ -72,39 +116,10 @@ export function measureReached(
   wire: string,
   length: number,
 ): Result<Reached> {
-  const { from, to, label } = parameter;
-  const step = parameter.kind === 'count' ? 1 : TO;
-  const known = new Map<number, number>();
   const needOf = (value: number): number => {
-    const before = known.get(value);
-    if (before !== undefined) return before;
     const planned = technique.plan({ ...values, [key]: value } as never);
     const cuts = planned.ok ? planned.value.cuts.filter(({ name }) => name === wire) : [];
-    const need = cuts.length > 0 ? Math.max(...cuts.map(cutOf)) : Infinity;
-    known.set(value, need);
-    return need;
+    return cuts.length > 0 ? Math.max(...cuts.map(cutOf)) : Infinity;
   };
-  const rounded = (value: number) =>
-    Number(Math.min(to, Math.max(from, Math.round(value / step) * step)).toFixed(6));
-  const now = rounded(values[key] as number);
-  const tried = [
-    now,
-    from,
-    ...Array.from({ length: TRIED }, (_, index) => rounded(from + ((to - from) * (index + 1)) / (TRIED + 1))),
-  ];
-  const needs = tried.map(needOf).filter(Number.isFinite);
-  if (needs.length === 0) return refuse('Nothing can be made with these measures.');
-  const [least, most] = [Math.min(...needs), Math.max(...needs)];
-  if (most - least < SAME) return refuse(`How much of this wire is taken does not depend on “${label}”.`);
-  const enough = tried.find((value) => needOf(value) <= length);
-  if (enough === undefined)
-    return refuse(`${said(length)} are not enough: ${said(least)} are the least that it takes.`);
-  let [low, high] = [enough, to];
-  if (needOf(high) <= length) low = high;
-  while (high - low > step * 1.5) {
-    const middle = rounded((low + high) / 2);
-    if (needOf(middle) <= length) low = middle;
-    else high = middle;
-  }
-  return ok({ value: low, cut: needOf(low), isMost: low === to });
+  return reachedBy(parameter, values[key] as number, needOf, length);
 }

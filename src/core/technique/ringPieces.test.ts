@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ga, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
+import { keptOf } from '../piece/kept';
 import { diameterOfUs } from '../ring/ringSize';
 import { methodOf, startSize, type RingMethodId } from '../ring/drift';
 import { ringOf } from '../ring/ringSize';
@@ -221,6 +222,13 @@ describe('G4, a spiral-head ring with a small cab', () => {
     ]);
   });
 
+  it('both upper ends lie on the shoulder of the cab, so that it does not come out', () => {
+    const [kept] = plan.run ? keptOf(plan.run) : [];
+    expect(kept?.front.openArc).toBeLessThan(120);
+    expect(kept?.front.overlap).toBeGreaterThan(0.6);
+    expect(kept?.front.overlap).toBeLessThan(0.6 + 0.812);
+  });
+
   it('each side’s pair goes once round: four bands lie side by side at the back', () => {
     const back = (plan.run?.wires ?? []).flatMap(({ path }) =>
       path.flatMap(({ x, y, z }, index) => {
@@ -244,7 +252,7 @@ describe('G4, a spiral-head ring with a small cab', () => {
 });
 
 describe('G5, a woven ring of three wires with a seat', () => {
-  const plan = planOf('woven-band-ring', {
+  const told = {
     base: ga(20),
     weaving: ga(28),
     inside: diameterOfUs(7),
@@ -252,7 +260,8 @@ describe('G5, a woven ring of three wires with a seat', () => {
     depth: 3,
     edge: 1.2,
     scroll: 5,
-  });
+  };
+  const plan = planOf('woven-band-ring', told);
   const lengthsOf = (name: string) =>
     cutNamed(plan, name).terms.map((term) => [term.name, term.length] as const);
 
@@ -264,6 +273,7 @@ describe('G5, a woven ring of three wires with a seat', () => {
       'frame wire B',
       'frame wire C',
       'weaving wire',
+      'coiling wire',
     ]);
     for (const cut of plan.cuts.slice(0, 3)) {
       expect(cutOf(cut)).toBeLessThanOrEqual(152);
@@ -281,10 +291,35 @@ describe('G5, a woven ring of three wires with a seat', () => {
       expect.arrayContaining(['up at the gap', 'round the cab', 'down to the band']),
     );
     // Both together nearly all round it, 292° of π(6 + 0.812), and the short ways there.
-    const round = lengthsOf('frame wire B').find(([term]) => term === 'round the cab')?.[1] ?? 0;
+    const roundOf = (made: Plan) =>
+      cutNamed(made, 'frame wire B').terms.find(({ name }) => name === 'round the cab')?.length ?? NaN;
     const alone = ((2 * 146) / 360) * Math.PI * (6 + ga(20).width);
-    expect(round).toBeGreaterThan(alone);
-    expect(round).toBeLessThan(1.2 * alone);
+    const beside = roundOf(planOf('woven-band-ring', { ...told, reach: 0 }));
+    expect(beside).toBeGreaterThan(alone);
+    expect(beside).toBeLessThan(1.2 * alone);
+    // Over the edge each goes up and down again by about what its face is high there over half the edge.
+    expect(roundOf(plan) - beside).toBeGreaterThan(2);
+    expect(roundOf(plan) - beside).toBeLessThan(2 * 2 * 3);
+  });
+
+  it('both outer ends are coiled beside the cab, 100 to 170 of thin wire together, and their scrolls are bare (common practice)', () => {
+    const { count, terms } = cutNamed(plan, 'coiling wire');
+    expect(count).toBe(2);
+    const [coil] = terms;
+    expect(coil?.name).toMatch(/^\d+ wraps on an outer end$/);
+    expect(count * (coil?.length ?? 0)).toBeGreaterThan(100);
+    expect(count * (coil?.length ?? 0)).toBeLessThan(170);
+    // Each wrap is once round wire and thin wire: √[(π(0.812 + 0.321))² + 0.321²], a little more where it is bent.
+    const wraps = Number(/^\d+/.exec(coil?.name ?? '')?.[0]);
+    const straight = Math.hypot(Math.PI * (0.812 + 0.321), 0.321);
+    expect((coil?.length ?? 0) / wraps / straight).toBeGreaterThan(0.995);
+    expect((coil?.length ?? 0) / wraps / straight).toBeLessThan(1.03);
+  });
+
+  it('both middle ends come over the edge of the cab, so that it does not come out in front', () => {
+    const [kept] = plan.run ? keptOf(plan.run) : [];
+    expect(kept?.front.openArc).toBeLessThan(120);
+    expect(kept?.front.overlap).toBeGreaterThan(0.6);
   });
 
   it('the seat takes a part of the tail of 230 to 250 that is kept for it', () => {

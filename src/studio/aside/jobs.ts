@@ -2,6 +2,7 @@ import { checkImport, postImport } from '../lists/runImport';
 import type { StudioSession } from '../kernel/useCase';
 import { chooseWhatToMake } from '../batches/chooseWhatToMake';
 import { planCuts } from '../cutting/planCuts';
+import { lookForTouches } from '../patterns/lookForTouches';
 import type { JobName } from './lanes';
 
 /** What a job has of the one who asked for it. */
@@ -21,6 +22,7 @@ export const JOBS = {
   postImport: ({ session, id }: FileAsked) => postImport(session, id),
   planCuts,
   chooseWhatToMake,
+  lookForTouches,
 } satisfies Record<JobName, (about: never, told: Told) => Promise<unknown>>;
 
 export type About<J extends JobName> = Parameters<(typeof JOBS)[J]>[0];

@@ -4,6 +4,7 @@ export const LANES = {
   postImport: 'books',
   planCuts: 'plans',
   chooseWhatToMake: 'plans',
+  lookForTouches: 'plans',
 } as const;
 
 export type JobName = keyof typeof LANES;

@@ -22,6 +22,7 @@ import { handMade } from './handMade';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
+import { revisePatterns } from './revised';
 import { keepToken } from '../tokens/tokens';
 import { DEMO_HELPER, DEMO_OWNER, DEMO_TOKEN } from './people';
 import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
@@ -95,6 +96,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await settleStockroom(day(DAYS));
   await planDemoBatches(day(DAYS));
   await receiveParcel(day(DAYS));
+  await revisePatterns(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
 }

@@ -517,7 +517,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'threaded-bead',
-        { bead: '3.5 mm', across: '3.5 mm', before: '0.5 mm', drilled: '1.3 mm', after: '0.5 mm' },
+        { across: '3.5 mm', before: '0.5 mm', drilled: '1.3 mm', after: '0.5 mm' },
         { end: ends('f', 'end 2') },
       ],
       [
@@ -527,7 +527,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'bent-ends',
-        { about: '3 mm', degrees: '116', way: 'to the right', after: '1.2 mm' },
+        { about: '3 mm', degrees: '114', way: 'to the right', after: '1.2 mm' },
         { ends: ends('b', 'end 5') },
       ],
       [
@@ -538,7 +538,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ['bent-ends', { about: '2 mm', degrees: '50', way: 'to the back' }, { ends: ends('j', 'end 1') }],
       [
         'threaded-bead',
-        { bead: '3.5 mm', across: '3.5 mm', before: '0.4 mm', drilled: '1.3 mm', after: '1.2 mm' },
+        { across: '3.5 mm', before: '0.4 mm', drilled: '1.3 mm', after: '1.2 mm' },
         { end: ends('k', 'end 1') },
       ],
       [
@@ -553,7 +553,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
         { ends: ends('b', 'end 6') },
       ],
     ],
-    measures: stone('teardrop', 30, 18, 2.2, 5.5),
+    measures: { ...stone('teardrop', 30, 18, 2.2, 5.5), bead: '3.5 mm' },
     notes:
       'Each bead goes on before its wire is curled or caught. The curl is lashed to the front wire, so that it cannot move.',
     parts: [['labradorite teardrop cab', 1, 9]],

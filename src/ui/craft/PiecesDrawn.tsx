@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { saidFrom, viewsOf } from '@/core/drawing/view';
@@ -66,10 +67,13 @@ export function PiecesDrawn({
   composition,
   resolved,
   specs,
+  touchesOf,
 }: {
   composition: Composition;
   resolved: Resolved;
   specs: Specs;
+  /** What comes later of a part, by the id of its first technique: where its wires have no room. */
+  touchesOf: (part: string) => ReactNode;
 }) {
   const cautions = [...new Set(resolved.steps.flatMap((step) => step.cautions))];
   const parts = drawnParts(resolved);
@@ -84,6 +88,7 @@ export function PiecesDrawn({
           <FromAllSides part={part} specs={specs} />
           <TurnPart composition={composition} specs={specs} part={part.id} name={part.name} />
           <PieceHangs part={part} specs={specs} alone />
+          {touchesOf(part.id)}
           <AfterEachStep part={part} specs={specs} steps={resolved.steps} />
           {part.uses.map((each) => (
             <Judgements key={each.use.id} of={each.judgements} />

@@ -68,10 +68,16 @@ it('a chosen wire is named, and a composed pattern says its cautions once', () =
   expect(html).not.toContain('not chosen');
   expect(html).toContain('28 ga');
   const pieces = renderToStaticMarkup(
-    <PiecesDrawn composition={composition} resolved={resolved} specs={specs} />,
+    <PiecesDrawn
+      composition={composition}
+      resolved={resolved}
+      specs={specs}
+      touchesOf={(part) => <p>looked at {part}</p>}
+    />,
   );
   expect(pieces.match(/Cut ends fly/g)).toHaveLength(1);
   expect(pieces).toContain('var(--metal-copper)');
+  expect(pieces).toContain(`looked at ${composition.uses[0]?.id}`);
   // Small, after every step that changes it, under the number of the step.
   const after = [...pieces.matchAll(/after step (\d+)"/g)].map(([, number]) => Number(number));
   const names = ['form the frame to the stone', 'try the stone', 'close the top and bend all ends upright'];

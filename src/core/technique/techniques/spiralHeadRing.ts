@@ -1,7 +1,8 @@
 import { degreesIn, radians } from '../../geometry/angle';
 import { pose, type Pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Along, Cab, Course, PieceWire, Side } from '../../piece/piece';
+import { domeAt } from '../../piece/body';
+import type { Along, Cab, Course, PieceWire, Pull, Side } from '../../piece/piece';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { cutsOfPiece } from '../ofPiece';
@@ -30,6 +31,8 @@ const TIE = 1;
 /** So many turns within the end of the binding of the middle. */
 const WITHIN = 1;
 const HAIR = 0.06;
+/** Over how much of its way beside the cab an upper end comes over its edge, and goes down again. */
+const COMING_OVER = 0.38;
 
 /** Two wires, each side’s pair once round the finger and crossing over the front, their upper ends as scrolls beside a small cab that is set on the crossing. */
 export const spiralHeadRing = technique({
@@ -48,10 +51,24 @@ export const spiralHeadRing = technique({
     bound: count('Turns about the middle', 7, 1, 15),
     corner: count('Turns at each corner', 5, 1, 10),
     scroll: length('Each scroll across, outside', 4.5, 2, 20),
+    reach: length('Each upper end reaches over the edge of the cab', 0.6, 0, 5),
     tail: length('Handling tail at each end', 40, 0, 150),
     tieTail: length('Tail at each end of the tying wire', 60, 0, 250),
   },
-  plan: ({ wire: size, weaving, inside, cab: across, depth, edge, bound, corner, scroll, tail, tieTail }) => {
+  plan: ({
+    wire: size,
+    weaving,
+    inside,
+    cab: across,
+    depth,
+    edge,
+    bound,
+    corner,
+    scroll,
+    reach,
+    tail,
+    tieTail,
+  }) => {
     if (edge > depth)
       return refuse(`An edge of ${said(edge)} is higher than a cab that is ${said(depth)} deep.`);
     const held: StoneSize = { outline: 'round', length: across, width: across, depth, edge };
@@ -111,6 +128,20 @@ export const spiralHeadRing = technique({
     const out = Math.max(BESIDE - BEFORE, degreesIn(Math.acos((-CLEAR * D) / c)));
     const aside = radians(out);
     const outside = pose(vec3(c * Math.sin(aside), -over, -c * Math.cos(aside)), vec3(1, -0.2, 0.3));
+    // On the upper shoulder of the cab: over its edge, in the middle of its way beside it.
+    const inMm = (degrees: number) => (degrees / 360) * Math.PI * (across + D);
+    const onShoulder = (half: number): readonly Pull[] =>
+      reach > 0
+        ? [
+            {
+              at: inMm((out + BEFORE + AWAY) / 2 + half),
+              long: inMm(AWAY - out - BEFORE),
+              inward: reach,
+              height: domeAt(held, reach / (across / 2)) + D / 2,
+              ramp: COMING_OVER * inMm(AWAY - out - BEFORE),
+            },
+          ]
+        : [];
     const upper = (way: 1 | -1): readonly Course[] => {
       const half = way === 1 ? 0 : 180;
       return [
@@ -123,6 +154,7 @@ export const spiralHeadRing = technique({
           to: AWAY + half,
           play: 0,
           height: held.edge / 2,
+          pulls: onShoulder(half),
         },
         { kind: 'curled', name: 'scroll', inside: D, turns: -turns, pitch: D * (1 + HAIR) },
       ];

@@ -1,7 +1,8 @@
 import { radians } from '../../geometry/angle';
 import { pose, type Pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Along, Cab, Course, PieceWire, Side } from '../../piece/piece';
+import { domeAt } from '../../piece/body';
+import type { Along, Cab, Course, PieceWire, Pull, Side } from '../../piece/piece';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { cutsOfPiece } from '../ofPiece';
@@ -19,9 +20,14 @@ const HAIR = 0.06;
 /** Where a middle wire comes to lie beside the cab and where it leaves it on the other side, degrees round it. */
 const [FROM, TO] = [258, 112];
 /** Where an outer wire lies along outside of that, and where it curls away. */
-const [OUTER_FROM, OUTER_TO] = [244, 196];
+const [OUTER_FROM, OUTER_TO] = [244, 150];
 /** On each side of the cab the gap is so much wider, the seat begins so far from its edge, and its wires end so far from it; in thicknesses. */
 const [GAP, SEAT, SHORT] = [1.7, 2.4, 1.9];
+/** A middle end lies over the edge on so much of its way beside the cab. */
+const OVER_EDGE = 0.6;
+/** Where the coil of an outer end begins beside the cab, in thicknesses; how much farther than it is thick each turn of it goes, and its tails, mm. */
+const [COILED_FROM, COIL_LOOSE, COIL_TAIL] = [2.2, 1.06, 15];
+const SIDES = ['first', 'second'] as const;
 /** How far a middle wire lies on the band on the other side, mm. */
 const TUCKED = 3;
 
@@ -49,10 +55,23 @@ export const wovenBandRing = technique({
     depth: length('Depth of the cab', 3, 1, 12),
     edge: length('Height of its edge', 1.4, 0.3, 8),
     scroll: length('Each scroll across, outside', 4, 2, 15),
+    reach: length('Each middle end reaches over the edge of the cab', 0.6, 0, 4),
     tail: length('Tail at each end of a frame wire', 15, 0, 100),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },
-  plan: ({ weave: woven, base, weaving, inside, cab: across, depth, edge, scroll, tail, weavingTail }) => {
+  plan: ({
+    weave: woven,
+    base,
+    weaving,
+    inside,
+    cab: across,
+    depth,
+    edge,
+    scroll,
+    reach,
+    tail,
+    weavingTail,
+  }) => {
     if (edge > depth)
       return refuse(`An edge of ${said(edge)} is higher than a cab that is ${said(depth)} deep.`);
     const flat = stripOf(woven, base, weaving, 1);
@@ -122,6 +141,20 @@ export const wovenBandRing = technique({
         vec3(onBand * Math.sin(lying), -onBand * Math.cos(lying), 0.55 * step),
         vec3(Math.cos(lying), Math.sin(lying)),
       );
+      const inMm = (degrees: number) => (degrees / 360) * Math.PI * (2 * out);
+      // Over the edge of the cab in the middle of its way.
+      const over: readonly Pull[] =
+        lane === 0 && reach > 0
+          ? [
+              {
+                at: inMm((from + to) / 2 + turned),
+                long: OVER_EDGE * inMm(from - to),
+                inward: reach,
+                height: domeAt(held, reach / (across / 2)) + D / 2,
+                ramp: (OVER_EDGE / 3) * inMm(from - to),
+              },
+            ]
+          : [];
       const along: Course = {
         kind: 'round',
         name: lane === 1 ? 'beside the cab' : 'round the cab',
@@ -131,6 +164,7 @@ export const wovenBandRing = technique({
         to: to + turned,
         play: out - c,
         height: edge / 2,
+        pulls: over,
       };
       return [
         { kind: 'led', name: 'up at the gap', id: 'up', to: toOther(rise, way) },
@@ -199,12 +233,39 @@ export const wovenBandRing = technique({
       second: [],
       tails: { first: weavingTail, second: weavingTail },
     };
+    // Each outer end is coiled as far as it lies beside the cab; its scroll stays bare.
+    const outside = ((across + D) / 2 + (D + d * 2) * (1 + HAIR)) * radians(OUTER_FROM - OUTER_TO);
+    const coiled = Math.max(1, Math.floor((outside - (COILED_FROM + 1) * D) / (pitch * COIL_LOOSE)));
+    const coils = SIDES.map((side, index): PieceWire => ({
+      id: `coil ${index + 1}`,
+      name: 'coiling wire',
+      cutFrom: 'weaving',
+      size: weaving,
+      first: [
+        {
+          kind: 'bound',
+          name: `${counted(coiled, 'wrap')} on an outer end`,
+          on: [
+            {
+              wire: `frame ${side === 'first' ? 0 : 2}`,
+              from: { side, endOf: 'up', on: COILED_FROM * D },
+              towards: side,
+            },
+          ],
+          turns: coiled,
+          long: coiled * pitch,
+        },
+      ],
+      second: [],
+      tails: { first: COIL_TAIL, second: COIL_TAIL },
+    }));
     const cut = cutsOfPiece(
-      { bodies: [cab], wires: [...wires, thread] },
+      { bodies: [cab], wires: [...wires, thread, ...coils] },
       {
         middle: Object.fromEntries([
           ...wires.map(({ id }) => [id, 'middle: the back of the hand'] as const),
           ['weaving', 'begin to weave'],
+          ...coils.map(({ id }) => [id, 'begin to coil'] as const),
         ]),
         tails: 'tails',
       },
@@ -242,7 +303,8 @@ export const wovenBandRing = technique({
         },
         {
           id: 'outer',
-          name: 'lead the outer ones beside the cab and curl them away',
+          makes: ['coiling wire', 'beside the cab', 'scroll'],
+          name: `coil the outer ones, ${counted(coiled, 'wrap')} each, lead them beside the cab and curl away what is bare of them`,
           minutes: 6,
           cautions: ['cut ends'],
         },

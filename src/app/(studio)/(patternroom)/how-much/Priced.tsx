@@ -6,7 +6,7 @@ import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { fetchedTechniques } from '@/core/technique/fetchTechnique';
 import { PriceLive } from '@/ui/pricing/PriceLive';
-import type { Pricing, Question } from './QuickAnswer';
+import type { Pricing, Question } from './question';
 
 const NO_PARTS: readonly [] = [];
 

@@ -2,8 +2,6 @@
 
 import dynamic from 'next/dynamic';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { SaleRules } from '@/core/costing/expectedSale';
-import type { PriceBook } from '@/core/costing/forecast';
 import { counted } from '@/core/units/counted';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
@@ -31,8 +29,8 @@ import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useSettled } from '@/ui/useSettled';
-import type { KnownSpec } from '@/studio/wire/specs';
 import { Link } from '@/ui/Link';
+import type { Pricing, Question } from './question';
 import { TechniquePicker } from './TechniquePicker';
 import { WireReach } from './WireReach';
 import { knownWires, WireStock } from './WireStock';
@@ -72,13 +70,6 @@ function answerOf(
   return { answer: { technique, values: read.value, plan: planned.value }, wrong: {}, refusal: '' };
 }
 
-/** What is asked. */
-export interface Question {
-  readonly technique: AnyTechnique;
-  readonly texts: Texts;
-  readonly metal: MetalId;
-}
-
 const addressOf = ({ technique, texts, metal }: Question): string =>
   new URLSearchParams({ of: technique.id, ...texts, metal }).toString();
 
@@ -94,13 +85,6 @@ function useAddress(question: Question, initial: Question): void {
     if (!isAsked) return;
     History.prototype.replaceState.call(window.history, window.history.state, '', `?${address}`);
   }, [isAsked, address]);
-}
-
-/** What everything costs; only the owner sees it. */
-export interface Pricing {
-  readonly book: PriceBook;
-  readonly rules: SaleRules;
-  readonly specs: readonly KnownSpec[];
 }
 
 interface QuickAnswerProps {

@@ -8,7 +8,8 @@ import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
 import { listSpecs } from '@/studio/wire/specs';
 import { askedHowMuch } from './askedHowMuch';
-import { QuickAnswer, type Pricing } from './QuickAnswer';
+import type { Pricing } from './question';
+import { QuickAnswer } from './QuickAnswer';
 import type { StudioSession } from '@/studio/kernel/useCase';
 
 export const metadata = { title: 'How much wire' };

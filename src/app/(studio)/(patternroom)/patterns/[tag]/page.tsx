@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import { judgeSteps } from '@/core/judgement/judgeSteps';
 import { Judgements } from '@/ui/craft/Judgements';
 import { Link } from '@/ui/Link';
@@ -11,9 +12,11 @@ import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { PiecesDrawn } from '@/ui/craft/PiecesDrawn';
+import { TouchesSaid } from '@/ui/craft/TouchesSaid';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { PartForecast } from '@/core/costing/forecast';
 import type { StudioSession } from '@/studio/kernel/useCase';
+import { touchesOf } from '@/studio/patterns/touchesOf';
 import { showPattern } from '@/studio/patterns/patterns';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
@@ -29,6 +32,11 @@ import { WireChip } from '@/ui/WireChip';
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { CheckBar } from '@/ui/CheckBar';
+
+/** Where the wires of a part have no room: it comes when it was looked at. */
+async function Touches({ touches, part }: { touches: ReturnType<typeof touchesOf>; part: string }) {
+  return <TouchesSaid said={(await touches).find((each) => each.part === part)?.said ?? []} />;
+}
 
 type Params = Promise<{ tag: string }>;
 
@@ -46,6 +54,9 @@ export default async function PatternPage({ params }: { params: Params }) {
     ...need.map(([specId, length]) => Math.floor((onHand[specId]?.length ?? 0) / length)),
   );
   const resolved = body.composition && resolve(body.composition, specs, techniqueOf);
+  const touches = touchesOf(session, body, specs);
+  // Whoever leaves the page earlier does not want to know.
+  touches.catch(() => undefined);
   const hasPiece = resolved?.uses.some(({ plan }) => plan?.run) ?? false;
   const pricing = await pricingOf(session, body);
   const parts =
@@ -82,7 +93,16 @@ export default async function PatternPage({ params }: { params: Params }) {
         </div>
       </div>
       {resolved && body.composition ? (
-        <PiecesDrawn composition={body.composition} resolved={resolved} specs={specs} />
+        <PiecesDrawn
+          composition={body.composition}
+          resolved={resolved}
+          specs={specs}
+          touchesOf={(part) => (
+            <Suspense fallback={null}>
+              <Touches touches={touches} part={part} />
+            </Suspense>
+          )}
+        />
       ) : (
         <div className="mt-4">
           <Judgements of={judgeSteps(body.steps, Object.values(specs))} />

@@ -48,6 +48,7 @@ export interface ComposerProps {
   readonly offered: readonly OfferedTechnique[];
 }
 
+const EndReach = dynamic(() => import('./EndReach').then((loaded) => loaded.EndReach), { ssr: false });
 const AddOwnStep = dynamic(() => import('./AddOwnStep').then((loaded) => loaded.AddOwnStep), { ssr: false });
 const SwapWires = dynamic(() => import('./SwapWires').then((loaded) => loaded.SwapWires), { ssr: false });
 /** What it is made for is asked of a piece that has a technique. */
@@ -303,6 +304,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               </p>
             </section>
           )}
+          {resolved.uses.length > 1 && <EndReach uses={resolved.uses} />}
           {(resolved.uses.length > 0 || now.parts.length > 0) && (
             <PriceLive
               composition={settled}

@@ -6,6 +6,8 @@ import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
+import { TouchesSaid } from '@/ui/craft/TouchesSaid';
+import { useTouches } from '@/ui/craft/useTouches';
 
 /** A piece that is being composed, large; it stays in view while its techniques are worked on. */
 export const PieceShown = memo(function PieceShown({
@@ -16,16 +18,22 @@ export const PieceShown = memo(function PieceShown({
   readonly specs: Specs;
 }) {
   const metalOf = useCallback((wire: string) => metalOfPart(part, specs)(wire), [part, specs]);
+  const touches = useTouches(part.plan.run);
   return (
-    <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
-      <PlanViews
-        plan={part.plan}
-        metalOf={metalOf}
-        label={`${part.name}, drawn to scale`}
-        className="h-[30vh] w-full lg:h-[46vh]"
-        isRing={isRing(part)}
-      />
-      <PieceHangs part={part} specs={specs} />
-    </section>
+    <>
+      <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
+        <PlanViews
+          plan={part.plan}
+          metalOf={metalOf}
+          label={`${part.name}, drawn to scale`}
+          className="h-[30vh] w-full lg:h-[46vh]"
+          isRing={isRing(part)}
+        />
+      </section>
+      <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
+        <PieceHangs part={part} specs={specs} />
+        <TouchesSaid said={touches ?? []} />
+      </section>
+    </>
   );
 });

@@ -1,0 +1,137 @@
+import { composePattern } from '../patterns/composePattern';
+import { composedOf, type HousePattern } from '../patterns/housePatterns';
+import type { StudioSession } from '../kernel/useCase';
+import { listSpecs } from '../wire/specs';
+import { isPosted } from './isPosted';
+import { keyOf } from './keyOf';
+import { taken } from './taken';
+
+/** A pattern that was written by hand and is composed of techniques now, and the number that it has. */
+export interface RevisedPattern extends HousePattern {
+  readonly number: number;
+}
+
+/** What the studio has composed anew of the patterns that it had written by hand. What was made of them stays as it was made. */
+export const REVISED_PATTERNS: readonly RevisedPattern[] = [
+  {
+    number: 2,
+    name: 'Heron ear wires',
+    kind: 'earrings',
+    metal: 'sterling',
+    copies: 2,
+    uses: [['ear-wire']],
+    notes: 'Made as a pair, step by step together. Round both ends.',
+    parts: [['4 mm garnet bead', 2, 0.6]],
+  },
+  {
+    number: 3,
+    name: 'Saltmarsh hoops',
+    kind: 'earrings',
+    metal: 'sterling',
+    copies: 2,
+    uses: [
+      ['free-cut', { length: '94 mm', tail: '22 mm' }],
+      ['bound-beads', { beads: '5' }],
+    ],
+    measures: { bead: '2.2 mm' },
+    notes: 'Five small beads bound on each hoop; two wraps between, four at each end.',
+    parts: [['2 mm peridot bead', 10, 0.35]],
+  },
+  {
+    number: 5,
+    name: 'Quarry cuff',
+    kind: 'bracelet',
+    metal: 'copper',
+    uses: [['straight-weave', { weave: 'A2 AB2 BC2 CD2 DE2', length: '146 mm', tail: '6 mm' }]],
+    notes: 'Woven since its binding slipped: five wires side by side, bent to the mandrel last.',
+  },
+  {
+    number: 6,
+    name: 'Copper fern brooch',
+    kind: 'brooch',
+    metal: 'copper',
+    uses: [
+      ['free-cut', { length: '130 mm', tail: '60 mm' }],
+      ['flat-spiral', { across: '14 mm', way: 'to the left' }],
+      ['flat-spiral', { across: '11 mm' }],
+      ['flat-spiral', { across: '8 mm', way: 'to the left' }],
+    ],
+    notes: 'The fronds from the foot of the stem up, the smallest last.',
+  },
+  {
+    number: 7,
+    name: 'Tidepool drop',
+    kind: 'earrings',
+    metal: 'gold-filled',
+    copies: 2,
+    uses: [['briolette-loop'], ['ear-wire']],
+    notes: 'Briolettes hang from a wrapped loop; the drop sits at a third of the wire.',
+    parts: [['iolite briolette', 2, 3.2]],
+  },
+  {
+    number: 8,
+    name: 'Sea glass cage',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['spiral-cage', { long: '19 mm', wide: '11.5 mm' }]],
+    notes: 'Two flat spirals opened round an undrilled pebble.',
+    parts: [['sea glass pebble', 1, 0.5]],
+  },
+  {
+    number: 9,
+    name: 'Lantern frame pendant',
+    kind: 'pendant',
+    metal: 'copper',
+    uses: [['laced-frame']],
+    notes: 'Both loops against a straight line before they are hammered, and nothing hammered that crosses.',
+    parts: [['2 mm bronze bead', 8, 0.06]],
+  },
+  {
+    number: 10,
+    name: 'Rowan bead bracelet',
+    kind: 'bracelet',
+    metal: 'brass',
+    uses: [['bead-chain', { long: '182 mm' }]],
+    measures: { bead: '8 mm' },
+    notes: 'Linked beads, wrapped loops, hook clasp.',
+    parts: [['8 mm unakite bead', 7, 0.45]],
+  },
+  {
+    number: 11,
+    name: 'Thistledown weave ring',
+    kind: 'ring',
+    metal: 'sterling',
+    uses: [['woven-band-ring', { cab: '6.8 mm' }]],
+    measures: { ring: 'US 7 1/4' },
+    notes: 'Three-wire woven band with a small cab; stretches a quarter size under the hammer.',
+    parts: [['small garnet cab', 1, 4.2]],
+  },
+];
+
+/** Composes them anew. */
+export async function revisePatterns(session: StudioSession): Promise<void> {
+  const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
+  for (const pattern of REVISED_PATTERNS) {
+    const { number, name, kind, notes, parts = [] } = pattern;
+    const key = keyOf(`revise ${name}`);
+    if (await isPosted(session, key)) continue;
+    taken(
+      await composePattern(
+        session,
+        key,
+        { number, revision: 1 },
+        {
+          name,
+          kind,
+          notes,
+          composition: composedOf(pattern, specs),
+          parts: parts.map(([called, count, dollars]) => ({
+            name: called,
+            count: String(count),
+            unitCost: `${dollars.toFixed(2)} USD`,
+          })),
+        },
+      ),
+    );
+  }
+}
