@@ -35,6 +35,18 @@ describe('what is left of one end of a piece', () => {
     expect(need(value + 0.2)).toBeGreaterThan(84);
   });
 
+  it('is found where it lies far below what it is told to be: between the least that can be made and that', () => {
+    const large = usesOf([
+      FRAME,
+      ['curl', 'flat-spiral', { across: 12, start: 1 }, { ends: ['frame.left 1'] }],
+    ]);
+    const reached = endReached(large, 'curl', end, across, 84);
+    if (!reached.ok) throw new Error(reached.error);
+    expect(reached.value.value).toBeGreaterThan(8);
+    expect(reached.value.value).toBeLessThan(12);
+    expect(84 - reached.value.cut).toBeLessThan(4);
+  });
+
   it('is for all that goes on from there: what a later technique does with the end comes off it', () => {
     const bent: Told = [
       'bent',
@@ -57,9 +69,12 @@ describe('what is left of one end of a piece', () => {
   });
 
   it('says when it is not enough, and of what it does not depend', () => {
-    const short = endReached(uses, 'curl', end, across, 5);
-    expect(short.ok ? '' : short.error).toMatch(
-      /^5 mm are not enough: [\d.]+ mm are the least that it takes\.$/,
+    const bent = usesOf([FRAME, ['bent', 'bent-ends', { about: 4 }, { ends: ['frame.left 1'] }]]);
+    const straight = askedFor(named('bent-ends')).find(({ key }) => key === 'after');
+    const short = straight && endReached(bent, 'bent', end, straight, 5);
+    // Half a round of π(4 + 0.8)/2 and the tail of 20.
+    expect(short?.ok === false ? short.error : '').toBe(
+      '5 mm are not enough: 27.5 mm are the least that it takes.',
     );
     // What the left end does takes nothing of the right one.
     const right = { ...end, side: end.side === 'first' ? ('second' as const) : ('first' as const) };

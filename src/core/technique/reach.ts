@@ -86,11 +86,19 @@ export function reachedBy(
     from,
     ...Array.from({ length: TRIED }, (_, index) => rounded(from + ((to - from) * (index + 1)) / (TRIED + 1))),
   ];
-  const needs = tried.map(need).filter(Number.isFinite);
-  if (needs.length === 0) return refuse('Nothing can be made with these measures.');
+  const made = tried.filter((value) => Number.isFinite(need(value)));
+  if (made.length === 0) return refuse('Nothing can be made with these measures.');
+  // The least that can be made at all may lie between what was tried.
+  let [not, smallest] = [from, Math.min(...made)];
+  while (smallest - not > step * 1.5) {
+    const middle = rounded((not + smallest) / 2);
+    if (Number.isFinite(need(middle))) smallest = middle;
+    else not = middle;
+  }
+  const needs = [smallest, ...made].map(need);
   const [least, most] = [Math.min(...needs), Math.max(...needs)];
   if (most - least < SAME) return refuse(`How much of this wire is taken does not depend on “${label}”.`);
-  const enough = tried.find((value) => need(value) <= length);
+  const enough = [...made, smallest].find((value) => need(value) <= length);
   if (enough === undefined)
     return refuse(`${said(length)} are not enough: ${said(least)} are the least that it takes.`);
   let [low, high] = [enough, to];
