@@ -27,13 +27,17 @@ const degreesOf = ({ x, y }: Vec): number => ((Math.atan2(x, -y) * 180) / Math.P
 /** Where the holds of a stone leave it open, measured about its centre of area. */
 export function checkHolds(outline: Outline, holds: readonly Hold[]): HoldCheck {
   const centre = centroidOf(outline);
-  const angles = holds
-    .map(({ along }) => degreesOf(minus(placeAt(outline, along).point, centre)))
-    .sort((a, b) => a - b);
-  const gaps = angles.map((angle, index) => ({
-    from: angle,
-    arc: index + 1 < angles.length ? (angles[index + 1] ?? 0) - angle : (angles[0] ?? 0) + 360 - angle,
-  }));
+  const angleAt = (along: number) => degreesOf(minus(placeAt(outline, along).point, centre));
+  const held = holds
+    .map(({ along, long = 0 }) => {
+      const from = angleAt(along - long / 2);
+      return { from, wide: long > 0 ? (angleAt(along + long / 2) - from + 360) % 360 : 0 };
+    })
+    .sort((a, b) => a.from - b.from);
+  const gaps = held.map(({ from, wide }, index) => {
+    const next = index + 1 < held.length ? (held[index + 1]?.from ?? 0) : (held[0]?.from ?? 0) + 360;
+    return { from: from + wide, arc: Math.max(0, next - from - wide) };
+  });
   const widest = gaps.reduce((best, each) => (each.arc > best.arc ? each : best), { from: 0, arc: -1 });
   if (widest.arc < 0) return { openArc: 360, openAt: 0, overlap: 0 };
   return {
@@ -63,9 +67,13 @@ export const sideAt = (degrees: number): string => compass[Math.round(degrees / 
 /** Where something lies, seen from the middle: “upper right”. @param away from the middle, to the right and down */
 export const saidFromTop = (away: Vec): string => sideAt(degreesOf(away));
 
-/** Whether the holds keep a stone. */
-export function judgeHolds(outline: Outline, holds: readonly Hold[], about: string): Judgement[] {
-  const { openArc, openAt, overlap } = checkHolds(outline, holds);
+/**
+ * Whether the holds keep a stone.
+ * @param turned how far the stone is turned clockwise as the piece is seen, degrees
+ */
+export function judgeHolds(outline: Outline, holds: readonly Hold[], about: string, turned = 0): Judgement[] {
+  const { openArc, openAt: own, overlap } = checkHolds(outline, holds);
+  const openAt = (own + turned) % 360;
   const judgements: Judgement[] = [];
   const arc = Math.round(openArc);
   const add = `Add a hold at the ${sideAt(openAt)}.`;

@@ -1,5 +1,6 @@
 import { outlineOf } from '../outline/outlineOf';
 import type { StoneSize, WireSize } from '../technique/parameter';
+import type { Stands } from '../technique/standing';
 import type { Plan, AnyTechnique } from '../technique/technique';
 import type { Caution } from '../technique/cautions';
 import type { Finish, MetalId, Temper } from '../wire/metal';
@@ -10,6 +11,9 @@ import { judgeHolds } from './holds';
 import type { Judgement } from './judgement';
 import { judgeOrder } from './order';
 import { judgeWire } from './judgeWire';
+
+/** How a stone stands whose own top is below. */
+const UPSIDE_DOWN: Stands = 'tip down';
 
 /** What is known of a wire besides its size. */
 export interface KnownWire {
@@ -58,7 +62,10 @@ export function judgeWork(
   }
   if (stone && plan.holds.length > 0) {
     const outline = outlineOf(stone);
-    if (outline.ok) judgements.push(...judgeHolds(outline.value, plan.holds, 'stone'));
+    if (outline.ok)
+      judgements.push(
+        ...judgeHolds(outline.value, plan.holds, 'stone', values['stands'] === UPSIDE_DOWN ? 180 : 0),
+      );
   }
   if (parameters['drilled'] && parameters['wire']?.kind === 'wire')
     judgements.push(

@@ -6,6 +6,8 @@ import { roundWire, type WireSize } from '../technique/parameter';
 import { TECHNIQUES, techniqueOf } from '../technique/registry';
 import { evenHolds, initialPlan, type AnyTechnique } from '../technique/technique';
 import { initialValues } from '../technique/parameter';
+import { planOf } from '../../../tests/support/techniques';
+import { keptOf } from '../piece/kept';
 import { awgDiameterMm } from '../wire/gauge';
 import type { Temper } from '../wire/metal';
 import { judgeFinish } from './finishes';
@@ -121,6 +123,36 @@ describe('holds', () => {
     expect(judgeHolds(round, at(0, 90, 200), 'stone')[0]?.weight).toBe('advice');
     expect(judgeHolds(round, at(0, 120, 240), 'stone')).toEqual([]);
     expect(judgeHolds(round, [], 'stone')[0]?.said).toMatch(/360°/);
+  });
+
+  it('a hold keeps as much as it lies over: what is open is between where one ends and the next begins', () => {
+    const long = (Math.PI * 20 * 60) / 360;
+    const wide = at(0, 120).map((hold) => ({ ...hold, long }));
+    // From 150° to 330°, its middle at 240°: the lower left.
+    const { openArc, openAt } = checkHolds(round, wide);
+    expect(openArc).toBeCloseTo(180, 3);
+    expect(openAt).toBeCloseTo(240, 3);
+    expect(
+      checkHolds(
+        round,
+        at(0, 180).map((hold) => ({ ...hold, long })),
+      ).openArc,
+    ).toBeCloseTo(120, 3);
+    expect(judgeHolds(round, wide, 'stone')[0]?.said).toMatch(/at the lower left/);
+    expect(judgeHolds(round, wide, 'stone', 180)[0]?.said).toMatch(/at the upper right/);
+  });
+
+  it('of a bundle frame are what is measured of its wires as they lie, within a few degrees', () => {
+    for (const holds of [1, 2, 3, 4, 6])
+      for (const stone of [
+        { outline: 'oval', length: 24, width: 18, depth: 6, edge: 2.4 },
+        { outline: 'round', length: 22, width: 22, depth: 6, edge: 2.4 },
+      ] as const) {
+        const { run, holds: told } = planOf('bundle-frame', { stone, holds, bound: 4, reach: 1 });
+        const [kept] = run ? keptOf(run) : [];
+        const { openArc } = checkHolds(expectOk(outlineOf(stone)), told);
+        expect(Math.abs((kept?.front.openArc ?? NaN) - openArc)).toBeLessThan(14);
+      }
   });
 
   it('the gaps between all holds go once round', () => {
@@ -264,7 +296,10 @@ describe('a plan as a whole', () => {
   });
 
   it('judges wires, finish, frame wires and holds where they are told', () => {
-    expect(judged('bundle-frame', { holds: 1 }).join()).toMatch(/slides out: 360° stand open/);
+    expect(judged('bundle-frame', { holds: 1 }).join()).toMatch(/slides out: 2\d\d° stand open at the top/);
+    // Two holds, each nearly half of the way round, leave little open; wherever the tip is.
+    for (const stands of ['tip up', 'tip down'])
+      expect(judged('bundle-frame', { holds: 2, stands }).join()).not.toMatch(/stand open/);
     expect(judged('bundle-frame', { wires: 1 }).join()).toMatch(/1 wire stacks to 0.81 mm/);
     expect(judged('briolette-loop', { drilled: 0.3 }).join()).toMatch(/does not pass a hole of 0.3 mm/);
     expect(judged('hook-clasp', {}, { wire: { metal: 'copper', finish: 'coated' } }).join()).toMatch(

@@ -58,6 +58,8 @@ export interface OrderRule {
 export interface Hold {
   readonly along: number;
   readonly reach: number;
+  /** How much of the outline it lies over; none when it is not told. */
+  readonly long?: number;
 }
 
 /** What a technique comes to for its parameters. Lengths in mm. */

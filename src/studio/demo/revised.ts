@@ -30,8 +30,8 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     metal: 'sterling',
     copies: 2,
     uses: [
-      ['free-cut', { length: '94 mm', tail: '22 mm' }],
       ['bound-beads', { beads: '5' }],
+      ['free-cut', { length: '94 mm', tail: '22 mm' }],
     ],
     measures: { bead: '2.2 mm' },
     notes: 'Five small beads bound on each hoop; two wraps between, four at each end.',
@@ -51,10 +51,10 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     kind: 'brooch',
     metal: 'copper',
     uses: [
-      ['free-cut', { length: '130 mm', tail: '60 mm' }],
       ['flat-spiral', { across: '14 mm', way: 'to the left' }],
       ['flat-spiral', { across: '11 mm' }],
       ['flat-spiral', { across: '8 mm', way: 'to the left' }],
+      ['free-cut', { length: '130 mm', tail: '60 mm' }],
     ],
     notes: 'The fronds from the foot of the stem up, the smallest last.',
   },

@@ -113,6 +113,7 @@ export const bundleFrame = actTechnique({
       return refuse(
         `With ${counted(holds, 'hold')} there are ${said(Math.max(0, least))} for one beside what is woven or bound on the frame; ${said(LEAST_HOLD * D)} are the least.`,
       );
+    const rampOf = (long: number) => Math.min(long / 2, RAMP * (reach + play + D / 2));
     const pullsOf = (index: number): readonly Pull[] => {
       const isFront = index === 0;
       if (reach <= 0 || !(isFront || index === frames.length - 1)) return [];
@@ -122,8 +123,7 @@ export const bundleFrame = actTechnique({
       const height = isFront ? Math.max(level, domeAt(held, inward) + D / 2) : Math.min(level, -D / 2);
       return holdsAt.map((hold) => {
         const long = OF_ROOM * openAt(hold);
-        const ramp = Math.min(long / 2, RAMP * (reach + play + D / 2));
-        return { at: hold.along, long, inward: reach, height, ramp };
+        return { at: hold.along, long, inward: reach, height, ramp: rampOf(long) };
       });
     };
     const stoneAt = lying(own('stone'));
@@ -283,7 +283,11 @@ export const bundleFrame = actTechnique({
         { first: 'back', then: 'front', why: 'the front holds pull against the back ones' },
       ],
       stacked: { wires: frames.length, thick: D, edge: held.edge, about: 'wires' },
-      holds: evenHolds(perimeterOf(outline.value), holds, reach),
+      // It lies over the edge but for where it comes in and goes out.
+      holds: holdsAt.map((hold) => {
+        const [long, part] = [OF_ROOM * openAt(hold), perimeterOf(outline.value) / whole];
+        return { along: part * hold.along, reach, long: part * Math.max(0, long - rampOf(long)) };
+      }),
       advice: reach > 0 ? judgeReach(reach, D, held.edge, 'reach') : [],
       notes: [
         `The stone is ${said(perimeterOf(outline.value))} round; the wires run ${said(play + D / 2)} outside of it.`,
