@@ -1,5 +1,5 @@
 import { composePattern } from '../patterns/composePattern';
-import { composedOf, type HousePattern } from '../patterns/housePatterns';
+import { composedOf, type HousePattern } from '../patterns/composedOf';
 import type { StudioSession } from '../kernel/useCase';
 import { listSpecs } from '../wire/specs';
 import { isPosted } from './isPosted';

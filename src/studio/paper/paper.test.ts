@@ -15,7 +15,8 @@ import { plainSpec } from '@/core/technique/totals';
 import { readPdf, textsIn } from '../../../tests/support/readPdf';
 import { EDGE, labelPdf, labelsOnPage, LAYOUTS, printedArea } from '../labels/labelPdf';
 import type { Label } from '../labels/labels';
-import { composedOf, HOUSE_PATTERNS } from '../patterns/housePatterns';
+import { composedOf } from '../patterns/composedOf';
+import { HOUSE_PATTERNS } from '../patterns/housePatterns';
 import { printable } from './pdf';
 import { sheetPdf } from './sheetPdf';
 

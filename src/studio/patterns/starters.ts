@@ -7,7 +7,8 @@ import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { allWires } from '../wire/specs';
 import { composedBody } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
-import { composedOf, HOUSE_PATTERNS } from './housePatterns';
+import { composedOf } from './composedOf';
+import { HOUSE_PATTERNS } from './housePatterns';
 import { TakeStartersInput } from './starters.input';
 import { keepPattern } from './writePattern';
 
