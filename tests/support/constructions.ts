@@ -4,7 +4,8 @@ import { collisionsOf } from '@/core/piece/collisions';
 import { insideBodies } from '@/core/piece/insideBodies';
 import type { RunWire } from '@/core/piece/run';
 import type { PlannedPiece } from '@/core/technique/planActs';
-import { cutOf, netOf, type PlannedCut } from '@/core/technique/technique';
+import { cutOf, netOf, type Plan, type PlannedCut } from '@/core/technique/technique';
+import { cutNamed } from './techniques';
 
 /** The widest gap between where a course of a wire ends and where the next begins, mm. */
 export function widestGap({ first, second, between }: RunWire): number {
@@ -42,3 +43,13 @@ export function expectPractice(
   expect([cut, cutOf(found) <= practice]).toEqual([cut, true]);
   expect([cut, netOf(found) >= share * practice]).toEqual([cut, true]);
 }
+
+/** The same of what one technique makes by itself. */
+export const soundPlan = ({ run }: Plan) => {
+  if (!run) throw new Error('it is told by the ways of its wires');
+  expectSound({ run });
+};
+
+/** How long a term of a cut is, mm; of several of its name the first. */
+export const termOf = (plan: Plan, cut: string, name: RegExp) =>
+  cutNamed(plan, cut).terms.find((term) => name.test(term.name))?.length ?? NaN;

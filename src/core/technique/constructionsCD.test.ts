@@ -1,5 +1,5 @@
 import { termsOf } from '../../../tests/support/acts';
-import { expectPractice, expectSound } from '../../../tests/support/constructions';
+import { expectPractice, expectSound, termOf } from '../../../tests/support/constructions';
 import { cutNamed, ga, planOf } from '../../../tests/support/techniques';
 import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
 import { distance3 } from '../geometry/vec3';
@@ -18,9 +18,6 @@ const courseOf = ({ first, second }: RunWire, name: RegExp): RunCourse => {
   return found;
 };
 const order = ({ order: rules }: Plan) => rules.map(({ first, then }) => `${first} before ${then}`);
-const termOf = (plan: Plan, cut: string, name: RegExp) =>
-  cutNamed(plan, cut).terms.find((term) => name.test(term.name))?.length ?? NaN;
-
 describe('a rope', () => {
   it('of one, seven and nineteen strands is one, three and five of them thick: circles packed in a circle (Graham and Lubachevsky, 1995; from memory)', () => {
     expect(ropeThick(1, 0.3)).toBeCloseTo(0.3, 9);
