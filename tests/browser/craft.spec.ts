@@ -44,7 +44,7 @@ test('how much wire: a ring by its size, a judgement beside what it judges', asy
   await expect(page.getByText(/14 ga is thick for a ring that is wrapped/)).toBeVisible();
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
   await page.getByLabel('Places held in front').fill('1');
-  await expect(page.getByText(/slides out: 360° stand open/)).toBeVisible();
+  await expect(page.getByText(/slides out: 2\d\d° stand open at the top/)).toBeVisible();
   await page.getByLabel('Binding wire: temper').selectOption('half hard');
   await expect(page.getByText(/half hard wire does not suit/)).toBeVisible();
   await page.reload();
