@@ -3,13 +3,14 @@ import type { StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
 import { composePattern } from '../patterns/composePattern';
-import { composedOf, type HousePattern } from '../patterns/composedOf';
+import type { HousePattern } from '../patterns/composedOf';
 import { HOUSE_PATTERNS } from '../patterns/housePatterns';
 import { pricePiece } from '../shelf/shelf';
 import { receiveWire } from '../wire/receiveWire';
 import { listSpecs, type KnownSpec } from '../wire/specs';
 import { bought, DAYS, nameOf } from './buying';
 import { handMade } from './handMade';
+import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { Chance } from './random';
@@ -47,18 +48,8 @@ async function composePatterns(session: StudioSession): Promise<readonly Compose
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
   const composed: ComposedPattern[] = [];
   for (const pattern of HOUSE_PATTERNS) {
-    const { name, kind, notes, parts = [] } = pattern;
-    const outcome = await composePattern(session, keyOf(`compose ${name}`), null, {
-      name,
-      kind,
-      notes,
-      composition: composedOf(pattern, specs),
-      parts: parts.map(([called, count, dollars]) => ({
-        name: called,
-        count: String(count),
-        unitCost: `${dollars.toFixed(2)} USD`,
-      })),
-    });
+    const key = keyOf(`compose ${pattern.name}`);
+    const outcome = await composePattern(session, key, null, composeInput(pattern, specs));
     composed.push({ pattern, number: taken(outcome).number });
   }
   return composed;

@@ -1,7 +1,8 @@
 import { composePattern } from '../patterns/composePattern';
-import { composedOf, type HousePattern } from '../patterns/composedOf';
+import type { HousePattern } from '../patterns/composedOf';
 import type { StudioSession } from '../kernel/useCase';
 import { listSpecs } from '../wire/specs';
+import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { taken } from './taken';
@@ -112,26 +113,9 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
 export async function revisePatterns(session: StudioSession): Promise<void> {
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
   for (const pattern of REVISED_PATTERNS) {
-    const { number, name, kind, notes, parts = [] } = pattern;
-    const key = keyOf(`revise ${name}`);
+    const key = keyOf(`revise ${pattern.name}`);
     if (await isPosted(session, key)) continue;
-    taken(
-      await composePattern(
-        session,
-        key,
-        { number, revision: 1 },
-        {
-          name,
-          kind,
-          notes,
-          composition: composedOf(pattern, specs),
-          parts: parts.map(([called, count, dollars]) => ({
-            name: called,
-            count: String(count),
-            unitCost: `${dollars.toFixed(2)} USD`,
-          })),
-        },
-      ),
-    );
+    const base = { number: pattern.number, revision: 1 };
+    taken(await composePattern(session, key, base, composeInput(pattern, specs)));
   }
 }
