@@ -30,22 +30,18 @@ export function setKeysOff(off: boolean): void {
 declare global {
   interface Window {
     /** Keys that were pressed before the page listened, in their order. */
-    earlyKeys?: { readonly key: string; readonly at: number }[];
+    earlyKeys?: string[];
     stopEarlyKeys?: () => void;
   }
 }
-
-/** A key that is older was meant for the page before. */
-const EARLY_MS = 5_000;
 
 /** Hands over the keys that were pressed before the page listened: those of shortcuts run now, once. */
 function takeEarlyKeys(shortcuts: readonly Shortcut[]): void {
   const early = window.earlyKeys ?? [];
   if (early.length === 0 || areOff || document.querySelector('dialog[open]')) return;
-  const mine = early.filter(({ key }) => shortcuts.some(({ keys }) => keys === key));
+  const mine = early.filter((key) => shortcuts.some(({ keys }) => keys === key));
   window.earlyKeys = early.filter((each) => !mine.includes(each));
-  const last = mine.findLast(({ at }) => Date.now() - at < EARLY_MS);
-  shortcuts.find(({ keys }) => keys === last?.key)?.run();
+  shortcuts.find(({ keys }) => keys === mine.at(-1))?.run();
 }
 
 /**

@@ -3,10 +3,10 @@ import { DEMO_OWNER, DEMO_URL, expect, signIn, test } from './support/studio';
 /** How long everything that a page fetches besides itself is held back. */
 const HELD_MS = 1_500;
 
-test('a key that is pressed before the page listens is not lost', async ({ page }) => {
+test('a key that is pressed long before the page listens is not lost', async ({ page }) => {
   await signIn(page, DEMO_OWNER);
   await page.route(/_next\/static\/.*\.js/, async (route) => {
-    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await new Promise((resolve) => setTimeout(resolve, 5 * HELD_MS));
     await route.continue();
   });
   // The page is there, and none of its scripts.
@@ -15,6 +15,22 @@ test('a key that is pressed before the page listens is not lost', async ({ page 
   await page.keyboard.press('2');
   await expect(page).toHaveURL(/\/patterns$/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('in the room');
+});
+
+test('a key is forgotten when one points at something since, before the page listens', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await route.continue();
+  });
+  await page.goto(`${DEMO_URL}/shelf`, { waitUntil: 'commit' });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('finished pieces');
+  await page.keyboard.press('2');
+  expect(await page.evaluate(() => window.earlyKeys)).toEqual(['2']);
+  await page.getByRole('heading', { level: 1 }).click();
+  await expect(page.getByRole('button', { name: 'Find anything' })).toBeEnabled();
+  await page.waitForLoadState('networkidle');
+  await expect(page).toHaveURL(/\/shelf$/);
 });
 
 test('what is typed early into a field is no shortcut', async ({ page }) => {

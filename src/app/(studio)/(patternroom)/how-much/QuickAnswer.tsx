@@ -29,10 +29,10 @@ import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useSettled } from '@/ui/useSettled';
+import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
 import type { Pricing, Question } from './question';
 import { TechniquePicker } from './TechniquePicker';
-import { WireReach } from './WireReach';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
@@ -43,6 +43,8 @@ const Priced = dynamic(() => import('./Priced').then((loaded) => loaded.Priced),
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
   ssr: false,
 });
+/** What is asked backwards comes when its fold is opened. */
+const WireReach = dynamic(() => import('./WireReach').then((loaded) => loaded.WireReach), { ssr: false });
 const RingReach = dynamic(() => import('./RingReach').then((loaded) => loaded.RingReach), { ssr: false });
 
 /** What a technique comes to for what was typed last that could be read. */
@@ -193,7 +195,16 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               </div>
             )}
             {own && (
-              <WireReach key={technique.id} technique={technique} values={own.values} cuts={own.plan.cuts} />
+              <Fold title="What a wire in hand makes">
+                <WhenSeen className="h-40">
+                  <WireReach
+                    key={technique.id}
+                    technique={technique}
+                    values={own.values}
+                    cuts={own.plan.cuts}
+                  />
+                </WhenSeen>
+              </Fold>
             )}
             <label className="mt-3 block text-sm font-semibold">
               Metal

@@ -4,7 +4,6 @@ import { askedFor, measureReached } from '@/core/technique/reach';
 import type { Values } from '@/core/technique/readValues';
 import type { AnyTechnique, Plan } from '@/core/technique/technique';
 import { AskedBackwards } from '@/ui/craft/AskedBackwards';
-import { Fold } from '@/ui/Fold';
 
 /** Asks backwards: how many turns, beads or millimetres a wire makes that lies there. */
 export function WireReach({
@@ -18,15 +17,14 @@ export function WireReach({
 }) {
   const asked = askedFor(technique);
   const names = [...new Set(cuts.map(({ name }) => name))];
-  if (names.length === 0 || asked.length === 0) return null;
+  if (names.length === 0 || asked.length === 0)
+    return <p className="muted">Nothing of this technique grows with its wire.</p>;
   return (
-    <Fold title="What a wire in hand makes">
-      <AskedBackwards
-        labels={{ length: 'Length in hand', which: 'Of which wire' }}
-        inHand={names.map((name) => ({ id: name, label: name, asked }))}
-        stands={values}
-        reach={(wire, measure, length) => measureReached(technique, values, measure, wire, length)}
-      />
-    </Fold>
+    <AskedBackwards
+      labels={{ length: 'Length in hand', which: 'Of which wire' }}
+      inHand={names.map((name) => ({ id: name, label: name, asked }))}
+      stands={values}
+      reach={(wire, measure, length) => measureReached(technique, values, measure, wire, length)}
+    />
   );
 }
