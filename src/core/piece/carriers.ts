@@ -1,4 +1,4 @@
-import type { Pose } from '../geometry/pose';
+import { facingBack, type Pose } from '../geometry/pose';
 import { dot3, minus3 } from '../geometry/vec3';
 
 /** A carrier of something wound: its pose a way along it, in the sense in which the winding goes on. */
@@ -69,8 +69,33 @@ const followed = (table: Abreast, index: number, carrier: Carrier): Carrier => {
  * stand abreast of one another, square across, the one inside leading.
  * @param reach how far it reaches as it is wound flat, mm
  * @param off how far it lies off the middle of what it is wound on, mm
+ * @param held the place of it, as it is wound flat, that stays where it is: its beginning, or from its middle it spreads to both sides
  */
-export function abreast(carriers: readonly Carrier[], reach: number, off: number): readonly Carrier[] {
+export function abreast(
+  carriers: readonly Carrier[],
+  reach: number,
+  off: number,
+  held = 0,
+): readonly Carrier[] {
+  if (held === 0) return onwards(carriers, reach, off);
+  const forth = onwards(
+    carriers.map((carrier) => (x) => carrier(held + x)),
+    reach - held,
+    off,
+  );
+  const back = onwards(
+    carriers.map((carrier) => (x) => facingBack(carrier(held - x))),
+    held,
+    off,
+  );
+  return forth.map((ahead, index) => {
+    const behind = back[index] as Carrier;
+    return (x) => (x < held ? facingBack(behind(held - x)) : ahead(x - held));
+  });
+}
+
+/** Carriers as something wound on from their beginning comes on. */
+function onwards(carriers: readonly Carrier[], reach: number, off: number): readonly Carrier[] {
   if (reach <= 0) return carriers;
   const byFirst = abreastOf(carriers, 0, reach, off);
   const last = byFirst.at(-1)?.on ?? [];

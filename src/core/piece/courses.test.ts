@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { lengthOfPath } from '../geometry/path';
 import { pose } from '../geometry/pose';
-import { distance3, vec3 } from '../geometry/vec3';
+import { distance3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { expectOk } from '../result';
 import { roundWire } from '../technique/parameter';
 import { acrossPath } from './across';
@@ -198,5 +198,75 @@ describe('turns about a wire', () => {
       12 + 3 * 0.4,
       2,
     );
+  });
+});
+
+describe('what is wound on a wire before that is shaped', () => {
+  const [thin, size] = [roundWire(0.3), roundWire(0.8)];
+  const upTo = (mm: number, pulls: Extract<Course, { kind: 'round' }>['pulls']): Course => ({
+    kind: 'round',
+    name: 'round the stone',
+    body: 'stone',
+    from: { mm: 0 },
+    to: { mm },
+    play: 0.3,
+    height: 1,
+    ...(pulls ? { pulls } : {}),
+  });
+  const wireOf = (id: string, of: Pick<PieceWire, 'first' | 'start' | 'size'>): PieceWire => ({
+    id,
+    name: id,
+    cutFrom: id,
+    second: [],
+    tails: { first: 0, second: 0 },
+    ...of,
+  });
+  const wrap = { kind: 'wrap', first: 0, last: 0 } as const;
+  const framed = (pulls: Extract<Course, { kind: 'round' }>['pulls'], others: readonly PieceWire[] = []) => {
+    const start = pose(vec3(-10.7, 0, 1), vec3(0, -1));
+    const frame = wireOf('frame', { size, start, first: [upTo(50, pulls)] });
+    return expectOk(runPiece({ wires: [frame, ...others], bodies: [round] })).wires;
+  };
+  const middleOf = (pulls: Parameters<typeof framed>[0], from: number) => {
+    const on = [{ wire: 'frame', from, towards: 'first' as const }];
+    const coil: Course = { kind: 'wound', name: 'coil', on, groups: [{ ...wrap, wraps: 4 }] };
+    const path = framed(pulls, [wireOf('coil', { size: thin, first: [coil] })])[1]?.path ?? [];
+    const sum = path.reduce((all, at) => plus3(all, at), vec3(0, 0));
+    return scaled3(sum, 1 / path.length);
+  };
+
+  it('stays where it is when the wire is pulled in before it, and the wire comes through', () => {
+    const pulled = [{ at: 15, long: 10, inward: 1.5, height: 4 }];
+    for (const from of [25, 32, 40])
+      expect(distance3(middleOf(undefined, from), middleOf(pulled, from))).toBeLessThan(0.02);
+    // In over the edge and out again the wire is longer by far more than that.
+    const [plain, longer] = [undefined, pulled].map((pulls) => framed(pulls)[0]?.net ?? NaN);
+    expect((longer ?? NaN) - (plain ?? NaN)).toBeGreaterThan(1);
+  });
+
+  it('spreads to both sides alike where its middle stays as the wire is bent, and to one side where its beginning does', () => {
+    const bent = (isCentred: boolean) => {
+      const arc: Course = { kind: 'bent', name: 'bent', about: 4, angle: 170 };
+      const straight: Course = { kind: 'laid', name: 'straight', length: 20 };
+      const frame = wireOf('frame', {
+        size,
+        start: pose(vec3(-20, 0), vec3(1, 0)),
+        first: [straight, arc, straight],
+      });
+      // About the middle of the bend, over more than all of it.
+      const middle = 20 + ((4.8 / 2) * 170 * Math.PI) / 360;
+      const wraps = 40;
+      const on = [{ wire: 'frame', from: middle - (wraps * 0.3) / 2, towards: 'first' as const }];
+      const coil: Course = { kind: 'wound', name: 'coil', on, groups: [{ ...wrap, wraps }], isCentred };
+      const coiled = wireOf('coil', { size: thin, first: [coil] });
+      const path = expectOk(runPiece({ wires: [frame, coiled], bodies: [] })).wires[1]?.path ?? [];
+      // Both legs lie alike about the middle of the bend.
+      const [begin, end] = [path[0], path.at(-1)].map((point) =>
+        distance3(point ?? vec3(NaN, NaN), vec3(0, 4.8 / 2)),
+      );
+      return Math.abs((begin ?? NaN) - (end ?? NaN));
+    };
+    expect(bent(true)).toBeLessThan(0.6);
+    expect(bent(false)).toBeGreaterThan(1);
   });
 });

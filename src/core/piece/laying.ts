@@ -24,6 +24,8 @@ export interface Laying {
   readonly row: readonly number[];
   /** How far its wire lies off the middle of a carrier. */
   readonly off: number;
+  /** Whether its middle stays where it is on them, and not its beginning. */
+  readonly isCentred: boolean;
   readonly flat: Path;
   /** By its formula. */
   readonly length: number;
@@ -36,7 +38,7 @@ export interface Laying {
  * @param carriers their poses from where it begins on each, in the sense in which it goes on
  */
 export function layingOf(
-  { groups, pitch, gap: apart, steps, halves, skips = 0, begins }: Wound,
+  { groups, pitch, gap: apart, steps, halves, skips = 0, begins, isCentred = false }: Wound,
   thin: PieceWire,
   on: readonly Stretch[],
   carried: readonly PieceWire[],
@@ -71,11 +73,12 @@ export function layingOf(
   const row = on.map((_, index) =>
     placeInRow({ step: wires.base + gap, ...(steps ? { steps } : {}) }, index),
   );
-  return ok({ on, carriers, row, off: (wires.base + thick) / 2, flat, length });
+  return ok({ on, carriers, row, off: (wires.base + thick) / 2, isCentred, flat, length });
 }
 
 /** A laying where its carriers really run. */
-export const pathOfLaying = ({ flat, carriers, row, off }: Laying): Path => rideOn(flat, carriers, row, off);
+export const pathOfLaying = ({ flat, carriers, row, off, isCentred }: Laying): Path =>
+  rideOn(flat, carriers, row, off, isCentred);
 
 /** A way along a wire that makes more of a detour than this, as over a loop of it, is none: it goes straight. */
 const DETOUR = 1.5;

@@ -291,6 +291,8 @@ export interface Wound extends Named {
   readonly begins?: 'front' | 'back';
   /** How many half wraps are laid, when it is not all of them: one that is caught goes half round or once and a half. */
   readonly halves?: number;
+  /** Whether it is its middle that stays where it is where its wires are bent, and not its beginning. */
+  readonly isCentred?: boolean;
   /** How many half wraps of it are left out at its beginning, so that it begins between its wires. */
   readonly skips?: number;
 }

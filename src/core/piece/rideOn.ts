@@ -25,10 +25,17 @@ function stationAt(carriers: readonly Carrier[], x: number): Station {
  * @param given the carriers, A first
  * @param row where each of them lies across in the flat, mm from A, rising
  * @param off how far what is wound lies off the middle of what it is wound on, mm
+ * @param isCentred whether its middle stays where it is on the carriers, and not its beginning
  */
-export function rideOn(flat: Path, given: readonly Carrier[], row: readonly number[], off: number): Path {
+export function rideOn(
+  flat: Path,
+  given: readonly Carrier[],
+  row: readonly number[],
+  off: number,
+  isCentred = false,
+): Path {
   const reach = flat.reduce((far, { x }) => Math.max(far, x), 0);
-  const carriers = abreast(given, reach, off);
+  const carriers = abreast(given, reach, off, isCentred ? reach / 2 : 0);
   let station: { readonly x: number; readonly is: Station } | undefined;
   const last = carriers.length - 1;
   return flat.map(({ x, y, z }) => {

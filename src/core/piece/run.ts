@@ -29,6 +29,7 @@ import { nearestOn, whereNearest, type Reach } from './nearest';
 import { isSamePose, remembered, type Reliance, type Watched } from './remembered';
 import {
   add,
+  cameTo,
   alongPath,
   asideWay,
   halvesWay,
@@ -483,16 +484,31 @@ class Run {
   /** The one of several places of a wire that is farthest from where its work begins. */
   #farthest(wire: PieceWire, places: readonly WirePlace[], where: string): number {
     return places
-      .map((place) => (typeof place === 'number' ? place : this.#endOf(wire, place, where).end))
+      .map((place) =>
+        typeof place === 'number' ? this.#cameTo(wire, place) : this.#endOf(wire, place, where).end,
+      )
       .reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
   }
 
   /** How far along a wire the course begins that ends at the farthest of several places. */
   #beginOf(wire: PieceWire, places: readonly WirePlace[], where: string): number {
     const begins = places.map((place) =>
-      typeof place === 'number' ? place : this.#endOf(wire, place, where).begin,
+      typeof place === 'number' ? this.#cameTo(wire, place) : this.#endOf(wire, place, where).begin,
     );
     return begins.reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
+  }
+
+  /** Where a place of a wire has come to that is told as it was before any of it was pulled in. */
+  #cameTo(wire: PieceWire, told: number): number {
+    const side: Side = told >= 0 ? 'first' : 'second';
+    const away = Math.abs(told);
+    const hand = this.#handOf(wire, side);
+    let came = cameTo(hand, away);
+    while (came > hand.measured - NEAR && hand.next < wire[side].length && !hand.isBusy) {
+      this.#goOn(wire, side, hand.measured + 2 * NEAR);
+      came = cameTo(hand, away);
+    }
+    return told >= 0 ? came : -came;
   }
 
   /** How far along a wire a course of it begins and ends. */

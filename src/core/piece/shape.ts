@@ -27,6 +27,8 @@ export interface Shape {
   readonly path: Path;
   readonly length: number;
   readonly end: Pose;
+  /** How long it was before it was pulled in somewhere, where it was; its points part that evenly. */
+  readonly plain?: number;
 }
 
 export const laidShape = ({ length }: Laid, start: Pose): Shape => {
@@ -168,10 +170,12 @@ export function roundShape(course: Round, body: Cab, size: WireSize): Result<Sha
   const way = Math.sign(long);
   const { x, y } = line.value.at(begin + long).direction;
   const ahead = onBody(body, way * x, way * y, 0);
+  const isPulled = pulls.length > 0;
   return ok({
     path,
-    length: pulls.length > 0 ? lengthOfPath(path) : Math.abs(long),
+    length: isPulled ? lengthOfPath(path) : Math.abs(long),
     end: pose(path.at(-1) ?? body.pose.at, minus3(ahead, body.pose.at), body.pose.up),
+    ...(isPulled ? { plain: Math.abs(long) } : {}),
   });
 }
 

@@ -1,7 +1,7 @@
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { pose, smoothWay, type Pose } from '../geometry/pose';
 import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
-import { dot3, minus3, plus3, scaled3 } from '../geometry/vec3';
+import { distance3, dot3, minus3, plus3, scaled3 } from '../geometry/vec3';
 import { poseAtEnd } from './body';
 import { pathOfLaying, type Laying } from './laying';
 import type { Course } from './piece';
@@ -14,6 +14,8 @@ export interface RunCourse {
   readonly length: number;
   readonly path: Path;
   readonly course: Course | undefined;
+  /** How long it was before it was pulled in, where it was; its points part that evenly. */
+  readonly plain?: number | undefined;
 }
 
 /** Places of a wire that are nearer to one another than this are one, mm. */
@@ -77,12 +79,12 @@ export interface Step {
 }
 
 export const stepOf = (
-  { name, shape: { path, length, end }, course }: Shaped,
+  { name, shape: { path, length, end, plain }, course }: Shaped,
   up: Vec3 | undefined,
 ): Step => {
   const long = lengthOfPath(path);
   return {
-    run: { name, length, path, course },
+    run: { name, length, path, course, plain },
     long,
     line: long > NEAR ? lazyLine(path, up) : undefined,
     end,
@@ -139,4 +141,29 @@ export function poseIn({ lines, starts, measured, end }: HandRun, s: number): Po
   const index = before < 0 ? lines.findIndex((line) => line !== undefined) : before;
   const line = lines[index];
   return line ? line().at(s - (starts[index] as number)) : end;
+}
+
+/**
+ * Where a place of a hand has come to that is told along it as it was before anything was pulled in: what is wound on it stays where it is, and
+ * the wire comes through beneath it.
+ */
+export function cameTo({ courses, starts, measured }: HandRun, told: number): number {
+  let before = 0;
+  for (const [index, { path, plain }] of courses.entries()) {
+    const start = starts[index] as number;
+    const long = plain ?? (starts[index + 1] ?? measured) - start;
+    if (told <= before + long)
+      return start + (plain === undefined ? told - before : lengthUpTo(path, (told - before) / plain));
+    before += long;
+  }
+  return measured + told - before;
+}
+
+/** How long a line is up to a part of its points. */
+function lengthUpTo(path: Path, part: number): number {
+  const last = part * (path.length - 1);
+  const whole = Math.floor(last);
+  const [from, to] = [path[whole], path[whole + 1]];
+  const rest = from && to ? (last - whole) * distance3(from, to) : 0;
+  return lengthOfPath(path.slice(0, whole + 1)) + rest;
 }

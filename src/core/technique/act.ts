@@ -37,8 +37,14 @@ export interface WoundOn {
   readonly apart: number;
   /** How thick that lies on it. */
   readonly thick: number;
-  /** How far it reaches from the middle of the wire, to the side where it reaches farther. */
-  readonly reach: number;
+  /** Where it lies, from the middle of the wire; positive towards the end of the first hand. */
+  readonly stretches: readonly WovenStretch[];
+}
+
+/** A stretch of a wire that something is wound on, mm from its middle: positive towards the end of its first hand. */
+export interface WovenStretch {
+  readonly from: number;
+  readonly to: number;
 }
 
 /** What an act was handed. */
@@ -122,8 +128,12 @@ export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'r
   readonly goesOn?: readonly GoesOn[];
   /** Where the work of whole wires lies, once they are shaped. */
   readonly starts?: readonly { readonly wire: string; readonly pose: Pose; readonly middle?: string }[];
-  /** What is woven on whole wires: how far they stand from one another by it, and how thick it lies on them, mm. */
-  readonly woven?: { readonly wires: readonly string[]; readonly apart: number; readonly thick: number };
+  /** What is woven on whole wires: how far they stand from one another by it, how thick it lies on them, and where; mm. */
+  readonly woven?: WovenStretch & {
+    readonly wires: readonly string[];
+    readonly apart: number;
+    readonly thick: number;
+  };
   readonly leaves?: readonly Leaving[];
   /** What a chain goes through: courses of ends over which the piece hangs. */
   readonly hangs?: readonly (FreeEnd & { readonly over: string })[];

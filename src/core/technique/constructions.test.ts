@@ -1,6 +1,7 @@
-import { pieceOf, termsOf, type Told } from '../../../tests/support/acts';
+import { pieceOf, refusalIn, termsOf, type Told } from '../../../tests/support/acts';
 import { expectPractice, expectSound } from '../../../tests/support/constructions';
 import { cutNamed } from '../../../tests/support/techniques';
+import { keptOf } from '../piece/kept';
 import { roundWire, type WireSize } from './parameter';
 import { cutOf, netOf } from './technique';
 
@@ -210,8 +211,31 @@ describe('a woven teardrop pendant', () => {
     [
       'foot',
       'straight-weave',
-      { weave: A3_AB_BC, base: roundWire(0.8), weaving: thin, length: 7.5, tail: 20, weavingTail: 60 },
+      {
+        weave: A3_AB_BC,
+        base: roundWire(0.8),
+        weaving: thin,
+        told: 'by repeats',
+        repeats: 5,
+        tail: 20,
+        weavingTail: 20,
+      },
     ],
+    // The same weave on each side, mirrored, slid to equal heights.
+    ...(['left', 'right'] as const).map((side): Told => [
+      `${side} side`,
+      'straight-weave',
+      {
+        weave: A3_AB_BC,
+        weaving: thin,
+        told: 'by repeats',
+        repeats: 5,
+        lies: `${side} of it`,
+        off: 20,
+        weavingTail: 20,
+      },
+      { frame: [1, 2, 3].map((wire) => `${side === 'left' ? 'foot' : 'left side'}.wire ${wire}`) },
+    ]),
     [
       'frame',
       'bundle-frame',
@@ -221,15 +245,15 @@ describe('a woven teardrop pendant', () => {
         bound: 0,
         bail: 2.5,
         holds: 2,
-        reach: 0.8,
+        reach: 0.5,
         tail: 25,
       },
-      { frame: ['foot.wire 1', 'foot.wire 2', 'foot.wire 3'] },
+      { frame: ['right side.wire 1', 'right side.wire 2', 'right side.wire 3'] },
     ],
     [
       'neck',
       'neck-wraps',
-      { turns: 8, wire: thin, tail: 30 },
+      { turns: 8, wire: thin, tail: 25 },
       {
         bundle: ['left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3'].map((end) => `frame.${end}`),
       },
@@ -237,7 +261,7 @@ describe('a woven teardrop pendant', () => {
     [
       'bail',
       'straight-weave',
-      { weave: A3_AB3, weaving: thin, length: 22, weavingTail: 40 },
+      { weave: A3_AB3, weaving: thin, length: 22, weavingTail: 30 },
       { frame: ['neck.end 1', 'neck.end 4'] },
     ],
     [
@@ -269,23 +293,26 @@ describe('a woven teardrop pendant', () => {
   ];
   const piece = pieceOf(told);
 
-  it('is three frame wires, and three of the thin wire: the foot, the neck, the bail', () => {
+  it('is three frame wires, and five of the thin wire: the foot, both sides, the neck, the bail', () => {
     expect(piece.run.wires.map(({ wire }) => wire.name)).toEqual([
       'frame wire 1',
       'frame wire 2',
       'frame wire 3',
       'weaving wire',
+      'weaving wire',
+      'weaving wire',
       'binding wire',
       'weaving wire',
     ]);
-    // Where the foot is bent to the tip of the stone its wraps lie in one another: they are squeezed there.
-    expectSound(piece, 'foot.weaving');
+    // Where they are bent, to the tip of the stone and round its shoulders, weaves are squeezed: their wraps lie in one another there.
+    expectSound(piece, 'foot.weaving', 'left side.weaving', 'right side.weaving');
   });
 
-  it('weaves five repeats at the foot and twelve on the bail, of 200 mm frame wires (common practice)', () => {
-    expect(cutNamed(piece.plans['foot'] as never, 'weaving wire').terms[0]?.name).toBe(
-      '5 repeats of A3 AB BC',
-    );
+  it('weaves five repeats at the foot and on each side, and twelve on the bail, of 200 mm frame wires (common practice)', () => {
+    for (const place of ['foot', 'left side', 'right side'])
+      expect(cutNamed(piece.plans[place] as never, 'weaving wire').terms[0]?.name).toBe(
+        '5 repeats of A3 AB BC',
+      );
     expect(cutNamed(piece.plans['bail'] as never, 'weaving wire').terms[0]?.name).toBe(
       '12 repeats of A3 AB3',
     );
@@ -293,7 +320,34 @@ describe('a woven teardrop pendant', () => {
     const thinWire = piece.cuts.filter(({ name }) => !name.startsWith('frame'));
     const all = thinWire.reduce((sum, cut) => sum + cutOf(cut), 0);
     expect(all).toBeLessThan(1000);
-    expect(thinWire.reduce((sum, cut) => sum + netOf(cut), 0)).toBeGreaterThan(400);
+    // 800 to 1,000 are cut for all of it together.
+    expect(thinWire.reduce((sum, cut) => sum + netOf(cut), 0)).toBeGreaterThan(900 / 2);
+  });
+
+  it('holds its stone in the bare places between its weaves, and both sides lie at equal heights', () => {
+    const middleOf = (wire: string) => {
+      const path = piece.run.wires.find((each) => each.wire.id === wire)?.path ?? [];
+      const mean = (of: (at: (typeof path)[number]) => number) =>
+        path.reduce((sum, at) => sum + of(at), 0) / Math.max(1, path.length);
+      return { x: mean(({ x }) => x), y: mean(({ y }) => y) };
+    };
+    const [left, right] = ['left side.weaving', 'right side.weaving'].map(middleOf);
+    expect((left?.x ?? NaN) + (right?.x ?? NaN)).toBeCloseTo(0, 0);
+    expect((left?.y ?? NaN) - (right?.y ?? NaN)).toBeCloseTo(0, 0);
+    const [kept] = keptOf(piece.run);
+    expect(kept?.front.openArc).toBeLessThan(180);
+    expect(kept?.front.overlap).toBeGreaterThan(0.5);
+    // Where weaves leave a hold no room it says how much there is, and two of them do not lie in one another.
+    const at = (off: number) =>
+      told.map((each): Told =>
+        each[0].endsWith(' side') ? [each[0], each[1], { ...each[2], off }, each[3]] : each,
+      );
+    expect(refusalIn(at(13), 'frame')).toMatch(
+      /there are 2\.\d+ mm for one beside what is woven or bound on the frame; 4.4 mm are the least/,
+    );
+    expect(refusalIn(at(7), 'left side')).toMatch(
+      /woven as far as 3\.\d+ mm from the middle already; let the middle of this weave lie at least 7\.\d+ mm off/,
+    );
   });
 
   it('mirrors: what the left side takes, the right side takes', () => {

@@ -86,7 +86,7 @@ describe('a marquise with a crossed frame, a ladder bail and coiled flanks', () 
     [
       'cross',
       'crossed-behind',
-      { stone: marquise, gap: 2.8, off: 3.6, tail: 15 },
+      { stone: marquise, gap: 2.9, off: 3.6, tail: 15 },
       { ends: ['frame.left 3', 'frame.right 3'] },
     ],
     [
@@ -121,7 +121,7 @@ describe('a marquise with a crossed frame, a ladder bail and coiled flanks', () 
         {
           stone: marquise,
           side: end === 'left' ? 'right' : 'left',
-          from: 7.7,
+          from: 7.9,
           to: 33.5,
           off: 3.6,
           over: 1.25,

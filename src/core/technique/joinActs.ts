@@ -88,7 +88,7 @@ interface WireState {
   readonly parameter: string;
   readonly isGiven: boolean;
   middle: string | undefined;
-  woven: Act['woven'];
+  readonly woven: NonNullable<Act['woven']>[];
 }
 
 /** What a wire of a piece is cut from: a parameter of the use that brings it in. */
@@ -266,7 +266,11 @@ class Joining {
     const { name, size, hands, woven } = this.#stateOf(id);
     const ends = SIDES.flatMap((side) => hands[side].wound);
     const reach = Math.max(0, ...ends.map((place) => (typeof place === 'number' ? Math.abs(place) : 0)));
-    return { wire: id, name, size, wound: { apart: woven?.apart ?? 0, thick: woven?.thick ?? 0, reach } };
+    // What is not told where it lies does so about the middle.
+    const about = woven.length === 0 && reach > 0 ? [{ from: -reach, to: reach }] : woven;
+    const most = (of: 'apart' | 'thick') => Math.max(0, ...woven.map((each) => each[of]));
+    const stretches = about.map(({ from, to }) => ({ from, to }));
+    return { wire: id, name, size, wound: { apart: most('apart'), thick: most('thick'), stretches } };
   }
 
   #stateOf(id: string): WireState {
@@ -307,7 +311,7 @@ class Joining {
       state.start = lies;
       state.middle = middle ?? state.middle;
     }
-    for (const wire of act.woven?.wires ?? []) this.#stateOf(wire).woven = act.woven;
+    if (act.woven) for (const wire of act.woven.wires) this.#stateOf(wire).woven.push(act.woven);
     for (const { end, courses, covered, tail } of act.goesOn ?? []) {
       const hand = this.#stateOf(end.wire).hands[end.side];
       this.#goOn(hand, end.side, courses, id);
@@ -343,7 +347,7 @@ class Joining {
       parameter: wire.cutFrom,
       isGiven: false,
       middle: wire.middle,
-      woven: undefined,
+      woven: [],
     };
   }
 
@@ -443,7 +447,7 @@ function freshWires(
     parameter: port.wire,
     isGiven,
     middle: undefined,
-    woven: undefined,
+    woven: [],
   }));
 }
 

@@ -548,7 +548,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'crossed-behind',
-        { gap: '2.8 mm', off: '3.4 mm', tail: '15 mm' },
+        { gap: '3 mm', off: '3.6 mm', tail: '15 mm' },
         { ends: ends('b', 'left 3', 'right 3') },
       ],
       [
@@ -576,13 +576,13 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ['coil-of-coil', { length: '24 mm', tail: '15 mm' }, { core: ends('c', 'left') }],
       [
         'along-edge',
-        { side: 'right', from: '7.5 mm', to: '35 mm', off: '3.4 mm', over: '1.2 mm', tail: '10 mm' },
+        { side: 'right', from: '8 mm', to: '35 mm', off: '3.6 mm', over: '1.2 mm', tail: '10 mm' },
         { end: ends('g', 'core') },
       ],
       ['coil-of-coil', { length: '24 mm', tail: '15 mm' }, { core: ends('c', 'right') }],
       [
         'along-edge',
-        { side: 'left', from: '7.5 mm', to: '35 mm', off: '3.4 mm', over: '1.2 mm', tail: '10 mm' },
+        { side: 'left', from: '8 mm', to: '35 mm', off: '3.6 mm', over: '1.2 mm', tail: '10 mm' },
         { end: ends('i', 'core') },
       ],
     ],

@@ -10,6 +10,7 @@ import type { Along, Course, Pull, Side } from '../../piece/piece';
 import { placeRound } from '../../piece/shape';
 import { expectOk, ok, refuse } from '../../result';
 import { count, length, roundWire, stone, wire } from '../parameter';
+import type { WovenStretch } from '../act';
 import { actTechnique } from '../planActs';
 import { standing, STANDS } from '../standing';
 import { evenHolds, said, type Hold } from '../technique';
@@ -20,7 +21,7 @@ const [TOP, OVER] = [1.6, 1.8];
 /** Between what lies close there is a hair of air, in thicknesses. */
 const HAIR = 0.06;
 /** A hold takes at least so much of the frame, in thicknesses, and comes in over so many times what it reaches. */
-const [LEAST_HOLD, RAMP] = [7, 5];
+const [LEAST_HOLD, RAMP] = [5.5, 5];
 /** A wire is not pulled in where its line turns by more than this, radians. */
 const POINTED = 0.5;
 /** What is between two bound places is not all of the hold’s. */
@@ -89,10 +90,21 @@ export const bundleFrame = actTechnique({
     const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
     const step = D + Math.max(...woven.map(({ apart }) => apart));
     const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
-    const holdsAt = evenHolds(whole, holds, reach).map((hold) => ({
-      ...hold,
-      along: (hold.along + footAt + whole / 2) % whole,
-    }));
+    // What is woven on the wires stays as it is; places are told from the foot, clockwise as the first hand goes.
+    const stretches = woven.flatMap((each) => each.stretches);
+    const fromFoot = (along: number) => ((along - footAt + 1.5 * whole) % whole) - whole / 2;
+    const roomAt = (at: number): number =>
+      2 * (Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to))) - D);
+    const needs = D * (1 + HAIR) + (LEAST_HOLD * D) / 2;
+    const openAt = ({ along }: Hold): number => Math.min(shares.open, roomAt(fromFoot(along)));
+    const holdsAt = evenHolds(whole, holds, reach).map((hold) => {
+      const along = (hold.along + footAt + whole / 2) % whole;
+      const at = fromFoot(along);
+      // Where something is woven it lies on what is bare beside it.
+      const isBare = roomAt(at) >= LEAST_HOLD * D;
+      const bare = bareBeside(stretches, at, whole / 2, needs);
+      return { ...hold, along: isBare ? along : (footAt + bare + whole) % whole };
+    });
     const pointed = holdsAt.find(({ along }) => cornerAt(line, along, D) > POINTED);
     if (reach > 0 && pointed)
       return refuse(
@@ -103,11 +115,6 @@ export const bundleFrame = actTechnique({
       return refuse(
         `With ${counted(holds, 'hold')} that reach ${said(reach)} two of them lie ${said(nearest)} from one another; ${said(2 * D)} are the least. Take fewer, or let them reach less.`,
       );
-    // What is woven on the wires at their foot stays as it is.
-    const covered = Math.max(...woven.map(({ reach: far }) => far));
-    const offFoot = (along: number) => Math.abs(((along - footAt + 1.5 * whole) % whole) - whole / 2);
-    const openAt = ({ along }: Hold) =>
-      covered > 0 ? Math.min(shares.open, 2 * (offFoot(along) - covered - D)) : shares.open;
     const least = Math.min(...holdsAt.map(openAt));
     if (reach > 0 && least < LEAST_HOLD * D)
       return refuse(
@@ -295,6 +302,24 @@ export const bundleFrame = actTechnique({
     });
   },
 });
+
+/**
+ * Where a hold lies on the widest bare stretch of its side of the foot: as near as may be to where it lay if nothing were woven there.
+ * @param half of the way round, from the foot to the top
+ * @param needs of the stretch to both sides of its middle
+ */
+function bareBeside(stretches: readonly WovenStretch[], at: number, half: number, needs: number): number {
+  const way = at < 0 ? -1 : 1;
+  const own = stretches
+    .map(({ from, to }) => (way > 0 ? { from, to } : { from: -to, to: -from }))
+    .filter(({ to }) => to > 0)
+    .sort((a, b) => a.from - b.from);
+  const ends = [...own.map(({ to }) => to), 0].sort((a, b) => a - b);
+  const bare = ends.map((from) => ({ from, to: own.find((each) => each.from >= from)?.from ?? half }));
+  const widest = bare.reduce((best, each) => (each.to - each.from > best.to - best.from ? each : best));
+  const [first, last] = [widest.from + needs, widest.to - needs];
+  return way * (first < last ? Math.min(last, Math.max(first, Math.abs(at))) : (first + last) / 2);
+}
 
 /** How much farther turns reach round a stone than on straight wires: they touch one another inside of the bend. */
 const spreadBy = (outline: Outline, D: number, thin: number): number =>

@@ -1,7 +1,7 @@
 import { counted } from '../../units/counted';
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Along } from '../../piece/piece';
+import type { Along, Side } from '../../piece/piece';
 import { ok, refuse, type Result } from '../../result';
 import { halvesOfWeave } from '../../weave/consume';
 import { wiresOf, type Weave } from '../../weave/notation';
@@ -35,6 +35,9 @@ function stepsOf(woven: Weave, step: number, base: WireSize, gap: number): reado
   });
 }
 
+/** The hand that a place of a whole wire is on, told from its middle. */
+const sideAt = (place: number): Side => (place < 0 ? 'second' : 'first');
+
 const sum = (all: readonly number[]): number => all.reduce((before, each) => before + each, 0);
 
 /** Frame wires that a weave is laid on afresh: side by side, as far apart as it stands them. */
@@ -44,7 +47,7 @@ export function freshRow(woven: Weave, strip: Result<Strip>, base: WireSize, tai
     count: wiresOf(woven),
     name: 'frame wire',
     tail,
-    start: (index) => pose(vec3(0, sum(steps.slice(0, index)) - sum(steps) / 2), vec3(1, 0)),
+    start: (index) => pose(vec3(0, sum(steps.slice(0, index)) - sum(steps) / 2), vec3(-1, 0)),
   };
 }
 
@@ -61,6 +64,12 @@ export const straightWeave = actTechnique({
     told: choice('Woven', ['over a length', 'by repeats'], 'over a length'),
     length: length('Length of the weave', 40, 1, 600),
     repeats: count('Repeats', 12, 1, 400, 'Counted when it is woven by repeats'),
+    lies: choice(
+      'On whole wires it lies',
+      ['about the middle', 'left of it', 'right of it'],
+      'about the middle',
+    ),
+    off: length('Its middle lies off the middle of the wires by', 0, 0, 400),
     gap: length('Gap in the middle of the row, as of a ladder', 0, 0, 60),
     tail: length('Tail at each end of the frame wires', 60, 0, 200),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
@@ -77,7 +86,10 @@ export const straightWeave = actTechnique({
         freshRow(woven, stripOf(woven, base, weaving, farOf(far)), base, tail, gap),
     },
   },
-  act: ({ weave: woven, base, weaving, tail, weavingTail, gap, ...far }, { wires, ends, own, isWhole }) => {
+  act: (
+    { weave: woven, base, weaving, tail, weavingTail, lies, off, gap, ...far },
+    { wires, ends, own, isWhole },
+  ) => {
     const strip = stripOf(woven, base, weaving, farOf(far));
     if (!strip.ok) return strip;
     const { covered, repeats, advance, step, term } = strip.value;
@@ -92,22 +104,44 @@ export const straightWeave = actTechnique({
       return refuse(
         `This weave goes over ${counted(count, 'wire')}; ${counted(taken.length, 'is', 'are')} chosen.`,
       );
-    const under = { long: whole ? covered / 2 : covered, name: 'under the weave' };
+    const name = 'under the weave';
+    // The left end of a whole wire is that of its first hand; beside the middle it is woven on away from there.
+    const middle = lies === 'about the middle' ? 0 : lies === 'left of it' ? off : -off;
+    const [begins, stops] = [middle - covered / 2, middle + covered / 2];
+    const lain = wires('frame')
+      .flatMap(({ wound: { stretches } }) => stretches)
+      .find(({ from, to }) => from < stops - 1e-6 && to > begins + 1e-6);
+    if (whole && lain) {
+      const far = middle < 0 ? -lain.from : lain.to;
+      return refuse(
+        `On these wires something is woven as far as ${said(far)} from the middle already; let the middle of this weave lie at least ${said(far + covered / 2)} off.`,
+      );
+    }
     const steps = stepsOf(woven, step, base, gap);
     const row = sideBySide(taken, { id: own('row'), step: steps, along: ASIDE * base.width + gap });
     const goesOn: readonly GoesOn[] = whole
       ? taken.flatMap(({ wire: id }) =>
-          SIDES.map((side) => ({ end: { wire: id, side }, courses: [], covered: under, tail })),
+          SIDES.map((side) => {
+            const long = Math.max(0, side === 'first' ? stops : -begins);
+            return {
+              end: { wire: id, side },
+              courses: [],
+              ...(long > 0 ? { covered: { long, name } } : {}),
+              tail,
+            };
+          }),
         )
       : taken.map((end, index) => ({
           end,
           courses: count > 1 ? row.slice(index, index + 1) : [],
-          covered: under,
+          covered: { long: covered, name },
           tail,
         }));
     const on = taken.map(({ wire: id, side, places }): Along =>
       whole
-        ? { wire: id, from: -covered / 2, towards: 'first' }
+        ? middle < 0
+          ? { wire: id, from: stops, towards: 'second' }
+          : { wire: id, from: begins, towards: 'first' }
         : { wire: id, from: count > 1 ? { side, endOf: own('row') } : places, towards: side },
     );
     const { repeat, close } = woven;
@@ -120,7 +154,16 @@ export const straightWeave = actTechnique({
           name: 'weaving wire',
           cutFrom: 'weaving',
           size: weaving,
-          first: [{ kind: 'wound', name: term.name, on, groups, ...(gap > 0 ? { steps } : {}) }],
+          first: [
+            {
+              kind: 'wound',
+              name: term.name,
+              on,
+              groups,
+              isCentred: whole && middle === 0,
+              ...(gap > 0 ? { steps } : {}),
+            },
+          ],
           second: [],
           tails: { first: weavingTail, second: weavingTail },
           middle: 'begin to weave',
@@ -132,6 +175,8 @@ export const straightWeave = actTechnique({
               wires: taken.map(({ wire: id }) => id),
               apart: step - base.width,
               thick: bendOf(weaving).height,
+              from: begins,
+              to: stops,
             },
           }
         : {}),
@@ -141,7 +186,7 @@ export const straightWeave = actTechnique({
               { id: `wire ${index + 1}`, label, takes: 'wire', wire: id, side },
               ...SIDES.map((each): Leaving => ({
                 id: `wire ${index + 1} ${each}`,
-                label: `${label}, ${each === 'first' ? 'right' : 'left'} end`,
+                label: `${label}, ${each === 'first' ? 'left' : 'right'} end`,
                 takes: 'end',
                 wire: id,
                 side: each,
@@ -151,8 +196,8 @@ export const straightWeave = actTechnique({
       ),
       marked: whole
         ? wires('frame').flatMap(({ wire: id }) => [
-            { wire: id, side: 'second', at: covered / 2, what: 'the weave begins' },
-            { wire: id, side: 'first', at: covered / 2, what: 'the weave ends' },
+            { wire: id, side: sideAt(begins), at: Math.abs(begins), what: 'the weave begins' },
+            { wire: id, side: sideAt(stops), at: Math.abs(stops), what: 'the weave ends' },
           ])
         : [],
       steps: [

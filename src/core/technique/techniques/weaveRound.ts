@@ -1,6 +1,5 @@
 import { parallelOf, perimeterOf } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
-import type { Course } from '../../piece/piece';
 import { ok, refuse, type Result } from '../../result';
 import type { Weave } from '../../weave/notation';
 import { length, roundWire, stone, weave, wire, type StoneSize, type WireSize } from '../parameter';
@@ -92,11 +91,6 @@ export const weaveRound = actTechnique({
     if (!act.ok) return act;
     return ok({
       ...act.value,
-      // Both ends of it come to lie alike.
-      wires: (act.value.wires ?? []).map((each) => ({
-        ...each,
-        first: each.first.map(begunAt(-covered / 2)),
-      })),
       notes: [
         ...(act.value.notes ?? []),
         `Round the stone there are ${said(round)}; ${said(round - covered)} of them stay bare where it meets at the top.`,
@@ -104,12 +98,6 @@ export const weaveRound = actTechnique({
     });
   },
 });
-
-/** What is wound about whole wires, begun elsewhere along them. */
-const begunAt =
-  (from: number) =>
-  (course: Course): Course =>
-    course.kind === 'wound' ? { ...course, on: course.on.map((each) => ({ ...each, from })) } : course;
 
 /** What a straight weave of so many repeats is told. */
 const byRepeats = (
@@ -127,6 +115,8 @@ const byRepeats = (
   weaving,
   tail,
   weavingTail,
+  lies: 'about the middle' as const,
+  off: 0,
   told: 'by repeats' as const,
   length: 0,
   repeats,
