@@ -22,8 +22,16 @@ interface Felt {
  * The taut way of a wire across a stone from one place to another: straight as it is seen from above, over its face or flat behind its back, no
  * lower than the wire lies on it.
  * @param thick of the wire
+ * @param over how thick that is which lies on the stone already
  */
-export function acrossPath(body: Cab, face: 'front' | 'back', from: Vec3, to: Vec3, thick: number): Path {
+export function acrossPath(
+  body: Cab,
+  face: 'front' | 'back',
+  from: Vec3,
+  to: Vec3,
+  thick: number,
+  over = 0,
+): Path {
   const edge = pointsOf(expectOk(outlineOf(body.size)), EDGE_POINTS);
   const { pose } = body;
   const side = sideOf(pose);
@@ -33,7 +41,7 @@ export function acrossPath(body: Cab, face: 'front' | 'back', from: Vec3, to: Ve
     const off = minus3(at, pose.at);
     const inward = insideOutline(edge, dot3(off, pose.along), dot3(off, side));
     if (inward < 0) return -Infinity;
-    return (face === 'front' ? faceAt(body, inward) : 0) + thick / 2;
+    return (face === 'front' ? faceAt(body, inward) : 0) + over + thick / 2;
   };
   const long = distance3(from, to);
   const steps = Math.max(4, Math.ceil(long / FELT));

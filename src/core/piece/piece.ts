@@ -103,6 +103,15 @@ export interface Along {
   readonly passing?: number;
 }
 
+/** A way across a stone, over its face or behind its back. */
+export interface Across {
+  readonly body: string;
+  readonly face: 'front' | 'back';
+  readonly name: string;
+  /** How thick that is which lies on the stone already: it goes over that. */
+  readonly over?: number;
+}
+
 interface Named {
   /** What the maker calls it; the term of the cut's sum. */
   readonly name: string;
@@ -110,8 +119,8 @@ interface Named {
   readonly id?: string;
   /** What the way to it is called when it is drawn taut: straight, and a term of its own. */
   readonly taut?: string;
-  /** The stone that the way to it goes across, over its face or behind its back, and what that way is called. */
-  readonly across?: { readonly body: string; readonly face: 'front' | 'back'; readonly name: string };
+  /** The stone that the way to it goes across, and what that way is called. */
+  readonly across?: Across;
   /** Whether it lies in a hole, where nobody sees it. */
   readonly isHidden?: true;
   /** Why its line is only about right, where it is: it may lie in others that are so. */

@@ -293,12 +293,12 @@ class Run {
 
   #wayAcross(
     { size }: PieceWire,
-    { body, face }: NonNullable<Course['across']>,
+    { body, face, over = 0 }: NonNullable<Course['across']>,
     from: Vec3,
     to: Vec3,
     where: string,
   ): Path {
-    return acrossPath(this.#bodyOf('cab', body, where), face, from, to, bendOf(size).thick);
+    return acrossPath(this.#bodyOf('cab', body, where), face, from, to, bendOf(size).thick, over);
   }
 
   /** Straight on as far as a place of its own wire, or nothing when it has come that far. */

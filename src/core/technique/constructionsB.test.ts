@@ -289,8 +289,9 @@ describe('B6, an open cradle with a hung capture', () => {
       binding: halfRound(1),
       gap: 13.5,
       turns: 5,
-      curl: 6,
-      tail: 20,
+      crossing: 'cross, one over the face and one behind the back',
+      curl: 5.5,
+      tail: 10,
     });
   const plan = cradleOf(30);
   const captured = (of: Plan) => [1, 2, 3].map((wire) => cutNamed(of, `capture wire ${wire}`));
@@ -330,6 +331,34 @@ describe('B6, an open cradle with a hung capture', () => {
     const smaller = captured(cradleOf(24));
     for (const [index, cut] of captured(plan).entries())
       expect(netOf(cut)).toBeGreaterThan(netOf(smaller[index] ?? front));
+  });
+
+  it('both front ends take a turn on the frame and cross to the other side: one over the face, one behind the back', () => {
+    const front = plan.run?.wires.find(({ wire }) => wire.name === 'capture wire 1');
+    if (!front) throw new Error('it has a foremost wire');
+    expect(termsOf(captured(plan)[0] ?? cutNamed(plan, 'frame wire'))).toEqual(
+      expect.arrayContaining(['1 turn round the frame', 'across the face', 'behind the back']),
+    );
+    for (const [hand, name, isOver] of [
+      [front.second, 'across the face', true],
+      [front.first, 'behind the back', false],
+    ] as const) {
+      const path = hand.find((course) => course.name === name)?.path ?? [];
+      const [begins, ends] = [path[0], path.at(-1)];
+      if (!begins || !ends) throw new Error('it crosses');
+      expect(begins.x * ends.x).toBeLessThan(0);
+      // From frame to frame; where it lies over the stone it clears the wire that holds it there by that wire’s thickness.
+      expect(Math.hypot(ends.x - begins.x, ends.y - begins.y)).toBeGreaterThan(48);
+      const over = path.filter(({ x, y }) => Math.hypot(x, y) < 12);
+      expect(over.length).toBeGreaterThan(4);
+      for (const { z } of over) {
+        if (isOver) expect(z).toBeGreaterThan(4 + 0.8 + 0.4);
+        else expect(z).toBeLessThan(-0.8 - 0.4);
+      }
+    }
+    // Where nothing crosses every end is wound and curled on its own side.
+    const apart = planOf('cradle', { turns: 5 });
+    expect(termsOf(cutNamed(apart, 'capture wire 1'))).not.toContain('across the face');
   });
 
   it('stands clear of its stone all round, its six ends fastened alike on both sides', () => {

@@ -98,7 +98,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     name: 'Kelp cradle',
     kind: 'pendant',
     metal: 'copper',
-    uses: [['cradle']],
+    uses: [['cradle', { crossing: 'cross, one over the face and one behind the back' }]],
     measures: stone('round', 30, 30, 4, 8),
     notes: 'The scrolls are what holds it: two at least on each side.',
     parts: [['sea glass round', 1, 4]],

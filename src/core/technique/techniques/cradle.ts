@@ -8,6 +8,7 @@ import { ok, refuse, type Result } from '../../result';
 import { cutFromParts, joinActs, type ActUse } from '../joinActs';
 import { cutsOfPiece } from '../ofPiece';
 import {
+  choice,
   count,
   initialValues,
   length,
@@ -41,6 +42,8 @@ const ABOVE = 1.2;
 const [CROOK_AT, BENT_AT] = [24, 8];
 /** Where the front wire lies over the face, on both sides: along its middle and as far as both its ends; parts of the way round from the top. */
 const HELD = [0.17, 0.25, 0.33, 0.67, 0.75, 0.83];
+/** Where an end that crosses comes to the frame on the other side, degrees from its top, and how often it is wound on each. */
+const [CROSSED_TO, CROSSED_TURNS] = [118, 1];
 /** Turns of the frame’s end down its own upright. */
 const SHUT = 3;
 
@@ -62,6 +65,11 @@ export const cradle = technique({
     binding: wire('Binding wire', { profile: 'half-round', width: 1, height: 0.5 }, 'bundle binding'),
     reach: length('Each hold reaches in by', 1.2, 0, 10),
     turns: count('Turns of each end round the frame', 5, 1, 12),
+    crossing: choice(
+      'The front ends',
+      ['stay on their sides', 'cross, one over the face and one behind the back'],
+      'stay on their sides',
+    ),
     curl: length('Curl of each front and middle end, outside', 6, 3, 30),
     tail: length('Handling tail at each end of a capture wire', 25, 0, 200),
   },
@@ -76,6 +84,7 @@ export const cradle = technique({
     binding,
     reach,
     turns,
+    crossing,
     curl,
     tail,
   }) => {
@@ -137,38 +146,56 @@ export const cradle = technique({
       second: [{ kind: 'coiled', name: 'crook loop', about: crook, turns: 1, pitch: D }],
       tails: { first: cradleTail, second: cradleTail },
     };
+    /** Round the frame, on from so far beside its top, to the left or right; from inside of it over its front or behind it first. */
+    const onFrame = (way: 1 | -1, degrees: number, isOver: boolean, count: number, isOpen: boolean) => ({
+      kind: 'wound' as const,
+      name: `${counted(count, 'turn')} round the frame`,
+      on: [
+        {
+          wire: 'frame',
+          from: 2 * Math.PI * R * (((way * degrees - CROOK_AT + 360) % 360) / 360),
+          towards: way === 1 ? ('first' as const) : ('second' as const),
+        },
+      ],
+      groups: [{ kind: 'wrap' as const, first: 0, last: 0, wraps: count + 2 }],
+      begins: (way === 1) === isOver ? ('back' as const) : ('front' as const),
+      skips: way === 1 ? 1 : 0,
+      halves: 2 * count + (isOpen ? 1 : 0),
+    });
     /** What an end of the capture does: out to the frame, over it and round it, and curled away; the rearmost are tucked. */
     const fastened = (side: Side, index: number): readonly Course[] => {
       const way = side === 'second' ? 1 : -1;
       const degrees = REACH[2 - index] as number;
-      const at = ((way * degrees - CROOK_AT + 360) % 360) / 360;
       const isCurled = index < 2;
-      const halves = 2 * turns + (isCurled ? 1 : 0);
-      const along = 2 * Math.PI * R * at;
-      const beyond = degrees + (((turns + 2.5) * d) / R) * (180 / Math.PI);
-      const outer = round(inside + D + (d / 2) * (1 + 2 * HAIR), way * beyond);
-      const curled: readonly Course[] = [
+      // The right one goes over the face, the left one behind the back.
+      const isCrossed = index === 0 && crossing !== 'stay on their sides';
+      const isOver = way === 1;
+      const curledAt = (beside: 1 | -1, last: number, count: number): readonly Course[] => {
+        const beyond = last + (((count + 2.5) * d) / R) * (180 / Math.PI);
+        const outer = round(inside + D + (d / 2) * (1 + 2 * HAIR), beside * beyond);
+        const to = beside === 1 ? outer : pose(outer.at, vec3(-outer.along.x, -outer.along.y));
+        return [
+          { kind: 'led', name: 'curl', to },
+          { kind: 'curled', name: 'curl', inside: d, turns: -beside * rolled, pitch: d * (1 + HAIR) },
+        ];
+      };
+      const across = isOver ? 'across the face' : 'behind the back';
+      const face = isOver ? 'front' : 'back';
+      const other = way === 1 ? -1 : 1;
+      const crossed: readonly Course[] = [
         {
-          kind: 'led',
-          name: 'curl',
-          to: way === 1 ? outer : pose(outer.at, vec3(-outer.along.x, -outer.along.y)),
+          ...onFrame(other, CROSSED_TO, isOver, CROSSED_TURNS, true),
+          across: { body: `${CAPTURE}.stone`, face, name: across, over: d * (1 + HAIR) },
         },
-        { kind: 'curled', name: 'curl', inside: d, turns: -way * rolled, pitch: d * (1 + HAIR) },
+        ...curledAt(other, CROSSED_TO, CROSSED_TURNS),
       ];
       return [
         { kind: 'laid', name: 'out to the frame', length: 1.5 * bendOf(binding).pitch },
         {
-          kind: 'wound',
-          name: `${counted(turns, 'turn')} round the frame`,
+          ...onFrame(way, degrees, true, isCrossed ? CROSSED_TURNS : turns, isCurled && !isCrossed),
           taut: 'out to the frame',
-          on: [{ wire: 'frame', from: along, towards: way === 1 ? 'first' : 'second' }],
-          groups: [{ kind: 'wrap', first: 0, last: 0, wraps: turns + 2 }],
-          // From inside of it over its front first.
-          begins: way === 1 ? 'back' : 'front',
-          skips: way === 1 ? 1 : 0,
-          halves,
         },
-        ...(isCurled ? curled : []),
+        ...(isCrossed ? crossed : isCurled ? curledAt(way, degrees, turns) : []),
       ];
     };
     const wires = piece.wires.map((each): PieceWire => {
@@ -233,6 +260,16 @@ export const cradle = technique({
           name: 'hang it in the frame: the rear ends over it and round it first, then every end by itself',
           minutes: 6 * turns * 0.5,
         },
+        ...(crossing === 'stay on their sides'
+          ? []
+          : [
+              {
+                id: 'cross',
+                makes: ['across the face', 'behind the back'],
+                name: 'lead the right front end over the face and the left one behind the back, one at a time, and wind each on the other side',
+                minutes: 4,
+              },
+            ]),
         {
           id: 'curl',
           makes: ['curl'],
