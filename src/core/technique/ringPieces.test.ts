@@ -6,7 +6,7 @@ import { methodOf, startSize, type RingMethodId } from '../ring/drift';
 import { ringOf } from '../ring/ringSize';
 import { cutNamed } from '../../../tests/support/techniques';
 import { roundWire } from './parameter';
-import type { Vec3 } from '../geometry/path';
+import { lengthOfPath, type Vec3 } from '../geometry/path';
 import { cutOf, netOf, type Plan, type PlannedCut } from './technique';
 import { expectSound } from '../../../tests/support/constructions';
 import { termsOf } from '../../../tests/support/acts';
@@ -215,10 +215,12 @@ describe('G4, a spiral-head ring with a small cab', () => {
       expect(netOf(cut)).toBeGreaterThanOrEqual(305 / 2);
     }
     expect(cutOf(cutNamed(plan, 'tying wire'))).toBeLessThanOrEqual(610);
-    expect(termsOf(cutNamed(plan, 'tying wire')).slice(0, 3)).toEqual([
+    expect(termsOf(cutNamed(plan, 'tying wire')).filter((term) => !term.startsWith('way to'))).toEqual([
       '7 turns about the middle',
+      'one turn on each pair',
       'tie over all of them',
       '5 turns at each corner',
+      'handling tails',
     ]);
   });
 
@@ -227,6 +229,26 @@ describe('G4, a spiral-head ring with a small cab', () => {
     expect(kept?.front.openArc).toBeLessThan(120);
     expect(kept?.front.overlap).toBeGreaterThan(0.6);
     expect(kept?.front.overlap).toBeLessThan(0.6 + 0.812);
+  });
+
+  it('each half of the tie goes about the other side’s pair alone, between it and its own', () => {
+    const tie = plan.run?.wires.find(({ wire }) => wire.id === 'tie');
+    for (const [hand, sense] of [
+      [tie?.first, -1],
+      [tie?.second, 1],
+    ] as const) {
+      const path = hand?.find(({ name }) => name === 'one turn on each pair')?.path ?? [];
+      const across = path.map(({ z }) => sense * z);
+      // From hardly beyond the middle, between the pairs, to outside of the outer one of the other hand’s.
+      expect(Math.min(...across)).toBeLessThan(0.812 / 4);
+      expect(Math.min(...across)).toBeGreaterThan(-0.1);
+      expect(Math.max(...across)).toBeGreaterThan(2 * 0.812);
+      for (const { x } of path) expect(sense * x).toBeLessThan(0);
+      // Two square wires side by side: it lies on their hull, 2(0.812 + 2 × 0.812) + π × 0.405, and moves on a little.
+      const hull = 2 * (0.812 + 2 * 0.812) + Math.PI * ga(26).width;
+      expect(lengthOfPath(path) / hull).toBeGreaterThan(1);
+      expect(lengthOfPath(path) / hull).toBeLessThan(1.05);
+    }
   });
 
   it('each side’s pair goes once round: four bands lie side by side at the back', () => {

@@ -26,10 +26,12 @@ const CLEAR = 1.75;
 const DOWN = 18;
 /** Where the thin wire has come down from its tie, degrees from the top. */
 const AFTER = 30;
-/** Turns of each half of the tie over everything that crosses. */
-const TIE = 1;
-/** So many turns within the end of the binding of the middle. */
-const WITHIN = 1;
+/** Each half of the tie goes once about a pair, so many turns beyond the binding of the middle and over so many; then about all of it. */
+const [PAIR_AT, PAIR_LONG] = [0.9, 2];
+/** Turns of each half over everything that crosses, so many turns beyond the binding, and how thick that is on which it lies. */
+const [TIE, TIE_AT, TIE_OVER] = [1.5, 0.6, 1.5];
+/** Between the pairs at the front there is room for what ties each, and between them and the middle for that and its binding; in its thicknesses. */
+const [BETWEEN, UNDER] = [1.3, 3];
 const HAIR = 0.06;
 /** Over how much of its way beside the cab an upper end comes over its edge, and goes down again. */
 const COMING_OVER = 0.38;
@@ -85,13 +87,13 @@ export const spiralHeadRing = technique({
       return refuse(`A cab of ${said(across)} is wider than this ring; ${said(2 * (R - D))} is the most.`);
     // The middle of both wires lies on its own binding, what crosses it on that.
     const middle = R + d * (1 + HAIR);
-    const over = middle + D + 1.25 * d;
+    const over = middle + D + UNDER * d;
     const onShank = R + D + d * (1 + HAIR);
     const cab: Cab = {
       kind: 'cab',
       id: 'cab',
       size: held,
-      pose: pose(vec3(0, -over - D / 2 - 1.3 * d), vec3(1, 0), vec3(0, -1)),
+      pose: pose(vec3(0, -over - D / 2 - (TIE_OVER + 0.2) * d), vec3(1, 0), vec3(0, -1)),
     };
     const round = (radius: number, degrees: number, z: number): Pose => {
       const [s, c] = [Math.sin(radians(degrees)), Math.cos(radians(degrees))];
@@ -114,18 +116,24 @@ export const spiralHeadRing = technique({
           turns: (360 - ONTO - OFF) / 360,
           pitch: 0,
         },
-        { kind: 'led', name: FRONT, id: 'front', to: to(pose(vec3(0, -over, lane), vec3(1, 0))) },
+        {
+          kind: 'led',
+          name: FRONT,
+          id: 'front',
+          to: to(pose(vec3(0, -over, lane + (BETWEEN / 2) * d), vec3(1, 0))),
+        },
         ...(isUpper ? upper(way) : lower(way, lane)),
       ];
     };
     // Out under the edge of the cab before it comes up beside it.
     const c = across / 2 + OUT * D;
-    if (CLEAR * D > c)
+    const clear = CLEAR * D + (BETWEEN / 2) * d;
+    if (clear > c)
       return refuse(
-        `A cab of ${said(across)} is too small for wire of ${said(D)}; ${said(2 * (CLEAR - OUT) * D)} is the least.`,
+        `A cab of ${said(across)} is too small for wire of ${said(D)}; ${said(2 * (clear - OUT * D))} is the least.`,
       );
     // Clear of the lower end, which goes down beside it.
-    const out = Math.max(BESIDE - BEFORE, degreesIn(Math.acos((-CLEAR * D) / c)));
+    const out = Math.max(BESIDE - BEFORE, degreesIn(Math.acos(-clear / c)));
     const aside = radians(out);
     const outside = pose(vec3(c * Math.sin(aside), -over, -c * Math.cos(aside)), vec3(1, -0.2, 0.3));
     // On the upper shoulder of the cab: over its edge, in the middle of its way beside it.
@@ -185,9 +193,9 @@ export const spiralHeadRing = technique({
         },
       ]);
     };
-    // It ends on the side that the bands of its hand lie on, and goes on beside them.
+    // It ends on the side of the other hand’s pair, which it ties before that goes on.
     const half = (side: Side): number =>
-      side === 'first' ? Math.floor(bound / 2) : Math.ceil(bound / 2) - 0.5;
+      side === 'first' ? Math.floor(bound / 2) + 0.5 : Math.ceil(bound / 2) - 1;
     /** Everything that crosses over the middle, so far beside it on the side of a hand. */
     const crossing = (side: Side, aside: number): readonly Along[] => {
       const other = side === 'first' ? 'second' : 'first';
@@ -208,10 +216,26 @@ export const spiralHeadRing = technique({
       },
       {
         kind: 'bound',
+        name: 'one turn on each pair',
+        on: [0, 1].map((index) => ({
+          wire: `wire ${index}`,
+          from: {
+            side: side === 'first' ? 'second' : 'first',
+            endOf: 'front',
+            on: -(half(side) + PAIR_AT) * pitch,
+          },
+          towards: side,
+        })),
+        begin: 0,
+        turns: 1,
+        long: PAIR_LONG * pitch,
+      },
+      {
+        kind: 'bound',
         name: 'tie over all of them',
-        on: crossing(side, (half(side) - WITHIN) * pitch),
-        over: 1.1 * d,
-        begin: side === 'first' ? 0 : 180,
+        on: crossing(side, (half(side) + TIE_AT) * pitch),
+        over: TIE_OVER * d,
+        begin: side === 'first' ? 180 : 0,
         turns: TIE,
         long: TIE * pitch,
       },
@@ -220,7 +244,11 @@ export const spiralHeadRing = technique({
         kind: 'led',
         name: `${counted(corner, 'turn')} at each corner`,
         to: turnedHalf(
-          round(R + (degrees < ONTO ? d : 0), degrees, 2 * D * (1 + HAIR) + d * (0.5 + 2 * HAIR)),
+          round(
+            R + (degrees < ONTO ? d : 0),
+            degrees,
+            Math.max(2 * D * (1 + HAIR), degrees < ONTO ? clear + D / 2 : 0) + d * (0.5 + 2 * HAIR),
+          ),
           side === 'first' ? 1 : -1,
         ),
       })),
@@ -279,7 +307,7 @@ export const spiralHeadRing = technique({
         },
         {
           id: 'tie',
-          name: 'slide it down and tie the crossing: one turn over all of it on each side',
+          name: 'slide it down and tie the crossing: one turn on each pair, then over all of it and back through',
           minutes: 3,
         },
         { id: 'stone', makes: ['cab'], name: 'set the cab on the tie and press the wires to it', minutes: 2 },
