@@ -10,7 +10,7 @@ import {
   type EvenBend,
   type Pose,
 } from '../geometry/pose';
-import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
+import { spaceLine } from '../geometry/spaceLine';
 import { minus3, norm3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { minus, outward, scaled } from '../geometry/vector';
 import { alongAtAngle, perimeterOf, type Outline } from '../outline/outline';
@@ -231,7 +231,12 @@ function strandsAbout(course: Twisted, line: Path, size: WireSize): Strands {
   const known = strandsKnown.get(line);
   if (known?.key === key) return known;
   const bent = spaceLine(line, axis.up);
-  const paths = Array.from({ length: strands }, (_, strand) => strandPath({ ...course, strand }, size, bent));
+  const stations = Array.from({ length: stepsOf(turns) + 1 }, (_, step) =>
+    bent.at((along * step) / stepsOf(turns)),
+  );
+  const paths = Array.from({ length: strands }, (_, strand) =>
+    strandPath({ ...course, strand }, size, stations),
+  );
   const length = paths.reduce((sum, path) => sum + lengthOfPath(path), 0) / strands;
   const made = { key, paths, length };
   strandsKnown.set(line, made);
@@ -249,17 +254,22 @@ export const twistedPath = (course: Twisted, size: WireSize): Path =>
   (course.line && strandsAbout(course, course.line, size).paths[course.strand]) ??
   strandPath(course, size, undefined);
 
+/** Points of a strand that is twisted so often. */
+const stepsOf = (turns: number): number => Math.max(8, Math.ceil(Math.abs(turns) * TWIST_POINTS));
+
+/** @param stations poses of a bent axis at even parts of it, one for each point of a strand; a straight one needs none */
 function strandPath(
   { axis, strands, strand, along, turns }: Twisted,
   size: WireSize,
-  bent: SpaceLine | undefined,
+  stations: readonly Pose[] | undefined,
 ): Path {
   const off = offAxis(strands, size.width);
-  const steps = Math.max(8, Math.ceil(Math.abs(turns) * TWIST_POINTS));
+  const steps = stepsOf(turns);
   return Array.from({ length: steps + 1 }, (_, step) => {
     const part = step / steps;
     const angle = 2 * Math.PI * (strand / strands + turns * part);
     const [right, up] = [off * Math.sin(angle), off * Math.cos(angle)];
-    return bent ? inPose(bent.at(along * part), 0, right, up) : inPose(axis, along * part, right, up);
+    const station = stations?.[step];
+    return station ? inPose(station, 0, right, up) : inPose(axis, along * part, right, up);
   });
 }
