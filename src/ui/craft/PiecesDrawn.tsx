@@ -3,6 +3,7 @@ import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { saidFrom, viewsOf } from '@/core/drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
+import { saidChecks } from '@/core/pattern/pieceChecks';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
@@ -10,6 +11,7 @@ import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { Judgements } from './Judgements';
 import { metalOfPart } from './metalOfPart';
+import { ChecksSaid } from './ChecksSaid';
 import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
 import { TurnPart } from './TurnPart';
@@ -62,6 +64,10 @@ function AfterEachStep({ part, specs, steps }: { part: DrawnPart; specs: Specs; 
   );
 }
 
+/** What is to be seen of a piece, or of a technique alone that goes on from no other. */
+const checksOf = ({ piece, plan: { run } }: DrawnPart): readonly string[] =>
+  piece ? saidChecks(piece) : run ? saidChecks({ run, hang: undefined }) : [];
+
 /** A pattern drawn to scale: its pieces from all sides and after each step, with what the trade says of each. */
 export function PiecesDrawn({
   composition,
@@ -87,7 +93,8 @@ export function PiecesDrawn({
           <h3>{part.name}</h3>
           <FromAllSides part={part} specs={specs} />
           <TurnPart composition={composition} specs={specs} part={part.id} name={part.name} />
-          <PieceHangs part={part} specs={specs} alone />
+          <PieceHangs part={part} specs={specs} />
+          <ChecksSaid said={checksOf(part)} />
           {touchesOf(part.id)}
           <AfterEachStep part={part} specs={specs} steps={resolved.steps} />
           {part.uses.map((each) => (

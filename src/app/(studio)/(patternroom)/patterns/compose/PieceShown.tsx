@@ -3,11 +3,12 @@
 import { memo, useCallback } from 'react';
 import type { Specs } from '@/core/pattern/composition';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
+import { ChecksSaid } from '@/ui/craft/ChecksSaid';
 import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { TouchesSaid } from '@/ui/craft/TouchesSaid';
-import { useTouches } from '@/ui/craft/useTouches';
+import { usePieceSaid } from '@/ui/craft/usePieceSaid';
 
 /** A piece that is being composed, large; it stays in view while its techniques are worked on. */
 export const PieceShown = memo(function PieceShown({
@@ -18,7 +19,7 @@ export const PieceShown = memo(function PieceShown({
   readonly specs: Specs;
 }) {
   const metalOf = useCallback((wire: string) => metalOfPart(part, specs)(wire), [part, specs]);
-  const touches = useTouches(part.plan.run);
+  const said = usePieceSaid(part.piece ?? {});
   return (
     <>
       <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
@@ -32,7 +33,8 @@ export const PieceShown = memo(function PieceShown({
       </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
         <PieceHangs part={part} specs={specs} />
-        <TouchesSaid said={touches ?? []} />
+        <ChecksSaid said={said?.checks ?? []} />
+        <TouchesSaid said={said?.touches ?? []} />
       </section>
     </>
   );
