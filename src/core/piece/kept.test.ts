@@ -92,6 +92,20 @@ describe('how a stone is kept', () => {
     expect(front.openArc).toBeLessThan(back.openArc);
   });
 
+  it('takes a short hold, in over the edge and out again as a shallow half round, for no band', () => {
+    const half: PieceWire = {
+      ...laid(-1.5, -14, [0, 1], 0, 5),
+      first: [
+        { kind: 'laid', name: 'in', length: 3.85 },
+        { kind: 'bent', name: 'round', about: 2, angle: -180 },
+        { kind: 'laid', name: 'out', length: 3.85 },
+      ],
+    };
+    const { front } = keptBy([half]);
+    expect(front.overlap).toBeGreaterThan(1.5);
+    expect(front.bands).toBe(0);
+  });
+
   it('is not told of a stone that is tied through its own hole', () => {
     expect(keptOf(expectOk(runPiece({ bodies: [{ ...stone(), drilled: 1 }], wires: [hold(0, 2)] })))).toEqual(
       [],

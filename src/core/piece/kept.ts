@@ -7,6 +7,7 @@ import { centroidOf, pointsOf } from '../outline/outline';
 import { outlineOf } from '../outline/outlineOf';
 import { expectOk } from '../result';
 import { bendOf } from '../technique/winding';
+import { distance, minus, plus, scaled, type Vec } from '../geometry/vector';
 import type { PlacedBody } from './body';
 import type { Cab } from './piece';
 import type { RunPiece } from './run';
@@ -60,6 +61,8 @@ interface OnStone {
   readonly right: number;
   readonly down: number;
   readonly inward: number;
+  /** The same place as the stone lies, as its outline is told. */
+  readonly at: Vec;
 }
 
 /** It keeps the stone where so much of its radius, at most, is still outside of the edge. */
@@ -70,6 +73,9 @@ class Side {
   readonly #reach = new Array<number>(ARCS).fill(0);
   readonly #lying: OnStone[] = [];
   #bands = 0;
+
+  /** @param edge of the stone */
+  constructor(private readonly edge: readonly Vec[]) {}
 
   put(at: OnStone, radius: number): void {
     this.#lying.push(at);
@@ -85,23 +91,50 @@ class Side {
   /** The wire leaves the stone there, or goes over to its other side. */
   leave(): void {
     const [from, to] = [this.#lying[0], this.#lying.at(-1)];
-    if (from && to && isBand(from, to, this.#lying)) this.#bands += 1;
+    if (from && to && isBand(this.edge, from, to, this.#lying)) this.#bands += 1;
     this.#lying.length = 0;
   }
 
   kept = (): KeptFrom => ({ ...keptBy(this.#reach), bands: this.#bands });
 }
 
-/** How far in from the edge a band comes at least, as a part of the way across: half of it where it crosses straight. */
-const ACROSS = 0.4;
+/**
+ * How far in from the edge a band comes at least, as a part of the way across: half of it where it crosses straight. And so many times the way
+ * across it is farther along the edge: what comes back to the edge beside where it came in is a hold.
+ */
+const [ACROSS, FARTHER] = [0.4, 1.25];
+
+/** How far along a closed line the place of it is that is nearest to a point. */
+function alongAt(edge: readonly Vec[], point: Vec): number {
+  let [best, along, before] = [Infinity, 0, 0];
+  for (const [index, from] of edge.entries()) {
+    const to = edge[(index + 1) % edge.length] as Vec;
+    const long = distance(from, to);
+    const way = minus(to, from);
+    const off = minus(point, from);
+    const part = long > 0 ? Math.min(1, Math.max(0, (off.x * way.x + off.y * way.y) / long ** 2)) : 0;
+    const away = distance(point, plus(from, scaled(way, part)));
+    if (away < best) [best, along] = [away, before + part * long];
+    before += long;
+  }
+  return along;
+}
+
+/** The lesser way along a closed line between the places of it that are nearest to two points. */
+function alongEdge(edge: readonly Vec[], from: Vec, to: Vec): number {
+  const whole = edge.reduce((sum, at, index) => sum + distance(at, edge.at(index - 1) as Vec), 0);
+  const apart = Math.abs(alongAt(edge, from) - alongAt(edge, to));
+  return Math.min(apart, whole - apart);
+}
 
 /** Whether a wire crosses from one edge to the other, in the place of reaching over one and back. */
-function isBand(from: OnStone, to: OnStone, lying: readonly OnStone[]): boolean {
+function isBand(edge: readonly Vec[], from: OnStone, to: OnStone, lying: readonly OnStone[]): boolean {
   const deep = lying.reduce((best, each) => (each.inward > best.inward ? each : best));
   const across = Math.hypot(from.right - to.right, from.down - to.down);
   const turned =
     (from.right - deep.right) * (to.right - deep.right) + (from.down - deep.down) * (to.down - deep.down);
-  return turned < 0 && deep.inward > ACROSS * across;
+  const isDeep = turned < 0 && deep.inward > ACROSS * across;
+  return isDeep && alongEdge(edge, from.at, to.at) > FARTHER * across;
 }
 
 function keptCab({ wires }: RunPiece, body: PlacedBody & Cab): Kept {
@@ -111,7 +144,7 @@ function keptCab({ wires }: RunPiece, body: PlacedBody & Cab): Kept {
   const middle = centroidOf(outline);
   const side = sideOf(pose);
   const far = Math.hypot(size.length, size.width);
-  const [front, back] = [new Side(), new Side()];
+  const [front, back] = [new Side(edge), new Side(edge)];
   for (const { wire, path } of wires) {
     const radius = bendOf(wire.size).thick / 2;
     let last: Vec3 | undefined;
@@ -130,7 +163,7 @@ function keptCab({ wires }: RunPiece, body: PlacedBody & Cab): Kept {
       // The stone may be turned: its own right and down, as the piece is seen.
       const [dx, dy] = [x - middle.x, y - middle.y];
       const [right, down] = [dx * pose.along.x + dy * side.x, dx * pose.along.y + dy * side.y];
-      on.put({ right, down, inward }, radius);
+      on.put({ right, down, inward, at: { x, y } }, radius);
     }
     front.leave();
     back.leave();

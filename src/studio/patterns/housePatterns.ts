@@ -356,39 +356,49 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [
       ['straight-weave', { weave: 'A3 AB BC', length: '6.2 mm', tail: '30 mm', weavingTail: '50 mm' }],
       [
+        'straight-weave',
+        { weave: 'A3 AB BC', length: '6.2 mm', lies: 'left of it', off: '23 mm', weavingTail: '50 mm' },
+        { frame: ends('a', 'wire 1', 'wire 2', 'wire 3') },
+      ],
+      [
+        'straight-weave',
+        { weave: 'A3 AB BC', length: '6.2 mm', lies: 'right of it', off: '23 mm', weavingTail: '50 mm' },
+        { frame: ends('b', 'wire 1', 'wire 2', 'wire 3') },
+      ],
+      [
         'bundle-frame',
         { stands: 'tip down', bound: '0 mm', bail: '2.5 mm', holds: '2', reach: '0.9 mm', tail: '35 mm' },
-        { frame: ends('a', 'wire 1', 'wire 2', 'wire 3') },
+        { frame: ends('c', 'wire 1', 'wire 2', 'wire 3') },
       ],
       [
         'neck-wraps',
         { turns: '7', tail: '30 mm' },
-        { bundle: ends('b', 'left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3') },
+        { bundle: ends('d', 'left 1', 'left 2', 'left 3', 'right 1', 'right 2', 'right 3') },
       ],
       [
         'straight-weave',
         { weave: 'A3 AB3', length: '20 mm', weavingTail: '40 mm' },
-        { frame: ends('c', 'end 1', 'end 4') },
+        { frame: ends('e', 'end 1', 'end 4') },
       ],
       [
         'folded-bail',
         { wraps: '0', leg: '6.5 mm', inside: '4.4 mm', clear: '3 mm', tail: '10 mm' },
-        { ends: ends('d', 'end 1', 'end 2') },
+        { ends: ends('f', 'end 1', 'end 2') },
       ],
       [
         'bent-ends',
         { about: '4 mm', degrees: '170', way: 'to the left', lie: 'behind one another', after: '2 mm' },
-        { ends: ends('c', 'end 2', 'end 3') },
+        { ends: ends('e', 'end 2', 'end 3') },
       ],
       [
         'bent-ends',
         { about: '4 mm', degrees: '170', way: 'to the right', lie: 'behind one another', after: '2 mm' },
-        { ends: ends('c', 'end 5', 'end 6') },
+        { ends: ends('e', 'end 5', 'end 6') },
       ],
     ],
     measures: stone('teardrop', 22, 15, 2.2, 5),
     notes:
-      'Weave the foot flat first, its middle at the tip of the stone. Both scoops at one height before anything is trimmed.',
+      'Weave the foot flat first, its middle at the tip of the stone, then the same on both sides, mirrored. Both scoops at one height before anything is trimmed.',
     parts: [['serpentine teardrop cab', 1, 6]],
   },
   {
