@@ -110,6 +110,7 @@ WHOLE.push(
         binding,
         bound: fc.oneof(fc.constant(0), between(4, 14)),
         bail: between(0, 10),
+        opening: fc.constantFrom(0, 0, 3.5, 5, 6),
         holds: fc.constantFrom(2, 4),
         reach: between(0.7, 1.2),
       })
@@ -138,6 +139,24 @@ WHOLE.push(
       clear: between(0, 2),
       binding,
       wraps: fc.integer({ min: 0, max: 10 }),
+    }),
+  ],
+  [
+    'bead-between',
+    fc.record({
+      held: frameWire,
+      wire: fc.constantFrom(0.25, 0.32, 0.4).map(roundWire),
+      bead: between(2, 8),
+      turns: fc.integer({ min: 1, max: 9 }),
+    }),
+  ],
+  [
+    'lashing',
+    fc.record({
+      held: frameWire,
+      wires: fc.integer({ min: 2, max: 5 }),
+      wire: fc.constantFrom(0.3, 0.4, 0.8).map(roundWire),
+      turns: fc.integer({ min: 1, max: 9 }),
     }),
   ],
   [

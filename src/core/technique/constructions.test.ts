@@ -218,7 +218,7 @@ describe('a woven teardrop pendant', () => {
         told: 'by repeats',
         repeats: 5,
         tail: 20,
-        weavingTail: 20,
+        weavingTail: 15,
       },
     ],
     // The same weave on each side, mirrored, slid to equal heights.
@@ -232,7 +232,7 @@ describe('a woven teardrop pendant', () => {
         repeats: 5,
         lies: `${side} of it`,
         off: 20,
-        weavingTail: 20,
+        weavingTail: 15,
       },
       { frame: [1, 2, 3].map((wire) => `${side === 'left' ? 'foot' : 'left side'}.wire ${wire}`) },
     ]),
@@ -244,6 +244,8 @@ describe('a woven teardrop pendant', () => {
         stands: 'tip down',
         bound: 0,
         bail: 2.5,
+        // For a bead of 4 mm, a coil and a bend on each side of it.
+        opening: 5,
         holds: 2,
         reach: 0.5,
         tail: 25,
@@ -261,7 +263,7 @@ describe('a woven teardrop pendant', () => {
     [
       'bail',
       'straight-weave',
-      { weave: A3_AB3, weaving: thin, length: 22, weavingTail: 30 },
+      { weave: A3_AB3, weaving: thin, length: 22, weavingTail: 20 },
       { frame: ['neck.end 1', 'neck.end 4'] },
     ],
     [
@@ -290,10 +292,16 @@ describe('a woven teardrop pendant', () => {
       },
       { ends: [`${side}.end 1`, `${side}.end 2`] },
     ]),
+    [
+      'bead',
+      'bead-between',
+      { wire: thin, bead: 4, turns: 5, tail: 15 },
+      { held: ['frame.beside left 1', 'frame.beside right 1'] },
+    ],
   ];
   const piece = pieceOf(told);
 
-  it('is three frame wires, and five of the thin wire: the foot, both sides, the neck, the bail', () => {
+  it('is three frame wires, and six of the thin wire: the foot, both sides, the neck, the bail, the tie of its bead', () => {
     expect(piece.run.wires.map(({ wire }) => wire.name)).toEqual([
       'frame wire 1',
       'frame wire 2',
@@ -303,6 +311,7 @@ describe('a woven teardrop pendant', () => {
       'weaving wire',
       'binding wire',
       'weaving wire',
+      'tying wire',
     ]);
     // Where they are bent, to the tip of the stone and round its shoulders, weaves are squeezed: their wraps lie in one another there.
     expectSound(piece, 'foot.weaving', 'left side.weaving', 'right side.weaving');
@@ -348,6 +357,28 @@ describe('a woven teardrop pendant', () => {
     expect(refusalIn(at(7), 'left side')).toMatch(
       /woven as far as 3\.\d+ mm from the middle already; let the middle of this weave lie at least 7\.\d+ mm off/,
     );
+  });
+
+  it('its bead fills the gap at its top: five turns on the front wire of one side, through it, five on the other', () => {
+    const tie = cutNamed(piece.plans['bead'] as never, 'tying wire');
+    expect(tie.terms.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['5 turns on each wire', 'through the bead']),
+    );
+    const [turns] = tie.terms;
+    // Five helices on each of two wires: √[(π(0.8 + 0.315))² + 0.315²].
+    expect((turns?.length ?? NaN) / (10 * Math.hypot(Math.PI * (0.8 + 0.315), 0.315))).toBeCloseTo(1, 1);
+    const lies = piece.run.bodies.find(({ kind }) => kind === 'bead')?.pose.at;
+    // In the middle, over the stone: its top is 9 mm over the middle of the stone.
+    expect(Math.abs(lies?.x ?? NaN)).toBeLessThan(0.3);
+    expect(lies?.y).toBeLessThan(-9 - 2);
+    // Between the wires on both sides there is room for it and for what ties it, and no more than that.
+    const [frame] = piece.run.wires;
+    const [left, right] = [frame?.first, frame?.second].map(
+      (hand) => hand?.find(({ name }) => name === 'beside the gap')?.path[0]?.x ?? NaN,
+    );
+    const inside = (right ?? NaN) - (left ?? NaN) - 0.8;
+    expect(inside).toBeGreaterThan(4 + 2 * 0.315);
+    expect(inside).toBeLessThan(4 + 4 * 0.315);
   });
 
   it('mirrors: what the left side takes, the right side takes', () => {

@@ -1,5 +1,6 @@
 import type { AnyTechnique } from './technique';
 import { bandFrame } from './techniques/bandFrame';
+import { beadBetween } from './techniques/beadBetween';
 import { beadChain } from './techniques/beadChain';
 import { beadChannel } from './techniques/beadChannel';
 import { beadHalo } from './techniques/beadHalo';
@@ -93,6 +94,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   wrappedBail,
   neckWraps,
   lashing,
+  beadBetween,
   bentEnds,
   threadedBead,
   coil,

@@ -367,7 +367,15 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'bundle-frame',
-        { stands: 'tip down', bound: '0 mm', bail: '2.5 mm', holds: '2', reach: '0.9 mm', tail: '35 mm' },
+        {
+          stands: 'tip down',
+          bound: '0 mm',
+          bail: '2.5 mm',
+          opening: '4.5 mm',
+          holds: '2',
+          reach: '0.9 mm',
+          tail: '35 mm',
+        },
         { frame: ends('c', 'wire 1', 'wire 2', 'wire 3') },
       ],
       [
@@ -395,8 +403,9 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
         { about: '4 mm', degrees: '170', way: 'to the right', lie: 'behind one another', after: '2 mm' },
         { ends: ends('e', 'end 5', 'end 6') },
       ],
+      ['bead-between', { tail: '20 mm' }, { held: ends('d', 'beside left 1', 'beside right 1') }],
     ],
-    measures: stone('teardrop', 22, 15, 2.2, 5),
+    measures: { ...stone('teardrop', 22, 15, 2.2, 5), bead: '3.5 mm' },
     notes:
       'Weave the foot flat first, its middle at the tip of the stone, then the same on both sides, mirrored. Both scoops at one height before anything is trimmed.',
     parts: [['serpentine teardrop cab', 1, 6]],

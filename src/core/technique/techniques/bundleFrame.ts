@@ -18,6 +18,8 @@ import { bendOf } from '../winding';
 
 /** At the top each hand leaves the stone so far before the middle, and stands upright so far over it, in thicknesses. */
 const [TOP, OVER] = [1.6, 1.8];
+/** Over a gap at the top they come together so many times as far as they stand aside. */
+const CLOSING = 1.6;
 /** Between what lies close there is a hair of air, in thicknesses. */
 const HAIR = 0.06;
 /** A hold takes at least so much of the frame, in thicknesses, and comes in over so many times what it reaches. */
@@ -49,6 +51,7 @@ export const bundleFrame = actTechnique({
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
     bound: length('Bound along the frame and the upright ends, together', 12, 0, 500),
     bail: length('Ends upright at the top, each', 4, 0, 80),
+    opening: length('Gap between both sides at the top, as for a bead', 0, 0, 20),
     holds: count('Places held in front', 4, 1, 16),
     reach: length('Each reaches over the edge', 1, 0, 20),
     tail: length('Handling tail at each end of a frame wire', 60, 0, 200),
@@ -66,7 +69,7 @@ export const bundleFrame = actTechnique({
     },
   },
   act: (
-    { stone: held, stands, wire: frame, binding, bound, bail, holds, reach, tail, bindingTail },
+    { stone: held, stands, wire: frame, binding, bound, bail, opening, holds, reach, tail, bindingTail },
     { wires: taken, own },
   ) => {
     const outline = outlineOf(held);
@@ -134,12 +137,15 @@ export const bundleFrame = actTechnique({
       });
     };
     const stoneAt = lying(own('stone'));
-    const roundTo = whole / 2 - TOP * D - (aside - D / 2);
+    // Beside a gap they stand up apart, and come together over it.
+    const out = Math.max(aside, opening > 0 ? (opening + D) / 2 : 0);
+    const roundTo = whole / 2 - TOP * D - (out - D / 2);
     const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
     const handOf = (index: number, side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;
       const height = levels[index] as number;
-      const upright = pose(vec3(top.x - way * aside, top.y - OVER * D, height), vec3(0, -1));
+      const upright = (aside: number, over: number) =>
+        pose(vec3(top.x - way * aside, top.y - OVER * D - over, height), vec3(0, -1));
       const stops = [0, ...shares.aSide.flatMap(({ from }) => (from > 0 ? [from] : [])), roundTo];
       return [
         ...stops.slice(1).map((to, place): Course => ({
@@ -154,7 +160,23 @@ export const bundleFrame = actTechnique({
           height,
           pulls: pullsOf(index),
         })),
-        { kind: 'led', name: 'bent upright at the top', id: 'top', to: upright },
+        {
+          kind: 'led',
+          name: 'bent upright at the top',
+          id: opening > 0 ? 'bent' : 'top',
+          to: upright(out, 0),
+        },
+        ...(opening > 0
+          ? ([
+              { kind: 'laid', name: 'beside the gap', id: 'beside', length: opening },
+              {
+                kind: 'led',
+                name: 'together over the gap',
+                id: 'top',
+                to: upright(aside, opening + CLOSING * (out - aside)),
+              },
+            ] as const)
+          : []),
         ...(bail > 0 ? [{ kind: 'laid', name: 'upright', length: bail } as const] : []),
       ];
     };
@@ -252,10 +274,28 @@ export const bundleFrame = actTechnique({
             side,
             after: 'close',
           },
+          ...(opening > 0
+            ? [
+                {
+                  id: `beside ${SIDE_WORDS[side]} ${index + 1}`,
+                  label: `${name}, beside the gap on the ${SIDE_WORDS[side]}`,
+                  takes: 'stretch' as const,
+                  over: 'beside',
+                  wire: id,
+                  side,
+                  after: 'close',
+                },
+              ]
+            : []),
         ]),
       ),
       marked: frames.flatMap(({ wire: id }) =>
-        SIDES.map((side) => ({ wire: id, side, at: 'top', what: 'bend upright: the top of the stone' })),
+        SIDES.map((side) => ({
+          wire: id,
+          side,
+          at: opening > 0 ? 'bent' : 'top',
+          what: 'bend upright: the top of the stone',
+        })),
       ),
       steps: [
         { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
@@ -278,7 +318,7 @@ export const bundleFrame = actTechnique({
         { id: 'try', makes: ['stone'], name: 'try the stone', minutes: 1 },
         {
           id: 'close',
-          makes: ['top', 'upright'],
+          makes: ['top', 'upright', ...(opening > 0 ? ['beside the gap', 'together over the gap'] : [])],
           name: 'close the top and bend all ends upright',
           minutes: 4,
         },
