@@ -1,4 +1,4 @@
-import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import type { Path, Vec3 } from '../geometry/path';
 import { facingBack, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
 import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
@@ -7,9 +7,9 @@ import { climbingPath, poseAtEnd, type PlacedBody } from './body';
 import { acrossPath } from './across';
 import { besideShape, poseBeside } from './beside';
 import { bundlePath } from './bundle';
+import { CannotBeMade, orStop } from './cannotBeMade';
+import type { Carrier } from './carriers';
 import type {
-  Along,
-  AtEnd,
   Bead,
   Beside,
   Body,
@@ -21,15 +21,13 @@ import type {
   Reaching,
   Side,
   Threaded,
-  WirePlace,
   Wound,
 } from './piece';
-import { layingOf, wayAlong, type Laying, type Stretch } from './laying';
-import { nearestOn, whereNearest, type Reach } from './nearest';
+import { layingOf, wayAlong, type Laying } from './laying';
+import { Places } from './places';
 import { isSamePose, remembered, type Reliance, type Watched } from './remembered';
 import {
   add,
-  cameTo,
   alongPath,
   asideWay,
   halvesWay,
@@ -37,7 +35,6 @@ import {
   NEAR,
   pathOfCourses,
   poseAtStart,
-  poseIn,
   shapeAndLaying,
   stepOf,
   type HandRun,
@@ -46,8 +43,6 @@ import {
   type Step,
 } from './steps';
 
-export type { RunCourse } from './steps';
-import type { Carrier } from './carriers';
 import {
   bentShape,
   coiledShape,
@@ -60,6 +55,8 @@ import {
   twistedPath,
   type Shape,
 } from './shape';
+
+export type { RunCourse } from './steps';
 
 /** A wire as it came to lie: one line from the end of its second hand to the end of its first, without its tails. */
 export interface RunWire {
@@ -79,14 +76,6 @@ export interface RunPiece {
   readonly wires: readonly RunWire[];
   readonly bodies: readonly PlacedBody[];
 }
-
-/** Told by a run that cannot go on; caught by {@link runPiece}. */
-class CannotBeMade extends Error {}
-
-const orStop = <T>(result: Result<T>, where: string): T => {
-  if (!result.ok) throw new CannotBeMade(`${where}: ${result.error}`);
-  return result.value;
-};
 
 /** Wires that stand behind one another, but for less than this part of how far they are apart, are on neither side of one another. */
 const CLEARLY = 0.2;
@@ -114,6 +103,12 @@ export function runPiece(piece: Piece): Result<RunPiece> {
 
 class Run {
   readonly #wires: ReadonlyMap<string, PieceWire>;
+  readonly #places = new Places({
+    wireOf: (id, where) => this.#wireOf(id, where),
+    handOf: (wire, side) => this.#handOf(wire, side),
+    goOn: (wire, side, until) => this.#goOn(wire, side, until),
+    goesBy: (wire, side, reach) => this.#goesBy(wire, side, reach),
+  });
   /** Where beads came to lie. */
   readonly #placed = new Map<string, Pose>();
   readonly #hands = new Map<string, HandRun>();
@@ -206,7 +201,7 @@ class Run {
     ) {
       hand.wound =
         known.laying && course.kind === 'wound'
-          ? { ...known.laying, carriers: this.#carriersOf(course.on, end, wire.name).carriers }
+          ? { ...known.laying, carriers: this.#places.carriersOf(course.on, end, wire.name).carriers }
           : undefined;
       return known.steps;
     }
@@ -303,7 +298,7 @@ class Run {
 
   /** Straight on as far as a place of its own wire, or nothing when it has come that far. */
   #reached(wire: PieceWire, { name, to }: Reaching, { end, measured }: HandRun, where: string): Shaped[] {
-    const length = Math.abs(this.#farthest(wire, to, where)) - measured;
+    const length = Math.abs(this.#places.farthest(wire, to, where)) - measured;
     if (length <= NEAR) return [];
     if (!end) throw new CannotBeMade(`${where}: say where this wire begins.`);
     const course = { kind: 'laid', name, length } as const;
@@ -384,7 +379,7 @@ class Run {
     const {
       carried: [carried],
       carriers: [carrier],
-    } = this.#carriersOf([course.on], from, where);
+    } = this.#places.carriersOf([course.on], from, where);
     if (!carried || !carrier) throw new CannotBeMade(`${where}: say which wire the bead lies beside.`);
     const lies =
       bead.pose ?? this.#placed.get(bead.id) ?? poseBeside(course, bead, carrier(bead.length / 2), carried);
@@ -393,48 +388,12 @@ class Run {
   }
 
   #layingOf(wire: PieceWire, course: Wound, from: Pose | undefined, where: string): Laying {
-    const { on, carried, carriers } = this.#carriersOf(course.on, from, where);
+    const { on, carried, carriers } = this.#places.carriersOf(course.on, from, where);
     return orStop(layingOf(course, wire, on, carried, carriers), where);
   }
 
-  /** The wires that something is wound about, where it begins on each, and their poses from there. */
-  #carriersOf(along: readonly Along[], here: Pose | undefined, where: string) {
-    const carried = along.map(({ wire }) => this.#wireOf(wire, where));
-    const carrierOn = (index: number, { from, towards }: Stretch): Carrier => {
-      const carrier = carried[index] as PieceWire;
-      return (x) => {
-        const here = this.poseOn(carrier, towards === 'first' ? from + x : from - x);
-        return towards === 'first' ? here : facingBack(here);
-      };
-    };
-    const reaches = along.map(({ from, passing }, index): Reach => {
-      const wire = carried[index] as PieceWire;
-      const places = Array.isArray(from) ? (from as readonly WirePlace[]) : [from as WirePlace];
-      const to = this.#farthest(wire, places, where);
-      const reach = passing === undefined ? 0 : this.#beginOf(wire, places, where) - to;
-      return { poseOn: (place) => this.poseOn(wire, place), from: to, reach };
-    });
-    const [first, second] = reaches;
-    const meets =
-      along[0]?.passing !== undefined && first && second ? whereNearest(first, second) : undefined;
-    const on = along.map(({ wire, towards, within, passing = 0 }, index): Stretch => {
-      const stretch = reaches[index] as Reach;
-      const sense = towards === 'first' ? 1 : -1;
-      if (meets) {
-        const middle = { wire, towards, from: nearestOn(stretch, meets.at) };
-        const isAgainst = dot3(carrierOn(index, middle)(0).along, meets.along) < 0;
-        const way: Side = isAgainst === sense > 0 ? 'second' : 'first';
-        return { wire, towards: way, from: middle.from - ((way === 'first' ? 1 : -1) * passing) / 2 };
-      }
-      if (within === undefined || !here) return { wire, towards, from: stretch.from };
-      return { wire, towards, from: nearestOn({ ...stretch, reach: sense * within }, here.at) };
-    });
-    const carriers = on.map((stretch, index) => carrierOn(index, stretch));
-    return { on, carried, carriers };
-  }
-
   #aboutBundle({ size }: PieceWire, course: Bound, from: Pose | undefined, where: string): Shape {
-    const { carried, carriers } = this.#carriersOf(course.on, from, where);
+    const { carried, carriers } = this.#places.carriersOf(course.on, from, where);
     if (carriers.length === 0) throw new CannotBeMade(`${where}: say which wires it is wound about.`);
     const { thick, pitch } = bendOf(size);
     const base = Math.max(...carried.map((carrier) => carrier.size.width));
@@ -452,7 +411,7 @@ class Run {
     const poses = row.map(({ wire, at, towards }, place) => {
       if (from && place === index) return from;
       const carrier = this.#wireOf(wire, where);
-      const here = this.poseOn(carrier, this.#farthest(carrier, [at], where));
+      const here = this.#places.poseOn(carrier, this.#places.farthest(carrier, [at], where));
       return towards === 'first' ? here : facingBack(here);
     });
     const [first, last] = [poses[0], poses.at(-1)];
@@ -479,68 +438,6 @@ class Run {
     const wire = this.#wires.get(id);
     if (!wire) throw new CannotBeMade(`${where}: there is no wire “${id}” in this piece.`);
     return wire;
-  }
-
-  /** The one of several places of a wire that is farthest from where its work begins. */
-  #farthest(wire: PieceWire, places: readonly WirePlace[], where: string): number {
-    return places
-      .map((place) =>
-        typeof place === 'number' ? this.#cameTo(wire, place) : this.#endOf(wire, place, where).end,
-      )
-      .reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
-  }
-
-  /** How far along a wire the course begins that ends at the farthest of several places. */
-  #beginOf(wire: PieceWire, places: readonly WirePlace[], where: string): number {
-    const begins = places.map((place) =>
-      typeof place === 'number' ? this.#cameTo(wire, place) : this.#endOf(wire, place, where).begin,
-    );
-    return begins.reduce((far, each) => (Math.abs(each) > Math.abs(far) ? each : far), 0);
-  }
-
-  /** Where a place of a wire has come to that is told as it was before any of it was pulled in. */
-  #cameTo(wire: PieceWire, told: number): number {
-    const side: Side = told >= 0 ? 'first' : 'second';
-    const away = Math.abs(told);
-    const hand = this.#handOf(wire, side);
-    let came = cameTo(hand, away);
-    while (came > hand.measured - NEAR && hand.next < wire[side].length && !hand.isBusy) {
-      this.#goOn(wire, side, hand.measured + 2 * NEAR);
-      came = cameTo(hand, away);
-    }
-    return told >= 0 ? came : -came;
-  }
-
-  /** How far along a wire a course of it begins and ends. */
-  #endOf(
-    wire: PieceWire,
-    { side, endOf, on = 0 }: AtEnd,
-    where: string,
-  ): { readonly begin: number; readonly end: number } {
-    const wanted = wire[side].findIndex((course) => (course.id ?? course.name) === endOf);
-    const hand = this.#handOf(wire, side);
-    while (hand.next <= wanted && !hand.isBusy) this.#goOn(wire, side, hand.measured + 2 * NEAR);
-    const run = hand.courses.findIndex(({ course }) => course && (course.id ?? course.name) === endOf);
-    const begin = hand.starts[run];
-    if (begin === undefined)
-      throw new CannotBeMade(
-        `${where}: “${endOf}” of ${wire.name} is not there to begin at, or not done yet.`,
-      );
-    const end = begin + lengthOfPath(hand.courses[run]?.path ?? []);
-    this.#goesBy(wire, side, end);
-    const sense = side === 'first' ? 1 : -1;
-    return { begin: sense * begin, end: sense * (end + on) };
-  }
-
-  /** The pose of a wire at a place along it, heading from its second hand to its first; beyond what it does it goes on straight. */
-  poseOn(wire: PieceWire, along: number): Pose {
-    const side: Side = along >= 0 ? 'first' : 'second';
-    const s = Math.abs(along);
-    const hand = this.#goOn(wire, side, s);
-    this.#goesBy(wire, side, s);
-    const here = poseIn(hand, s);
-    if (!here) throw new CannotBeMade(`${wire.name}: say where it begins before something is wound on it.`);
-    return side === 'first' ? here : facingBack(here);
   }
 }
 
