@@ -37,6 +37,26 @@ it('names both wires, how deep they lie in one another, and where', () => {
   expect(others).toEqual([]);
 });
 
+it('tells wires of one name that are squeezed in themselves together, by the deepest, and where', () => {
+  // Turns of 1 mm wire that move on by 0.6 and by 0.5 lie 0.4 and 0.5 in one another.
+  const squeezed = [
+    [-15, 0.6],
+    [15, 0.5],
+  ].map(([y = 0, pitch = 0], index): PieceWire => ({
+    ...laid(`coil ${index}`, y, 0),
+    name: 'weaving wire',
+    first: [{ kind: 'coiled', name: 'coil', about: 4, turns: 3, pitch }],
+  }));
+  expect(told(squeezed)).toEqual([
+    expect.stringMatching(
+      /^Weaving wire lies up to 0\.5\d mm in itself at the [a-z ]+ and at the [a-z ]+: it has less room there than it takes\.$/,
+    ),
+  ]);
+  expect(told(squeezed.slice(0, 1))).toEqual([
+    expect.stringMatching(/^Weaving wire lies 0\.4\d mm in itself at the [a-z ]+: it has/),
+  ]);
+});
+
 it('names the stone that a wire is led through', () => {
   const stone: Cab = {
     kind: 'cab',

@@ -34,23 +34,43 @@ export function saidTouches(run: RunPiece): readonly string[] {
   const nameOf = (id: string) => run.wires.find(({ wire }) => wire.id === id)?.wire.name ?? id;
   const middle = middleOf(run);
   const whereIs = ({ x, y }: Vec3) => saidFromTop({ x: x - middle.x, y: y - middle.y });
-  const wires = collisionsOf(run).map(({ wires: [one, other], depth, at }) => ({
-    depth,
-    sentence:
-      one === other
-        ? `${nameOf(one)} lies ${said(depth)} in itself at the ${whereIs(at)}: it has less room there than it takes.`
-        : `${nameOf(one)} and ${nameOf(other)} lie ${said(depth)} in one another at the ${whereIs(at)}: they have less room there than they take.`,
-  }));
+  const touching = collisionsOf(run);
+  const wires = touching.flatMap(({ wires: [one, other], depth, at }) =>
+    one === other
+      ? []
+      : [
+          {
+            depth,
+            sentence: `${nameOf(one)} and ${nameOf(other)} lie ${said(depth)} in one another at the ${whereIs(at)}: they have less room there than they take.`,
+          },
+        ],
+  );
+  // What is wound tight round a bend is squeezed in many a place: wires of one name are told together.
+  const squeezed = touching.filter(({ wires: [one, other] }) => one === other);
+  const selves = [...new Set(squeezed.map(({ wires: [one] }) => nameOf(one)))].map((name) => {
+    const places = squeezed.filter(({ wires: [one] }) => nameOf(one) === name);
+    const depth = Math.max(...places.map((each) => each.depth));
+    const where = listed([...new Set(places.map(({ at }) => `at the ${whereIs(at)}`))]);
+    const upTo = places.length > 1 ? 'up to ' : '';
+    return {
+      depth,
+      sentence: `${name} lies ${upTo}${said(depth)} in itself ${where}: it has less room there than it takes.`,
+    };
+  });
   const stones = insideBodies(run).map(({ wire, body, depth, at }) => ({
     depth,
     sentence: `${nameOf(wire)} lies ${said(depth)} in ${BODY_WORDS[run.bodies.find(({ id }) => id === body)?.kind ?? 'cab']} at the ${whereIs(at)}: lead it farther off.`,
   }));
-  const all = [...wires, ...stones]
+  const all = [...wires, ...selves, ...stones]
     .sort((a, b) => b.depth - a.depth)
     .map(({ sentence }) => capitalised(sentence));
   return all.length > MOST
     ? [...all.slice(0, MOST), `${all.length - MOST} more such places are less deep.`]
     : all;
 }
+
+/** “at the foot, at the left and at the top”. */
+const listed = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
 
 const capitalised = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);
