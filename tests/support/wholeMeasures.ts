@@ -111,11 +111,14 @@ WHOLE.push(
         bound: fc.oneof(fc.constant(0), between(4, 14)),
         bail: between(0, 10),
         opening: fc.constantFrom(0, 0, 3.5, 5, 6),
+        meet: fc.constantFrom('stand up side by side', 'stand up side by side', 'cross'),
         holds: fc.constantFrom(2, 4),
         reach: between(0.7, 1.2),
       })
       .map(({ outline, width, stretch, edge, stands, ...told }) => ({
         ...told,
+        // Where both hands cross no gap stays open, and nothing is bound up their ends.
+        ...(told.meet === 'cross' ? { opening: 0, bound: 0, holds: 2 } : {}),
         // Bound round the tip of a stone, turns are squeezed there.
         stands: outline === 'teardrop' && told.bound > 0 ? 'tip up' : stands,
         stone: {

@@ -352,7 +352,7 @@ describe('a woven teardrop pendant', () => {
         each[0].endsWith(' side') ? [each[0], each[1], { ...each[2], off }, each[3]] : each,
       );
     expect(refusalIn(at(13), 'frame')).toMatch(
-      /there are 2\.\d+ mm for one beside what is woven or bound on the frame; 4.4 mm are the least/,
+      /there are 2\.\d+ mm for one beside what is woven or bound on the frame or crosses at its top; 4.4 mm are the least/,
     );
     expect(refusalIn(at(7), 'left side')).toMatch(
       /woven as far as 3\.\d+ mm from the middle already; let the middle of this weave lie at least 7\.\d+ mm off/,

@@ -291,7 +291,7 @@ describe('B6, an open cradle with a hung capture', () => {
       turns: 5,
       crossing: 'cross, one over the face and one behind the back',
       curl: 5.5,
-      tail: 10,
+      tail: 8,
     });
   const plan = cradleOf(30);
   const captured = (of: Plan) => [1, 2, 3].map((wire) => cutNamed(of, `capture wire ${wire}`));
@@ -340,8 +340,8 @@ describe('B6, an open cradle with a hung capture', () => {
       expect.arrayContaining(['1 turn round the frame', 'across the face', 'behind the back']),
     );
     for (const [hand, name, isOver] of [
-      [front.second, 'across the face', true],
-      [front.first, 'behind the back', false],
+      [front.first, 'across the face', true],
+      [front.second, 'behind the back', false],
     ] as const) {
       const path = hand.find((course) => course.name === name)?.path ?? [];
       const [begins, ends] = [path[0], path.at(-1)];
@@ -359,6 +359,35 @@ describe('B6, an open cradle with a hung capture', () => {
     // Where nothing crosses every end is wound and curled on its own side.
     const apart = planOf('cradle', { turns: 5 });
     expect(termsOf(cutNamed(apart, 'capture wire 1'))).not.toContain('across the face');
+  });
+
+  it('its hands cross at the top, one with all its wires before the other, and stand up as two rows of three', () => {
+    const ends = (side: 'first' | 'second') =>
+      (plan.run?.wires ?? [])
+        .filter(({ wire }) => wire.name.startsWith('capture'))
+        .map((each) => {
+          const of = (name: string) => each[side].find((course) => course.name === name)?.path ?? [];
+          return {
+            begins: of('crossed at the top')[0],
+            passes: of('crossed at the top').at(-1),
+            stands: of('upright').at(-1),
+          };
+        });
+    const [left, right] = [ends('first'), ends('second')];
+    expect(left).toHaveLength(3);
+    for (const { begins, stands } of left) {
+      expect(begins?.x).toBeLessThan(0);
+      expect(stands?.x).toBeCloseTo(0.8 * 0.53, 1);
+    }
+    for (const { begins, stands } of right) {
+      expect(begins?.x).toBeGreaterThan(0);
+      expect(stands?.x).toBeCloseTo(-0.8 * 0.53, 1);
+    }
+    // Exactly at the top centre, the rearmost of the one before the foremost of the other by a thickness at least.
+    const before = Math.min(...left.map(({ passes }) => passes?.z ?? NaN));
+    const behind = Math.max(...right.map(({ passes }) => passes?.z ?? NaN));
+    expect(before - behind).toBeGreaterThan(0.8);
+    for (const { passes } of [...left, ...right]) expect(passes?.x).toBeCloseTo(0, 6);
   });
 
   it('stands clear of its stone all round, its six ends fastened alike on both sides', () => {

@@ -8,7 +8,7 @@ import { domeAt } from '../../piece/body';
 import type { Along, Course, Pull, Side } from '../../piece/piece';
 import { placeRound } from '../../piece/shape';
 import { expectOk, ok, refuse } from '../../result';
-import { count, length, roundWire, stone, wire } from '../parameter';
+import { choice, count, length, roundWire, stone, wire } from '../parameter';
 import { actTechnique } from '../planActs';
 import { bareBeside, cornerAt, nearestHolds, sharesOf, spreadBy } from '../holdsOfBundle';
 import { standing, STANDS } from '../standing';
@@ -28,7 +28,15 @@ const POINTED = 0.5;
 /** What is between two bound places is not all of the hold’s. */
 const OF_ROOM = 0.94;
 
+/**
+ * Where both hands cross, each leaves the stone so far before the middle, and comes back to the heights of its row over so much, in times of what
+ * it passes ahead of the other; it passes so high over the stone and stands apart so much higher, in thicknesses. Between those that pass one
+ * another there is so much room, in thicknesses.
+ */
+const CROSSED = { top: 2.9, back: 3.4, over: 0.9, apart: 1.9, room: 1.15 };
+
 const SIDES = ['first', 'second'] as const;
+const OTHER: Readonly<Record<Side, Side>> = { first: 'second', second: 'first' };
 /** From the foot on clockwise is to the left. */
 const SIDE_WORDS: Readonly<Record<Side, string>> = { first: 'left', second: 'right' };
 
@@ -51,6 +59,7 @@ export const bundleFrame = actTechnique({
     bound: length('Bound along the frame and the upright ends, together', 12, 0, 500),
     bail: length('Ends upright at the top, each', 4, 0, 80),
     opening: length('Gap between both sides at the top, as for a bead', 0, 0, 20),
+    meet: choice('At the top both hands', ['stand up side by side', 'cross'], 'stand up side by side'),
     holds: count('Places held in front', 4, 1, 16),
     reach: length('Each reaches over the edge', 1, 0, 20),
     tail: length('Handling tail at each end of a frame wire', 60, 0, 200),
@@ -68,7 +77,20 @@ export const bundleFrame = actTechnique({
     },
   },
   act: (
-    { stone: held, stands, wire: frame, binding, bound, bail, opening, holds, reach, tail, bindingTail },
+    {
+      stone: held,
+      stands,
+      wire: frame,
+      binding,
+      bound,
+      bail,
+      opening,
+      meet,
+      holds,
+      reach,
+      tail,
+      bindingTail,
+    },
     { wires: taken, own },
   ) => {
     const outline = outlineOf(held);
@@ -91,6 +113,20 @@ export const bundleFrame = actTechnique({
       );
     const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
     const step = D + Math.max(...woven.map(({ apart }) => apart));
+    // Beside a gap they stand up apart, and come together over it.
+    const out = Math.max(aside, opening > 0 ? (opening + D) / 2 : 0);
+    const isCrossed = meet === 'cross';
+    if (isCrossed && opening > 0)
+      return refuse(
+        `Where both hands cross at the top no gap of ${said(opening)} stays open between them; let it be 0, or let them stand up side by side.`,
+      );
+    if (isCrossed && up > 0)
+      return refuse(
+        `Between ${counted(holds, 'hold')} there are ${said(bound - 2 * up * pitch)}; where both hands cross at the top nothing is bound up their ends, so that is the most.`,
+      );
+    // One hand passes in front of the other with all its wires.
+    const aheadBy = (step * (frames.length - 1)) / 2 + (CROSSED.room * D) / 2;
+    const roundTo = whole / 2 - (isCrossed ? CROSSED.top * aheadBy : TOP * D + out - D / 2);
     const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
     // What is woven on the wires stays as it is; places are told from the foot, clockwise as the first hand goes.
     const stretches = woven.flatMap((each) => each.stretches);
@@ -98,7 +134,10 @@ export const bundleFrame = actTechnique({
     const roomAt = (at: number): number =>
       2 * (Math.min(...stretches.map(({ from, to }) => Math.max(from - at, at - to))) - D);
     const needs = D * (1 + HAIR) + (LEAST_HOLD * D) / 2;
-    const openAt = ({ along }: Hold): number => Math.min(shares.open, roomAt(fromFoot(along)));
+    // Nor does it reach to where both hands go over to cross.
+    const belowTop = (at: number): number => (isCrossed ? 2 * (roundTo - Math.abs(at)) : Infinity);
+    const openAt = ({ along }: Hold): number =>
+      Math.min(shares.open, roomAt(fromFoot(along)), belowTop(fromFoot(along)));
     const holdsAt = evenHolds(whole, holds, reach).map((hold) => {
       const along = (hold.along + footAt + whole / 2) % whole;
       const at = fromFoot(along);
@@ -120,7 +159,7 @@ export const bundleFrame = actTechnique({
     const least = Math.min(...holdsAt.map(openAt));
     if (reach > 0 && least < LEAST_HOLD * D)
       return refuse(
-        `With ${counted(holds, 'hold')} there are ${said(Math.max(0, least))} for one beside what is woven or bound on the frame; ${said(LEAST_HOLD * D)} are the least.`,
+        `With ${counted(holds, 'hold')} there are ${said(Math.max(0, least))} for one beside what is woven or bound on the frame or crosses at its top; ${said(LEAST_HOLD * D)} are the least.`,
       );
     const rampOf = (long: number) => Math.min(long / 2, RAMP * (reach + play + D / 2));
     const pullsOf = (index: number): readonly Pull[] => {
@@ -136,15 +175,25 @@ export const bundleFrame = actTechnique({
       });
     };
     const stoneAt = lying(own('stone'));
-    // Beside a gap they stand up apart, and come together over it.
-    const out = Math.max(aside, opening > 0 ? (opening + D) / 2 : 0);
-    const roundTo = whole / 2 - TOP * D - (out - D / 2);
     const [foot, top] = [placeOn(footAt), placeOn(footAt + whole / 2).point];
     const handOf = (index: number, side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;
       const height = levels[index] as number;
       const upright = (aside: number, over: number) =>
         pose(vec3(top.x - way * aside, top.y - OVER * D - over, height), vec3(0, -1));
+      const crossed = (): readonly Course[] => {
+        const [over, apart] = [CROSSED.over * D, (CROSSED.over + CROSSED.apart) * D];
+        const ahead = height + way * aheadBy;
+        const passing = pose(vec3(top.x, top.y - over, ahead), vec3(way * 0.75, -0.66));
+        const beyond = pose(vec3(top.x + way * aside, top.y - apart, ahead), vec3(0, -1));
+        const last = pose(vec3(beyond.at.x, beyond.at.y - CROSSED.back * aheadBy, height), vec3(0, -1));
+        const name = 'crossed at the top';
+        return [
+          { kind: 'led', name, id: 'crossing', to: passing },
+          { kind: 'led', name, id: 'beyond', to: beyond },
+          { kind: 'led', name, id: 'top', to: last },
+        ];
+      };
       const stops = [0, ...shares.aSide.flatMap(({ from }) => (from > 0 ? [from] : [])), roundTo];
       return [
         ...stops.slice(1).map((to, place): Course => ({
@@ -159,12 +208,16 @@ export const bundleFrame = actTechnique({
           height,
           pulls: pullsOf(index),
         })),
-        {
-          kind: 'led',
-          name: 'bent upright at the top',
-          id: opening > 0 ? 'bent' : 'top',
-          to: upright(out, 0),
-        },
+        ...(isCrossed
+          ? crossed()
+          : ([
+              {
+                kind: 'led',
+                name: 'bent upright at the top',
+                id: opening > 0 ? 'bent' : 'top',
+                to: upright(out, 0),
+              },
+            ] as const)),
         ...(opening > 0
           ? ([
               { kind: 'laid', name: 'beside the gap', id: 'beside', length: opening },
@@ -257,8 +310,9 @@ export const bundleFrame = actTechnique({
       leaves: frames.flatMap(({ wire: id, name }, index) =>
         SIDES.flatMap((side) => [
           {
-            id: `${SIDE_WORDS[side]} ${index + 1}`,
-            label: `${name}, ${SIDE_WORDS[side]} end`,
+            // Called by where it stands.
+            id: `${SIDE_WORDS[isCrossed ? OTHER[side] : side]} ${index + 1}`,
+            label: `${name}, ${SIDE_WORDS[isCrossed ? OTHER[side] : side]} end`,
             takes: 'end' as const,
             wire: id,
             side,
@@ -292,7 +346,7 @@ export const bundleFrame = actTechnique({
         SIDES.map((side) => ({
           wire: id,
           side,
-          at: opening > 0 ? 'bent' : 'top',
+          at: isCrossed ? 'crossing' : opening > 0 ? 'bent' : 'top',
           what: 'bend upright: the top of the stone',
         })),
       ),
@@ -317,7 +371,11 @@ export const bundleFrame = actTechnique({
         { id: 'try', makes: ['stone'], name: 'try the stone', minutes: 1 },
         {
           id: 'close',
-          makes: ['top', 'upright', ...(opening > 0 ? ['beside the gap', 'together over the gap'] : [])],
+          makes: [
+            isCrossed ? 'crossed at the top' : 'top',
+            'upright',
+            ...(opening > 0 ? ['beside the gap', 'together over the gap'] : []),
+          ],
           name: 'close the top and bend all ends upright',
           minutes: 4,
         },

@@ -35,7 +35,9 @@ const REACH = [32, 57, 82] as const;
 /** Room beside things that touch, as a part of their thickness. */
 const HAIR = 0.08;
 /** The capture is bound over so much at its foot, and stands up so far above it, in thicknesses of its wire; and how often it is bound there. */
-const [FOOT, UPRIGHT, NECK_TURNS] = [7.4, 6.2, 3];
+const [FOOT, UPRIGHT, NECK_TURNS] = [7.4, 0.5, 3];
+/** Both hands cross at the top, and stand together again so far above the stone, in thicknesses. */
+const CROSSED = 9.4;
 /** Above the neck there is so much air to the frame, in thicknesses of the frame. */
 const ABOVE = 1.2;
 /** Where the crook of the frame begins and where its other end is bent upright, degrees beside its top. */
@@ -164,7 +166,8 @@ export const cradle = technique({
     });
     /** What an end of the capture does: out to the frame, over it and round it, and curled away; the rearmost are tucked. */
     const fastened = (side: Side, index: number): readonly Course[] => {
-      const way = side === 'second' ? 1 : -1;
+      // The hand that went left round the stone stands on the right.
+      const way = side === 'first' ? 1 : -1;
       const degrees = REACH[2 - index] as number;
       const isCurled = index < 2;
       // The right one goes over the face, the left one behind the back.
@@ -244,8 +247,8 @@ export const cradle = technique({
         { id: 'try', makes: ['stone'], name: 'try the stone', minutes: 1 },
         {
           id: 'neck',
-          makes: ['bent upright at the top', 'upright', 'through the neck'],
-          name: 'bring them together at the top, bend them upright as two rows of three and bind them',
+          makes: ['crossed at the top', 'upright', 'through the neck'],
+          name: 'cross both hands at the top, bend them upright as two rows of three and bind them',
           minutes: 5,
         },
         {
@@ -319,6 +322,7 @@ function captureOf({
         binding,
         bound: FOOT * thin.width,
         bail: UPRIGHT * thin.width,
+        meet: 'cross',
         holds: 2,
         reach,
         tail,
@@ -343,6 +347,6 @@ function captureOf({
   return ok({
     piece: made.piece,
     ends,
-    top: -(Math.max(held.length, held.width) / 2 + bendOf(thin).thick * (4 + UPRIGHT) + wound),
+    top: -(Math.max(held.length, held.width) / 2 + bendOf(thin).thick * (CROSSED + UPRIGHT) + wound),
   });
 }
