@@ -290,7 +290,7 @@ describe('B6, an open cradle with a hung capture', () => {
       gap: 13.5,
       turns: 5,
       crossing: 'cross, one over the face and one behind the back',
-      curl: 5.5,
+      curl: 5.4,
       tail: 8,
     });
   const plan = cradleOf(30);
