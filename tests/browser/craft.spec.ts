@@ -408,6 +408,13 @@ test('where wires have no room is told on the page of a pattern, and in the comp
     .click();
   await page.getByLabel('Bound along the frame and the upright ends, together').fill('0');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^6 wires/);
+  // Without it the frame lies nearer to the stone, and the lashing has no room between both any more.
+  await expect(noRoom).toContainText(
+    /Lashing wire lies 0[.,]\d\d mm in the stone at the right: lead it farther off\./,
+  );
+  await expect(noRoom).not.toContainText(told);
+  await page.getByRole('button', { name: 'Remove Lashing of wires that pass one another' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^5 wires/);
   await expect(noRoom).toHaveCount(0);
 });
 
