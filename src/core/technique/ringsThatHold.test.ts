@@ -52,6 +52,15 @@ describe('G4, a spiral-head ring with a small cab', () => {
     expect(kept?.front.overlap).toBeLessThan(0.6 + 0.812);
   });
 
+  it('is made with three turns about the middle and up: each half of the tie has a turn there', () => {
+    for (const bound of [3, 4, 15])
+      expect(termsOf(cutNamed(planOf('spiral-head-ring', { bound }), 'tying wire'))).toContain(
+        `${bound} turns about the middle`,
+      );
+    const { bound } = named('spiral-head-ring').parameters;
+    expect(bound?.kind === 'count' && bound.from).toBe(3);
+  });
+
   it('each half of the tie goes about the other side’s pair alone, between it and its own', () => {
     const tie = plan.run?.wires.find(({ wire }) => wire.id === 'tie');
     for (const [hand, sense] of [

@@ -50,7 +50,7 @@ export const spiralHeadRing = technique({
     cab: length('Round cab across', 9, 3, 25),
     depth: length('Depth of the cab', 3.5, 1, 15),
     edge: length('Height of its edge', 1.4, 0.3, 10),
-    bound: count('Turns about the middle', 7, 1, 15),
+    bound: count('Turns about the middle', 7, 3, 15),
     corner: count('Turns at each corner', 5, 1, 10),
     scroll: length('Each scroll across, outside', 4.5, 2, 20),
     reach: length('Each upper end reaches over the edge of the cab', 0.6, 0, 5),
