@@ -154,6 +154,17 @@ WHOLE.push(
     }),
   ],
   [
+    'side-tie',
+    fc.record({
+      held: frameWire,
+      wires: fc.integer({ min: 2, max: 4 }),
+      wire: fc.constantFrom(0.25, 0.32, 0.4).map(roundWire),
+      turns: fc.integer({ min: 2, max: 5 }),
+      lie: fc.constantFrom('side by side', 'staggered', 'staggered'),
+      times: fc.integer({ min: 1, max: 8 }),
+    }),
+  ],
+  [
     'lashing',
     fc.record({
       held: frameWire,

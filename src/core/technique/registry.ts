@@ -40,6 +40,7 @@ import { loopedBezel } from './techniques/loopedBezel';
 import { neckWraps } from './techniques/neckWraps';
 import { plainLoopLink } from './techniques/plainLoopLink';
 import { pointSpiral } from './techniques/pointSpiral';
+import { sideTie } from './techniques/sideTie';
 import { spiralCage } from './techniques/spiralCage';
 import { spiralHeadRing } from './techniques/spiralHeadRing';
 import { straightWeave } from './techniques/straightWeave';
@@ -95,6 +96,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   neckWraps,
   lashing,
   beadBetween,
+  sideTie,
   bentEnds,
   threadedBead,
   coil,

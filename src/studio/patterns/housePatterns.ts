@@ -370,7 +370,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
         {
           stands: 'tip down',
           bound: '0 mm',
-          bail: '2.5 mm',
+          bail: '4.5 mm',
           opening: '4.5 mm',
           holds: '2',
           reach: '0.9 mm',
@@ -403,7 +403,16 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
         { about: '4 mm', degrees: '170', way: 'to the right', lie: 'behind one another', after: '2 mm' },
         { ends: ends('e', 'end 5', 'end 6') },
       ],
-      ['bead-between', { tail: '20 mm' }, { held: ends('d', 'beside left 1', 'beside right 1') }],
+      [
+        'side-tie',
+        { times: '5', lie: 'side by side', tail: '20 mm' },
+        { left: ends('d', 'over left 1', 'over left 2'), right: ends('d', 'over right 1', 'over right 2') },
+      ],
+      [
+        'bead-between',
+        { tail: '20 mm' },
+        { held: ends('d', 'beside left 1', 'beside right 1'), tie: ends('j', 'tie') },
+      ],
     ],
     measures: { ...stone('teardrop', 22, 15, 2.2, 5), bead: '3.5 mm' },
     notes:

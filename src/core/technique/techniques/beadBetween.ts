@@ -1,9 +1,9 @@
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import type { Along, AtEnd, Side } from '../../piece/piece';
+import type { Along, AtEnd, Course, Side } from '../../piece/piece';
 import { ok } from '../../result';
 import { counted } from '../../units/counted';
-import type { TakenEnd } from '../act';
+import type { ActWire, GoesOn, TakenEnd } from '../act';
 import { beadLength, count, drilled, length, roundWire, wire } from '../parameter';
 import { actTechnique } from '../planActs';
 import { said } from '../technique';
@@ -46,9 +46,19 @@ export const beadBetween = actTechnique({
           pose(vec3((index - 0.5) * (bead + 2 * ROOM * bendOf(thin).thick + D), 0), vec3(0, -1)),
       }),
     },
+    tie: {
+      label: 'End that ties it, from above the bead',
+      takes: ['end'],
+      from: 1,
+      to: 1,
+      proposed: 0,
+      wire: 'wire',
+      freshOnly: ['wire'],
+      fresh: () => ({ count: 0, name: 'tying wire', tail: 0 }),
+    },
   },
   act: ({ held: size, wire: thin, bead, drilled: hole, turns, tail }, { ends, own }) => {
-    const held = ends('held');
+    const [held, [tie]] = [ends('held'), ends('tie')];
     const { pitch, thick } = bendOf(thin);
     const long = turns * pitch;
     const seen = bead + 2 * (long + SEEN * size.width);
@@ -59,40 +69,48 @@ export const beadBetween = actTechnique({
         ? { side, endOf: own('beside'), on: mm - seen / 2 }
         : { ...at, on: (at.on ?? 0) + mm - bead / 2 };
     const turned = counted(turns, 'turn');
-    const coil = (on: Along, begin?: number) => ({
-      kind: 'bound' as const,
+    const [left, right] = held as [TakenEnd, TakenEnd];
+    // A wire of its own begins below the bead; one that comes from above it stays there.
+    const way = tie ? 1 : -1;
+    const onto = ({ side }: TakenEnd): Side => (tie ? OTHER[side] : side);
+    const coil = (on: Along, { begin, more = 0 }: { begin?: number; more?: number } = {}): Course => ({
+      kind: 'bound',
       name: `${turned} on each wire`,
       on: [on],
-      turns,
+      turns: way * -(turns + more),
       long,
       ...(begin === undefined ? {} : { begin }),
     });
-    const [left, right] = held as [TakenEnd, TakenEnd];
+    const courses: readonly Course[] = [
+      // On the one to the middle of the gap, its last turn ending beside the hole, and as far on the other from there. What comes from above comes in front.
+      tie
+        ? coil({ wire: left.wire, from: past(left, long), towards: onto(left) }, { begin: 0, more: 1 / 4 })
+        : coil({ wire: left.wire, from: past(left, -long), towards: onto(left) }, { begin: 90 }),
+      { kind: 'bent', name: 'into the bead', about: thick, angle: way * -90 },
+      { kind: 'threaded', name: 'through the bead', bead: own('bead') },
+      coil({ wire: right.wire, from: past(right, 0), towards: OTHER[onto(right)] }),
+    ];
+    const tyingWire: ActWire = {
+      id: own('tie'),
+      name: 'tying wire',
+      cutFrom: 'wire',
+      size: thin,
+      middle: 'begin to wind',
+      first: courses,
+      second: [],
+      tails: { first: tail, second: tail },
+    };
     return ok({
       bodies: [{ kind: 'bead', id: own('bead'), width: bead, length: bead, hole }],
-      goesOn: held.flatMap((end) =>
-        isAlone(end)
-          ? [{ end, courses: [{ kind: 'laid', name: 'beside the bead', id: own('beside'), length: seen }] }]
-          : [],
-      ),
-      wires: [
-        {
-          id: own('tie'),
-          name: 'tying wire',
-          cutFrom: 'wire',
-          size: thin,
-          middle: 'begin to wind',
-          first: [
-            // Up the one to the middle of the gap, its last turn ending beside the hole, and down the other from there.
-            coil({ wire: left.wire, from: past(left, -long), towards: left.side }, 90),
-            { kind: 'bent', name: 'into the bead', about: thick, angle: 90 },
-            { kind: 'threaded', name: 'through the bead', bead: own('bead') },
-            coil({ wire: right.wire, from: past(right, 0), towards: OTHER[right.side] }),
-          ],
-          second: [],
-          tails: { first: tail, second: tail },
-        },
+      goesOn: [
+        ...held.flatMap((end): readonly GoesOn[] =>
+          isAlone(end)
+            ? [{ end, courses: [{ kind: 'laid', name: 'beside the bead', id: own('beside'), length: seen }] }]
+            : [],
+        ),
+        ...(tie ? [{ end: tie, courses, tail }] : []),
       ],
+      wires: tie ? [] : [tyingWire],
       parts: [{ name: `bead, ${said(bead)}`, count: 1 }],
       steps: [
         {

@@ -25,6 +25,8 @@ const HAIR = 0.06;
 const [LEAST_HOLD, RAMP] = [5.5, 5];
 /** A wire is not pulled in where its line turns by more than this, radians. */
 const POINTED = 0.5;
+/** Over a gap at the top so much stays between both sides that a tie passes between them, in thicknesses of the binding wire. */
+const TIED = 3.5;
 /** What is between two bound places is not all of the hold’s. */
 const OF_ROOM = 0.94;
 
@@ -111,7 +113,8 @@ export const bundleFrame = actTechnique({
       return refuse(
         `Between ${counted(holds, 'hold')} and along the upright ends there are ${said(bound - 2 * (up * pitch - bail))}; ${said(bound)} of binding do not lie along them.`,
       );
-    const aside = (D / 2) * (1 + HAIR) + (up > 0 ? thin : 0);
+    const between = opening > 0 ? (TIED / 2) * thin : up > 0 ? thin : 0;
+    const aside = (D / 2) * (1 + HAIR) + between;
     const step = D + Math.max(...woven.map(({ apart }) => apart));
     // Beside a gap they stand up apart, and come together over it.
     const out = Math.max(aside, opening > 0 ? (opening + D) / 2 : 0);
@@ -229,7 +232,7 @@ export const bundleFrame = actTechnique({
               },
             ] as const)
           : []),
-        ...(bail > 0 ? [{ kind: 'laid', name: 'upright', length: bail } as const] : []),
+        ...(bail > 0 ? [{ kind: 'laid', name: 'upright', id: 'upright', length: bail } as const] : []),
       ];
     };
     const inWraps = `${counted(wraps, 'wrap')} round ${counted(frames.length, 'wire')}`;
@@ -328,17 +331,15 @@ export const bundleFrame = actTechnique({
             after: 'close',
           },
           ...(opening > 0
-            ? [
-                {
-                  id: `beside ${SIDE_WORDS[side]} ${index + 1}`,
-                  label: `${name}, beside the gap on the ${SIDE_WORDS[side]}`,
-                  takes: 'stretch' as const,
-                  over: 'beside',
-                  wire: id,
-                  side,
-                  after: 'close',
-                },
-              ]
+            ? (['beside', 'over'] as const).map((where) => ({
+                id: `${where} ${SIDE_WORDS[side]} ${index + 1}`,
+                label: `${name}, ${where} the gap on the ${SIDE_WORDS[side]}`,
+                takes: 'stretch' as const,
+                over: where === 'over' && bail > 0 ? 'upright' : where === 'over' ? 'top' : where,
+                wire: id,
+                side,
+                after: 'close',
+              }))
             : []),
         ]),
       ),
