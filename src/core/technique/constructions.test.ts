@@ -29,7 +29,8 @@ describe('a bundle pendant', () => {
         wires: 4,
         binding: halfRound(1.2),
         bound: 4,
-        bail: 2,
+        bail: 0,
+        meet: 'cross',
         holds: 2,
         reach: 0.9,
         tail: 40,
@@ -86,16 +87,16 @@ describe('a bundle pendant', () => {
     [
       'lead',
       'bent-ends',
-      { about: 3, degrees: 112, way: 'to the right', after: 0.5 },
+      { about: 6, degrees: 145, way: 'to the right', after: 5 },
       { ends: ['neck.end 5'] },
     ],
     [
       'forth',
       'bent-ends',
-      { about: 2, degrees: 50, way: 'to the front', after: 1 },
+      { about: 2, degrees: 45, way: 'to the front', after: 1 },
       { ends: ['lead.end 1'] },
     ],
-    ['level', 'bent-ends', { about: 2, degrees: 50, way: 'to the back' }, { ends: ['forth.end 1'] }],
+    ['level', 'bent-ends', { about: 2, degrees: 45, way: 'to the back' }, { ends: ['forth.end 1'] }],
     [
       'bead',
       'threaded-bead',
@@ -148,18 +149,17 @@ describe('a bundle pendant', () => {
     const { plans } = piece;
     expect(termsOf(cutNamed(plans['frame'] as never, 'frame wire 1'))).toEqual([
       'round the stone',
-      'bent upright at the top',
-      'upright',
+      'crossed at the top',
       'through the neck',
-      'bend of 60°',
+      'bend of 145°',
       'straight on',
-      'side by side',
-      'bend of 132°',
-      'bend of 112°',
-      'bend of 50°',
+      'bend of 45°',
       'to the bead',
       'through the bead',
       '2.1 turns',
+      'bend of 60°',
+      'side by side',
+      'bend of 132°',
       'handling tails',
     ]);
     expect(termsOf(cutNamed(plans['frame'] as never, 'frame wire 4'))).toContain('3 turns about 7 wires');
@@ -168,6 +168,25 @@ describe('a bundle pendant', () => {
     const neck = plans['frame']?.cuts[3]?.terms.find(({ name }) => name.startsWith('3 turns'))?.length ?? 0;
     const round = 2 * (2 * 0.812 * 1.03 + 4 * 0.812) + Math.PI * 0.812;
     expect(neck / 3).toBeCloseTo(Math.hypot(round, 0.812), 0);
+  });
+
+  it('its hands cross exactly at the top centre, one before the other with all its wires', () => {
+    for (const wire of piece.run.wires.slice(0, 4)) {
+      const middleOf = (side: 'first' | 'second') => {
+        const path = wire[side].filter(({ name }) => name === 'crossed at the top').flatMap((at) => at.path);
+        // From its own side it comes over the middle, and over the top of the stone, 16 mm above its middle.
+        const past = path.findIndex(
+          ({ x }, index) => index > 0 && Math.sign(x) !== Math.sign(path[0]?.x ?? 0),
+        );
+        return path[past];
+      };
+      const [left, right] = [middleOf('first'), middleOf('second')];
+      expect(Math.abs(left?.x ?? NaN)).toBeLessThan(0.2);
+      expect(left?.y ?? NaN).toBeLessThan(-16);
+      expect(Math.abs((left?.y ?? NaN) - (right?.y ?? NaN))).toBeLessThan(0.2);
+      // Four wires that stand a thickness from one another pass four others.
+      expect(Math.abs((left?.z ?? NaN) - (right?.z ?? NaN))).toBeGreaterThan(4 * 0.812);
+    }
   });
 
   it('threads one bead before the curl closes, and one before its wire is caught behind', () => {
