@@ -478,7 +478,8 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
           stands: 'tip down',
           wires: '4',
           bound: '4 mm',
-          bail: '2 mm',
+          bail: '0 mm',
+          meet: 'cross',
           holds: '2',
           reach: '0.9 mm',
           tail: '40 mm',
@@ -532,15 +533,15 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
       ],
       [
         'bent-ends',
-        { about: '3 mm', degrees: '114', way: 'to the right', after: '1.2 mm' },
+        { about: '9 mm', degrees: '154', way: 'to the right', after: '5.5 mm' },
         { ends: ends('b', 'end 5') },
       ],
       [
         'bent-ends',
-        { about: '2 mm', degrees: '50', way: 'to the front', after: '0.8 mm' },
+        { about: '2 mm', degrees: '22', way: 'to the front', after: '1 mm' },
         { ends: ends('i', 'end 1') },
       ],
-      ['bent-ends', { about: '2 mm', degrees: '50', way: 'to the back' }, { ends: ends('j', 'end 1') }],
+      ['bent-ends', { about: '2 mm', degrees: '22', way: 'to the back' }, { ends: ends('j', 'end 1') }],
       [
         'threaded-bead',
         { across: '3.5 mm', before: '0.4 mm', drilled: '1.3 mm', after: '1.2 mm' },
