@@ -13,6 +13,8 @@ type Abreast = readonly { readonly x: number; readonly on: readonly number[] }[]
 /** Round a corner what is wound comes no farther than so many times what it would on straight wire. */
 const MOST = 8;
 const ROUNDS = 24;
+/** A wire runs beside its neighbour where their ways agree so well, the cosine between them: outside of a bend it comes farther than that one. */
+const BESIDE = 0.96;
 
 /**
  * How far what is wound comes along its carrier: inside of a bend it touches itself, so that it comes farther by as much as the inside is shorter.
@@ -43,9 +45,12 @@ function abreastOf(carriers: readonly Carrier[], leader: number, reach: number, 
     here = lead(ahead);
     for (const [wire, carrier] of carriers.entries()) {
       const guess = wire === leader ? ahead : (on[wire] as number) + ahead - (on[leader] as number);
-      const behind = wire === leader ? 0 : dot3(minus3(here.at, carrier(guess).at), here.along);
+      if (wire === leader) continue;
+      const behind = dot3(minus3(here.at, carrier(guess).at), here.along);
+      const within = (most: number) => guess + Math.max(-most, Math.min(most, behind));
       // A wire that turns away is not followed: beside its neighbour it comes as far as that within a step.
-      if (wire !== leader) on[wire] = guess + Math.max(-step / 2, Math.min(step / 2, behind));
+      const isBeside = dot3(carrier(within(step)).along, here.along) > BESIDE;
+      on[wire] = within(isBeside ? step : step / 2);
     }
     on[leader] = ahead;
     rows.push({ x: index * step, on: [...on] });

@@ -99,10 +99,15 @@ export function add(hand: HandRun, { run, long, line, end }: Step): void {
   hand.end = end;
 }
 
+/** What lies longer on bent carriers than it does flat by more than this part is as long as it lies there. */
+const BENT = 0.003;
+
 export function shapeAndLaying(laying: Laying): { readonly shape: Shape; readonly laying: Laying } {
   const path = pathOfLaying(laying);
+  const longer = lengthOfPath(path) / lengthOfPath(laying.flat);
+  const length = Math.abs(longer - 1) < BENT ? laying.length : longer * laying.length;
   const [before, last] = [path.at(-2), path.at(-1)] as [Vec3, Vec3];
-  return { shape: { path, length: laying.length, end: pose(last, minus3(last, before)) }, laying };
+  return { shape: { path, length, end: pose(last, minus3(last, before)) }, laying };
 }
 
 /** A line that lies where it lies, measured. */

@@ -1,35 +1,37 @@
-import { radians } from '../../geometry/angle';
-import { pose, type Pose } from '../../geometry/pose';
+import { lengthOfPath, type Path, type Vec3 } from '../../geometry/path';
+import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
-import { domeAt } from '../../piece/body';
-import type { Along, Cab, Course, PieceWire, Pull, Side } from '../../piece/piece';
+import type { Along, Cab, Course, PieceWire, Side } from '../../piece/piece';
 import { ok, refuse } from '../../result';
 import { counted } from '../../units/counted';
 import { cutsOfPiece } from '../ofPiece';
 import { length, roundWire, weave, wire, type StoneSize } from '../parameter';
 import { turnedHalf } from '../ringShank';
+import { ringWall } from '../ringWall';
 import { insideWanted, ringStart } from '../ringStart';
 import { said, technique } from '../technique';
 import { bendOf } from '../winding';
-import { minutesToWeave, stripOf } from '../woven';
+import { minutesToWeave, stripOf, THREE_AND_TWO } from '../woven';
 
 /** Bent inward, turns of a weave stand so much farther apart than they are thick. */
 const LOOSE = 1.2;
 /** Room beside things that touch, as a part of their thickness. */
 const HAIR = 0.06;
-/** Where a middle wire comes to lie beside the cab and where it leaves it on the other side, degrees round it. */
-const [FROM, TO] = [258, 112];
-/** Where an outer wire lies along outside of that, and where it curls away. */
-const [OUTER_FROM, OUTER_TO] = [244, 150];
 /** On each side of the cab the gap is so much wider, the seat begins so far from its edge, and its wires end so far from it; in thicknesses. */
-const [GAP, SEAT, SHORT] = [1.7, 2.4, 1.9];
-/** A middle end lies over the edge on so much of its way beside the cab. */
-const OVER_EDGE = 0.6;
-/** Where the coil of an outer end begins beside the cab, in thicknesses; how much farther than it is thick each turn of it goes, and its tails, mm. */
-const [COILED_FROM, COIL_LOOSE, COIL_TAIL] = [2.2, 1.06, 15];
+const [GAP, SEAT, SHORT] = [1.7, 2.9, 2.6];
+/** A wall is woven from so far after its wires are bent over on, until so far before they part, in thicknesses. */
+const [WOVEN_FROM, WOVEN_TO] = [0.4, 0.15];
+/** The upper wire of a wall lies over the edge so far round the cab, degrees. */
+const OVER = 130;
+/** So much of it is bare before its scroll, in thicknesses; how far apart turns of its coil stand, and how much farther they go bent as it is. */
+const [BARE, COIL_PITCH, COIL_LOOSE] = [2, 1.1, 1.2];
+/** What is held on to at both ends of the weaving wire of a wall, mm. */
+const WALL_TAIL = 15;
 const SIDES = ['first', 'second'] as const;
-/** How far a middle wire lies on the band on the other side, mm. */
-const TUCKED = 3;
+/** The weaving wire passes so far beside the wires of the band on its way to the seat, in thicknesses of these. */
+const PASSING = 0.4;
+/** A lower wire reaches the band on the other side so far beyond the gap, and lies along it so far, mm. */
+const [REACHES, TUCKED] = [2.4, 4];
 
 /** A band woven round the finger less a gap, a seat woven over the gap, and a small cab that the ends of the wires hold. */
 export const wovenBandRing = technique({
@@ -37,7 +39,7 @@ export const wovenBandRing = technique({
   title: 'Woven band ring with a seat',
   group: 'rings',
   source:
-    'wires round the mandrel less the gap, woven as far as whole repeats go, ends round the cab, measured as they lie; scrolls are Archimedean spirals, exact',
+    'wires round the mandrel less the gap, woven as far as whole repeats go, two walls of two wires round the cab, measured as they lie; scrolls are Archimedean spirals, exact',
   parameters: {
     weave: weave('Weave', {
       repeat: [
@@ -55,7 +57,7 @@ export const wovenBandRing = technique({
     depth: length('Depth of the cab', 3, 1, 12),
     edge: length('Height of its edge', 1.4, 0.3, 8),
     scroll: length('Each scroll across, outside', 4, 2, 15),
-    reach: length('Each middle end reaches over the edge of the cab', 0.6, 0, 4),
+    reach: length('Each upper end reaches over the edge of the cab', 0.6, 0, 4),
     tail: length('Tail at each end of a frame wire', 15, 0, 100),
     weavingTail: length('Tail at each end of the weaving wire', 60, 0, 200),
   },
@@ -109,13 +111,19 @@ export const wovenBandRing = technique({
       size: held,
       pose: pose(vec3(0, -foot), vec3(1, 0), vec3(0, -1)),
     };
-    const beside = foot + edge / 2;
-    /** Where the left end of a wire lies, at the edge of the gap. */
-    const c = (across + D) / 2;
-    const toOther = (at: Pose, way: 1 | -1): Pose => turnedHalf(at, way);
+    const wall = ringWall({ cab, foot, D, d, step, reach, over: OVER });
+    const turnedLine = (line: Path, way: 1 | -1): Path =>
+      line.map(({ x, y, z }) => vec3(way * x, y, way * z));
+    const free = (name: string, id: string, line: Path, way: 1 | -1, up: Vec3): Course => ({
+      kind: 'free',
+      name,
+      id,
+      line: turnedLine(line, way),
+      up,
+    });
+    const outOf = ({ x, z }: Vec3): Vec3 => vec3(x, 0, z);
     /** What the left end of a wire does, by its lane: 1 in front, 0 in the middle, −1 behind; the right one is it turned half round. */
     const endOf = (lane: 1 | 0 | -1, way: 1 | -1): readonly Course[] => {
-      const turned = way === 1 ? 0 : 180;
       if (lane === -1)
         return [
           {
@@ -127,51 +135,38 @@ export const wovenBandRing = technique({
             pitch: 0,
           },
         ];
-      const out = c + (lane === 1 ? D + d * 2 : 0) * (1 + HAIR);
-      const [from, to] = lane === 1 ? [OUTER_FROM, OUTER_TO] : [FROM, TO];
-      const rise = pose(
-        vec3(out * Math.sin(radians(from + 8)), -(R + beside) / 2, -out * Math.cos(radians(from + 8))),
-        vec3(0, -1, 0.1),
-        vec3(-1, 0),
-      );
+      const { stands, line } = lane === 1 ? wall.lower : wall.upper;
+      const inWall: readonly Course[] = [
+        { kind: 'led', name: 'up at the gap', id: 'up', to: turnedHalf(stands, way) },
+        free('in the wall round the cab', 'wall', line, way, outOf(turnedLine(line, way).at(-1) as Vec3)),
+      ];
+      if (lane === 0)
+        return [
+          ...inWall,
+          free('over the edge of the cab', 'over', wall.upper.overEdge, way, vec3(0, -1)),
+          { kind: 'curled', name: 'scroll', inside: D, turns, pitch: D * (1 + HAIR) },
+        ];
       // On the other side of the cab it comes down onto the woven band.
-      const lying = half + TUCKED / R;
+      const lying = half + REACHES / R;
       const onBand = R + D + d * (1 + 4 * HAIR);
       const down = pose(
-        vec3(onBand * Math.sin(lying), -onBand * Math.cos(lying), 0.55 * step),
+        vec3(onBand * Math.sin(lying), -onBand * Math.cos(lying), 0.95 * step),
         vec3(Math.cos(lying), Math.sin(lying)),
       );
-      const inMm = (degrees: number) => (degrees / 360) * Math.PI * (2 * out);
-      // Over the edge of the cab in the middle of its way.
-      const over: readonly Pull[] =
-        lane === 0 && reach > 0
-          ? [
-              {
-                at: inMm((from + to) / 2 + turned),
-                long: OVER_EDGE * inMm(from - to),
-                inward: reach,
-                height: domeAt(held, reach / (across / 2)) + D / 2,
-                ramp: (OVER_EDGE / 3) * inMm(from - to),
-              },
-            ]
-          : [];
-      const along: Course = {
-        kind: 'round',
-        name: lane === 1 ? 'beside the cab' : 'round the cab',
-        id: lane === 1 ? 'coiled' : 'held',
-        body: 'cab',
-        from: from + turned,
-        to: to + turned,
-        play: out - c,
-        height: edge / 2,
-        pulls: over,
-      };
       return [
-        { kind: 'led', name: 'up at the gap', id: 'up', to: toOther(rise, way) },
-        along,
-        lane === 1
-          ? { kind: 'curled', name: 'scroll', inside: D, turns, pitch: D * (1 + HAIR) }
-          : { kind: 'led', name: 'down to the band', to: toOther(down, way) },
+        ...inWall,
+        ...[wall.lower.away, down].map((to): Course => ({
+          kind: 'led',
+          name: 'down to the band',
+          to: turnedHalf(to, way),
+        })),
+        {
+          kind: 'coiled',
+          name: 'along the band',
+          about: 2 * onBand - D,
+          turns: TUCKED / (2 * Math.PI * onBand),
+          pitch: 0,
+        },
       ];
     };
     const wires = [1, 0, -1].map((lane, index): PieceWire => {
@@ -207,6 +202,7 @@ export const wovenBandRing = technique({
       towards: 'first',
     }));
     const groups = [...Array.from({ length: repeats }, () => woven.repeat).flat(), ...woven.close];
+    const passing = half - (2 * D) / (3 * R);
     const thread: PieceWire = {
       id: 'weaving',
       name: 'weaving wire',
@@ -214,6 +210,15 @@ export const wovenBandRing = technique({
       size: weaving,
       first: [
         { kind: 'wound', name: term.name, on: onBand, groups, pitch: LOOSE * pitch },
+        // Past the wires that come up at the gap, outside of them.
+        {
+          kind: 'led',
+          name: 'on to the seat',
+          to: pose(
+            vec3(-R * Math.sin(passing), -R * Math.cos(passing), step + D / 2 + d / 2 + PASSING * D),
+            vec3(Math.cos(passing), -Math.sin(passing)),
+          ),
+        },
         {
           kind: 'wound',
           name: `${counted(seat, 'wrap')} over the gap: the seat`,
@@ -233,39 +238,55 @@ export const wovenBandRing = technique({
       second: [],
       tails: { first: weavingTail, second: weavingTail },
     };
-    // Each outer end is coiled as far as it lies beside the cab; its scroll stays bare.
-    const outside = ((across + D) / 2 + (D + d * 2) * (1 + HAIR)) * radians(OUTER_FROM - OUTER_TO);
-    const coiled = Math.max(1, Math.floor((outside - (COILED_FROM + 1) * D) / (pitch * COIL_LOOSE)));
-    const coils = SIDES.map((side, index): PieceWire => ({
-      id: `coil ${index + 1}`,
-      name: 'coiling wire',
-      cutFrom: 'weaving',
-      size: weaving,
-      first: [
-        {
-          kind: 'bound',
-          name: `${counted(coiled, 'wrap')} on an outer end`,
-          on: [
-            {
-              wire: `frame ${side === 'first' ? 0 : 2}`,
-              from: { side, endOf: 'up', on: COILED_FROM * D },
+    // On each side the two that are left are woven as a wall; inside of a bend wraps touch, so that they come the less far on the wire.
+    const room = lengthOfPath(wall.lower.line) - (WOVEN_FROM + WOVEN_TO) * D - (wall.turned * (D + d)) / 2;
+    const woven32 = stripOf(THREE_AND_TWO, base, weaving, { within: room });
+    if (!woven32.ok) return woven32;
+    if (woven32.value.repeats < 1)
+      return refuse(
+        `Round a cab of ${said(across)} there are ${said(Math.max(0, room))} of each wall to be woven; a repeat of 3 and 2 takes ${said(woven32.value.advance)}.`,
+      );
+    // From where the weave ends on it is coiled, over the edge; its scroll stays bare.
+    const [onWall, onEdge] = [wall.upper.line, wall.upper.overEdge].map(lengthOfPath) as [number, number];
+    const rest = (room - woven32.value.covered) / (1 - (D + d) / (across + D + 2 * d));
+    const coiled = Math.max(1, Math.floor((rest + onEdge - BARE * D) / (pitch * COIL_PITCH * COIL_LOOSE)));
+    const walls = SIDES.map((side, index): PieceWire => {
+      const [lower, upper] = [`frame ${side === 'first' ? 0 : 2}`, 'frame 1'];
+      return {
+        id: `wall ${index + 1}`,
+        name: 'weaving wire of a wall',
+        cutFrom: 'weaving',
+        size: weaving,
+        first: [
+          {
+            kind: 'wound',
+            name: woven32.value.term.name,
+            on: [upper, lower].map((wire) => ({
+              wire,
+              from: { side, endOf: 'up', on: WOVEN_FROM * D },
               towards: side,
-            },
-          ],
-          turns: coiled,
-          long: coiled * pitch,
-        },
-      ],
-      second: [],
-      tails: { first: COIL_TAIL, second: COIL_TAIL },
-    }));
+            })),
+            groups: Array.from({ length: woven32.value.repeats }, () => THREE_AND_TWO.repeat).flat(),
+          },
+          {
+            kind: 'bound',
+            name: `${counted(coiled, 'wrap')} on an outer end`,
+            on: [{ wire: upper, from: { side, endOf: 'up' }, towards: side, within: onWall }],
+            turns: coiled,
+            long: coiled * COIL_PITCH * pitch,
+          },
+        ],
+        second: [],
+        tails: { first: WALL_TAIL, second: WALL_TAIL },
+      };
+    });
     const cut = cutsOfPiece(
-      { bodies: [cab], wires: [...wires, thread, ...coils] },
+      { bodies: [cab], wires: [...wires, thread, ...walls] },
       {
         middle: Object.fromEntries([
           ...wires.map(({ id }) => [id, 'middle: the back of the hand'] as const),
           ['weaving', 'begin to weave'],
-          ...coils.map(({ id }) => [id, 'begin to coil'] as const),
+          ...walls.map(({ id }) => [id, 'begin to weave'] as const),
         ]),
         tails: 'tails',
       },
@@ -295,16 +316,23 @@ export const wovenBandRing = technique({
         },
         { id: 'stone', makes: ['cab'], name: 'set the cab on the seat', minutes: 1 },
         {
-          id: 'middle',
-          makes: ['up at the gap'],
-          name: 'lead the middle wires round the cab, and down onto the woven band',
-          minutes: 4,
+          id: 'walls',
+          makes: ['up at the gap', 'in the wall round the cab', 'repeats of A3 AB2'],
+          name: `weave 3 and 2 on the outer two of each side, ${counted(woven32.value.repeats, 'repeat')}, and bend both walls round the cab`,
+          minutes: 3 + 2 * minutesToWeave(woven32.value),
+          cautions: ['gripping'],
+        },
+        {
+          id: 'down',
+          makes: ['down to the band', 'along the band'],
+          name: 'lead the lower wires down through the band, and tuck them under what is woven',
+          minutes: 3,
           cautions: ['piercing'],
         },
         {
           id: 'outer',
-          makes: ['coiling wire', 'beside the cab', 'scroll'],
-          name: `coil the outer ones, ${counted(coiled, 'wrap')} each, lead them beside the cab and curl away what is bare of them`,
+          makes: ['wraps on an outer end', 'over the edge of the cab', 'scroll'],
+          name: `coil the upper ones, ${counted(coiled, 'wrap')} each, lead them over the edge and curl away what is bare of them`,
           minutes: 6,
           cautions: ['cut ends'],
         },
@@ -318,7 +346,7 @@ export const wovenBandRing = technique({
       order: [
         { first: 'weave', then: 'bend', why: 'a bent band cannot be woven' },
         { first: 'seat', then: 'stone', why: 'the cab is set on its seat' },
-        { first: 'stone', then: 'middle', why: 'the middle wires are led round a cab that is there' },
+        { first: 'stone', then: 'walls', why: 'the walls are bent round a cab that is there' },
       ],
       parts: [{ name: `round cab, ${said(across)}`, count: 1 }],
       notes: [
