@@ -66,7 +66,7 @@ const sidePort = (which: 'left' | 'right'): Port<typeof parameters> => ({
  */
 export const sideTie = actTechnique({
   id: 'side-tie',
-  title: 'Tie of two sides, turns on each by turns',
+  title: 'Tie between two sides',
   group: 'holding a stone',
   source: 'turns on both sides, each √[(hull of the middles + π(D + d))² + p²], and what passes between them',
   parameters,
