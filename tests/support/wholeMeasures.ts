@@ -154,6 +154,17 @@ WHOLE.push(
     }),
   ],
   [
+    'free-line',
+    fc.record({
+      wire: frameWire,
+      points: fc.tuple(between(5, 9), between(4, 9), between(-3, 3)).map(([ahead, aside, more]) => [
+        { x: ahead, y: 0 },
+        { x: 2 * ahead, y: aside },
+        { x: 3 * ahead + more, y: -aside },
+      ]),
+    }),
+  ],
+  [
     'side-tie',
     fc.record({
       held: frameWire,

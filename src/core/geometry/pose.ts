@@ -94,9 +94,12 @@ export function setDown(path: Path, own: Pose, start: Pose): Path {
 const HANDLE = 0.4;
 const WAY_POINTS = 24;
 
-/** A smooth way from one pose to another (a cubic of Bézier), its ends among the points; the straight one when they face each other. */
-export function smoothWay(from: Pose, to: Pose): Path {
-  const reach = HANDLE * norm3(minus3(to.at, from.at));
+/**
+ * A smooth way from one pose to another (a cubic of Bézier), its ends among the points; the straight one when they face each other.
+ * @param handle how long its handles are, as a part of the straight way
+ */
+export function smoothWay(from: Pose, to: Pose, handle = HANDLE): Path {
+  const reach = handle * norm3(minus3(to.at, from.at));
   const [a, b] = [plus3(from.at, scaled3(from.along, reach)), plus3(to.at, scaled3(to.along, -reach))];
   return Array.from({ length: WAY_POINTS + 1 }, (_, index) => {
     const t = index / WAY_POINTS;

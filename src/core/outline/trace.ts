@@ -1,6 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { selfCrossing } from '../geometry/selfCrossing';
 import { distance, type Vec } from '../geometry/vector';
+import { counted } from '../units/counted';
 
 /** A stone traced over a photograph: its points in mm about the middle of its measures, and those measures. */
 export interface Traced {
@@ -18,6 +19,12 @@ export interface PhotoScale {
 
 /** Fewest and most points that make an outline. */
 export const TRACE_POINTS = { least: 3, most: 200 } as const;
+
+/** How many points are allowed. */
+export interface PointsAllowed {
+  readonly least: number;
+  readonly most: number;
+}
 
 /**
  * Turns points that were set over a photograph into an outline of true size.
@@ -54,18 +61,17 @@ export const printPoints = (points: readonly Vec[]): string =>
   points.map(({ x, y }) => `${x},${y}`).join(' ');
 
 /** Reads points as they were printed. @returns a sentence when they are none */
-export function parsePoints(text: string): Result<Vec[]> {
+export function parsePoints(text: string, { least, most }: PointsAllowed = TRACE_POINTS): Result<Vec[]> {
   const parts = text.trim().split(/\s+/).filter(Boolean);
   const points = parts.map((part) => {
     const [x = NaN, y = NaN, more] = part.split(',').map(Number);
     return { x, y, fine: more === undefined && Number.isFinite(x) && Number.isFinite(y) };
   });
-  const { least, most } = TRACE_POINTS;
   const wrong = points.findIndex(({ fine }) => !fine);
   if (wrong >= 0)
     return refuse(`“${(parts[wrong] ?? '').slice(0, 30)}” is no point; write them like -9.5,2 0,11.`);
   if (points.length < least || points.length > most)
-    return refuse(`There are ${points.length} points; ${least} to ${most} make an outline.`);
+    return refuse(`There are ${counted(points.length, 'point')}; ${least} to ${most} are allowed.`);
   return ok(points.map(({ x, y }) => ({ x, y })));
 }
 

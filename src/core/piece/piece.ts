@@ -228,6 +228,8 @@ export interface Threaded extends Named {
 export interface Free extends Named {
   readonly kind: 'free';
   readonly line: Path;
+  /** Whether it is told in the directions of the hand: on along it, to its right, up from its plane; of the piece when it is not told. */
+  readonly isOfHand?: true;
   /** The way up from the plane that it is worked in, at its end. */
   readonly up: Vec3;
 }

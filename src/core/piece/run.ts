@@ -1,5 +1,5 @@
 import type { Path, Vec3 } from '../geometry/path';
-import { facingBack, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
+import { facingBack, inPose, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
 import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '../geometry/vec3';
 import { bendOf } from '../technique/winding';
 import { ok, refuse, type Result } from '../result';
@@ -332,11 +332,17 @@ class Run {
         };
       case 'threaded':
         return this.#throughBead(course, this.#bodyOf('bead', course.bead, where), from, where);
-      case 'free':
-        return alongPath(course.line, course.up);
     }
+    if (course.kind === 'free' && !course.isOfHand) return alongPath(course.line, course.up);
     if (!from) throw new CannotBeMade(`${where}: say where this wire begins.`);
     switch (course.kind) {
+      case 'free': {
+        const { line, up } = course;
+        return alongPath(
+          line.map(({ x, y, z }) => inPose(from, x, y, z)),
+          minus3(inPose(from, up.x, up.y, up.z), from.at),
+        );
+      }
       case 'laid':
         return laidShape(course, from);
       case 'bent':

@@ -1,3 +1,4 @@
+import type { Vec } from '../geometry/vector';
 import type { DrawnProfile } from '../wire/profile';
 import type { WireUseId } from '../wire/wireUse';
 import type { OutlineMeasures } from '../outline/outlineOf';
@@ -60,8 +61,23 @@ export interface WeaveParameter extends Told {
   readonly initial: Weave;
 }
 
+/** Points of a line from where an end stands: how far on along it and how far to its right, mm. */
+export interface LineParameter extends Told {
+  readonly kind: 'line';
+  readonly initial: readonly Vec[];
+}
+
+/** How many points a line has besides its beginning. */
+export const LINE_POINTS = { least: 1, most: 40 } as const;
+
 export type Parameter =
-  LengthParameter | CountParameter | ChoiceParameter | WireParameter | StoneParameter | WeaveParameter;
+  | LengthParameter
+  | CountParameter
+  | ChoiceParameter
+  | WireParameter
+  | StoneParameter
+  | WeaveParameter
+  | LineParameter;
 
 export type Parameters = Readonly<Record<string, Parameter>>;
 
@@ -75,7 +91,9 @@ type ValueOf<P extends Parameter> =
         ? WireSize
         : P extends StoneParameter
           ? StoneSize
-          : Weave;
+          : P extends LineParameter
+            ? readonly Vec[]
+            : Weave;
 
 /** The values of a technique’s parameters. */
 export type ValuesOf<P extends Parameters> = { readonly [Key in keyof P]: ValueOf<P[Key]> };
@@ -114,6 +132,13 @@ export const choice = <const Choice extends string>(
   choices: readonly Choice[],
   initial: NoInfer<Choice>,
 ): ChoiceParameter<Choice> => ({ kind: 'choice', label, choices, initial });
+
+export const line = (label: string, initial: readonly Vec[], help: string): LineParameter => ({
+  kind: 'line',
+  label,
+  initial,
+  help,
+});
 
 export const roundWire = (diameter: number): WireSize => ({
   profile: 'round',

@@ -15,7 +15,8 @@ import {
 import { parseWeave, printWeave, type Weave } from '../weave/notation';
 import { formatGauge, gaugeSize, identifyGauge, MAX_SIZE, MIN_SIZE, parseGauge } from '../wire/gauge';
 import { DRAWN_PROFILES, hasOwnHeight, type DrawnProfile } from '../wire/profile';
-import type { Parameter, Parameters, StoneSize, WireSize } from './parameter';
+import type { Vec } from '../geometry/vector';
+import { LINE_POINTS, type Parameter, type Parameters, type StoneSize, type WireSize } from './parameter';
 import type { Values, Wrong } from './readValues';
 
 /** What was typed, by field: a parameter’s own name, or “stone.length” for a part of it. */
@@ -25,7 +26,7 @@ export type Texts = Readonly<Record<string, string>>;
 export interface TextField {
   readonly field: string;
   readonly label: string;
-  readonly kind: 'length' | 'ring' | 'count' | 'choice' | 'size' | 'weave';
+  readonly kind: 'length' | 'ring' | 'count' | 'choice' | 'size' | 'weave' | 'line';
   readonly choices?: readonly string[];
   readonly help?: string;
   /** What a number without a unit is; in the studio’s when it is left out. */
@@ -60,6 +61,7 @@ export function fieldsOf(key: string, parameter: Parameter, texts: Texts): TextF
       ];
     case 'count':
     case 'weave':
+    case 'line':
       return [{ field: key, label: parameter.label, kind: parameter.kind, ...help }];
     case 'choice':
       return [{ field: key, label: parameter.label, kind: 'choice', choices: parameter.choices }];
@@ -111,6 +113,7 @@ export function textsOf(parameters: Parameters, values: Values, system: LengthSy
     if (kind === 'length') texts[key] = length(value as number);
     else if (kind === 'count' || kind === 'choice') texts[key] = String(value);
     else if (kind === 'weave') texts[key] = printWeave(value as Weave);
+    else if (kind === 'line') texts[key] = printPoints(value as readonly Vec[]);
     else if (kind === 'wire') {
       const { profile, width, height } = value as WireSize;
       texts[key] = sizeText(width);
@@ -243,6 +246,8 @@ class Reading {
         return this.wire(field, parameter.initial);
       case 'stone':
         return this.stone(field);
+      case 'line':
+        return this.take(field, parsePoints(text, LINE_POINTS));
       case 'weave': {
         const read = parseWeave(text);
         return read.ok

@@ -6,7 +6,8 @@ import { weaveOfGroups, type WrittenGroup } from '../weave/groups';
 import { parseWeave, type Weave } from '../weave/notation';
 import { gaugeSize, GAUGE_SYSTEMS, MAX_SIZE, MIN_SIZE, type GaugeSystem } from '../wire/gauge';
 import { DRAWN_PROFILES, type DrawnProfile } from '../wire/profile';
-import type { Parameter, Parameters, StoneSize, WireSize } from './parameter';
+import type { PointsAllowed } from '../outline/trace';
+import { LINE_POINTS, type Parameter, type Parameters, type StoneSize, type WireSize } from './parameter';
 
 /** The values of a technique’s parameters, by name. */
 export type Values = Readonly<Record<string, unknown>>;
@@ -130,7 +131,10 @@ function readStone(
   const edge = optional('edgeMm', initial.edge, 0.1);
   const corner = optional('cornerMm', undefined, 0);
   const strip = optional('stripMm', undefined, 1);
-  const points = plain['pointsMm'] === undefined ? undefined : readPoints(reading, field, plain['pointsMm']);
+  const points =
+    plain['pointsMm'] === undefined
+      ? undefined
+      : readPoints(reading, `${field}.pointsMm`, plain['pointsMm'], STONE_POINTS);
   if (outline === undefined || length === undefined || width === undefined) return undefined;
   if (depth === undefined || edge === undefined) return undefined;
   const stone: StoneSize = {
@@ -149,12 +153,15 @@ function readStone(
   return undefined;
 }
 
-function readPoints(reading: Reading, field: string, value: unknown) {
+/** How many points the outline of a stone may be told by. */
+const STONE_POINTS: PointsAllowed = { least: 3, most: 500 };
+
+function readPoints(reading: Reading, field: string, value: unknown, { least, most }: PointsAllowed) {
   const isPoint = (each: unknown): each is { x: number; y: number } =>
     isPlain(each) && Number.isFinite(each['x']) && Number.isFinite(each['y']);
-  if (Array.isArray(value) && value.length >= 3 && value.length <= 500 && value.every(isPoint))
+  if (Array.isArray(value) && value.length >= least && value.length <= most && value.every(isPoint))
     return value.map(({ x, y }) => ({ x, y }));
-  return reading.fault(`${field}.pointsMm`, value, '3 to 500 points of x and y are allowed');
+  return reading.fault(field, value, `${least} to ${most} points of x and y are allowed`);
 }
 
 /** A notation, or `{groups: [{wires: ["A", "B"], wraps: 2}]}`. */
@@ -193,6 +200,8 @@ function readValue(reading: Reading, field: string, parameter: Parameter, value:
       return readWire(reading, field, value);
     case 'stone':
       return readStone(reading, field, value, parameter.initial);
+    case 'line':
+      return readPoints(reading, field, value, LINE_POINTS);
     case 'weave':
       return readWeaveValue(reading, field, value);
   }

@@ -28,6 +28,7 @@ import { figureEightRing } from './techniques/figureEightRing';
 import { flatSpiral } from './techniques/flatSpiral';
 import { foldedBail } from './techniques/foldedBail';
 import { freeCut } from './techniques/freeCut';
+import { freeLine } from './techniques/freeLine';
 import { antique } from './techniques/antique';
 import { headPin } from './techniques/headPin';
 import { herringboneRing } from './techniques/herringboneRing';
@@ -98,6 +99,7 @@ export const TECHNIQUES: readonly AnyTechnique[] = [
   beadBetween,
   sideTie,
   bentEnds,
+  freeLine,
   threadedBead,
   coil,
   coilOfCoil,

@@ -57,6 +57,10 @@ function someValue(parameter: Parameter): fc.Arbitrary<unknown> {
           edge,
           depth: edge * 2,
         }));
+    case 'line':
+      return fc
+        .double({ min: 0.8, max: 3, noNaN: true })
+        .map((times) => parameter.initial.map(({ x, y }) => ({ x: times * x, y: times * y })));
     case 'weave':
       return fc.constant(parameter.initial);
   }
@@ -123,6 +127,7 @@ it('of everything twice as large takes twice the wire', () => {
       const { profile, width, height } = parameter.initial;
       return { profile, width: width * 2, height: height * 2 };
     }
+    if (parameter.kind === 'line') return parameter.initial.map(({ x, y }) => ({ x: 2 * x, y: 2 * y }));
     if (parameter.kind !== 'stone') return parameter.initial;
     const { length, width, depth, edge, outline } = parameter.initial;
     return { outline, length: length * 2, width: width * 2, depth: depth * 2, edge: edge * 2 };

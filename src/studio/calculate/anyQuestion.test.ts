@@ -122,6 +122,8 @@ function valueOf(parameter: Parameter): fc.Arbitrary<unknown> {
       return stone;
     case 'wire':
       return wire;
+    case 'line':
+      return fc.array(point, { minLength: 1, maxLength: 12 });
     case 'weave':
       return fc.constantFrom('A', 'A3 AB2', 'A~B', '/', 'A3 / AB2 | AB A3', 'H', '');
   }

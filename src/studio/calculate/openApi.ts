@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import type { Parameter } from '@/core/technique/parameter';
+import { LINE_POINTS, type Parameter } from '@/core/technique/parameter';
 import { TECHNIQUES } from '@/core/technique/registry';
 import { printWeave } from '@/core/weave/notation';
 import { OUTLINES } from '@/core/stone/stone';
@@ -34,6 +34,8 @@ const WIRE: Schema = {
   },
 };
 
+const POINT: Schema = { type: 'object', required: ['x', 'y'], properties: { x: MM, y: MM } };
+
 const STONE: Schema = {
   type: 'object',
   additionalProperties: false,
@@ -47,7 +49,7 @@ const STONE: Schema = {
       type: 'array',
       minItems: 3,
       maxItems: 500,
-      items: { type: 'object', required: ['x', 'y'], properties: { x: MM, y: MM } },
+      items: POINT,
     },
   },
 };
@@ -96,6 +98,17 @@ export function parameterSchema(parameter: Parameter): Schema {
         ...STONE,
         description,
         default: { outline, lengthMm: length, widthMm: width, depthMm: depth, edgeMm: edge },
+      };
+    }
+    case 'line': {
+      const { least, most } = LINE_POINTS;
+      return {
+        type: 'array',
+        description: `${description}, mm`,
+        minItems: least,
+        maxItems: most,
+        items: POINT,
+        default: parameter.initial,
       };
     }
     case 'weave':

@@ -37,6 +37,7 @@ const WAYS: Readonly<Record<Parameter['kind'], string>> = {
   wire: 'its size as on the label: 20 ga, 18 SWG, 0.8 mm or .032"',
   stone: 'by the calliper: length, width, depth and the height of its edge',
   weave: 'in letters and numbers, as told beside it',
+  line: 'in points, each how far on and how far to the right in mm: 8,0 15,-6; it is drawn as it is typed',
 };
 
 const withinOf = (parameter: Parameter): string => {

@@ -122,7 +122,7 @@ function ParameterField({
     );
   const write = useWriting();
   const box = useNumbers(text, { complete: (typed) => completedText(field, typed, { system, rings }) });
-  const isNumber = kind !== 'weave';
+  const isNumber = kind !== 'weave' && kind !== 'line';
   const understood = wrong ? undefined : said(kind, text, system);
   return (
     <Field label={named} error={wrong} hint={understood === undefined ? help : write(understood)}>

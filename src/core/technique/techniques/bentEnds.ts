@@ -1,5 +1,6 @@
 import { ok } from '../../result';
 import { choice, count, length, roundWire, wire } from '../parameter';
+import { endsLeft } from '../endsLeft';
 import { actTechnique } from '../planActs';
 
 /** How a bend leaves the plane that its wires lie in, degrees about the wire. */
@@ -61,13 +62,7 @@ export const bentEnds = actTechnique({
         ],
         tail,
       })),
-      leaves: bent.map(({ wire: id, side, label }, index) => ({
-        id: `end ${index + 1}`,
-        label,
-        takes: 'end',
-        wire: id,
-        side,
-      })),
+      leaves: endsLeft(bent),
       marked: bent.map(({ wire: id, side }) => ({ wire: id, side, at: own('bend'), what: 'bend here' })),
       steps: [{ id: 'bend', name: `bend ${way} by ${degrees}°`, minutes: 0.5 + 0.5 * bent.length }],
     });

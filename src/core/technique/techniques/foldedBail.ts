@@ -2,6 +2,7 @@ import { counted } from '../../units/counted';
 import type { Along, Course } from '../../piece/piece';
 import { ok, refuse, type Result } from '../../result';
 import { choice, count, length, roundWire, wire } from '../parameter';
+import { endsLeft } from '../endsLeft';
 import { actTechnique } from '../planActs';
 import { sideBySide } from '../sideBySide';
 import { said } from '../technique';
@@ -118,13 +119,7 @@ export const foldedBail = actTechnique({
               },
             ]
           : [],
-      leaves: folded.map(({ wire: id, side, label }, index) => ({
-        id: `end ${index + 1}`,
-        label,
-        takes: 'end',
-        wire: id,
-        side,
-      })),
+      leaves: endsLeft(folded),
       hangs: folded.map(({ wire: id, side }) => ({ wire: id, side, over: own('bend') })),
       marked: folded.map(({ wire: id, side }) => ({
         wire: id,

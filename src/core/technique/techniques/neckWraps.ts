@@ -4,6 +4,7 @@ import { vec3 } from '../../geometry/vec3';
 import { ok } from '../../result';
 import type { ActWire, GoesOn } from '../act';
 import { choice, count, length, roundWire, wire } from '../parameter';
+import { endsLeft } from '../endsLeft';
 import { actTechnique } from '../planActs';
 import { bendOf } from '../winding';
 
@@ -99,13 +100,7 @@ export const neckWraps = actTechnique({
           wire: winder?.wire ?? own('binding'),
           side: winder?.side ?? 'first',
         },
-        ...bundle.map(({ wire: id, side, label }, index) => ({
-          id: `end ${index + 1}`,
-          label,
-          takes: 'end' as const,
-          wire: id,
-          side,
-        })),
+        ...endsLeft(bundle),
       ],
       marked: winder
         ? [{ wire: winder.wire, side: winder.side, at: own('neck'), what: 'out to the side, round the neck' }]
