@@ -408,9 +408,9 @@ test('where wires have no room is told on the page of a pattern, and in the comp
     .click();
   await page.getByLabel('Bound along the frame and the upright ends, together').fill('0');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^6 wires/);
-  // Without it the frame lies nearer to the stone, and the lashing has no room between both any more.
+  // Without it the frame lies nearer to the stone, and the lashing has no room about it and the curl any more.
   await expect(noRoom).toContainText(
-    /Lashing wire lies 0[.,]\d\d mm in the stone at the right: lead it farther off\./,
+    /Frame wire 1 and lashing wire lie 0[.,]\d\d mm in one another at the [a-z ]+: they have less room there than they take\./,
   );
   await expect(noRoom).not.toContainText(told);
   await page.getByRole('button', { name: 'Remove Lashing of wires that pass one another' }).click();
