@@ -8,6 +8,7 @@ import { beadLength, count, drilled, length, roundWire, wire } from '../paramete
 import { actTechnique } from '../planActs';
 import { said } from '../technique';
 import { bendOf } from '../winding';
+import { windingEnd } from '../windingEnd';
 
 const OTHER: Readonly<Record<Side, Side>> = { first: 'second', second: 'first' };
 /** Between each of the wires and the bead lie a coil and the bend into its hole, in thicknesses of the thin wire. */
@@ -46,16 +47,7 @@ export const beadBetween = actTechnique({
           pose(vec3((index - 0.5) * (bead + 2 * ROOM * bendOf(thin).thick + D), 0), vec3(0, -1)),
       }),
     },
-    tie: {
-      label: 'End that ties it, from above the bead',
-      takes: ['end'],
-      from: 1,
-      to: 1,
-      proposed: 0,
-      wire: 'wire',
-      freshOnly: ['wire'],
-      fresh: () => ({ count: 0, name: 'tying wire', tail: 0 }),
-    },
+    tie: windingEnd('End that ties it, from above the bead', 'tying wire'),
   },
   act: ({ held: size, wire: thin, bead, drilled: hole, turns, tail }, { ends, own }) => {
     const [held, [tie]] = [ends('held'), ends('tie')];

@@ -9,6 +9,7 @@ import { beadLength, choice, count, drilled, length, roundWire, wire } from '../
 import { actTechnique } from '../planActs';
 import { said } from '../technique';
 import { bendOf } from '../winding';
+import { windingEnd } from '../windingEnd';
 
 /** Small beads bound along a frame wire, with wraps between them, by a wire of their own or by one that comes from somewhere else. */
 export const boundBeads = actTechnique({
@@ -44,16 +45,7 @@ export const boundBeads = actTechnique({
         start: () => pose(vec3(-along / 2, 0), vec3(1, 0)),
       }),
     },
-    binder: {
-      label: 'End that binds them',
-      takes: ['end'],
-      from: 1,
-      to: 1,
-      proposed: 0,
-      wire: 'wire',
-      freshOnly: ['wire'],
-      fresh: () => ({ count: 0, name: 'binding wire', tail: 0 }),
-    },
+    binder: windingEnd('End that binds them', 'binding wire'),
   },
   act: (
     { base, wire: thin, along, bead, drilled: hole, wraps, lie, tail, through: times },

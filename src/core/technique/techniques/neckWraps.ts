@@ -7,6 +7,7 @@ import { choice, count, length, roundWire, wire } from '../parameter';
 import { endsLeft } from '../endsLeft';
 import { actTechnique } from '../planActs';
 import { bendOf } from '../winding';
+import { windingEnd } from '../windingEnd';
 
 /** Turns about all ends that stand upright together: by one of them, or by a wire of its own. */
 export const neckWraps = actTechnique({
@@ -47,16 +48,7 @@ export const neckWraps = actTechnique({
           ),
       }),
     },
-    winder: {
-      label: 'End that winds about them',
-      takes: ['end'],
-      from: 1,
-      to: 1,
-      proposed: 0,
-      wire: 'wire',
-      freshOnly: ['wire'],
-      fresh: () => ({ count: 0, name: 'binding wire', tail: 0 }),
-    },
+    winder: windingEnd('End that winds about them', 'binding wire'),
   },
   act: ({ wire: thin, turns, way, tail }, { ends, own }) => {
     const [bundle, [winder]] = [ends('bundle'), ends('winder')];
