@@ -39,6 +39,16 @@ describe('a smooth line through points', () => {
     expect(on).toBeLessThan(14);
   });
 
+  it('turns right back at a point: round, with that point the farthest out', () => {
+    const line = smoothLine([
+      { x: 0, y: -8 },
+      { x: 0, y: 0 },
+    ]);
+    expect(Math.min(...line.map(({ y }) => y))).toBeCloseTo(-8, 1);
+    expect(distance3(line.at(-1) ?? vec3(9, 9), vec3(0, 0))).toBeLessThan(1e-9);
+    expect(tightestBend(line).radius).toBeGreaterThan(0.5);
+  });
+
   it('goes through every point, has no gap, and grows with its points', () => {
     const point = fc.record({ x: fc.integer({ min: -40, max: 40 }), y: fc.integer({ min: -40, max: 40 }) });
     fc.assert(

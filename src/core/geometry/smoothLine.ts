@@ -18,18 +18,20 @@ export function smoothLine(points: readonly Vec[]): Path {
     const came = minus3(at, before);
     // At its end as round a circle: it comes in as much turned from the straight as it went out.
     if (!after) poses.push(pose(at, mirrored(last.along, unit3(came))));
-    else {
-      const goes = minus3(after, at);
-      const [long, next] = [norm3(came), norm3(goes)];
-      // As the circle goes through all three.
-      poses.push(pose(at, plus3(scaled3(came, next / long), scaled3(goes, long / next))));
-    }
+    else poses.push(pose(at, asTheCircle(came, minus3(after, at))));
   }
   return poses.slice(1).reduce<Path>((line, to, index) => {
     const from = poses[index] as Pose;
     const way = smoothWay(from, to, handleOf(from, to));
     return line.length === 0 ? way : [...line, ...way.slice(1)];
   }, []);
+}
+
+/** How the circle goes through a point, that comes to it and goes on so. Where the line turns right back, the point is its farthest: across, to the left. */
+function asTheCircle(came: Path[number], goes: Path[number]): Path[number] {
+  const [long, next] = [norm3(came), norm3(goes)];
+  const along = plus3(scaled3(came, next / long), scaled3(goes, long / next));
+  return norm3(along) > 1e-6 * Math.max(long, next) ? along : vec3(-came.y, came.x);
 }
 
 /** A turn is followed as a circle would go as far as this, radians. */
