@@ -1,19 +1,20 @@
-import type { MetalColour } from '../wire/metalColour';
+import { METAL_COLOURS } from '../wire/metalColour';
 import type { LineDrawing } from './lineDrawing';
+import { edgeOf, STONE_LOOK, type Looks } from './look';
 
 const figure = (value: number): string => String(Number(value.toFixed(3)));
-/** Stones and beads on paper, and their edge. */
-const BODY = { fill: '#d9dcda', edge: '#5a6160' } as const;
 
-/** A drawing as a file of its own, in true millimetres. @param colourOf a wire, by what it is drawn as */
+/** A drawing as a file of its own, in true millimetres. */
 export function drawingSvg(
   { box: { x, y, width, height }, layers }: LineDrawing,
-  colourOf: (wire: string) => MetalColour,
+  { metalOf, materialOf }: Looks,
 ): string {
   const paths = layers.map((each) => {
-    if (each.kind === 'body')
-      return `<path d="${each.d}" fill="${BODY.fill}" stroke="${BODY.edge}" stroke-width="${figure(width / 400)}"/>`;
-    const colour = colourOf(each.wire);
+    if (each.kind === 'body') {
+      const { colour } = materialOf(each.body) ?? STONE_LOOK;
+      return `<path d="${each.d}" fill="${colour}" stroke="${edgeOf(colour)}" stroke-width="${figure(width / 400)}"/>`;
+    }
+    const colour = METAL_COLOURS[metalOf(each.wire)];
     const stroke = each.kind === 'edge' ? colour.edge : colour.fill;
     return `<path d="${each.d}" stroke="${stroke}" stroke-width="${figure(each.thick)}"/>`;
   });

@@ -9,13 +9,12 @@ import { METAL_IDS } from '../wire/metal';
 import { METAL_COLOURS } from '../wire/metalColour';
 import { drawingSvg } from './drawingSvg';
 import { pieceGltf } from './gltf';
+import { allOf } from './look';
 import { LARGE } from './lineDrawing';
 import { bodyMesh, tubeMesh, type Mesh } from './mesh';
 import { cross3, dot3, minus3, norm3, vec3 } from '../geometry/vec3';
 import { pose } from '../geometry/pose';
 import { VIEWS } from './view';
-
-const copper = () => METAL_COLOURS.copper;
 
 /** Volume inside of a closed surface whose triangles face outward: Σ p · (q × r) / 6 (the divergence theorem). */
 const volumeOf = ({ positions, triangles }: Mesh): number =>
@@ -65,7 +64,7 @@ describe('a piece as a file', () => {
     ['a ring', planOf('bead-ring').run],
   ])('%s in the round passes the validator of the format', async (_, run) => {
     if (!run) throw new Error('it is told by the ways of its wires');
-    const gltf = pieceGltf(run, () => ({ colour: METAL_COLOURS.copper.fill, isMetal: true }));
+    const gltf = pieceGltf(run, allOf('copper'));
     const report = (await validateString(JSON.stringify(gltf))) as {
       issues: { numErrors: number; numWarnings: number; messages: readonly { message: string }[] };
       info: { drawCallCount: number; totalTriangleCount: number };
@@ -83,7 +82,7 @@ describe('a piece as a file', () => {
   )('%s, seen from the %s, is a drawing in true millimetres that xmllint reads', (_, view, plan) => {
     if (!plan) throw new Error('it is planned');
     const drawing = drawPlan(plan, LARGE, view);
-    const svg = drawingSvg(drawing, copper);
+    const svg = drawingSvg(drawing, allOf('copper'));
     const read = spawnSync('xmllint', ['--noout', '-'], { input: svg, encoding: 'utf8' });
     expect([read.status, read.stderr]).toEqual([0, '']);
     expect(svg).toMatch(

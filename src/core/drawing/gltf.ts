@@ -1,6 +1,6 @@
 import type { Vec3 } from '../geometry/path';
 import type { RunPiece } from '../piece/run';
-import { STONE_LOOK, type Look } from './look';
+import type { Look, Looks } from './look';
 import { solidsOf } from './solids';
 
 /** Bytes of a number as the format has it, and its codes for them (glTF 2.0, 3.6.2.2). */
@@ -25,15 +25,12 @@ function colourFactor(hex: string): number[] {
   return [...parts.map((part) => Number(part.toFixed(4))), 1];
 }
 
-/** A piece in the round as glTF 2.0, everything in one file. @param lookOf a wire, by what it is cut from */
-export function pieceGltf(run: RunPiece, lookOf: (cutFrom: string) => Look): object {
-  const shapes = solidsOf(run).map(({ name, mesh, cutFrom }) => ({
-    name,
-    mesh,
-    look: cutFrom === undefined ? STONE_LOOK : lookOf(cutFrom),
-  }));
+/** A piece in the round as glTF 2.0, everything in one file. */
+export function pieceGltf(run: RunPiece, of: Looks): object {
+  const shapes = solidsOf(run, of);
   const buffer = new GltfBuffer();
-  const looks = [...new Map(shapes.map(({ look }) => [JSON.stringify(look), look])).values()];
+  const key = ({ colour, isMetal }: Look) => `${colour} ${isMetal}`;
+  const looks = [...new Map(shapes.map(({ look }) => [key(look), look])).values()];
   const meshes = shapes.map(({ name, mesh, look }) => ({
     name,
     primitives: [
@@ -44,7 +41,7 @@ export function pieceGltf(run: RunPiece, lookOf: (cutFrom: string) => Look): obj
         },
         // What is mirrored faces the other way: its corners are told the other way round.
         indices: buffer.indices(mesh.triangles.flatMap(([a, b, c]) => [a, c, b])),
-        material: looks.findIndex((each) => JSON.stringify(each) === JSON.stringify(look)),
+        material: looks.findIndex((each) => key(each) === key(look)),
       },
     ],
   }));

@@ -1,22 +1,30 @@
 import type { RunPiece } from '../piece/run';
+import { METAL_COLOURS } from '../wire/metalColour';
+import { STONE_LOOK, type Look, type Looks } from './look';
 import { bodyMesh, tubeMesh, type Mesh } from './mesh';
 
 /** A wire or a body of a piece in the round. */
 export interface PieceSolid {
   readonly name: string;
   readonly mesh: Mesh;
-  /** What its wire is cut from; undefined for a stone or a bead. */
-  readonly cutFrom: string | undefined;
+  readonly look: Look;
 }
 
 /** What a piece is in the round: its wires, as thick as they are, and its stones and beads. */
-export const solidsOf = ({ wires, bodies }: RunPiece): readonly PieceSolid[] => [
+export const solidsOf = (
+  { wires, bodies }: RunPiece,
+  { metalOf, materialOf }: Looks,
+): readonly PieceSolid[] => [
   ...wires
     .filter(({ path }) => path.length > 1)
-    .map(({ wire: { name, cutFrom, size }, path }) => ({ name, mesh: tubeMesh(path, size.width), cutFrom })),
+    .map(({ wire: { name, cutFrom, size }, path }) => ({
+      name,
+      mesh: tubeMesh(path, size.width),
+      look: { colour: METAL_COLOURS[metalOf(cutFrom)].fill, isMetal: true },
+    })),
   ...bodies.map((body) => ({
     name: body.kind === 'bead' ? 'bead' : 'stone',
     mesh: bodyMesh(body),
-    cutFrom: undefined,
+    look: materialOf(body.id) ?? STONE_LOOK,
   })),
 ];

@@ -1,5 +1,7 @@
 import { pieceOf, type Told } from '../../../tests/support/acts';
 import { roundWire } from '../technique/parameter';
+import { allOf } from '../drawing/look';
+import { materialIn } from '../stone/material';
 import { hangingOf, saidHanging } from './hangs';
 
 const frame: Told = [
@@ -13,7 +15,7 @@ const bail: Told = [
   { wraps: 0, gather: 4, clear: 1 },
   { ends: ['a.left 3', 'a.right 3'] },
 ];
-const copper = () => 'copper' as const;
+const copper = allOf('copper');
 
 describe('how a piece hangs', () => {
   it('a frame that is alike on both sides hangs straight from the front', () => {
@@ -35,11 +37,23 @@ describe('how a piece hangs', () => {
       bail,
       curl,
     ]);
-    const made = hangingOf(heavy, () => 'gold-filled');
+    const made = hangingOf(heavy, allOf('gold-filled'));
     expect(made?.front).toBeGreaterThan(1);
     expect(made && saidHanging(made)).toMatch(
       /tilts \d+° clockwise: its middle lies [\d.]+ mm to the right of its bail/,
     );
+  });
+
+  it('a stone weighs what its material does, and pulls the middle to itself', () => {
+    const piece = pieceOf([frame, bail]);
+    const quartz = hangingOf(piece, copper);
+    const garnet = hangingOf(piece, { ...copper, materialOf: () => materialIn('garnet') });
+    // Densities of almandine and quartz (Handbook of Mineralogy).
+    expect((garnet?.bodyGrams ?? 0) / (quartz?.bodyGrams ?? 1)).toBeCloseTo(4.2 / 2.65, 6);
+    expect(garnet?.wireGrams).toBe(quartz?.wireGrams);
+    // The stone lies below the middle of the whole, whose bail stands over it.
+    expect((garnet?.middle.y ?? 0) - (quartz?.middle.y ?? 0)).toBeGreaterThan(0.1);
+    expect([quartz?.asQuartz, garnet?.asQuartz, garnet?.bodies]).toEqual([1, 0, 1]);
   });
 
   it('nothing is said of what has no bail', () => {

@@ -1,15 +1,18 @@
+import type { Looks } from '../drawing/look';
 import type { Vec3 } from '../geometry/path';
 import { hangingFrom, massesOf, together, type Hanging } from '../piece/balance';
 import type { PlannedPiece } from '../technique/planActs';
 import { plainSpec } from '../technique/totals';
-import type { MetalId } from '../wire/metal';
 import { gramsPerMetre } from '../wire/mass';
 
 /** How a piece hangs, and how heavy it is. */
 export interface PieceHanging extends Hanging {
-  /** Wire that stays in it, and its stones and beads as if they were quartz; g. */
+  /** Wire that stays in it, and its stones and beads; g. */
   readonly wireGrams: number;
   readonly bodyGrams: number;
+  /** How many stones and beads it has, and how many of them are reckoned as quartz, since nobody has said what they are. */
+  readonly bodies: number;
+  readonly asQuartz: number;
   /** Its centre of mass, mm. */
   readonly middle: Vec3;
   /** How far that lies aside of where it hangs, to the right and to the front, mm. */
@@ -19,16 +22,17 @@ export interface PieceHanging extends Hanging {
 
 /**
  * How a piece hangs from what was made for a chain.
- * @param metalOf a wire, by what it is cut from
  * @returns undefined when nothing was made for a chain
  */
 export function hangingOf(
   { run, hang }: Pick<PlannedPiece, 'run' | 'hang'>,
-  metalOf: (cutFrom: string) => MetalId,
+  { metalOf, materialOf }: Looks,
 ): PieceHanging | undefined {
   if (!hang) return undefined;
-  const { wires, bodies } = massesOf(run, ({ wire: { size, cutFrom } }) =>
-    gramsPerMetre(plainSpec(size, metalOf(cutFrom))),
+  const { wires, bodies } = massesOf(
+    run,
+    ({ wire: { size, cutFrom } }) => gramsPerMetre(plainSpec(size, metalOf(cutFrom))),
+    ({ id }) => materialOf(id)?.density,
   );
   const { at } = together([...wires, ...bodies]);
   const grams = (masses: typeof wires) => masses.reduce((sum, each) => sum + each.grams, 0);
@@ -36,6 +40,8 @@ export function hangingOf(
     ...hangingFrom(hang, at),
     wireGrams: grams(wires),
     bodyGrams: grams(bodies),
+    bodies: bodies.length,
+    asQuartz: run.bodies.filter(({ id }) => !materialOf(id)).length,
     middle: at,
     aside: at.x - hang.x,
     before: at.z - hang.z,

@@ -88,11 +88,12 @@ export function hangingFrom(hang: Vec3, middle: Vec3): Hanging {
   return { front: degrees(Math.atan2(x, y)), side: -degrees(Math.atan2(z, y)) };
 }
 
-/** The masses of a piece. @param gramsPerMetre of a wire by what it is cut from */
+/** The masses of a piece. @param gramsPerMetre of a wire @param densityOf a stone or a bead, g/cm³; undefined when nobody has said what it is */
 export const massesOf = (
   { wires, bodies }: RunPiece,
   gramsPerMetre: (wire: RunWire) => number,
+  densityOf: (body: PlacedBody) => number | undefined,
 ): { readonly wires: readonly Mass[]; readonly bodies: readonly Mass[] } => ({
   wires: wires.filter(({ path }) => path.length > 1).map((wire) => massOfWire(wire, gramsPerMetre(wire))),
-  bodies: bodies.map((body) => massOfBody(body)),
+  bodies: bodies.map((body) => massOfBody(body, densityOf(body))),
 });

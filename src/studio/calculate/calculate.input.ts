@@ -230,11 +230,20 @@ export class PieceActInput {
   takes?: Readonly<Record<string, readonly string[]>>;
 }
 
+const NAME = saying('a text of 1 to 120 letters is allowed');
+
+/** A stone, bead or finding, by what it is called. */
+export class NamedPartInput {
+  @IsString({ message: NAME }) @Length(1, 120, { message: NAME }) name!: string;
+}
+
 export class CalculatePieceInput {
   /** In the order of the work. */
   @ListOf(() => PieceActInput, 40, 'acts') acts!: PieceActInput[];
   /** What its wires are weighed in; copper when it is not told. */
   @MayBeLeftOut() @OneOf(METAL_IDS) metal?: MetalId;
+  /** What its stones and beads are, by which they are weighed: “prehnite cab”, “garnet bead, 4 mm”. Quartz where nothing is told. */
+  @MayBeLeftOut() @ListOf(() => NamedPartInput, 40, 'parts') parts?: NamedPartInput[];
 }
 
 export class CuttingInput {

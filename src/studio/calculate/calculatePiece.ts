@@ -1,4 +1,6 @@
+import type { Looks } from '@/core/drawing/look';
 import { hangingOf, saidHanging } from '@/core/pattern/hangs';
+import { materialsOf } from '@/core/pattern/looksOf';
 import { middleOf, saidChecks } from '@/core/pattern/pieceChecks';
 import { bareOf, endsBehind, reachOf } from '@/core/piece/checks';
 import { collisionsOf } from '@/core/piece/collisions';
@@ -48,7 +50,7 @@ interface Made extends PlannedUse {
  * A whole piece, act after act: its wires with the ways they go, its parts, its steps and stops, what is to be said of it, and how it hangs.
  * @throws Refused beside the act that cannot be made
  */
-export function calculatePiece({ acts, metal = 'copper' }: CalculatePieceInput) {
+export function calculatePiece({ acts, metal = 'copper', parts = [] }: CalculatePieceInput) {
   const twice = acts.findIndex(({ id }, index) => acts.findIndex((each) => each.id === id) !== index);
   if (twice >= 0) throw wrongIn(twice, 'id', `“${acts[twice]?.id}” was given; another act has it already.`);
   const uses = acts.map(useOf);
@@ -58,18 +60,16 @@ export function calculatePiece({ acts, metal = 'copper' }: CalculatePieceInput) 
     return { ...each, technique: (uses[index] as ActUse).technique, made: each.plan.value };
   });
   return {
-    pieces: planned.pieces.map((piece) => pieceSaid(piece, made, metal)),
+    pieces: planned.pieces.map((piece) =>
+      pieceSaid(piece, made, { metalOf: () => metal, materialOf: materialsOf(piece.run.bodies, parts) }),
+    ),
     minutes: exact(made.reduce((sum, each) => sum + minutesOfPlan(each.made), 0)),
   };
 }
 
-function pieceSaid(
-  piece: PlannedPiece,
-  made: readonly Made[],
-  metal: NonNullable<CalculatePieceInput['metal']>,
-) {
+function pieceSaid(piece: PlannedPiece, made: readonly Made[], looks: Looks) {
   const own = made.filter(({ id }) => piece.uses.includes(id));
-  const hangs = hangingOf(piece, () => metal);
+  const hangs = hangingOf(piece, looks);
   const reach = reachOf(piece.run, middleOf(piece));
   return {
     acts: piece.uses,

@@ -2,17 +2,13 @@ import { drawingSvg } from '@/core/drawing/drawingSvg';
 import { pieceGltf } from '@/core/drawing/gltf';
 import { LARGE } from '@/core/drawing/lineDrawing';
 import { VIEWS, type View } from '@/core/drawing/view';
-import { drawnParts, specIdOf, type DrawnPart } from '@/core/pattern/drawnParts';
+import { drawnParts, type DrawnPart } from '@/core/pattern/drawnParts';
+import { looksOf } from '@/core/pattern/looksOf';
 import { resolve } from '@/core/pattern/resolve';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { techniqueOf } from '@/core/technique/registry';
-import type { MetalId } from '@/core/wire/metal';
-import { METAL_COLOURS } from '@/core/wire/metalColour';
 import type { PatternView } from '../patterns/patterns';
 import type { PaperFile } from './paperFile';
-
-/** What a wire is drawn in that is cut from nothing yet. */
-const UNCHOSEN: MetalId = 'steel';
 
 /** Files of the piece that a pattern makes, by name: seen from one side, or in the round. */
 export const PIECE_FILES = [...VIEWS.map((view) => `${view}.svg`), 'piece.gltf'] as const;
@@ -27,18 +23,12 @@ export function pieceDrawn({ body: { composition }, specs }: PatternView): Drawn
 export function pieceFile(pattern: PatternView, file: string): PaperFile | undefined {
   const part = (PIECE_FILES as readonly string[]).includes(file) ? pieceDrawn(pattern) : undefined;
   if (!part?.plan.run) return undefined;
-  const metalOf = (wire: string): MetalId => pattern.specs[specIdOf(part, wire) ?? '']?.metal ?? UNCHOSEN;
-  if (file === 'piece.gltf') {
-    const gltf = pieceGltf(part.plan.run, (wire) => ({
-      colour: METAL_COLOURS[metalOf(wire)].fill,
-      isMetal: true,
-    }));
-    return { type: 'model/gltf+json', content: JSON.stringify(gltf) };
-  }
+  const looks = looksOf(part, pattern.specs, pattern.body.parts);
+  if (file === 'piece.gltf')
+    return { type: 'model/gltf+json', content: JSON.stringify(pieceGltf(part.plan.run, looks)) };
   const view = file.slice(0, file.indexOf('.')) as View;
-  const drawing = drawPlan(part.plan, LARGE, view);
   return {
     type: 'image/svg+xml; charset=utf-8',
-    content: drawingSvg(drawing, (wire) => METAL_COLOURS[metalOf(wire)]),
+    content: drawingSvg(drawPlan(part.plan, LARGE, view), looks),
   };
 }

@@ -20,6 +20,8 @@ export interface Starter {
   readonly kind: PatternKind;
   readonly notes: string;
   readonly composition: Composition;
+  /** What it names of stones, beads and findings. */
+  readonly parts: readonly { readonly name: string }[];
   /** Whether the studio has a pattern of that name. */
   readonly isTaken: boolean;
 }
@@ -39,6 +41,7 @@ export function listStarters(session: StudioSession): Promise<StarterList> {
       kind: pattern.kind,
       notes: pattern.notes,
       composition: composedOf(pattern, specs),
+      parts: (pattern.parts ?? []).map(([name]) => ({ name })),
       isTaken: taken.has(pattern.name.toLowerCase()),
     }));
     return { starters, specs };

@@ -3,6 +3,8 @@ import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { saidFrom, viewsOf } from '@/core/drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
+import { looksOf, type Named } from '@/core/pattern/looksOf';
+import type { Looks } from '@/core/drawing/look';
 import { saidChecks } from '@/core/pattern/pieceChecks';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
@@ -10,21 +12,20 @@ import { CAUTIONS } from '@/core/technique/cautions';
 import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { Judgements } from './Judgements';
-import { metalOfPart } from './metalOfPart';
 import { ChecksSaid } from './ChecksSaid';
 import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
 import { TurnPart } from './TurnPart';
 
 /** A piece of a pattern from all sides, to one scale as far as its room goes. */
-function FromAllSides({ part, specs }: { part: DrawnPart; specs: Specs }) {
+function FromAllSides({ part, looks }: { part: DrawnPart; looks: Looks }) {
   return (
     <div className={`mt-1 grid gap-2 ${isRing(part) ? 'grid-cols-2 md:grid-cols-4' : 'grid-cols-3'}`}>
       {viewsOf(isRing(part)).map((view) => (
         <figure key={view} className="min-w-0">
           <PlanDrawing
             drawing={drawPlan(part.plan, undefined, view)}
-            metalOf={metalOfPart(part, specs)}
+            looks={looks}
             label={`${part.name}, drawn to scale, ${saidFrom(view)}`}
             className="h-64 w-full md:h-96"
           />
@@ -36,7 +37,7 @@ function FromAllSides({ part, specs }: { part: DrawnPart; specs: Specs }) {
 }
 
 /** A piece after every step that changes what is seen of it, small; the steps are numbered as in the order of the work. */
-function AfterEachStep({ part, specs, steps }: { part: DrawnPart; specs: Specs; steps: Resolved['steps'] }) {
+function AfterEachStep({ part, looks, steps }: { part: DrawnPart; looks: Looks; steps: Resolved['steps'] }) {
   const stages = afterStepsInOrder(part, steps);
   if (stages.length < 2) return null;
   return (
@@ -50,7 +51,7 @@ function AfterEachStep({ part, specs, steps }: { part: DrawnPart; specs: Specs; 
           <li key={id} className="min-w-0">
             <PlanDrawing
               drawing={drawPlan(plan, SMALL)}
-              metalOf={metalOfPart(part, specs)}
+              looks={looks}
               label={`${part.name} after step ${number}`}
               className="h-28 w-full"
             />
@@ -73,35 +74,47 @@ export function PiecesDrawn({
   composition,
   resolved,
   specs,
+  parts,
   touchesOf,
 }: {
   composition: Composition;
   resolved: Resolved;
   specs: Specs;
+  /** Its stones, beads and findings. */
+  parts: Named;
   /** What comes later of a part, by the id of its first technique: where its wires have no room. */
   touchesOf: (part: string) => ReactNode;
 }) {
   const cautions = [...new Set(resolved.steps.flatMap((step) => step.cautions))];
-  const parts = drawnParts(resolved);
+  const drawn = drawnParts(resolved);
   const undrawn = resolved.uses.filter(
-    ({ use }) => !parts.some(({ uses }) => uses.some((each) => each.use === use)),
+    ({ use }) => !drawn.some(({ uses }) => uses.some((each) => each.use === use)),
   );
   return (
     <section className="leaf mt-4 p-4" aria-label="Drawn to scale">
-      {parts.map((part) => (
-        <div key={part.id}>
-          <h3>{part.name}</h3>
-          <FromAllSides part={part} specs={specs} />
-          <TurnPart composition={composition} specs={specs} part={part.id} name={part.name} />
-          <PieceHangs part={part} specs={specs} />
-          <ChecksSaid said={checksOf(part)} />
-          {touchesOf(part.id)}
-          <AfterEachStep part={part} specs={specs} steps={resolved.steps} />
-          {part.uses.map((each) => (
-            <Judgements key={each.use.id} of={each.judgements} />
-          ))}
-        </div>
-      ))}
+      {drawn.map((part) => {
+        const looks = looksOf(part, specs, parts);
+        return (
+          <div key={part.id}>
+            <h3>{part.name}</h3>
+            <FromAllSides part={part} looks={looks} />
+            <TurnPart
+              composition={composition}
+              specs={specs}
+              part={part.id}
+              name={part.name}
+              parts={parts.map(({ name }) => ({ name }))}
+            />
+            <PieceHangs part={part} looks={looks} />
+            <ChecksSaid said={checksOf(part)} />
+            {touchesOf(part.id)}
+            <AfterEachStep part={part} looks={looks} steps={resolved.steps} />
+            {part.uses.map((each) => (
+              <Judgements key={each.use.id} of={each.judgements} />
+            ))}
+          </div>
+        );
+      })}
       <ul className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
         {undrawn.map(({ use, judgements }) => (
           <li key={use.id}>
@@ -125,11 +138,14 @@ export function PiecesDrawn({
 export function FirstDrawn({
   composition,
   specs,
+  parts,
   techniques,
   label,
 }: {
   composition: Composition;
   specs: Specs;
+  /** Its stones, beads and findings. */
+  parts: Named;
   techniques: Techniques;
   label: string;
 }) {
@@ -138,7 +154,7 @@ export function FirstDrawn({
   return (
     <PlanDrawing
       drawing={drawPlan(first.plan, SMALL)}
-      metalOf={metalOfPart(first, specs)}
+      looks={looksOf(first, specs, parts)}
       label={`${label}, drawn to scale`}
       className="mt-2 h-28 w-full"
     />

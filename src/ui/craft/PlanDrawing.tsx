@@ -1,17 +1,17 @@
 import { memo } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import type { MetalId } from '@/core/wire/metal';
+import { edgeOf, type Looks } from '@/core/drawing/look';
 import { metalEdge, metalFill } from '../metalColour';
 
-/** Wires drawn to scale in the colour of their metal, over and under one another, stones and beads in grey between them. */
+/** Wires drawn to scale in the colour of their metal, over and under one another, and between them stones and beads in theirs: in grey while it is not known. */
 export const PlanDrawing = memo(function PlanDrawing({
   drawing: { box, layers },
-  metalOf,
+  looks: { metalOf, materialOf },
   label,
   className = 'h-72 w-full',
 }: {
   drawing: LineDrawing;
-  metalOf: (wire: string) => MetalId;
+  looks: Looks;
   label: string;
   className?: string;
 }) {
@@ -26,16 +26,19 @@ export const PlanDrawing = memo(function PlanDrawing({
       strokeLinecap="round"
     >
       {layers.map((each, index) => {
-        if (each.kind === 'body')
+        if (each.kind === 'body') {
+          const colour = materialOf(each.body)?.colour;
           return (
             <path
               key={index}
               d={each.d}
-              className="fill-base-300"
-              stroke="currentColor"
+              className={colour ? undefined : 'fill-base-300'}
+              fill={colour}
+              stroke={colour ? edgeOf(colour) : 'currentColor'}
               strokeWidth={box.width / 400}
             />
           );
+        }
         const of = { metal: metalOf(each.wire), finish: 'bare' as const };
         const stroke = each.kind === 'edge' ? metalEdge(of) : metalFill(of);
         return <path key={index} d={each.d} stroke={stroke} strokeWidth={each.thick} />;

@@ -3,10 +3,10 @@
 import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
 import { LARGE } from '@/core/drawing/lineDrawing';
+import type { Looks } from '@/core/drawing/look';
 import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
 import type { Plan } from '@/core/technique/technique';
-import type { MetalId } from '@/core/wire/metal';
 import { drawingOf } from './drawingOf';
 import { PlanDrawing } from './PlanDrawing';
 
@@ -21,13 +21,13 @@ const IN_THE_ROUND = 'in the round';
 /** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies; a ring from above, too. */
 export const PlanViews = memo(function PlanViews({
   plan,
-  metalOf,
+  looks,
   label,
   className,
   isRing = false,
 }: {
   plan: Plan;
-  metalOf: (wire: string) => MetalId;
+  looks: Looks;
   label: string;
   className: string;
   isRing?: boolean;
@@ -46,7 +46,7 @@ export const PlanViews = memo(function PlanViews({
   const still = (
     <PlanDrawing
       drawing={drawing}
-      metalOf={metalOf}
+      looks={looks}
       label={`${label}, ${saidFrom(view)}`}
       className={className}
     />
@@ -54,7 +54,7 @@ export const PlanViews = memo(function PlanViews({
   return (
     <>
       {turned ? (
-        <RoundView run={turned} metalOf={metalOf} label={label} className={className} still={still} />
+        <RoundView run={turned} looks={looks} label={label} className={className} still={still} />
       ) : (
         still
       )}

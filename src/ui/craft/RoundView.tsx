@@ -1,11 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
-import { STONE_LOOK } from '@/core/drawing/look';
+import type { Looks } from '@/core/drawing/look';
 import { solidsOf } from '@/core/drawing/solids';
 import type { RunPiece } from '@/core/piece/run';
-import type { MetalId } from '@/core/wire/metal';
-import { METAL_COLOURS } from '@/core/wire/metalColour';
 import { hasWebGl, RoundScene, type Turn } from './roundScene';
 
 /** Degrees that a key turns the piece by, and a point on the screen that a finger moves. */
@@ -44,13 +42,13 @@ function saidTurn({ about, tipped }: Turn): string {
 /** A piece in the round: turned by mouse, finger and keys. @param still what stands there where the browser has no WebGL */
 export default function RoundView({
   run,
-  metalOf,
+  looks,
   label,
   className,
   still,
 }: {
   run: RunPiece;
-  metalOf: (wire: string) => MetalId;
+  looks: Looks;
   label: string;
   className: string;
   still: ReactNode;
@@ -61,17 +59,7 @@ export default function RoundView({
   const [nearer, setNearer] = useState(1);
   const [isThere] = useState(hasWebGl);
   const hint = useId();
-  const solids = useMemo(
-    () =>
-      solidsOf(run).map(({ mesh, cutFrom }) => ({
-        mesh,
-        look:
-          cutFrom === undefined
-            ? STONE_LOOK
-            : { colour: METAL_COLOURS[metalOf(cutFrom)].fill, isMetal: true },
-      })),
-    [run, metalOf],
-  );
+  const solids = useMemo(() => solidsOf(run, looks), [run, looks]);
 
   const draw = useCallback(() => {
     const { clientWidth = 0, clientHeight = 0 } = canvas.current ?? {};

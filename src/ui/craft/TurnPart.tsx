@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Composition, Specs } from '@/core/pattern/composition';
+import type { Named } from '@/core/pattern/looksOf';
 
 /** What it takes to turn a piece weighs more than the page. */
 const TurnedPart = dynamic(() => import('./TurnedPart'), {
@@ -16,11 +17,13 @@ export function TurnPart({
   specs,
   part,
   name,
+  parts,
 }: {
   composition: Composition;
   specs: Specs;
   part: string;
   name: string;
+  parts: Named;
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
@@ -33,7 +36,7 @@ export function TurnPart({
       >
         {isOpen ? 'Put it away' : 'Turn it in the round'}
       </button>
-      {isOpen && <TurnedPart composition={composition} specs={specs} part={part} name={name} />}
+      {isOpen && <TurnedPart composition={composition} specs={specs} part={part} name={name} parts={parts} />}
     </div>
   );
 }

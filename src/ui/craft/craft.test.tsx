@@ -12,6 +12,7 @@ import { cutLengthOf, plainSpec } from '@/core/technique/totals';
 import { um } from '@/core/units/length';
 import { CutStrips } from './CutStrips';
 import { Judgements } from './Judgements';
+import { allOf } from '@/core/drawing/look';
 import { PiecesDrawn } from './PiecesDrawn';
 import { PlanDrawing } from './PlanDrawing';
 import { StoneHanging } from './StoneHanging';
@@ -25,7 +26,7 @@ it('a plan is drawn in the colours of its metals, as thick as its wires are, to 
   const svg = renderToStaticMarkup(
     <PlanDrawing
       drawing={drawing}
-      metalOf={(wire) => (wire === 'wire' ? 'sterling' : 'copper')}
+      looks={{ ...allOf('copper'), metalOf: (wire) => (wire === 'wire' ? 'sterling' : 'copper') }}
       label="a bezel"
     />,
   );
@@ -72,6 +73,7 @@ it('a chosen wire is named, and a composed pattern says its cautions once', () =
       composition={composition}
       resolved={resolved}
       specs={specs}
+      parts={[]}
       touchesOf={(part) => <p>looked at {part}</p>}
     />,
   );

@@ -3,7 +3,7 @@ import type { Resolved } from '@/core/pattern/resolve';
 import type { PlannedCut } from '@/core/technique/technique';
 import { plainSpec } from '@/core/technique/totals';
 import type { Strip } from './CutStrips';
-import { UNCHOSEN } from './unchosen';
+import { UNCHOSEN } from '@/core/drawing/look';
 
 /** Strips of cuts, the same objects while nothing of them changes, so that only what does is drawn anew. */
 const known = new WeakMap<

@@ -13,7 +13,7 @@ import { SMALL } from '@/core/drawing/lineDrawing';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
-import { metalOfPart } from '@/ui/craft/metalOfPart';
+import { looksOf } from '@/core/pattern/looksOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Length, Reckoned } from '@/ui/lengths';
@@ -244,7 +244,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
       {first && (
         <PlanDrawing
           drawing={drawPlan(first.plan, SMALL)}
-          metalOf={metalOfPart(first, specs)}
+          looks={looksOf(first, specs, body.parts)}
           label={`${name}, drawn to scale`}
           className="mt-2 h-28 w-full"
         />

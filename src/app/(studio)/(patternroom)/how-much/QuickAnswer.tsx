@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { allOf } from '@/core/drawing/look';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { counted } from '@/core/units/counted';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
@@ -300,8 +301,8 @@ const Shown = memo(function Shown({
   metal: MetalId;
   known: Readonly<Record<string, KnownWire>>;
 }) {
-  const metalOf = useCallback(() => metal, [metal]);
-  const grams = massOfPlan(plan, values, metalOf);
+  const looks = useMemo(() => allOf(metal), [metal]);
+  const grams = massOfPlan(plan, values, looks.metalOf);
   return (
     <>
       <section className="leaf p-4" aria-label="Drawn to scale">
@@ -314,7 +315,7 @@ const Shown = memo(function Shown({
         </div>
         <PlanViews
           plan={plan}
-          metalOf={metalOf}
+          looks={looks}
           label={`${technique.title}, drawn to scale`}
           className="mt-2 h-64 w-full"
           isRing={technique.group === 'rings'}

@@ -86,6 +86,7 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
                   <FirstDrawn
                     composition={body.composition}
                     specs={specs}
+                    parts={body.parts}
                     techniques={techniqueOf}
                     label={name}
                   />

@@ -97,6 +97,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           composition={body.composition}
           resolved={resolved}
           specs={specs}
+          parts={body.parts}
           touchesOf={(part) => (
             <Suspense fallback={null}>
               <Touches touches={touches} part={part} />

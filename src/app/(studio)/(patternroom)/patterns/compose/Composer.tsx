@@ -269,7 +269,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         )}
         <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
           {together.map((part) => (
-            <PieceShown key={part.id} part={part} specs={byId} />
+            <PieceShown key={part.id} part={part} specs={byId} parts={now.parts} />
           ))}
           <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
@@ -283,6 +283,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
                     resolved={each}
                     specs={specs}
                     byId={byId}
+                    parts={now.parts}
                     onChange={changeUse}
                     onRemove={removeUse}
                     isDrawn={!together.some(({ uses }) => uses.includes(each))}

@@ -1,10 +1,10 @@
 'use client';
 
-import { memo, useCallback } from 'react';
+import { memo, useMemo } from 'react';
 import type { Specs } from '@/core/pattern/composition';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
+import { looksOf, type Named } from '@/core/pattern/looksOf';
 import { ChecksSaid } from '@/ui/craft/ChecksSaid';
-import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { TouchesSaid } from '@/ui/craft/TouchesSaid';
@@ -14,25 +14,28 @@ import { usePieceSaid } from '@/ui/craft/usePieceSaid';
 export const PieceShown = memo(function PieceShown({
   part,
   specs,
+  parts,
 }: {
   readonly part: DrawnPart;
   readonly specs: Specs;
+  /** Stones, beads and findings as they are typed. */
+  readonly parts: Named;
 }) {
-  const metalOf = useCallback((wire: string) => metalOfPart(part, specs)(wire), [part, specs]);
+  const looks = useMemo(() => looksOf(part, specs, parts), [part, specs, parts]);
   const said = usePieceSaid(part.piece ?? {});
   return (
     <>
       <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
         <PlanViews
           plan={part.plan}
-          metalOf={metalOf}
+          looks={looks}
           label={`${part.name}, drawn to scale`}
           className="h-[30vh] w-full lg:h-[46vh]"
           isRing={isRing(part)}
         />
       </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
-        <PieceHangs part={part} specs={specs} />
+        <PieceHangs part={part} looks={looks} />
         <ChecksSaid said={said?.checks ?? []} />
         <TouchesSaid said={said?.touches ?? []} />
       </section>

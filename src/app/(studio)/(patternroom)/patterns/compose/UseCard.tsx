@@ -3,8 +3,9 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { isActed } from '@/core/technique/act';
 import { takesWire } from '@/core/technique/technique';
-import { memo, useCallback, useId, useState } from 'react';
+import { memo, useId, useMemo, useState } from 'react';
 import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/pattern/composition';
+import { looksOf, type Named } from '@/core/pattern/looksOf';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
 import type { KnownSpec } from '@/studio/wire/specs';
@@ -12,7 +13,6 @@ import { drawingOf } from '@/ui/craft/drawingOf';
 import { Judgements } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
-import { metalOfPart } from '@/ui/craft/metalOfPart';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
 import { PortFields } from './PortFields';
@@ -26,6 +26,8 @@ interface UseCardProps {
   readonly resolved: ResolvedUse;
   readonly specs: readonly KnownSpec[];
   readonly byId: Specs;
+  /** Stones, beads and findings as they are typed. */
+  readonly parts: Named;
   readonly onChange: (id: string, change: Partial<TechniqueUse>, tag: string) => void;
   readonly onRemove: (id: string) => void;
   /** Whether it is drawn by itself, and not as part of a piece. */
@@ -41,6 +43,7 @@ export const UseCard = memo(function UseCard({
   resolved,
   specs,
   byId,
+  parts,
   onChange,
   onRemove,
   isDrawn,
@@ -48,9 +51,9 @@ export const UseCard = memo(function UseCard({
   onLater,
 }: UseCardProps) {
   const { technique, plan, wrong, refusal, judgements, offered } = resolved;
-  const metalOf = useCallback(
-    (wire: string) => metalOfPart({ uses: [resolved] }, byId)(wire),
-    [byId, resolved],
+  const looks = useMemo(
+    () => plan && looksOf({ uses: [resolved], plan }, byId, parts),
+    [byId, resolved, plan, parts],
   );
   const acted = isActed(technique) ? technique : undefined;
   /** Parameters that are asked only of wires that it cuts itself. */
@@ -120,10 +123,10 @@ export const UseCard = memo(function UseCard({
           <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
         </div>
       </div>
-      {isDrawn && plan && takesWire(technique) && (
+      {isDrawn && plan && looks && takesWire(technique) && (
         <PlanDrawing
           drawing={drawingOf(plan)}
-          metalOf={metalOf}
+          looks={looks}
           label={`${use.name}, drawn to scale`}
           className="mt-2 h-40 w-full"
         />

@@ -30,13 +30,19 @@ export default async function StartersPage() {
         )}
       </div>
       <ul className="mt-4 grid grid-cols-1 gap-4 sm:grid-cols-2 xl:grid-cols-3">
-        {starters.map(({ name, kind, notes, composition, isTaken }) => {
+        {starters.map(({ name, kind, notes, composition, parts, isTaken }) => {
           const { cuts, minutes } = resolve(composition, specs, techniqueOf);
           const wires = cuts.reduce((sum, { count }) => sum + count, 0);
           return (
             <li key={name} className="leaf flex flex-col p-4">
               <h2>{name}</h2>
-              <FirstDrawn composition={composition} specs={specs} techniques={techniqueOf} label={name} />
+              <FirstDrawn
+                composition={composition}
+                specs={specs}
+                parts={parts}
+                techniques={techniqueOf}
+                label={name}
+              />
               <p className="mt-2">{notes}</p>
               <p className="muted mt-1 text-sm">
                 {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {Math.round(minutes)} min
