@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describeBead, type BeadKind, BEAD_SHAPES } from '../bead/bead';
 import { OUTLINES, describeStone } from '../stone/stone';
 import { mm } from '../units/length';
-import { misfit, readWantedPart, type PartKind } from './wantedPart';
+import { misfit, readWantedPart, standsFor, type PartKind } from './wantedPart';
 
 const GARNET: PartKind = {
   ware: 'bead',
@@ -98,3 +98,19 @@ it('whatever is said of a stone as it stands in the drawers finds that stone, an
     }),
   );
 });
+
+it.each([
+  ['garnet, round, 3 mm', 'bead, 3 mm'],
+  ['prehnite cab', 'oval stone, 18 × 13 mm'],
+  ['fluorite drop, 16 × 10 mm', 'drop, 16 × 10 mm, drilled lengthwise'],
+  ['sea glass drop', 'stone, 14 × 9 mm'],
+  ['malachite coin, 10 mm', 'drilled coin, 10 mm'],
+])('“%s” stands for “%s”', (named, wanted) => expect(standsFor(named, wanted)).toBe(true));
+
+it.each([
+  ['fluorite drop', 'bead, 3 mm'],
+  ['iolite briolette', 'bead, 8 mm'],
+  ['fluorite drop, 16 × 10 mm', 'small drop, 8 × 5 mm, drilled lengthwise'],
+  ['garnet, round, 3 mm', 'bead, 4 mm'],
+  ['prehnite teardrop cab', 'oval stone, 18 × 13 mm'],
+])('“%s” does not stand for “%s”', (named, wanted) => expect(standsFor(named, wanted)).toBe(false));

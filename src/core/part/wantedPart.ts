@@ -52,6 +52,8 @@ const NOISE = [
   'x',
   'small',
   'large',
+  'drilled',
+  'lengthwise',
 ];
 const NUMBER = /^\d{1,4}(?:[.,]\d{1,3})?$/;
 
@@ -151,6 +153,15 @@ function readPart(name: string): WantedPart {
   return { wares, finding: named.finding, shape, outline, sizes, hole, words };
 }
 
+/** Beads that hang from their tip: nobody threads one where a bead is wanted. */
+const HANGING: readonly BeadShape[] = ['drop', 'briolette'];
+
+/** Whether shapes that are told agree; a bead of which no shape is told is none that hangs. */
+const isShaped = (own: WantedPart, want: WantedPart): boolean =>
+  own.shape === undefined ||
+  own.shape === want.shape ||
+  (want.shape === undefined && (want.wares.includes('stone') || !HANGING.includes(own.shape)));
+
 /**
  * Whether a part that a maker has named stands for one that the work wants: "garnet, round, 3 mm" for "bead, 3 mm", a named cab for the
  * stone of the frame.
@@ -161,7 +172,7 @@ export function standsFor(named: string, wanted: string): boolean {
   const agree = <T>(a: T | undefined, b: T | undefined) => a === undefined || b === undefined || a === b;
   const same = own.wares[0] === undefined ? 0 : SAME_SIZE[own.wares[0]];
   return (
-    agree(own.shape, want.shape) &&
+    isShaped(own, want) &&
     agree(own.outline, want.outline) &&
     want.words.every((word) => own.words.includes(word)) &&
     own.sizes.every((size, index) => Math.abs(size - (want.sizes[index] ?? size)) <= same)

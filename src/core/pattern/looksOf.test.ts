@@ -5,8 +5,8 @@ import { materialsOf } from './looksOf';
 const stone = { outline: 'oval', length: 24, width: 18, depth: 6, edge: 2.4 } as const;
 const { bodies } = pieceOf([
   ['a', 'bundle-frame', { stone }],
-  ['b', 'threaded-bead', { bead: 4 }, { end: ['a.left 1'] }],
-  ['c', 'threaded-bead', { bead: 6 }, { end: ['a.right 1'] }],
+  ['b', 'threaded-bead', { bead: 4, across: 4 }, { end: ['a.left 1'] }],
+  ['c', 'threaded-bead', { bead: 6, across: 6 }, { end: ['a.right 1'] }],
 ]).run;
 const [cab] = bodies.filter(({ kind }) => kind === 'cab');
 const [small, large] = bodies.filter(({ kind }) => kind === 'bead');

@@ -101,7 +101,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['cradle', { crossing: 'cross, one over the face and one behind the back' }]],
     measures: stone('round', 30, 30, 4, 8),
     notes: 'The scrolls are what holds it: two at least on each side.',
-    parts: [['sea glass round', 1, 4]],
+    parts: [['sea glass pebble', 1, 4]],
   },
   {
     name: 'Lantern point',
@@ -110,6 +110,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['point-spiral']],
     notes: 'Kink the spirals all round to tighten them.',
+    parts: [['smoky quartz point', 1, 6]],
   },
   {
     name: 'Netmaker’s point',
@@ -117,6 +118,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['twisted-net']],
     notes: 'Three twists at every crossing, drawn even.',
+    parts: [['rock crystal point', 1, 7.5]],
   },
   {
     name: 'Snail cage',
@@ -126,6 +128,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     temper: 'half hard',
     uses: [['spiral-cage']],
     notes: 'For tumbled stones and sea glass.',
+    parts: [['howlite pebble', 1, 1.5]],
   },
   {
     name: 'Winter hawthorn',
@@ -134,6 +137,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['tree'], ['wrapped-bail']],
     measures: stone('oval', 40, 30, 3, 7),
     notes: 'Spread the lowest branches first.',
+    parts: [['quartz oval cab', 1, 12]],
   },
   {
     name: 'Rime halo',
@@ -142,7 +146,10 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['bundle-frame'], ['bead-halo']],
     measures: { ...stone('oval', 19, 14, 2, 6), bead: '2.5 mm' },
     notes: 'The halo goes on after the stone is held.',
-    parts: [['iolite oval cab', 1, 11]],
+    parts: [
+      ['iolite oval cab', 1, 11],
+      ['pearl bead, 2.5 mm', 19, 0.45],
+    ],
   },
   {
     name: 'Hedgerow hoops',
@@ -152,6 +159,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     copies: 2,
     uses: [['bound-beads', { along: '40 mm' }], ['ear-wire']],
     notes: 'Two of each shade, the same on both sides.',
+    parts: [['jasper bead, 2 mm', 26, 0.15]],
   },
   {
     name: 'Ladder channel cuff',
@@ -159,6 +167,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['bead-channel', { along: '140 mm' }]],
     notes: 'Leave 40 mm at each end of the rails for the clasp.',
+    parts: [['turquoise bead, 3 mm', 46, 0.25]],
   },
   {
     name: 'Dewdrop earrings',
@@ -185,6 +194,10 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['briolette-swirl'], ['wrapped-loop-link']],
     notes: 'The swirl lies in front of the tip.',
+    parts: [
+      ['citrine briolette', 1, 4],
+      ['aventurine bead, 8 mm', 1, 0.6],
+    ],
   },
   {
     name: 'Stepping-stone links',
@@ -194,6 +207,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     copies: 12,
     uses: [['plain-loop-link']],
     notes: 'A dozen at a time.',
+    parts: [['sodalite bead, 8 mm', 12, 0.5]],
   },
   {
     name: 'Tideline links',
@@ -202,6 +216,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     copies: 20,
     uses: [['wrapped-loop-link', { tail: '8 mm' }]],
     notes: 'Hang the last link before the loop is wound shut.',
+    parts: [['amazonite bead, 8 mm', 20, 0.6]],
   },
   {
     name: 'Pebble pins',
@@ -299,6 +314,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['bead-ring']],
     measures: { ring: 'US 7', bead: '6 mm' },
     notes: 'Thread the bead first.',
+    parts: [['tiger eye bead, 6 mm', 1, 0.8]],
   },
   {
     name: 'Wellhead ring',
@@ -307,6 +323,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['coil-bezel-ring']],
     measures: { ring: 'US 7' },
     notes: 'The bezel is formed 1 mm over the stone.',
+    parts: [['malachite coin, 10 mm', 1, 2.4]],
   },
   {
     name: 'Wheatear ring',
@@ -315,6 +332,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['herringbone-ring']],
     measures: { ring: 'US 7', bead: '8 mm' },
     notes: 'Mallet it to size at the end.',
+    parts: [['rhodonite bead, 8 mm', 1, 0.9]],
   },
   {
     name: 'Ramshorn ring',
@@ -417,7 +435,10 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     measures: { ...stone('teardrop', 22, 15, 2.2, 5), bead: '3.5 mm' },
     notes:
       'Weave the foot flat first, its middle at the tip of the stone, then the same on both sides, mirrored. Both scoops at one height before anything is trimmed.',
-    parts: [['serpentine teardrop cab', 1, 6]],
+    parts: [
+      ['serpentine teardrop cab', 1, 6],
+      ['citrine bead, 3.5 mm', 1, 0.5],
+    ],
   },
   {
     name: 'Undertow halo',
@@ -425,7 +446,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'copper',
     uses: [['kinked-halo']],
     notes: 'Keep the rounds loose until they are kinked; hammer only what juts out.',
-    parts: [['moss agate bead, 12 mm', 1, 3]],
+    parts: [['moss agate bead, 14 mm', 1, 3]],
   },
   {
     name: 'Lobelia drop',
@@ -433,7 +454,11 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'sterling',
     uses: [['drop-channel']],
     notes: 'Pale beads at the top, the darkest at the foot, alike on both sides.',
-    parts: [['fluorite drop', 1, 9]],
+    parts: [
+      ['fluorite drop, 16 × 10 mm', 1, 9],
+      ['fluorite drop, 8 × 5 mm', 1, 3],
+      ['amethyst bead, 3 mm', 11, 0.4],
+    ],
   },
   {
     name: 'Rushlight bracelet',
@@ -441,6 +466,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     metal: 'sterling',
     uses: [['bead-chain', { long: '188 mm', bead: '7 mm' }]],
     notes: 'Close every ring flush before the next link goes on.',
+    parts: [['amber bead, 8 mm', 8, 1.3]],
   },
   {
     name: 'Rookery tree',
@@ -458,6 +484,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     uses: [['laced-frame', { high: '46 mm', wide: '30 mm', laced: '15 mm', beads: '6' }]],
     notes:
       'Check both loops against a straight line before they are hammered, and hammer nothing that crosses.',
+    parts: [['pearl bead, 2 mm', 9, 0.4]],
   },
   {
     name: 'Daisywheel links',
@@ -466,6 +493,7 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     copies: 4,
     uses: [['beaded-link', { inside: '11 mm', bead: '3.2 mm' }]],
     notes: 'Spread the wraps evenly before the tails are wound.',
+    parts: [['jasper bead, 3 mm', 48, 0.2]],
   },
   {
     name: 'Sluicegate pendant',
@@ -562,7 +590,10 @@ export const HOUSE_PATTERNS: readonly HousePattern[] = [
     measures: { ...stone('teardrop', 30, 18, 2.2, 5.5), bead: '3.5 mm' },
     notes:
       'Each bead goes on before its wire is curled or caught. The curl is lashed to the front wire, so that it cannot move.',
-    parts: [['labradorite teardrop cab', 1, 9]],
+    parts: [
+      ['labradorite teardrop cab', 1, 9],
+      ['peridot bead, 3.5 mm', 2, 0.9],
+    ],
   },
   {
     name: 'Kingcup marquise',
