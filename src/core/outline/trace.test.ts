@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { expectOk } from '../result';
 import { perimeterOf } from './outline';
 import { outlineOf } from './outlineOf';
-import { parsePoints, printPoints, traceOutline } from './trace';
+import { parsePoints, printPoints } from './points';
+import { traceOutline } from './trace';
 
 const circle = (count: number, radius: number, x = 300, y = 200) =>
   Array.from({ length: count }, (_, index) => ({

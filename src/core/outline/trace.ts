@@ -1,7 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { selfCrossing } from '../geometry/selfCrossing';
+import { OUTLINE_POINTS } from './points';
 import { distance, type Vec } from '../geometry/vector';
-import { counted } from '../units/counted';
 
 /** A stone traced over a photograph: its points in mm about the middle of its measures, and those measures. */
 export interface Traced {
@@ -17,15 +17,6 @@ export interface PhotoScale {
   readonly length: number;
 }
 
-/** Fewest and most points that make an outline. */
-export const TRACE_POINTS = { least: 3, most: 200 } as const;
-
-/** How many points are allowed. */
-export interface PointsAllowed {
-  readonly least: number;
-  readonly most: number;
-}
-
 /**
  * Turns points that were set over a photograph into an outline of true size.
  * @param points in the photograph’s own units, whatever they are
@@ -35,7 +26,7 @@ export function traceOutline(points: readonly Vec[], scale: PhotoScale): Result<
   const apart = distance(scale.from, scale.to);
   if (!(apart > 0) || !(scale.length > 0))
     return refuse('The scale wants two different places and the length between them.');
-  const { least, most } = TRACE_POINTS;
+  const { least, most } = OUTLINE_POINTS;
   if (points.length < least || points.length > most)
     return refuse(`${points.length} points were set; ${least} to ${most} make an outline.`);
   const folded = refuseCrossing(points);
@@ -54,25 +45,6 @@ export function traceOutline(points: readonly Vec[], scale: PhotoScale): Result<
     length: micron(bottom - top),
     width: micron(right - left),
   });
-}
-
-/** Points as one text, mm: "-9.5,2 0,11 9.5,2". */
-export const printPoints = (points: readonly Vec[]): string =>
-  points.map(({ x, y }) => `${x},${y}`).join(' ');
-
-/** Reads points as they were printed. @returns a sentence when they are none */
-export function parsePoints(text: string, { least, most }: PointsAllowed = TRACE_POINTS): Result<Vec[]> {
-  const parts = text.trim().split(/\s+/).filter(Boolean);
-  const points = parts.map((part) => {
-    const [x = NaN, y = NaN, more] = part.split(',').map(Number);
-    return { x, y, fine: more === undefined && Number.isFinite(x) && Number.isFinite(y) };
-  });
-  const wrong = points.findIndex(({ fine }) => !fine);
-  if (wrong >= 0)
-    return refuse(`“${(parts[wrong] ?? '').slice(0, 30)}” is no point; write them like -9.5,2 0,11.`);
-  if (points.length < least || points.length > most)
-    return refuse(`There are ${counted(points.length, 'point')}; ${least} to ${most} are allowed.`);
-  return ok(points.map(({ x, y }) => ({ x, y })));
 }
 
 /** A sentence for a line that crosses itself: no stone has such an edge. */

@@ -9,6 +9,7 @@ import { viewsOf } from '../drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '../pattern/drawnParts';
 import { drawPlan } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
+import { drawnShapes } from './drawnShapes';
 import type { SheetHead } from './cutStrips';
 import { PageWriter } from './pageWriter';
 import { MARGIN, text, type Page, type PaperRules, type Shape } from './sheet';
@@ -58,20 +59,15 @@ function drawnRow(
   top: number,
 ): Shape[] {
   const room = (width - 2 * MARGIN) / Math.min(count, Math.max(drawn.length, 3));
-  return drawn.flatMap(({ name, drawing: { box, layers } }, index) => {
-    const scale = Math.min((room - 6) / box.width, (height - 10) / box.height, 4);
-    const x = MARGIN + room * index + room / 2 - (box.x + box.width / 2) * scale;
-    const y = top + (height - 8) / 2 - (box.y + box.height / 2) * scale;
-    const at = { kind: 'path', x, y, scale } as const;
+  return drawn.flatMap(({ name, drawing }, index) => {
+    const { shapes, scale } = drawnShapes(drawing, {
+      x: MARGIN + room * index + 3,
+      y: top + 1,
+      width: room - 6,
+      height: height - 10,
+    });
     return [
-      ...layers.flatMap((each): Shape[] =>
-        each.kind === 'body'
-          ? [
-              { ...at, d: each.d, thick: 0, grey: 0.9, filled: true },
-              { ...at, d: each.d, thick: 0.15, grey: 0.4 },
-            ]
-          : [{ ...at, d: each.d, thick: each.thick, grey: each.kind === 'edge' ? 0.15 : 0.8 }],
-      ),
+      ...shapes,
       text(MARGIN + room * (index + 0.5), top + height - 3, letters, `${name} (${scale.toFixed(1)} : 1)`, {
         anchor: 'middle',
       }),

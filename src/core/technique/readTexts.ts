@@ -1,5 +1,5 @@
 import { outlineOf, type OutlineMeasures } from '../outline/outlineOf';
-import { parsePoints, printPoints } from '../outline/trace';
+import { parsePoints, printPoints } from '../outline/points';
 import { ok, refuse, type Result } from '../result';
 import { completedRing, readRingSize, type RingSystem } from '../ring/ringSize';
 import { OUTLINES, STONE_RANGE, type OutlineKind } from '../stone/stone';

@@ -6,7 +6,7 @@ import { weaveOfGroups, type WrittenGroup } from '../weave/groups';
 import { parseWeave, type Weave } from '../weave/notation';
 import { gaugeSize, GAUGE_SYSTEMS, MAX_SIZE, MIN_SIZE, type GaugeSystem } from '../wire/gauge';
 import { DRAWN_PROFILES, type DrawnProfile } from '../wire/profile';
-import type { PointsAllowed } from '../outline/trace';
+import type { PointsAllowed } from '../outline/points';
 import { LINE_POINTS, type Parameter, type Parameters, type StoneSize, type WireSize } from './parameter';
 
 /** The values of a technique’s parameters, by name. */

@@ -1,6 +1,8 @@
 import bwipjs from 'bwip-js/node';
+import { drawnShapes, type Room } from '@/core/paper/drawnShapes';
 import { SHEETS, type SheetName } from '@/core/paper/sheet';
 import { FACE, MM, openPdf, printable } from '../paper/pdf';
+import { drawShapes } from '../paper/sheetPdf';
 import type { Label } from './labels';
 
 /** How labels are laid out, mm. */
@@ -55,16 +57,8 @@ export type LayoutName = (typeof LAYOUTS)[number];
 export const CODES = ['qr', 'code128'] as const;
 export type CodeKind = (typeof CODES)[number];
 
-/** Where something is printed, mm from the upper left corner of its page. */
-export interface Area {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
 /** The part of a label that is printed on: within its pad, and on a sheet of several away from the paper's edge. */
-export function printedArea(layoutName: LayoutName, sheet: SheetName, slot: number): Area {
+export function printedRoom(layoutName: LayoutName, sheet: SheetName, slot: number): Room {
   const { page, margin, label, pitch, across } = layoutOf(layoutName, sheet);
   const edge = layoutName === 'sheet' ? EDGE : 0;
   const x = margin[0] + (slot % across) * pitch[0];
@@ -91,7 +85,7 @@ const codeOf = (text: string, kind: CodeKind): Promise<Buffer> =>
     ? bwipjs.toBuffer({ bcid: 'qrcode', text, scale: 4 })
     : bwipjs.toBuffer({ bcid: 'code128', text, scale: 3, height: 9 });
 
-/** A PDF of labels: the tag large, what it is, where it is kept, and the tag as a code that a scanner types. */
+/** A PDF of labels: the tag large, what it is, where it is kept, the tag as a code that a scanner types, and a finished piece drawn where there is room. */
 export async function labelPdf(
   labels: readonly Label[],
   layoutName: LayoutName,
@@ -109,7 +103,7 @@ export async function labelPdf(
       label,
       await codeOf(label.tag, kind),
       kind,
-      printedArea(layoutName, sheet, index % perPage),
+      printedRoom(layoutName, sheet, index % perPage),
     );
   }
   if (labels.length === 0) turn();
@@ -119,19 +113,26 @@ export async function labelPdf(
 
 /** Room for a code of bars, and for the largest square one, mm. */
 const [BARS, SQUARE] = [7.5, 22];
+/** Labels that are printed on over more than this have room for a picture, which takes so much of it on the right, mm. */
+const [WIDE, PICTURE] = [60, 14];
 /** Labels higher than this have larger letters, mm. */
 const TALL = 25;
 
 function draw(
   document: PDFKit.PDFDocument,
-  { tag, name, form, place }: Label,
+  { tag, name, form, place, drawing }: Label,
   code: Buffer,
   kind: CodeKind,
-  { x, y, width, height }: Area,
+  { x, y, width, height }: Room,
 ): void {
   const side = kind === 'qr' ? Math.min(height, SQUARE) : 0;
   const beside = side > 0 ? side + 1.5 : 0;
-  const [textX, textWidth] = [(x + beside) * MM, (width - beside) * MM];
+  const pictured = drawing && width > WIDE ? PICTURE : 0;
+  const [textX, textWidth] = [(x + beside) * MM, (width - beside - pictured) * MM];
+  if (drawing && pictured > 0) {
+    const room = { x: x + width - pictured + 1, y, width: pictured - 1, height };
+    drawShapes(document, drawnShapes(drawing, room).shapes);
+  }
   if (kind === 'qr') document.image(code, x * MM, y * MM, { width: side * MM });
   document.font(FACE.bold).fontSize(height > TALL ? 15 : 12);
   document.text(tag, textX, y * MM, { width: textWidth, lineBreak: false });

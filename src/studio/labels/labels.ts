@@ -1,5 +1,8 @@
+import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Ware } from '@/core/stock/ware';
 import { readTag, tag, type Tagged } from '@/core/tag';
+import { specsOf } from '../patterns/patterns';
+import { bodiesOfPieces, smallPicture } from '../pictures/pictures';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** What stands on the label of a stock piece, or of a finished piece. */
@@ -10,6 +13,8 @@ export interface Label {
   readonly form: string;
   /** Where stock is kept, or the ring size of a piece. */
   readonly place: string | null;
+  /** What a finished piece looks like. */
+  readonly drawing?: LineDrawing;
 }
 
 /** The most labels that are made at once. */
@@ -32,7 +37,17 @@ export function labelsOf(session: StudioSession, tags: readonly string[]): Promi
        ) AS found ORDER BY position`,
       [session.studioId, wanted.map(({ kind }) => kind), wanted.map(({ number }) => number)],
     );
-    return rows.map(({ kind, number, ...row }) => ({ ...row, tag: tag(kind, number) }));
+    const pieces = rows.filter(({ kind }) => kind === 'piece').map(({ number }) => number);
+    const bodies = await bodiesOfPieces(tx, pieces);
+    const specs = await specsOf(tx, [...bodies.values()]);
+    return rows.map(({ kind, number, ...row }) => {
+      const body = kind === 'piece' ? bodies.get(number) : undefined;
+      return {
+        ...row,
+        tag: tag(kind, number),
+        ...(body && { drawing: smallPicture(body, specs).drawing }),
+      };
+    });
   });
 }
 

@@ -13,7 +13,7 @@ import { mm } from '@/core/units/length';
 import { roundWire } from '@/core/technique/parameter';
 import { plainSpec } from '@/core/technique/totals';
 import { readPdf, textsIn } from '../../../tests/support/readPdf';
-import { EDGE, labelPdf, labelsOnPage, LAYOUTS, printedArea } from '../labels/labelPdf';
+import { EDGE, labelPdf, labelsOnPage, LAYOUTS, printedRoom } from '../labels/labelPdf';
 import type { Label } from '../labels/labels';
 import { composedOf } from '../patterns/composedOf';
 import { HOUSE_PATTERNS } from '../patterns/housePatterns';
@@ -138,7 +138,7 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
 it('labels keep away from the edge of the paper, and from one another', () => {
   for (const sheet of SHEET_NAMES) {
     const areas = Array.from({ length: labelsOnPage('sheet', sheet) }, (_, slot) =>
-      printedArea('sheet', sheet, slot),
+      printedRoom('sheet', sheet, slot),
     );
     for (const [index, { x, y, width, height }] of areas.entries()) {
       expect(Math.min(x, y)).toBeGreaterThanOrEqual(EDGE);

@@ -6,15 +6,20 @@ export function sheetPdf(pages: readonly Page[], title: string): Promise<Buffer>
   const { document, ended } = openPdf(title);
   for (const { width, height, shapes } of pages) {
     document.addPage({ size: [width * MM, height * MM], margin: 0 });
-    for (const shape of shapes) {
-      document.save();
-      document.scale(MM);
-      draw(document, shape);
-      document.restore();
-    }
+    drawShapes(document, shapes);
   }
   document.end();
   return ended;
+}
+
+/** Draws shapes on the page that a document is at. */
+export function drawShapes(document: PDFKit.PDFDocument, shapes: readonly Shape[]): void {
+  for (const shape of shapes) {
+    document.save();
+    document.scale(MM);
+    draw(document, shape);
+    document.restore();
+  }
 }
 
 const greyOf = (level: number): [number, number, number] => {

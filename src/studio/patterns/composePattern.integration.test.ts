@@ -275,6 +275,7 @@ it('a ring says its size on the bench, on the shelf and on its label', async () 
       name: proposal.pattern.name,
       form: 'ring',
       place: 'US 7 · UK N½ · ISO 54.4',
+      drawing: expect.objectContaining({ box: expect.objectContaining({ x: expect.any(Number) }) }),
     },
   ]);
 });

@@ -36,17 +36,19 @@ function withoutCosts(body: PatternBody): PatternBody {
 export const bodyShownTo = (session: StudioSession, body: PatternBody): PatternBody =>
   session.role === 'owner' ? body : withoutCosts(body);
 
-async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<string, KnownSpec>> {
-  return Object.fromEntries(
-    await specsById(
-      tx,
-      bodies.flatMap(({ cuts, composition }) => [
-        ...cuts.map(({ specId }) => specId),
-        // Some wires are wound about and not cut: their size counts all the same.
-        ...(composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
-      ]),
-    ),
-  );
+/** The ids of the wires that a pattern names. */
+export const specIdsOf = ({
+  cuts,
+  composition,
+}: Pick<PatternBody, 'cuts' | 'composition'>): readonly string[] => [
+  ...cuts.map(({ specId }) => specId),
+  // Some wires are wound about and not cut: their size counts all the same.
+  ...(composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
+];
+
+/** The wires that patterns name, by id. */
+export async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<Record<string, KnownSpec>> {
+  return Object.fromEntries(await specsById(tx, bodies.flatMap(specIdsOf)));
 }
 
 const MADE =

@@ -6,7 +6,8 @@ import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
 import type { Looks } from '@/core/drawing/look';
 import { saidChecks } from '@/core/pattern/pieceChecks';
-import { resolve, type Resolved } from '@/core/pattern/resolve';
+import { pictureOf, type Pictured } from '@/core/pattern/pictureOf';
+import type { Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { SMALL } from '@/core/drawing/lineDrawing';
@@ -134,27 +135,23 @@ export function PiecesDrawn({
   );
 }
 
-/** A pattern, small: its piece, or the first of its techniques. */
-export function FirstDrawn({
-  composition,
+/** A pattern, small. */
+export function PatternPicture({
+  of,
   specs,
-  parts,
   techniques,
   label,
 }: {
-  composition: Composition;
+  of: Pictured;
   specs: Specs;
-  /** Its stones, beads and findings. */
-  parts: Named;
   techniques: Techniques;
   label: string;
 }) {
-  const [first] = drawnParts(resolve(composition, specs, techniques));
-  if (!first) return null;
+  const { drawing, looks } = pictureOf(of, specs, techniques);
   return (
     <PlanDrawing
-      drawing={drawPlan(first.plan, SMALL)}
-      looks={looksOf(first, specs, parts)}
+      drawing={drawing}
+      looks={looks}
       label={`${label}, drawn to scale`}
       className="mt-2 h-28 w-full"
     />

@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { plus, scaled, type Vec } from '@/core/geometry/vector';
-import { traceOutline, printPoints, TRACE_POINTS } from '@/core/outline/trace';
+import { OUTLINE_POINTS, printPoints } from '@/core/outline/points';
+import { traceOutline } from '@/core/outline/trace';
 import type { Texts } from '@/core/technique/readTexts';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Dialog } from '../Dialog';
@@ -110,7 +111,7 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
           <p className="text-sm" aria-live="polite">
             {set.length < 2
               ? `Set end ${set.length + 1} of the known length: click, or move the cross with the arrow keys and press Enter.`
-              : `Now go round the stone: ${points.length} ${points.length === 1 ? 'point' : 'points'} set, ${TRACE_POINTS.least} at least; more where it bends.`}
+              : `Now go round the stone: ${points.length} ${points.length === 1 ? 'point' : 'points'} set, ${OUTLINE_POINTS.least} at least; more where it bends.`}
           </p>
           <Picture photo={photo} set={set} cross={cross} onCross={setCross} onPlace={place} />
           <div className="flex flex-wrap gap-2">

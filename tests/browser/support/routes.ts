@@ -77,6 +77,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/batches/hours/bench.ics': { address: '/batches/hours/bench.ics' },
   '/batches/[tag]/[paper]': { address: '/batches/R-0001/cut-sheet.svg' },
   '/patterns/[tag]/[paper]': { address: '/patterns/P-0001/card.svg' },
+  '/pictures/[of]': { address: '/pictures/P-0001.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };

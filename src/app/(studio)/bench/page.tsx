@@ -1,3 +1,4 @@
+import { SmallPicture } from '@/ui/SmallPicture';
 import { Link } from '@/ui/Link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
@@ -41,8 +42,14 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
           <li key={number}>
             <Link
               href={`/bench/${tag('pattern', number)}`}
-              className="grid min-h-14 items-center gap-x-4 px-4 py-2 text-lg hover:bg-base-200 sm:grid-cols-[1fr_18rem_6rem]"
+              className="grid min-h-14 items-center gap-x-4 px-4 py-2 text-lg hover:bg-base-200 grid-cols-[5rem_1fr] sm:grid-cols-[5rem_1fr_18rem_6rem]"
             >
+              <SmallPicture
+                of="pattern"
+                number={number}
+                name={name}
+                className="row-span-2 h-16 w-20 sm:row-span-1"
+              />
               <span className="[overflow-wrap:anywhere]">
                 {name} <span className="muted text-base">{tag('pattern', number)}</span>
               </span>

@@ -8,6 +8,7 @@ import { ListFilters } from '@/ui/ListFilters';
 import { narrowedBy, sortChoice } from '@/ui/listChoices';
 import { MorePages } from '@/ui/MorePages';
 import { Cost, Money } from '@/ui/money';
+import { SmallPicture } from '@/ui/SmallPicture';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
@@ -79,6 +80,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
                 <span>{tag('piece', number)}</span>
                 <Day at={madeAt} />
               </span>
+              <SmallPicture of="piece" number={number} name={name} />
               <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
               <span className="muted mt-auto text-sm">
                 {kind}

@@ -10,7 +10,7 @@ import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PatternFilters } from '@/app/lib/PatternFilters';
 import { techniqueOf } from '@/core/technique/registry';
-import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
+import { PatternPicture } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';
 import { askedOfList, type Search } from '@/app/lib/search';
@@ -82,15 +82,12 @@ export default async function PatternsPage({ searchParams }: { searchParams: Sea
                   <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
                   <span className="muted text-sm">{tag('pattern', number)}</span>
                 </span>
-                {body.composition && (
-                  <FirstDrawn
-                    composition={body.composition}
-                    specs={specs}
-                    parts={body.parts}
-                    techniques={techniqueOf}
-                    label={name}
-                  />
-                )}
+                <PatternPicture
+                  of={{ ...body, composition: body.composition }}
+                  specs={specs}
+                  techniques={techniqueOf}
+                  label={name}
+                />
                 <span className="mt-2 mb-3 block">
                   <PatternDrawing cuts={body.cuts} specs={specs} small span={span} />
                 </span>

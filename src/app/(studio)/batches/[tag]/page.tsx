@@ -16,6 +16,7 @@ import { CancelBatch, TakeUpAgain } from './CancelBatch';
 import { ExpectedTakings } from '../ExpectedTakings';
 import { PlanDrawn } from './PlanDrawn';
 import { Planning } from './Planning';
+import { SmallPicture } from '@/ui/SmallPicture';
 import { Standing } from './Standing';
 
 type Params = Promise<{ tag: string }>;
@@ -209,8 +210,15 @@ function Pieces({ batch: { number, state, lines, complete, made, ready } }: { ba
       <h2>Pieces</h2>
       <ul className="mt-2 divide-y divide-base-300">
         {lines.map(({ line, count, patternNumber, revision, body, wanted }) => (
-          <li key={line} className="flex items-baseline justify-between gap-3 py-2">
-            <span className="min-w-0 [overflow-wrap:anywhere]">
+          <li key={line} className="flex items-center justify-between gap-3 py-2">
+            <SmallPicture
+              of="batch"
+              number={number}
+              line={line}
+              name={body.name}
+              className="h-16 w-20 shrink-0"
+            />
+            <span className="min-w-0 grow [overflow-wrap:anywhere]">
               <span className="font-semibold">{count} ×</span>{' '}
               <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
                 {body.name}

@@ -1,4 +1,5 @@
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
+import { SmallPicture } from '@/ui/SmallPicture';
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -24,6 +25,12 @@ export default async function MakePage({ params }: { params: Params }) {
   const enough = shortages.length === 0;
   return (
     <>
+      <SmallPicture
+        of="pattern"
+        number={pattern.number}
+        name={pattern.name}
+        className="float-right ml-4 h-28 w-36 md:h-40 md:w-56"
+      />
       <h1 className="[overflow-wrap:anywhere]">
         {enough
           ? `${cuts.length} ${cuts.length === 1 ? 'wire' : 'wires'} to cut for “${pattern.name}”`

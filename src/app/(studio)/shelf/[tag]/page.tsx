@@ -7,6 +7,7 @@ import { formatMass } from '@/core/units/mass';
 import { showPiece, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
+import { SmallPicture } from '@/ui/SmallPicture';
 import { PrintButton } from '@/ui/PrintButton';
 import { Day } from '@/ui/When';
 import { WireChip } from '@/ui/WireChip';
@@ -53,6 +54,12 @@ export default async function PiecePage({ params }: { params: Params }) {
           Shelf
         </Link>
       </p>
+      <SmallPicture
+        of="piece"
+        number={number}
+        name={name}
+        className="float-right ml-4 h-32 w-40 md:h-56 md:w-72"
+      />
       <div className="flex flex-wrap items-start justify-between gap-3">
         <h1 className="[overflow-wrap:anywhere]">
           {tag('piece', number)} “{name}”

@@ -2,7 +2,7 @@ import { pageOwner } from '@/app/lib/member';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
 import { listStarters } from '@/studio/patterns/starters';
-import { FirstDrawn } from '@/ui/craft/PiecesDrawn';
+import { PatternPicture } from '@/ui/craft/PiecesDrawn';
 import { TakeStarters } from './TakeStarters';
 
 export const metadata = { title: 'Starter patterns' };
@@ -36,10 +36,9 @@ export default async function StartersPage() {
           return (
             <li key={name} className="leaf flex flex-col p-4">
               <h2>{name}</h2>
-              <FirstDrawn
-                composition={composition}
+              <PatternPicture
+                of={{ composition, cuts: [], parts }}
                 specs={specs}
-                parts={parts}
                 techniques={techniqueOf}
                 label={name}
               />
