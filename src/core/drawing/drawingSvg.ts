@@ -1,4 +1,4 @@
-import { METAL_COLOURS } from '../wire/metalColour';
+import { wireColour } from '../wire/metalColour';
 import type { LineDrawing } from './lineDrawing';
 import { edgeOf, STONE_LOOK, type Looks } from './look';
 
@@ -7,14 +7,14 @@ const figure = (value: number): string => String(Number(value.toFixed(3)));
 /** A drawing as a file of its own, in true millimetres. */
 export function drawingSvg(
   { box: { x, y, width, height }, layers }: LineDrawing,
-  { metalOf, materialOf }: Looks,
+  { wireOf, materialOf }: Looks,
 ): string {
   const paths = layers.map((each) => {
     if (each.kind === 'body') {
       const { colour } = materialOf(each.body) ?? STONE_LOOK;
       return `<path d="${each.d}" fill="${colour}" stroke="${edgeOf(colour)}" stroke-width="${figure(width / 400)}"/>`;
     }
-    const colour = METAL_COLOURS[metalOf(each.wire)];
+    const colour = wireColour(wireOf(each.wire));
     const stroke = each.kind === 'edge' ? colour.edge : colour.fill;
     return `<path d="${each.d}" stroke="${stroke}" stroke-width="${figure(each.thick)}"/>`;
   });

@@ -6,7 +6,7 @@ import { pieceOf } from '../../../tests/support/acts';
 import { planOf } from '../../../tests/support/techniques';
 import { drawPlan } from '../technique/drawPlan';
 import { METAL_IDS } from '../wire/metal';
-import { METAL_COLOURS } from '../wire/metalColour';
+import { COATED_COLOUR, METAL_COLOURS } from '../wire/metalColour';
 import { drawingSvg } from './drawingSvg';
 import { pieceGltf } from './gltf';
 import { allOf } from './look';
@@ -100,5 +100,7 @@ describe('a piece as a file', () => {
         css.includes(`--metal-${id}: ${METAL_COLOURS[id].fill};`),
         css.includes(`--metal-${id}-edge: ${METAL_COLOURS[id].edge};`),
       ]).toEqual([id, true, true]);
+    expect(css).toContain(`--metal-coated: ${COATED_COLOUR.fill};`);
+    expect(css).toContain(`--metal-coated-edge: ${COATED_COLOUR.edge};`);
   });
 });

@@ -1,5 +1,6 @@
 import type { Material } from '../stone/material';
 import type { MetalId } from '../wire/metal';
+import type { WireLook } from '../wire/metalColour';
 
 /** How a surface looks: sRGB colour, and whether it is metal. */
 export type Look = Pick<Material, 'colour' | 'isMetal'>;
@@ -7,19 +8,22 @@ export type Look = Pick<Material, 'colour' | 'isMetal'>;
 /** What a stone or a bead looks like of which nobody has said more. */
 export const STONE_LOOK: Look = { colour: '#9fb4ae', isMetal: false };
 
-/** Metal that a wire is drawn in until it is cut from one of the studio’s. */
-export const UNCHOSEN: MetalId = 'steel';
+/** What a wire is drawn in until it is cut from one of the studio’s. */
+export const UNCHOSEN: WireLook = { metal: 'steel', finish: 'bare' };
 
 /** What is drawn of what. */
 export interface Looks {
-  /** The metal of a wire, by what it is drawn as. */
-  readonly metalOf: (wire: string) => MetalId;
+  /** The metal and finish of a wire, by what it is drawn as. */
+  readonly wireOf: (wire: string) => WireLook;
   /** What a stone or a bead is made of, by its id; undefined when nobody has said. */
   readonly materialOf: (body: string) => Material | undefined;
 }
 
 /** Everything of one metal, its stones and beads of nothing that is known. */
-export const allOf = (metal: MetalId): Looks => ({ metalOf: () => metal, materialOf: () => undefined });
+export const allOf = (metal: MetalId): Looks => ({
+  wireOf: () => ({ metal, finish: 'bare' }),
+  materialOf: () => undefined,
+});
 
 /** How much of a colour its edge keeps. */
 const EDGE = 0.6;

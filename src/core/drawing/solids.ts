@@ -1,5 +1,5 @@
 import type { RunPiece } from '../piece/run';
-import { METAL_COLOURS } from '../wire/metalColour';
+import { wireColour } from '../wire/metalColour';
 import { STONE_LOOK, type Look, type Looks } from './look';
 import { bodyMesh, tubeMesh, type Mesh } from './mesh';
 
@@ -13,14 +13,14 @@ export interface PieceSolid {
 /** What a piece is in the round: its wires, as thick as they are, and its stones and beads. */
 export const solidsOf = (
   { wires, bodies }: RunPiece,
-  { metalOf, materialOf }: Looks,
+  { wireOf, materialOf }: Looks,
 ): readonly PieceSolid[] => [
   ...wires
     .filter(({ path }) => path.length > 1)
     .map(({ wire: { name, cutFrom, size }, path }) => ({
       name,
       mesh: tubeMesh(path, size.width),
-      look: { colour: METAL_COLOURS[metalOf(cutFrom)].fill, isMetal: true },
+      look: { colour: wireColour(wireOf(cutFrom)).fill, isMetal: true },
     })),
   ...bodies.map((body) => ({
     name: body.kind === 'bead' ? 'bead' : 'stone',

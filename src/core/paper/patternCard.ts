@@ -4,10 +4,10 @@ import { afterStepsInOrder } from '../pattern/afterSteps';
 import { resolve, type Resolved } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';
 import { cutLength, minutesOf, type PatternBody } from '../pattern/pattern';
-import { LARGE, SMALL, type LineDrawing } from '../drawing/lineDrawing';
+import { LARGE, type LineDrawing } from '../drawing/lineDrawing';
 import { viewsOf } from '../drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '../pattern/drawnParts';
-import { drawPlan } from '../technique/drawPlan';
+import { drawPlan, drawSmall } from '../technique/drawPlan';
 import { describeSpec } from '../wire/spec';
 import { drawnShapes } from './drawnShapes';
 import type { SheetHead } from './cutStrips';
@@ -47,7 +47,7 @@ function afterEachStep(part: DrawnPart, steps: Resolved['steps']): readonly Draw
     ? []
     : after.map(({ number, plan }) => ({
         name: `after ${number}`,
-        drawing: drawPlan(plan, SMALL),
+        drawing: drawSmall(plan),
       }));
 }
 

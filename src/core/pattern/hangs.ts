@@ -26,12 +26,12 @@ export interface PieceHanging extends Hanging {
  */
 export function hangingOf(
   { run, hang }: Pick<PlannedPiece, 'run' | 'hang'>,
-  { metalOf, materialOf }: Looks,
+  { wireOf, materialOf }: Looks,
 ): PieceHanging | undefined {
   if (!hang) return undefined;
   const { wires, bodies } = massesOf(
     run,
-    ({ wire: { size, cutFrom } }) => gramsPerMetre(plainSpec(size, metalOf(cutFrom))),
+    ({ wire: { size, cutFrom } }) => gramsPerMetre(plainSpec(size, wireOf(cutFrom).metal)),
     ({ id }) => materialOf(id)?.density,
   );
   const { at } = together([...wires, ...bodies]);

@@ -47,10 +47,10 @@ describe('wires laid out', () => {
 
   it('is drawn in the metals of its wires; of many alike ten are enough', () => {
     const cuts = [cut('thick', 20, 36), cut('thin', 880)];
-    const { metalOf } = laidOutLooks(cuts, specs);
+    const { wireOf } = laidOutLooks(cuts, specs);
     const wires = laidWires(cuts, specs);
-    expect(wires.filter(({ wire }) => metalOf(wire) === 'copper')).toHaveLength(10);
-    expect(wires.filter(({ wire }) => metalOf(wire) === 'sterling')).toHaveLength(1);
+    expect(wires.filter(({ wire }) => wireOf(wire).metal === 'copper')).toHaveLength(10);
+    expect(wires.filter(({ wire }) => wireOf(wire).metal === 'sterling')).toHaveLength(1);
     expect(laidOut(cuts, specs).box.width).toBeGreaterThan(100);
     expect(laidOut([], specs).layers).toEqual([]);
   });

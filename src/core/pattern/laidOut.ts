@@ -61,6 +61,6 @@ export const laidOut = (cuts: readonly PatternCut[], specs: Specs): LineDrawing 
 
 /** Which wire of those that are laid out is of which metal. */
 export const laidOutLooks = (cuts: readonly PatternCut[], specs: Specs): Looks => ({
-  metalOf: (wire) => specs[cuts[Number(wire)]?.specId ?? '']?.metal ?? UNCHOSEN,
+  wireOf: (wire) => specs[cuts[Number(wire)]?.specId ?? ''] ?? UNCHOSEN,
   materialOf: () => undefined,
 });

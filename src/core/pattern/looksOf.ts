@@ -59,7 +59,7 @@ export function looksOf(
   parts: Named,
 ): Looks {
   return {
-    metalOf: (wire) => specs[specIdOf(part, wire) ?? '']?.metal ?? UNCHOSEN,
+    wireOf: (wire) => specs[specIdOf(part, wire) ?? ''] ?? UNCHOSEN,
     materialOf: materialsOf(plan.run?.bodies ?? [], parts),
   };
 }

@@ -1,6 +1,6 @@
-import { SMALL, type LineDrawing } from '../drawing/lineDrawing';
+import type { LineDrawing } from '../drawing/lineDrawing';
 import type { Looks } from '../drawing/look';
-import { drawPlan } from '../technique/drawPlan';
+import { drawSmall } from '../technique/drawPlan';
 import type { Techniques } from '../technique/technique';
 import type { Composition, Specs } from './composition';
 import { drawnParts } from './drawnParts';
@@ -35,6 +35,6 @@ export function pictureOf(
 ): Picture {
   const [first] = composition ? drawnParts(resolve(composition, specs, techniques)) : [];
   return first
-    ? { drawing: drawPlan(first.plan, SMALL), looks: looksOf(first, specs, parts) }
+    ? { drawing: drawSmall(first.plan), looks: looksOf(first, specs, parts) }
     : { drawing: laidOut(cuts, specs), looks: laidOutLooks(cuts, specs) };
 }

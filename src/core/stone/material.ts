@@ -28,7 +28,7 @@ const STONES: readonly Kind[] = [
   ['tiger eye', 2.65, '#9b6b2f'],
   ['agate', 2.6, '#a9a29a'],
   ['moss agate', 2.6, '#7f9277'],
-  ['carnelian', 2.6, '#c2542d'],
+  ['carnelian', 2.6, '#b4301c'],
   ['chalcedony', 2.6, '#a9b8c9'],
   ['chrysoprase', 2.6, '#8cc08a'],
   ['jasper', 2.6, '#9c5140'],

@@ -1,6 +1,6 @@
 import { expectOk } from '../result';
 import { LARGE, SMALL, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
-import { drawPlan } from './drawPlan';
+import { drawPlan, drawSmall } from './drawPlan';
 import { TECHNIQUES, techniqueOf } from './registry';
 import { initialPlan, type AnyTechnique, takesWire } from './technique';
 
@@ -32,6 +32,37 @@ it('a small picture takes a fraction of the points', () => {
       .flatMap((technique) => drawPlan(expectOk(initialPlan(technique)), fineness).layers)
       .reduce((sum, { d }) => sum + d.length, 0);
   expect(size(SMALL) / size(LARGE)).toBeLessThan(0.5);
+});
+
+it('a small piece keeps its roundings in a small picture, a long one does not pay for them', () => {
+  const sagOf = (id: string): number => {
+    const { layers, box } = drawSmall(expectOk(initialPlan(named(id))));
+    const side = Math.max(box.width, box.height);
+    // Chords of the inmost round of a spiral and of a bead: how far their middles lie from what they stand for, by their turns.
+    const sags = layers.flatMap(({ d }) =>
+      d.split('M').flatMap((run) => {
+        const at = numbersOf(` ${run}`);
+        const points = Array.from({ length: at.length / 2 }, (_, index) => [
+          at[2 * index] ?? 0,
+          at[2 * index + 1] ?? 0,
+        ]);
+        return points.slice(2).flatMap(([x = 0, y = 0], index) => {
+          const [[ax = 0, ay = 0], [bx = 0, by = 0]] = [points[index] ?? [], points[index + 1] ?? []];
+          const chord = Math.hypot(bx - ax, by - ay);
+          const turned = Math.abs(
+            Math.atan2(
+              (bx - ax) * (y - by) - (by - ay) * (x - bx),
+              (bx - ax) * (x - bx) + (by - ay) * (y - by),
+            ),
+          );
+          return turned < 1 ? [(chord * Math.tan(turned / 4)) / 2] : [];
+        });
+      }),
+    );
+    return Math.max(...sags) / side;
+  };
+  expect(sagOf('flat-spiral')).toBeLessThan(1 / 250);
+  expect(sagOf('jump-rings')).toBeLessThan(1 / 250);
 });
 
 /** How far up and down the weaving wire goes, in the layers before its frame wires and behind them. */

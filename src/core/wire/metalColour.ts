@@ -1,4 +1,5 @@
 import type { MetalId } from './metal';
+import type { WireSpec } from './spec';
 
 /** The colour of a metal on paper and in the round, and its edge that stands out; sRGB. */
 export interface MetalColour {
@@ -19,3 +20,13 @@ export const METAL_COLOURS: Readonly<Record<MetalId, MetalColour>> = {
   niobium: { fill: '#7d7898', edge: '#54506b' },
   titanium: { fill: '#74777b', edge: '#4a4d50' },
 };
+
+/** Coated wire: its metal cannot be seen. */
+export const COATED_COLOUR: MetalColour = { fill: '#a24f86', edge: '#6f2f5a' };
+
+/** What a wire looks like: its metal, and whether that is coated. */
+export type WireLook = Pick<WireSpec, 'metal' | 'finish'>;
+
+/** The colour of a wire on paper and in the round. */
+export const wireColour = ({ metal, finish }: WireLook): MetalColour =>
+  finish === 'coated' ? COATED_COLOUR : METAL_COLOURS[metal];

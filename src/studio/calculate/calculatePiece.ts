@@ -1,4 +1,4 @@
-import type { Looks } from '@/core/drawing/look';
+import { allOf, type Looks } from '@/core/drawing/look';
 import { hangingOf, saidHanging } from '@/core/pattern/hangs';
 import { materialsOf } from '@/core/pattern/looksOf';
 import { middleOf, saidChecks } from '@/core/pattern/pieceChecks';
@@ -61,7 +61,7 @@ export function calculatePiece({ acts, metal = 'copper', parts = [] }: Calculate
   });
   return {
     pieces: planned.pieces.map((piece) =>
-      pieceSaid(piece, made, { metalOf: () => metal, materialOf: materialsOf(piece.run.bodies, parts) }),
+      pieceSaid(piece, made, { ...allOf(metal), materialOf: materialsOf(piece.run.bodies, parts) }),
     ),
     minutes: exact(made.reduce((sum, each) => sum + minutesOfPlan(each.made), 0)),
   };

@@ -31,7 +31,7 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     metal: 'sterling',
     copies: 2,
     uses: [
-      ['bound-beads', { beads: '5' }],
+      ['bound-beads', { along: '18.5 mm' }],
       ['free-cut', { length: '94 mm', tail: '22 mm' }],
     ],
     measures: { bead: '2.2 mm' },
@@ -95,7 +95,7 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     uses: [['bead-chain', { long: '182 mm' }]],
     measures: { bead: '8 mm' },
     notes: 'Linked beads, wrapped loops, hook clasp.',
-    parts: [['8 mm unakite bead', 7, 0.45]],
+    parts: [['8 mm unakite bead', 8, 0.45]],
   },
   {
     number: 11,
@@ -106,6 +106,55 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     measures: { ring: 'US 7 1/4' },
     notes: 'Three-wire woven band with a small cab; stretches a quarter size under the hammer.',
     parts: [['small garnet cab', 1, 4.2]],
+  },
+  {
+    number: 4,
+    name: 'Gatekeeper ring',
+    kind: 'ring',
+    metal: 'sterling',
+    uses: [['bead-ring', { rounds: '3' }]],
+    measures: { ring: 'US 8 1/2', bead: '8 mm' },
+    notes: 'A bead wrapped on the mandrel; begin a size large.',
+    parts: [['8 mm carnelian bead', 1, 1.4]],
+  },
+  {
+    number: 12,
+    name: 'Harbour crescent',
+    kind: 'necklace',
+    metal: 'sterling',
+    uses: [
+      ['band-frame', { bandsEach: '2', tail: '70 mm' }],
+      [
+        'straight-weave',
+        { weave: 'A3 B3', length: '24 mm', weavingTail: '40 mm' },
+        { frame: ['a.left', 'a.right'] },
+      ],
+      [
+        'folded-bail',
+        { wraps: '0', leg: '8 mm', inside: '5 mm', clear: '1 mm', tail: '40 mm' },
+        { ends: ['b.end 1', 'b.end 2'] },
+      ],
+    ],
+    measures: {
+      'stone.outline': 'crescent',
+      'stone.length': '36 mm',
+      'stone.width': '15.5 mm',
+      'stone.depth': '5.2 mm',
+      'stone.edge': '3 mm',
+    },
+    notes: 'Crescent in a round-wire outline with half-round bands, two at each end.',
+    parts: [
+      ['unakite crescent', 1, 11],
+      ['chain, 45 cm with clasp', 1, 9.8],
+    ],
+  },
+  {
+    number: 14,
+    name: 'Everyday jump rings',
+    kind: 'finding',
+    metal: 'sterling',
+    uses: [['jump-rings', { inside: '5 mm', rings: '10' }]],
+    notes: 'Ten rings of 5 mm inside, for stock.',
   },
 ];
 

@@ -95,6 +95,26 @@ describe('small pictures', () => {
     expect((await labelsOf(session, [tag('piece', number)]))[0]?.drawing).toEqual(before?.drawing);
   });
 
+  it('one that was made by a hand-written pattern looks as that is composed since', async () => {
+    const session = await openStudio();
+    const number = await makeOne(session);
+    const composed = await showPattern(session, await composedFrame(session));
+    const piece = await showPiece(session, number);
+    const base = { number: piece?.patternNumber ?? 0, revision: 1 };
+    const { name = '', kind = 'pendant', body } = composed ?? {};
+    done(
+      await composePattern(session, newKey(), base, {
+        name: `${name} anew`,
+        kind,
+        notes: '',
+        composition: body?.composition,
+        parts: [],
+      }),
+    );
+    const pattern = await pictureOfTag(session, tag('pattern', base.number));
+    expect((await pictureOfTag(session, tag('piece', number)))?.mark).toBe(pattern?.mark);
+  });
+
   it('stock and what nobody knows have none', async () => {
     const session = await openStudio();
     await receive(session);

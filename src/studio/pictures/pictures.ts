@@ -43,15 +43,23 @@ export function smallPicture(
   return made;
 }
 
-/** What finished pieces were made as, by their numbers: for a batch as its line says, else as their revision of the pattern does. */
+/**
+ * What finished pieces were made as, by their numbers: for a batch as its line says, else as their revision of the pattern does. One that was
+ * written by hand has no look of its own; when the pattern was composed since, that is how it looks.
+ */
 export async function bodiesOfPieces(
   tx: Tx,
   numbers: readonly number[],
 ): Promise<ReadonlyMap<number, PatternBody>> {
   const rows = await tx.select<{ number: number; body: PatternBody }>(
-    `SELECT f.number, COALESCE(l.body, r.body) AS body FROM pieces f
+    `SELECT f.number, CASE WHEN COALESCE(l.body, r.body) ? 'composition' OR NOT newest.body ? 'composition'
+                           THEN COALESCE(l.body, r.body) ELSE newest.body END AS body
+       FROM pieces f
        JOIN pattern_revisions r
          ON r.studio_id = f.studio_id AND r.pattern_id = f.pattern_id AND r.revision = f.revision
+       JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+       JOIN pattern_revisions newest
+         ON newest.studio_id = p.studio_id AND newest.pattern_id = p.pattern_id AND newest.revision = p.revision
        LEFT JOIN batch_pieces m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
        LEFT JOIN batch_lines l ON l.studio_id = m.studio_id AND l.batch_id = m.batch_id AND l.line = m.line
       WHERE f.studio_id = $1 AND f.number = ANY ($2)`,

@@ -10,8 +10,7 @@ import { pictureOf, type Pictured } from '@/core/pattern/pictureOf';
 import type { Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
-import { SMALL } from '@/core/drawing/lineDrawing';
-import { drawPlan } from '@/core/technique/drawPlan';
+import { drawPlan, drawSmall } from '@/core/technique/drawPlan';
 import { Judgements } from './Judgements';
 import { ChecksSaid } from './ChecksSaid';
 import { PieceHangs } from './PieceHangs';
@@ -51,7 +50,7 @@ function AfterEachStep({ part, looks, steps }: { part: DrawnPart; looks: Looks; 
         {stages.map(({ id, number, name, plan }) => (
           <li key={id} className="min-w-0">
             <PlanDrawing
-              drawing={drawPlan(plan, SMALL)}
+              drawing={drawSmall(plan)}
               looks={looks}
               label={`${part.name} after step ${number}`}
               className="h-28 w-full"

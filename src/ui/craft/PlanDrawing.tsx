@@ -6,7 +6,7 @@ import { metalEdge, metalFill } from '../metalColour';
 /** Wires drawn to scale in the colour of their metal, over and under one another, and between them stones and beads in theirs: in grey while it is not known. */
 export const PlanDrawing = memo(function PlanDrawing({
   drawing: { box, layers },
-  looks: { metalOf, materialOf },
+  looks: { wireOf, materialOf },
   label,
   className = 'h-72 w-full',
 }: {
@@ -39,7 +39,7 @@ export const PlanDrawing = memo(function PlanDrawing({
             />
           );
         }
-        const of = { metal: metalOf(each.wire), finish: 'bare' as const };
+        const of = wireOf(each.wire);
         const stroke = each.kind === 'edge' ? metalEdge(of) : metalFill(of);
         return <path key={index} d={each.d} stroke={stroke} strokeWidth={each.thick} />;
       })}

@@ -26,7 +26,10 @@ it('a plan is drawn in the colours of its metals, as thick as its wires are, to 
   const svg = renderToStaticMarkup(
     <PlanDrawing
       drawing={drawing}
-      looks={{ ...allOf('copper'), metalOf: (wire) => (wire === 'wire' ? 'sterling' : 'copper') }}
+      looks={{
+        ...allOf('copper'),
+        wireOf: (wire) => ({ metal: wire === 'wire' ? 'sterling' : 'copper', finish: 'bare' }),
+      }}
       label="a bezel"
     />,
   );

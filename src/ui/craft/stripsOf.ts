@@ -29,7 +29,7 @@ export const stripsOf = ({ cuts, uses }: Resolved, specs: Specs): Strip[] =>
       title: name,
       note,
       cut: { count, terms, marks },
-      spec: specs[specId ?? ''] ?? plainSpec(size, UNCHOSEN),
+      spec: specs[specId ?? ''] ?? plainSpec(size, UNCHOSEN.metal),
       unchosen: specId === undefined,
     };
     known.set(terms, { strip, note, count, specs, specId });

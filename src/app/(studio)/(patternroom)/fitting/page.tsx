@@ -9,8 +9,7 @@ import { techniqueOf } from '@/core/technique/registry';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
-import { SMALL } from '@/core/drawing/lineDrawing';
-import { drawPlan } from '@/core/technique/drawPlan';
+import { drawSmall } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
 import { looksOf } from '@/core/pattern/looksOf';
@@ -243,7 +242,7 @@ function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
       </p>
       {first && (
         <PlanDrawing
-          drawing={drawPlan(first.plan, SMALL)}
+          drawing={drawSmall(first.plan)}
           looks={looksOf(first, specs, body.parts)}
           label={`${name}, drawn to scale`}
           className="mt-2 h-28 w-full"

@@ -302,7 +302,7 @@ const Shown = memo(function Shown({
   known: Readonly<Record<string, KnownWire>>;
 }) {
   const looks = useMemo(() => allOf(metal), [metal]);
-  const grams = massOfPlan(plan, values, looks.metalOf);
+  const grams = massOfPlan(plan, values, () => metal);
   return (
     <>
       <section className="leaf p-4" aria-label="Drawn to scale">

@@ -1,5 +1,5 @@
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
-import { SmallPicture } from '@/ui/SmallPicture';
+import { BesidePicture } from '@/ui/SmallPicture';
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
@@ -25,24 +25,20 @@ export default async function MakePage({ params }: { params: Params }) {
   const enough = shortages.length === 0;
   return (
     <>
-      <SmallPicture
-        of="pattern"
-        number={pattern.number}
-        name={pattern.name}
-        className="float-right ml-4 h-28 w-36 md:h-40 md:w-56"
-      />
-      <h1 className="[overflow-wrap:anywhere]">
-        {enough
-          ? `${cuts.length} ${cuts.length === 1 ? 'wire' : 'wires'} to cut for “${pattern.name}”`
-          : `Not enough wire for “${pattern.name}”`}
-      </h1>
-      <p className="muted mt-1">
-        <Link href={`/patterns/${label}`} className="link">
-          {label}
-        </Link>
-        , revision {pattern.revision}
-        {size !== undefined && `, ${size}`}
-      </p>
+      <BesidePicture of="pattern" number={pattern.number} name={pattern.name}>
+        <h1 className="[overflow-wrap:anywhere]">
+          {enough
+            ? `${cuts.length} ${cuts.length === 1 ? 'wire' : 'wires'} to cut for “${pattern.name}”`
+            : `Not enough wire for “${pattern.name}”`}
+        </h1>
+        <p className="muted mt-1">
+          <Link href={`/patterns/${label}`} className="link">
+            {label}
+          </Link>
+          , revision {pattern.revision}
+          {size !== undefined && `, ${size}`}
+        </p>
+      </BesidePicture>
       {parts.some(isShort) && (
         <div role="status" className="mt-3 border-l-4 border-warning bg-base-100 p-3">
           <ul className="space-y-1">

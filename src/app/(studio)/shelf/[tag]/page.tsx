@@ -7,7 +7,7 @@ import { formatMass } from '@/core/units/mass';
 import { showPiece, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
-import { SmallPicture } from '@/ui/SmallPicture';
+import { BesidePicture } from '@/ui/SmallPicture';
 import { PrintButton } from '@/ui/PrintButton';
 import { Day } from '@/ui/When';
 import { WireChip } from '@/ui/WireChip';
@@ -54,58 +54,54 @@ export default async function PiecePage({ params }: { params: Params }) {
           Shelf
         </Link>
       </p>
-      <SmallPicture
-        of="piece"
-        number={number}
-        name={name}
-        className="float-right ml-4 h-32 w-40 md:h-56 md:w-72"
-      />
-      <div className="flex flex-wrap items-start justify-between gap-3">
-        <h1 className="[overflow-wrap:anywhere]">
-          {tag('piece', number)} “{name}”
-          {money && (
+      <BesidePicture of="piece" number={number} name={name}>
+        <div className="flex flex-wrap items-start justify-between gap-3">
+          <h1 className="[overflow-wrap:anywhere]">
+            {tag('piece', number)} “{name}”
+            {money && (
+              <>
+                {' '}
+                cost <Cost of={money.sheet.total.actual} />
+                {!isOnShelf ? null : money.price === null ? (
+                  ' and has no price yet'
+                ) : (
+                  <>
+                    {' '}
+                    and sells for <Money of={money.price} />
+                  </>
+                )}
+              </>
+            )}
+          </h1>
+          <div className="no-print flex gap-2">
+            <a href={`/labels?items=${tag('piece', number)}`} className="btn btn-lg">
+              Label
+            </a>
+            <PrintButton />
+          </div>
+        </div>
+        <p className="muted mt-1">
+          {kind}
+          {size !== '' && `, ${size}`}, made by {madeBy} on <Day at={madeAt} /> from{' '}
+          <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
+            {tag('pattern', patternNumber)}
+          </Link>{' '}
+          revision {revision}
+          {batchNumber !== null && (
             <>
               {' '}
-              cost <Cost of={money.sheet.total.actual} />
-              {!isOnShelf ? null : money.price === null ? (
-                ' and has no price yet'
-              ) : (
-                <>
-                  {' '}
-                  and sells for <Money of={money.price} />
-                </>
-              )}
+              for{' '}
+              <Link href={`/batches/${tag('batch', batchNumber)}`} className="link">
+                {tag('batch', batchNumber)}
+              </Link>
             </>
-          )}
-        </h1>
-        <div className="no-print flex gap-2">
-          <a href={`/labels?items=${tag('piece', number)}`} className="btn btn-lg">
-            Label
-          </a>
-          <PrintButton />
-        </div>
-      </div>
-      <p className="muted mt-1">
-        {kind}
-        {size !== '' && `, ${size}`}, made by {madeBy} on <Day at={madeAt} /> from{' '}
-        <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
-          {tag('pattern', patternNumber)}
-        </Link>{' '}
-        revision {revision}
-        {batchNumber !== null && (
-          <>
-            {' '}
-            for{' '}
-            <Link href={`/batches/${tag('batch', batchNumber)}`} className="link">
-              {tag('batch', batchNumber)}
-            </Link>
-          </>
-        )}{' '}
-        · {minutes} min
-        {setUpMinutes > 0 &&
-          ` + ${setUpMinutes} min setting up${sharedBy > 1 ? `, shared by ${sharedBy}` : ''}`}{' '}
-        · <Said>{formatMass(wireMass)}</Said> of wire
-      </p>
+          )}{' '}
+          · {minutes} min
+          {setUpMinutes > 0 &&
+            ` + ${setUpMinutes} min setting up${sharedBy > 1 ? `, shared by ${sharedBy}` : ''}`}{' '}
+          · <Said>{formatMass(wireMass)}</Said> of wire
+        </p>
+      </BesidePicture>
       {findings !== null && (
         <p role="status" className="mt-3 border-l-4 border-base-content/40 bg-base-100 p-3">
           It went into the drawer as{' '}

@@ -1,5 +1,5 @@
 import { calledInFull } from '@/core/pattern/ringSizeOf';
-import { SmallPicture } from '@/ui/SmallPicture';
+import { BesidePicture } from '@/ui/SmallPicture';
 import { Link } from '@/ui/Link';
 import { notFound } from 'next/navigation';
 import { tag } from '@/core/tag';
@@ -23,22 +23,17 @@ export default async function MakeFromTrayPage({ params }: { params: Params }) {
   if (!batch) notFound();
   return (
     <>
-      <SmallPicture
-        of="batch"
-        number={batch.number}
-        line={Number(line)}
-        name={pattern.body.name}
-        className="float-right ml-4 h-28 w-36 md:h-40 md:w-56"
-      />
-      <h1 className="[overflow-wrap:anywhere]">
-        Piece {batch.piece + 1} of {batch.count} of “{calledInFull(pattern.body)}” lies cut in the tray
-      </h1>
-      <p className="muted mt-1 [overflow-wrap:anywhere]">
-        <Link href={`/batches/${tag('batch', batch.number)}`} className="link">
-          {tag('batch', batch.number)}
-        </Link>{' '}
-        {batch.name}
-      </p>
+      <BesidePicture of="batch" number={batch.number} line={Number(line)} name={pattern.body.name}>
+        <h1 className="[overflow-wrap:anywhere]">
+          Piece {batch.piece + 1} of {batch.count} of “{calledInFull(pattern.body)}” lies cut in the tray
+        </h1>
+        <p className="muted mt-1 [overflow-wrap:anywhere]">
+          <Link href={`/batches/${tag('batch', batch.number)}`} className="link">
+            {tag('batch', batch.number)}
+          </Link>{' '}
+          {batch.name}
+        </p>
+      </BesidePicture>
       <MakeForm key={batch.piece} proposal={proposal} />
     </>
   );
