@@ -107,6 +107,8 @@ WHOLE.push(
         edge: between(2, 4),
         wire: frameWire,
         wires: fc.integer({ min: 2, max: 5 }),
+        lead: fc.constantFrom('like the others', 'of its own', 'of its own, twisted on its axis'),
+        leadWire: frameWire,
         binding,
         bound: fc.oneof(fc.constant(0), between(4, 14)),
         bail: between(0, 10),
@@ -117,6 +119,8 @@ WHOLE.push(
       })
       .map(({ outline, width, stretch, edge, stands, ...told }) => ({
         ...told,
+        // A gap of almost half the stone leaves the last holds no edge to come in over.
+        opening: told.opening < 0.36 * width ? told.opening : 0,
         // Where both hands cross no gap stays open, and nothing is bound up their ends.
         ...(told.meet === 'cross' ? { opening: 0, bound: 0, holds: 2 } : {}),
         // Bound round the tip of a stone, turns are squeezed there.

@@ -32,6 +32,8 @@ export interface WireToDraw {
   readonly wire: string;
   readonly path: Path;
   readonly thick: number;
+  /** How far its edge is drawn behind it, as a part of its thickness; as far as that of a wire that lies upon others when it is not told. */
+  readonly edgeBehind?: number;
 }
 
 /** A body to be drawn: its edge as the view sees it; wires that are nearer than `near` lie over it. */
@@ -135,9 +137,9 @@ export function drawLines(
       for (const { layer, points } of runsOf(seen, deep))
         runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray, offOnPaper)));
     }
-    const thick = own[0]?.thick ?? 0;
+    const { thick = 0, edgeBehind = EDGE_BEHIND } = own[0] ?? {};
     for (const [layer, d] of runs) {
-      put(layer - Math.max(1, Math.floor((EDGE_BEHIND * thick) / deep)) - 0.5, {
+      put(layer - Math.max(1, Math.floor((edgeBehind * thick) / deep)) - 0.5, {
         kind: 'edge',
         wire,
         d,

@@ -15,6 +15,21 @@ export interface Mesh {
   readonly triangles: readonly (readonly [number, number, number])[];
 }
 
+/** Several surfaces as one. */
+export function together(meshes: readonly Mesh[]): Mesh {
+  let before = 0;
+  const triangles = meshes.flatMap(({ positions, triangles: own }) => {
+    const first = before;
+    before += positions.length;
+    return own.map(([a, b, c]) => [a + first, b + first, c + first] as const);
+  });
+  return {
+    positions: meshes.flatMap(({ positions }) => positions),
+    normals: meshes.flatMap(({ normals }) => normals),
+    triangles,
+  };
+}
+
 /** Rings of points as one surface: each ring closed, neighbours joined, every triangle facing outward as its normals do. */
 function joinRings(
   rings: readonly (readonly Vec3[])[],

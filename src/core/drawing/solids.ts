@@ -1,7 +1,8 @@
 import type { RunPiece } from '../piece/run';
 import { wireColour } from '../wire/metalColour';
 import { STONE_LOOK, type Look, type Looks } from './look';
-import { bodyMesh, tubeMesh, type Mesh } from './mesh';
+import { bodyMesh, together, tubeMesh, type Mesh } from './mesh';
+import { strandsOf, type Strands } from './twisted';
 
 /** A wire or a body of a piece in the round. */
 export interface PieceSolid {
@@ -10,6 +11,9 @@ export interface PieceSolid {
   readonly look: Look;
 }
 
+/** A wire that is twisted on its own axis in the round. */
+const strandsMesh = ({ paths, thick }: Strands): Mesh => together(paths.map((path) => tubeMesh(path, thick)));
+
 /** What a piece is in the round: its wires, as thick as they are, and its stones and beads. */
 export const solidsOf = (
   { wires, bodies }: RunPiece,
@@ -17,9 +21,12 @@ export const solidsOf = (
 ): readonly PieceSolid[] => [
   ...wires
     .filter(({ path }) => path.length > 1)
-    .map(({ wire: { name, cutFrom, size }, path }) => ({
+    .map(({ wire: { name, cutFrom, size, twisted }, path }) => ({
       name,
-      mesh: tubeMesh(path, size.width),
+      mesh:
+        twisted === undefined
+          ? tubeMesh(path, size.width)
+          : strandsMesh(strandsOf(path, size.width, twisted)),
       look: { colour: wireColour(wireOf(cutFrom)).fill, isMetal: true },
     })),
   ...bodies.map((body) => ({

@@ -4,7 +4,7 @@ import type { Vec } from '../geometry/vector';
 import type { Outline } from './outline';
 import { crescent } from './shapes/crescent';
 import { oval } from './shapes/ellipse';
-import { refuseCrossing } from './trace';
+import { refuseCrossing } from './refuseCrossing';
 import { byStrip, pebble, stripRange, traced } from './shapes/freeform';
 import { heart, lobeRadius } from './shapes/heart';
 import { marquise } from './shapes/marquise';

@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../result';
-import { selfCrossing } from '../geometry/selfCrossing';
+import { refuseCrossing } from './refuseCrossing';
 import { OUTLINE_POINTS } from './points';
 import { distance, type Vec } from '../geometry/vector';
 
@@ -45,15 +45,4 @@ export function traceOutline(points: readonly Vec[], scale: PhotoScale): Result<
     length: micron(bottom - top),
     width: micron(right - left),
   });
-}
-
-/** A sentence for a line that crosses itself: no stone has such an edge. */
-export function refuseCrossing(points: readonly Vec[]): Result<never> | undefined {
-  const crossing = selfCrossing(points);
-  return (
-    crossing &&
-    refuse(
-      `The trace crosses itself after points ${crossing[0] + 1} and ${crossing[1] + 1}; go round the stone once.`,
-    )
-  );
 }

@@ -1,4 +1,4 @@
-import { initialValues, type WireSize } from '../technique/parameter';
+import { initialValues, isAsked, type WireSize } from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
 import { isActed } from '../technique/act';
 import type { ChosenPorts, Offer } from '../technique/joinActs';
@@ -51,11 +51,18 @@ function metalSoFar({ uses }: Composition, specs: Specs): MetalId {
 }
 
 /** The studio’s wires that come nearest to what a technique proposes, where there are any. */
-function proposedWires({ parameters }: AnyTechnique, metal: MetalId, specs: Specs): Record<string, string> {
+function proposedWires(
+  { parameters }: AnyTechnique,
+  texts: Texts,
+  metal: MetalId,
+  specs: Specs,
+): Record<string, string> {
   return Object.fromEntries(
     Object.entries(parameters).flatMap(([key, parameter]) => {
       const found =
-        parameter.kind === 'wire' ? swapped(plainSpec(parameter.initial, metal), {}, specs) : undefined;
+        parameter.kind === 'wire' && isAsked(parameter, texts)
+          ? swapped(plainSpec(parameter.initial, metal), {}, specs)
+          : undefined;
       return found ? [[key, found]] : [];
     }),
   );
@@ -75,7 +82,9 @@ export function withMissingWires(
     ...composition,
     uses: composition.uses.map((use) => {
       const technique = techniques(use.technique);
-      return technique ? { ...use, wires: { ...proposedWires(technique, metal, specs), ...use.wires } } : use;
+      return technique
+        ? { ...use, wires: { ...proposedWires(technique, use.texts, metal, specs), ...use.wires } }
+        : use;
     }),
   };
 }
@@ -104,7 +113,7 @@ export function ofOneTechnique(
   );
   const sized = Object.fromEntries(
     Object.entries(technique.parameters).flatMap(([key, parameter]) => {
-      if (parameter.kind !== 'wire') return [];
+      if (parameter.kind !== 'wire' || !isAsked(parameter, texts)) return [];
       const read = readTexts({ [key]: parameter }, { ...begun.uses[0]?.texts, ...known }, 'mm');
       const found = read.ok
         ? swapped(plainSpec(read.value[key] as WireSize, metal), {}, specs)
@@ -134,12 +143,13 @@ export function withTechnique(
   left: readonly Offer[] = [],
 ): Composition {
   const { id, title, parameters } = technique;
+  const texts = textsOf(parameters, initialValues(parameters), 'mm');
   const use: TechniqueUse = {
     id: freeId(composition),
     technique: id,
     name: title,
-    texts: textsOf(parameters, initialValues(parameters), 'mm'),
-    wires: proposedWires(technique, metal, specs),
+    texts,
+    wires: proposedWires(technique, texts, metal, specs),
     own: [],
     takes: proposedPorts(technique, left),
   };

@@ -3,7 +3,7 @@ import { expectOk } from '../result';
 import { techniqueOf, TECHNIQUES } from '../technique/registry';
 import { cutOf, netOf, type AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
-import { roundWire } from '../technique/parameter';
+import { roundWire, squareWire } from '../technique/parameter';
 import type { MetalId, Temper } from '../wire/metal';
 import { gramsPerMetre } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';
@@ -92,6 +92,16 @@ describe('a composition', () => {
       wiresOf(swapThroughout(copper, { metal: 'sterling', width: 644 }, SPECS, 'c20').composition)[0],
     ).toBe('s22');
     expect(swapThroughout(copper, { metal: 'titanium' }, SPECS)).toMatchObject({ missing: ['c20', 'c28'] });
+  });
+
+  it('a wire that is asked for only when something is chosen is proposed no sooner', () => {
+    const frame = withTechnique(EMPTY_COMPOSITION, named('bundle-frame'), techniqueOf, SPECS);
+    expect(frame.uses[0]?.wires['leadWire']).toBeUndefined();
+    const texts = { ...frame.uses[0]?.texts, lead: 'of its own' };
+    const specs = { ...SPECS, square: plainSpec(squareWire(0.812), 'copper') };
+    const own = withMissingWires(withUse(frame, 'a', { texts }), techniqueOf, specs);
+    expect(own.uses[0]?.wires).toEqual({ wire: 'c20', binding: 'c28', leadWire: 'square' });
+    expect(resolve(own, specs, techniqueOf).cuts.map(({ name }) => name)).toContain('lead wire');
   });
 
   it('a technique is cut from the nearest wires there are, of the metal that the pattern is of', () => {

@@ -41,8 +41,9 @@ function pointRound(curves: readonly Curve[], part: number): Vec {
 export interface BundleTurns {
   /** Their poses along the bundle, from where the turns begin. */
   readonly carriers: readonly Carrier[];
-  /** How thick each of them is, and whether they are all square. */
-  readonly base: number;
+  /** How thick each of them is. */
+  readonly thicks: readonly number[];
+  /** Whether they are all square. */
   readonly isSquare: boolean;
   /** How thick the wire is that is wound. */
   readonly thick: number;
@@ -58,10 +59,22 @@ export interface BundleTurns {
   readonly from?: Vec3 | undefined;
 }
 
-/** The corners of a square of side 2 about its middle. */
-const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
 /** A bundle whose wires have moved by less than this is cut across as before, mm. */
 const SAME = 0.002;
+/** Corners that stand for a round wire where others are thinner. */
+const ROUND_CORNERS = 24;
+
+/** Places on the edge of a round wire that is thicker than others of its bundle, so far off its middle; its middle alone where it is not. */
+const roundCorners = (off: number): readonly Vec[] =>
+  off < SAME
+    ? [vec(0, 0)]
+    : Array.from({ length: ROUND_CORNERS }, (_, index) => {
+        const angle = (2 * Math.PI * index) / ROUND_CORNERS;
+        return vec(off * Math.cos(angle), off * Math.sin(angle));
+      });
+
+/** The corners of a square of side 2 about its middle. */
+const SQUARE: readonly Vec[] = [vec(-1, -1), vec(1, -1), vec(1, 1), vec(-1, 1)];
 /** Points to each turn: about one round wire, and about several or square ones, which has corners. */
 const [ROUND_POINTS, HULL_POINTS] = [48, 72];
 /** Turns that differ by more than this part from their formula are measured. */
@@ -89,19 +102,22 @@ interface Section {
  *   as the bundle is where it begins; measured where it is bent so that the two differ
  */
 export function bundlePath(told: BundleTurns): { readonly path: Path; readonly length: number } {
-  const { carriers: given, base, isSquare, thick, turns, long, from, over = 0 } = told;
-  const off = (isSquare ? thick : base + thick) / 2 + over;
-  const corners = isSquare ? SQUARE.map((corner) => scaled(corner, base / 2)) : [vec(0, 0)];
-  const carriers = abreast(given, long, (base + thick) / 2 + over);
+  const { carriers: given, thicks, isSquare, thick, turns, long, from, over = 0 } = told;
+  const [thinnest, thickest] = [Math.min(...thicks), Math.max(...thicks)];
+  const off = (isSquare ? thick : thinnest + thick) / 2 + over;
+  const corners = thicks.map((each) =>
+    isSquare ? SQUARE.map((corner) => scaled(corner, each / 2)) : roundCorners((each - thinnest) / 2),
+  );
+  const carriers = abreast(given, long, (thickest + thick) / 2 + over);
   let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
   const cutAcross = (x: number): Section => {
     const poses = carriers.map((carrier) => carrier(x));
     const pose = poses[0] as Pose;
     const side = sideOf(pose);
-    const points = poses.flatMap(({ at }) => {
+    const points = poses.flatMap(({ at }, index) => {
       const away = minus3(at, pose.at);
       const middle = vec(dot3(away, pose.up), dot3(away, side));
-      return corners.map((corner) => plus(middle, corner));
+      return (corners[index] as readonly Vec[]).map((corner) => plus(middle, corner));
     });
     if (!known || points.some((point, index) => distance(point, known?.points[index] as Vec) > SAME))
       known = { points, curves: roundPoints(points, off) };

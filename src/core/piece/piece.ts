@@ -21,6 +21,8 @@ export interface PieceWire {
   /** The wire from whose cut it is taken, of what that leaves over; undefined for one that is cut by itself. */
   readonly restOf?: string;
   readonly size: WireSize;
+  /** How often it is twisted on its own axis, in turns for each mm; undefined for one that is not. */
+  readonly twisted?: number;
   /** Where its work begins, and which way its first hand sets out; undefined for a wire that begins with its first wound course. */
   readonly start?: Pose;
   /** What each hand does, one course after the other. The first hand sets out as the start says, the second the other way. */

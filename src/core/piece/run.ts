@@ -402,11 +402,11 @@ class Run {
     const { carried, carriers } = this.#places.carriersOf(course.on, from, where);
     if (carriers.length === 0) throw new CannotBeMade(`${where}: say which wires it is wound about.`);
     const { thick, pitch } = bendOf(size);
-    const base = Math.max(...carried.map((carrier) => carrier.size.width));
+    const thicks = carried.map((carrier) => carrier.size.width);
     const isSquare = carried.every((carrier) => carrier.size.profile === 'square');
     const { turns, long = Math.abs(turns) * pitch, begin, over } = course;
     if (turns === 0 && long === 0) throw new CannotBeMade(`${where}: nothing is wound; give it a turn.`);
-    const told = { carriers, base, isSquare, thick, turns, long, over, begin, from: from?.at };
+    const told = { carriers, thicks, isSquare, thick, turns, long, over, begin, from: from?.at };
     const { path, length } = bundlePath(told);
     const up = (carriers[0] as Carrier)(0).along;
     return { path, length, end: poseAtEnd(path, up) };

@@ -63,6 +63,8 @@ export interface Taken {
 export interface Fresh {
   readonly count: number;
   readonly name: string;
+  /** The parameter of what they are cut from, where it is another than the port’s. */
+  readonly wire?: string;
   /** Held on to and trimmed at each end, mm. */
   readonly tail: number;
   /** Whether it is there already, and no cut of this piece: what a coil is wound on. */
@@ -89,7 +91,7 @@ export interface Port<P extends Parameters = Parameters> {
   readonly wire: string;
   /** Further parameters that are asked only then. */
   readonly freshOnly: readonly string[];
-  readonly fresh: (values: ValuesOf<P>) => Fresh;
+  readonly fresh: (values: ValuesOf<P>) => Fresh | readonly Fresh[];
 }
 
 /** A wire that an act cuts; what it is cut from is a parameter. */
@@ -127,7 +129,13 @@ export interface Act extends Pick<Plan, 'steps'>, Partial<Omit<Plan, 'cuts' | 'r
   /** What it does to ends, one after the other. */
   readonly goesOn?: readonly GoesOn[];
   /** Where the work of whole wires lies, once they are shaped. */
-  readonly starts?: readonly { readonly wire: string; readonly pose: Pose; readonly middle?: string }[];
+  readonly starts?: readonly {
+    readonly wire: string;
+    readonly pose: Pose;
+    readonly middle?: string;
+    /** How often it is twisted on its own axis, in turns for each mm. */
+    readonly twisted?: number;
+  }[];
   /** What is woven on whole wires: how far they stand from one another by it, how thick it lies on them, and where; mm. */
   readonly woven?: WovenStretch & {
     readonly wires: readonly string[];

@@ -2,10 +2,9 @@ import { pieceOf, refusalIn, termsOf, type Told } from '../../../tests/support/a
 import { expectPractice, expectSound } from '../../../tests/support/constructions';
 import { cutNamed } from '../../../tests/support/techniques';
 import { keptOf } from '../piece/kept';
-import { roundWire, type WireSize } from './parameter';
+import { roundWire, squareWire, type WireSize } from './parameter';
 import { cutOf, netOf } from './technique';
 
-const square = (side: number): WireSize => ({ profile: 'square', width: side, height: side });
 const halfRound = (width: number): WireSize => ({ profile: 'half-round', width, height: width / 2 });
 
 const THREE_TWO = {
@@ -25,8 +24,10 @@ describe('a bundle pendant', () => {
       {
         stone: { outline: 'teardrop', length: 32, width: 19, depth: 6, edge: 2.4 },
         stands: 'tip down',
-        wire: square(0.812),
+        wire: squareWire(0.812),
         wires: 4,
+        lead: 'of its own, twisted on its axis',
+        leadWire: squareWire(0.812),
         binding: halfRound(1.2),
         bound: 4,
         bail: 0,
@@ -127,7 +128,7 @@ describe('a bundle pendant', () => {
   it('is one piece of seven wires: four frame wires, the binding of their foot, the weave, the lashing of a curl', () => {
     expect(piece.run.wires).toHaveLength(7);
     expect(piece.cuts.map(({ name }) => name)).toEqual([
-      'frame wire 1',
+      'lead wire',
       'frame wire 2',
       'frame wire 3',
       'frame wire 4',
@@ -139,7 +140,8 @@ describe('a bundle pendant', () => {
   });
 
   it('cuts what makers cut: 254 of each frame wire, about 150 of the weaving wire used (common practice)', () => {
-    for (const wire of [1, 2, 3, 4]) expectPractice(piece, `frame wire ${wire}`, 254);
+    for (const wire of ['lead wire', 'frame wire 2', 'frame wire 3', 'frame wire 4'])
+      expectPractice(piece, wire, 254);
     expectPractice(piece, 'weaving wire', 760, 0.19);
     const used = netOf(cutNamed(piece.plans['weave'] as never, 'weaving wire'));
     expect(Math.abs(used / 150 - 1)).toBeLessThan(0.15);
@@ -147,7 +149,7 @@ describe('a bundle pendant', () => {
 
   it('tells each wire its way: the lead wire round the stone, out, through its bead and curled', () => {
     const { plans } = piece;
-    expect(termsOf(cutNamed(plans['frame'] as never, 'frame wire 1'))).toEqual([
+    expect(termsOf(cutNamed(plans['frame'] as never, 'lead wire'))).toEqual([
       'round the stone',
       'crossed at the top',
       'through the neck',
@@ -187,6 +189,16 @@ describe('a bundle pendant', () => {
       // Four wires that stand a thickness from one another pass four others.
       expect(Math.abs((left?.z ?? NaN) - (right?.z ?? NaN))).toBeGreaterThan(4 * 0.812);
     }
+  });
+
+  it('twists its lead wire on its own axis before anything is bound on it', () => {
+    const { steps = [], order = [] } = piece.plans['frame'] ?? {};
+    expect(steps.findIndex(({ id }) => id === 'twist')).toBe(1);
+    expect(order.map(({ first, then }) => `${first} < ${then}`)).toContain('twist < bind');
+    expect(piece.run.wires.map(({ wire: { twisted = 0 } }) => twisted > 0)).toEqual([
+      true,
+      ...Array.from({ length: 6 }, () => false),
+    ]);
   });
 
   it('threads one bead before the curl closes, and one before its wire is caught behind', () => {

@@ -88,6 +88,7 @@ interface WireState {
   readonly parameter: string;
   readonly isGiven: boolean;
   middle: string | undefined;
+  twisted: number | undefined;
   readonly woven: NonNullable<Act['woven']>[];
 }
 
@@ -306,9 +307,10 @@ class Joining {
     if (act.bodies?.some(({ kind }) => kind === 'bead')) this.#threads.add(id);
     for (const body of act.bodies ?? []) this.#bodies.set(body.id, { body, use: id });
     for (const wire of act.wires ?? []) this.#wires.set(wire.id, this.#cutWire(wire, id));
-    for (const { wire, pose: lies, middle } of act.starts ?? []) {
+    for (const { wire, pose: lies, middle, twisted } of act.starts ?? []) {
       const state = this.#stateOf(wire);
       state.start = lies;
+      state.twisted = twisted ?? state.twisted;
       state.middle = middle ?? state.middle;
     }
     if (act.woven) for (const wire of act.woven.wires) this.#stateOf(wire).woven.push(act.woven);
@@ -347,6 +349,7 @@ class Joining {
       parameter: wire.cutFrom,
       isGiven: false,
       middle: wire.middle,
+      twisted: wire.twisted,
       woven: [],
     };
   }
@@ -432,27 +435,33 @@ function freshWires(
   port: Port,
   values: Values,
 ): readonly FreshWire[] {
-  const size = values[port.wire] as WireSize;
-  const { count, name, tail, isGiven = false, start, side = 'first' } = port.fresh(values as never);
-  const upright = (index: number): Pose => pose(vec3((index - (count - 1) / 2) * size.width, 0), vec3(0, -1));
-  return Array.from({ length: count }, (_, index): FreshWire => ({
-    side,
-    id: own(`${key} ${index + 1}`),
-    name: count > 1 ? `${name} ${index + 1}` : name,
-    size,
-    start: undefined,
-    asCut: start ? start(index, size) : upright(index),
-    hands: { first: freshHand(tail), second: freshHand(tail) },
-    use,
-    parameter: port.wire,
-    isGiven,
-    middle: undefined,
-    woven: [],
-  }));
+  const cut = port.fresh(values as never);
+  const each = [cut].flat().flatMap((kind) => Array.from({ length: kind.count }, () => kind));
+  return each.map((kind, index): FreshWire => {
+    const { count, name, wire = port.wire, tail, isGiven = false, start, side = 'first' } = kind;
+    const size = values[wire] as WireSize;
+    return {
+      side,
+      id: own(`${key} ${index + 1}`),
+      name: count > 1 ? `${name} ${index + 1}` : name,
+      size,
+      start: undefined,
+      asCut: start
+        ? start(index, size)
+        : pose(vec3((index - (each.length - 1) / 2) * size.width, 0), vec3(0, -1)),
+      hands: { first: freshHand(tail), second: freshHand(tail) },
+      use,
+      parameter: wire,
+      isGiven,
+      middle: undefined,
+      twisted: undefined,
+      woven: [],
+    };
+  });
 }
 
 /** A wire with all it does: straight on as far as something is wound on it. */
-function wireOf({ id, name, use, parameter, size, start, asCut, hands }: WireState): PieceWire {
+function wireOf({ id, name, use, parameter, size, start, asCut, twisted, hands }: WireState): PieceWire {
   const [first, second] = SIDES.map((side): readonly Course[] => {
     const { courses, wound, under } = hands[side];
     return wound.length > 0 ? [...courses, { kind: 'reaching', name: under, to: wound }] : courses;
@@ -463,6 +472,7 @@ function wireOf({ id, name, use, parameter, size, start, asCut, hands }: WireSta
     name,
     cutFrom: cutFromOf(use, parameter),
     size,
+    ...(twisted === undefined ? {} : { twisted }),
     ...(begins ? { start: begins } : {}),
     first,
     second,

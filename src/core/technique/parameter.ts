@@ -21,6 +21,8 @@ export interface StoneSize extends OutlineMeasures {
 interface Told {
   readonly label: string;
   readonly help?: string;
+  /** The choice that it hangs on, and what must be chosen for it to be asked; always when it is not told. */
+  readonly asked?: { readonly of: string; readonly is: readonly string[] };
 }
 
 /** A length, mm. */
@@ -119,6 +121,18 @@ export const drilled = (initial: number): LengthParameter => ({
   bare: 'mm',
 });
 
+/** A parameter that is asked only when something is chosen in another. */
+export const askedWhen = <P extends Parameter>(parameter: P, of: string, ...is: readonly string[]): P => ({
+  ...parameter,
+  asked: { of, is },
+});
+
+/** Whether a parameter is asked, by what was typed in the others. */
+export const isAsked = (
+  { asked }: Pick<Parameter, 'asked'>,
+  texts: Readonly<Record<string, string | undefined>>,
+): boolean => !asked || asked.is.includes(texts[asked.of] ?? '');
+
 export const count = (
   label: string,
   initial: number,
@@ -139,6 +153,9 @@ export const line = (label: string, initial: readonly Vec[], help: string): Line
   initial,
   help,
 });
+
+/** A square wire of a thickness. */
+export const squareWire = (side: number): WireSize => ({ profile: 'square', width: side, height: side });
 
 export const roundWire = (diameter: number): WireSize => ({
   profile: 'round',

@@ -2,7 +2,7 @@ import { lengthOfPath, type Path } from '../geometry/path';
 import { cutNamed, named, planFor, planOf, type Values } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
 import { parseWeave } from '../weave/notation';
-import { roundWire } from './parameter';
+import { roundWire, squareWire } from './parameter';
 import { ringStart } from './ringStart';
 import { minutesOfPlan, netOf, type Plan } from './technique';
 
@@ -14,7 +14,6 @@ const term = (plan: Plan, cut: string, name: RegExp): number =>
     .terms.filter((each) => name.test(each.name))
     .reduce((sum, { length }) => sum + length, 0);
 const half = (width: number) => ({ profile: 'half-round' as const, width, height: width / 2 });
-const square = (side: number) => ({ profile: 'square' as const, width: side, height: side });
 
 /** What a calliper reads over a path that lies in the plane: the widest between two parallel jaws, less nothing, with the wire. */
 function calliper(path: Path, wire: number): number {
@@ -47,7 +46,7 @@ describe('bands and bails that wire is wound round', () => {
   });
 
   it('a bound band: its wires stand a binding’s height off the finger', () => {
-    const values = { inside: 17, wire: square(0.8), wires: 4 };
+    const values = { inside: 17, wire: squareWire(0.8), wires: 4 };
     const [thin, thick] = [0.6, 1.2].map((width) =>
       term(planOf('bound-band-ring', { ...values, binding: half(width) }), 'band wire', /round/),
     );
@@ -75,7 +74,7 @@ describe('wire that is not round', () => {
     ['flat', { profile: 'flat', width: 2, height: 0.5 }, Math.hypot(Math.PI * 4.5, 2)],
     // The centroid of a half disc is 4r/3π = 0.424 of its height off the flat: π(4 + 2 · 0.424) a turn, 2 on.
     ['half-round', half(2), Math.hypot(Math.PI * (4 + 2 * (4 / (3 * Math.PI))), 2)],
-    ['square', square(1), Math.hypot(Math.PI * 5, 1)],
+    ['square', squareWire(1), Math.hypot(Math.PI * 5, 1)],
   ])(
     'jump rings of %s wire: bent over its height, wound beside one another with its width',
     (_, wire, each) => {
@@ -85,7 +84,7 @@ describe('wire that is not round', () => {
   );
 
   it('a coil on square wire goes round the square: 4s + πd with sharp corners', () => {
-    const plan = planOf('coil', { core: square(1), wire: roundWire(0.4), length: 20, open: 0 });
+    const plan = planOf('coil', { core: squareWire(1), wire: roundWire(0.4), length: 20, open: 0 });
     expect(netOf(cutNamed(plan, 'coiled wire'))).toBeCloseTo(50 * Math.hypot(4 + Math.PI * 0.4, 0.4), 6);
   });
 });

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import type { Judgement } from '@/core/judgement/judgement';
 import { completedText, fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
-import type { Parameter, Parameters } from '@/core/technique/parameter';
+import { isAsked, type Parameter, type Parameters } from '@/core/technique/parameter';
 import type { Wrong } from '@/core/technique/readValues';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { formatBothWays, UM_PER_MM, type LengthSystem } from '@/core/units/length';
@@ -34,18 +34,24 @@ interface ParameterFieldsProps {
   readonly before?: (key: string, parameter: Parameter) => ReactNode;
 }
 
+/** Whether something in the fields of a parameter cannot be read: then they stay, though nothing asks for them any more. */
+const isWrong = (key: string, wrong: Wrong): boolean =>
+  Object.keys(wrong).some((field) => field === key || field.startsWith(`${key}.`));
+
 /** The parameters of a technique, each in its field, with what was understood and what the trade says of it beside. */
 export function ParameterFields(props: ParameterFieldsProps) {
-  const { parameters, judgements, instead, before } = props;
+  const { parameters, texts, wrong, judgements, instead, before } = props;
   return (
     <div className="space-y-3">
-      {Object.entries(parameters).map(([key, parameter]) => (
-        <div key={key} className="space-y-1">
-          {before?.(key, parameter)}
-          {instead?.(key, parameter) ?? <Fields {...props} name={key} parameter={parameter} />}
-          <Judgements of={judgements.filter(({ about }) => about === key)} />
-        </div>
-      ))}
+      {Object.entries(parameters)
+        .filter(([key, parameter]) => isAsked(parameter, texts) || isWrong(key, wrong))
+        .map(([key, parameter]) => (
+          <div key={key} className="space-y-1">
+            {before?.(key, parameter)}
+            {instead?.(key, parameter) ?? <Fields {...props} name={key} parameter={parameter} />}
+            <Judgements of={judgements.filter(({ about }) => about === key)} />
+          </div>
+        ))}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { judgeReach } from '../../judgement/holds';
+import type { TakenWire } from '../act';
 import { counted } from '../../units/counted';
 import { pose } from '../../geometry/pose';
 import { vec3 } from '../../geometry/vec3';
@@ -8,8 +9,9 @@ import { domeAt } from '../../piece/body';
 import type { Along, Course, Pull, Side } from '../../piece/piece';
 import { placeRound } from '../../piece/shape';
 import { expectOk, ok, refuse } from '../../result';
-import { choice, count, length, roundWire, stone, wire } from '../parameter';
+import { askedWhen, choice, count, length, roundWire, squareWire, stone, wire } from '../parameter';
 import { actTechnique } from '../planActs';
+import { LEADS, leadTwisted, OWN_LEADS, stackedBehind } from '../leadWire';
 import { bareBeside, cornerAt, nearestHolds, sharesOf, spreadBy } from '../holdsOfBundle';
 import { standing, STANDS } from '../standing';
 import { evenHolds, said, type Hold } from '../technique';
@@ -19,6 +21,10 @@ import { bendOf } from '../winding';
 const [TOP, OVER] = [1.6, 1.8];
 /** Over a gap at the top they come together so many times as far as they stand aside. */
 const CLOSING = 1.6;
+/** Wires of a bundle differ by so many times at most: beside a thicker one a thinner is not held by what is bound about both. */
+const MOST_THICKER = 1.35;
+/** About such a bundle turns reach farther than about one of wires alike. */
+const MIXED_SPREAD = 1.04;
 /** Between what lies close there is a hair of air, in thicknesses. */
 const HAIR = 0.06;
 /** A hold takes at least so much of the frame, in thicknesses, and comes in over so many times what it reaches. */
@@ -57,6 +63,8 @@ export const bundleFrame = actTechnique({
     stands: STANDS,
     wire: wire('Frame wire', roundWire(0.812), 'frame'),
     wires: count('Frame wires', 3, 1, 12),
+    lead: choice('The foremost wire is', LEADS, 'like the others'),
+    leadWire: askedWhen(wire('Foremost wire', squareWire(0.812), 'frame'), 'lead', ...OWN_LEADS),
     binding: wire('Binding wire', roundWire(0.321), 'bundle binding'),
     bound: length('Bound along the frame and the upright ends, together', 12, 0, 500),
     bail: length('Ends upright at the top, each', 4, 0, 80),
@@ -74,33 +82,33 @@ export const bundleFrame = actTechnique({
       from: 1,
       to: 12,
       wire: 'wire',
-      freshOnly: ['wire', 'wires'],
-      fresh: ({ wires, tail }) => ({ count: wires, name: 'frame wire', tail }),
+      freshOnly: ['wire', 'wires', 'lead', 'leadWire'],
+      fresh: ({ wires, lead, tail }) =>
+        lead === 'like the others'
+          ? { count: wires, name: 'frame wire', tail }
+          : [
+              { count: 1, name: 'lead wire', wire: 'leadWire', tail },
+              { count: wires - 1, name: 'frame wire', tail },
+            ],
     },
   },
   act: (
-    {
-      stone: held,
-      stands,
-      wire: frame,
-      binding,
-      bound,
-      bail,
-      opening,
-      meet,
-      holds,
-      reach,
-      tail,
-      bindingTail,
-    },
+    { stone: held, stands, lead, binding, bound, bail, opening, meet, holds, reach, tail, bindingTail },
     { wires: taken, own },
   ) => {
     const outline = outlineOf(held);
     if (!outline.ok) return outline;
     const frames = taken('frame');
-    const { width: D } = frame;
+    // One of them may be of another size; what is left for all of them is left for the thickest.
+    const D = Math.max(...frames.map(({ size }) => size.width));
+    const thinnest = Math.min(...frames.map(({ size }) => size.width));
+    if (D > MOST_THICKER * thinnest)
+      return refuse(
+        `A wire of ${said(D)} does not lie evenly beside one of ${said(thinnest)}; with that the thickest of a bundle is ${said(MOST_THICKER * thinnest)} at most.`,
+      );
+    const isMixed = thinnest < D;
     const { height: thin, pitch: close } = bendOf(binding);
-    const pitch = close * spreadBy(outline.value, D, thin);
+    const pitch = close * spreadBy(outline.value, D, thin) * (isMixed ? MIXED_SPREAD : 1);
     // What is bound stands off the stone by the binding.
     const woven = frames.map(({ wound }) => wound);
     const play = Math.max(bound > 0 ? thin : 0, ...woven.map(({ thick }) => thick));
@@ -114,11 +122,15 @@ export const bundleFrame = actTechnique({
         `Between ${counted(holds, 'hold')} and along the upright ends there are ${said(bound - 2 * (up * pitch - bail))}; ${said(bound)} of binding do not lie along them.`,
       );
     const between = opening > 0 ? (TIED / 2) * thin : up > 0 ? thin : 0;
-    const aside = (D / 2) * (1 + HAIR) + between;
-    const step = D + Math.max(...woven.map(({ apart }) => apart));
+    const asideOf = (thick: number) => (thick / 2) * (1 + HAIR) + between;
+    const apart = Math.max(...woven.map(({ apart: woundApart }) => woundApart));
     // Beside a gap they stand up apart, and come together over it.
-    const out = Math.max(aside, opening > 0 ? (opening + D) / 2 : 0);
+    const out = Math.max(asideOf(D), opening > 0 ? (opening + D) / 2 : 0);
     const isCrossed = meet === 'cross';
+    const twisted =
+      lead === 'of its own, twisted on its axis'
+        ? leadTwisted(frames, wraps > 0 ? 'bind' : 'form')
+        : undefined;
     if (isCrossed && opening > 0)
       return refuse(
         `Where both hands cross at the top no gap of ${said(opening)} stays open between them; let it be 0, or let them stand up side by side.`,
@@ -128,9 +140,16 @@ export const bundleFrame = actTechnique({
         `Between ${counted(holds, 'hold')} there are ${said(bound - 2 * up * pitch)}; where both hands cross at the top nothing is bound up their ends, so that is the most.`,
       );
     // One hand passes in front of the other with all its wires.
-    const aheadBy = (step * (frames.length - 1)) / 2 + (CROSSED.room * D) / 2;
-    const roundTo = whole / 2 - (isCrossed ? CROSSED.top * aheadBy : TOP * D + out - D / 2);
-    const levels = frames.map((_, index) => held.edge / 2 + ((frames.length - 1) / 2 - index) * step);
+    // Where a thinner wire crosses beside a thicker one there is a hair between them.
+    const behind = stackedBehind(frames, apart + (isCrossed && isMixed ? 1.5 * HAIR * D : 0));
+    const stack = behind.at(-1) as number;
+    const aheadBy = stack / 2 + (CROSSED.room * D) / 2;
+    const roundTo =
+      whole / 2 -
+      (isCrossed
+        ? CROSSED.top * (((D + apart) * (frames.length - 1) + CROSSED.room * D) / 2)
+        : TOP * D + out - D / 2);
+    const levels = behind.map((far) => held.edge / 2 + stack / 2 - far);
     // What is woven on the wires stays as it is; places are told from the foot, clockwise as the first hand goes.
     const stretches = woven.flatMap((each) => each.stretches);
     const fromFoot = (along: number) => ((along - footAt + 1.5 * whole) % whole) - whole / 2;
@@ -165,16 +184,23 @@ export const bundleFrame = actTechnique({
         `With ${counted(holds, 'hold')} there are ${said(Math.max(0, least))} for one beside what is woven or bound on the frame or crosses at its top; ${said(LEAST_HOLD * D)} are the least.`,
       );
     const rampOf = (long: number) => Math.min(long / 2, RAMP * (reach + play + D / 2));
+    const widthOf = (index: number) => (frames[index] as TakenWire).size.width;
+    // A thinner wire runs closer to the stone: its own way round is shorter, and so is all that is told along it.
+    const sharesOfWay = frames.map(({ size: { width } }) =>
+      width === D ? 1 : perimeterOf(parallelOf(outline.value, play + width / 2)) / whole,
+    );
+    const shareOf = (index: number) => sharesOfWay[index] as number;
     const pullsOf = (index: number): readonly Pull[] => {
       const isFront = index === 0;
       if (reach <= 0 || !(isFront || index === frames.length - 1)) return [];
       const inward = reach / (Math.min(held.length, held.width) / 2);
       // Where the wires are stacked higher than the edge, the outermost is over it already.
       const level = levels[index] as number;
-      const height = isFront ? Math.max(level, domeAt(held, inward) + D / 2) : Math.min(level, -D / 2);
+      const half = widthOf(index) / 2;
+      const height = isFront ? Math.max(level, domeAt(held, inward) + half) : Math.min(level, -half);
       return holdsAt.map((hold) => {
         const long = OF_ROOM * openAt(hold);
-        return { at: hold.along, long, inward: reach, height, ramp: rampOf(long) };
+        return { at: shareOf(index) * hold.along, long, inward: reach, height, ramp: rampOf(long) };
       });
     };
     const stoneAt = lying(own('stone'));
@@ -182,13 +208,15 @@ export const bundleFrame = actTechnique({
     const handOf = (index: number, side: Side): readonly Course[] => {
       const way = side === 'first' ? 1 : -1;
       const height = levels[index] as number;
-      const upright = (aside: number, over: number) =>
-        pose(vec3(top.x - way * aside, top.y - OVER * D - over, height), vec3(0, -1));
+      const [aside, share] = [asideOf(widthOf(index)), shareOf(index)];
+      const upright = (off: number, over: number) =>
+        pose(vec3(top.x - way * off, top.y - OVER * D - over, height), vec3(0, -1));
       const crossed = (): readonly Course[] => {
-        const [over, apart] = [CROSSED.over * D, (CROSSED.over + CROSSED.apart) * D];
+        const [over, beyondOver] = [CROSSED.over * D, (CROSSED.over + CROSSED.apart) * D];
         const ahead = height + way * aheadBy;
+        // All wires of a hand go over together, the thinner with the thicker.
         const passing = pose(vec3(top.x, top.y - over, ahead), vec3(way * 0.75, -0.66));
-        const beyond = pose(vec3(top.x + way * aside, top.y - apart, ahead), vec3(0, -1));
+        const beyond = pose(vec3(top.x + way * asideOf(D), top.y - beyondOver, ahead), vec3(0, -1));
         const last = pose(vec3(beyond.at.x, beyond.at.y - CROSSED.back * aheadBy, height), vec3(0, -1));
         const name = 'crossed at the top';
         return [
@@ -205,8 +233,8 @@ export const bundleFrame = actTechnique({
           // Where something is bound: a wire that is pulled in before has come farther by then.
           id: placeId(to),
           body: own('stone'),
-          from: { mm: footAt + way * (stops[place] as number) },
-          to: { mm: footAt + way * to },
+          from: { mm: share * (footAt + way * (stops[place] as number)) },
+          to: { mm: share * (footAt + way * to) },
           play,
           height,
           pulls: pullsOf(index),
@@ -218,7 +246,7 @@ export const bundleFrame = actTechnique({
                 kind: 'led',
                 name: 'bent upright at the top',
                 id: opening > 0 ? 'bent' : 'top',
-                to: upright(out, 0),
+                to: upright(opening > 0 ? out : aside, 0),
               },
             ] as const)),
         ...(opening > 0
@@ -277,7 +305,9 @@ export const bundleFrame = actTechnique({
     const outwards = play + D + (thin / 2) * (1 + HAIR);
     const startOf = (index: number) => {
       const lie = { play, height: levels[index] as number, pulls: pullsOf(index) };
-      const begins = expectOk(placeRound(lie, stoneAt, frame, footAt));
+      const begins = expectOk(
+        placeRound(lie, stoneAt, (frames[index] as TakenWire).size, shareOf(index) * footAt),
+      );
       return pose(begins, vec3(foot.direction.x, foot.direction.y));
     };
     return ok({
@@ -286,6 +316,7 @@ export const bundleFrame = actTechnique({
         wire: each.wire,
         pose: startOf(index),
         middle: 'middle: the foot of the stone',
+        ...(index === 0 && twisted ? { twisted: twisted.turns } : {}),
       })),
       goesOn: frames.flatMap(({ wire: id }, index) =>
         SIDES.map((side) => ({ end: { wire: id, side }, courses: handOf(index, side), tail })),
@@ -353,6 +384,7 @@ export const bundleFrame = actTechnique({
       ),
       steps: [
         { id: 'straighten', name: 'straighten the frame wires', minutes: 2 },
+        ...(twisted?.steps ?? []),
         ...(wraps > 0
           ? [
               {
@@ -384,6 +416,7 @@ export const bundleFrame = actTechnique({
         { id: 'front', name: 'turn the front holds', minutes: 5, cautions: ['piercing'] },
       ],
       order: [
+        ...(twisted?.order ?? []),
         { first: 'try', then: 'close', why: 'a frame that is closed cannot be formed to the stone any more' },
         { first: 'back', then: 'front', why: 'the front holds pull against the back ones' },
       ],
@@ -393,7 +426,7 @@ export const bundleFrame = actTechnique({
         const [long, part] = [OF_ROOM * openAt(hold), perimeterOf(outline.value) / whole];
         return { along: part * hold.along, reach, long: part * Math.max(0, long - rampOf(long)) };
       }),
-      advice: reach > 0 ? judgeReach(reach, D, held.edge, 'reach') : [],
+      advice: [...(reach > 0 ? judgeReach(reach, D, held.edge, 'reach') : []), ...(twisted?.advice ?? [])],
       notes: [
         `The stone is ${said(perimeterOf(outline.value))} round; the wires run ${said(play + D / 2)} outside of it.`,
       ],

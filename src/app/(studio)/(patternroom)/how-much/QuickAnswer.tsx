@@ -6,7 +6,7 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { counted } from '@/core/units/counted';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
-import { findingsMade } from '@/core/technique/findingsMade';
+import { FINDING_GROUPS } from '@/core/technique/findingGroups';
 import { ringParameter } from '@/core/technique/reach';
 import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
 import type { Values, Wrong } from '@/core/technique/readValues';
@@ -18,7 +18,7 @@ import {
   type Plan,
 } from '@/core/technique/technique';
 import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
-import { formatToCut, mm, um, type LengthSystem } from '@/core/units/length';
+import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
 import { CutStrips } from '@/ui/craft/CutStrips';
@@ -42,6 +42,10 @@ import { WhenSeen } from '@/ui/WhenSeen';
 /** What it costs stands below: it comes when it is seen. */
 const Priced = dynamic(() => import('./Priced').then((loaded) => loaded.Priced), { ssr: false });
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
+  ssr: false,
+});
+/** Only findings go into the drawer. */
+const IntoTheDrawer = dynamic(() => import('./IntoTheDrawer').then((loaded) => loaded.IntoTheDrawer), {
   ssr: false,
 });
 /** What is asked backwards comes when its fold is opened. */
@@ -238,7 +242,9 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
             </p>
           )}
           {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
-          {now.answer && <IntoTheDrawer answer={now.answer} texts={settled.texts} />}
+          {now.answer && FINDING_GROUPS.includes(now.answer.technique.group) && (
+            <IntoTheDrawer {...now.answer} texts={settled.texts} />
+          )}
           {pricing && now.answer && (
             <>
               <WhenSeen className="no-print h-40">
@@ -253,27 +259,6 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
         </div>
       </div>
     </>
-  );
-}
-
-/** Findings of one wire go into the drawer with what they took. */
-function IntoTheDrawer({ answer: { technique, plan }, texts }: { answer: Answer; texts: Texts }) {
-  const { system } = useLengths();
-  const made = findingsMade(technique.id, texts);
-  if (!made || new Set(plan.cuts.map(({ wire }) => wire)).size !== 1) return null;
-  const length = plan.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
-  const address = new URLSearchParams({
-    finding: made.finding,
-    count: String(made.count),
-    length: formatToCut(um(Math.round(length)), system),
-    minutes: String(Math.round(minutesOfPlan(plan))),
-  });
-  return (
-    <Link href={`/findings/make?${address.toString()}`} className="btn no-print mr-3">
-      {made.count === 1
-        ? `Put this ${made.finding} in the drawer`
-        : `Put these ${made.count} ${made.finding}s in the drawer`}
-    </Link>
   );
 }
 
