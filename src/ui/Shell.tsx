@@ -1,15 +1,20 @@
 'use client';
 
 import { Link, PlaceLink } from './Link';
+import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Boxes, Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
 import { remember } from './remember';
-import { ShortcutList } from './ShortcutList';
 import { DEEDS, isWithin, openTo, PLACES, type Place } from './places';
 import { setKeysOff, useKeys, type Shortcut } from './useKeys';
+
+/** The list of keys comes when it is asked for. */
+const ShortcutList = dynamic(() => import('./ShortcutList').then((loaded) => loaded.ShortcutList), {
+  ssr: false,
+});
 
 /** Keys that no word begins with. */
 const SIGNS = ['/', '?'];
@@ -177,13 +182,14 @@ export function Shell({
         </ul>
       </nav>
       <CommandBox open={finding} onClose={close} go={go} isOwner={isOwner} />
-      <ShortcutList
-        open={listing}
-        onClose={() => setListing(false)}
-        shortcuts={shortcuts}
-        areOn={keys.on}
-        onSwitch={keys.toggle}
-      />
+      {listing && (
+        <ShortcutList
+          onClose={() => setListing(false)}
+          shortcuts={shortcuts}
+          areOn={keys.on}
+          onSwitch={keys.toggle}
+        />
+      )}
     </div>
   );
 }

@@ -5,20 +5,18 @@ import type { Shortcut } from './useKeys';
 
 /** Every key that does something. */
 export function ShortcutList({
-  open,
   onClose,
   shortcuts,
   areOn,
   onSwitch,
 }: {
-  open: boolean;
   onClose: () => void;
   shortcuts: readonly Shortcut[];
   areOn: boolean;
   onSwitch: () => void;
 }) {
   return (
-    <Dialog open={open} onClose={onClose} label="Keyboard shortcuts">
+    <Dialog open onClose={onClose} label="Keyboard shortcuts">
       <h2 className="mb-3">Keys</h2>
       <dl className={`${areOn ? '' : 'muted'} grid grid-cols-[3rem_1fr] gap-y-2`}>
         {shortcuts.map(({ keys, does }) => (

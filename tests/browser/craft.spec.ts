@@ -169,6 +169,8 @@ test('techniques that go on from one another are one piece: one cut for each wir
 
 test('the bail of a stone is told for the tilt that is wanted', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
+  // It comes when it is scrolled to.
+  await page.getByText('What a wire in hand makes').scrollIntoViewIfNeeded();
   await expect(page.getByText('It hangs straight from its top, which lies over its balance.')).toBeVisible();
   await page.getByLabel('Wanted tilt, degrees to the right').fill('15');
   await expect(

@@ -192,7 +192,9 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               onFill={fill}
             />
             {technique.parameters['stone']?.kind === 'stone' && own && (
-              <StoneHanging stone={own.values['stone'] as StoneSize} />
+              <WhenSeen className="h-24">
+                <StoneHanging stone={own.values['stone'] as StoneSize} />
+              </WhenSeen>
             )}
             {ringParameter(technique) !== undefined && own && (
               <div className="mt-3">
