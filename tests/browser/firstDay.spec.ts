@@ -103,6 +103,7 @@ test('spreadsheets in, a pattern with a stone and beads, its price, and the piec
     await does(page.getByLabel('Add a technique').selectOption('bound-beads'));
     await press('Add it');
     const parts = page.getByRole('region', { name: 'Wires and parts' });
+    await expect(parts.getByLabel('Bead, stone or finding')).toHaveValue('Prehnite teardrop stone');
     await expect(parts).toContainText('Prehnite teardrop, 21 × 15 × 6 mm, 1 free');
     await expect(parts).toContainText('garnet round, 2 mm, 120 free');
     // Before it is kept it says what it costs: the stone, and 15 cents for every bead.

@@ -1,6 +1,7 @@
 import type { StoneSize } from '../technique/parameter';
 import type { Values } from '../technique/readValues';
 import { saidBy, type Plan, type AnyTechnique } from '../technique/technique';
+import type { StoneMeasures } from '../stone/stone';
 import { partKey } from '../part/partKey';
 import { standsFor } from '../part/wantedPart';
 
@@ -45,6 +46,26 @@ export function workParts(
   for (const { name, count } of [...stone, ...single])
     counts.set(name, (counts.get(name) ?? 0) + count * copies);
   return [...counts].map(([name, count]) => ({ name, count }));
+}
+
+/** How a stone of the drawers is called as a part; its size follows from the pattern. */
+export const namedStone = ({ material, outline }: Pick<StoneMeasures, 'material' | 'outline'>): string =>
+  `${material} ${outline} stone`;
+
+/**
+ * Parts with a stone of the drawers among them: in place of another one that was chosen before, or of what stands for it, else behind them all.
+ * @param chosen names that stones are chosen by
+ */
+export function withStoneNamed<P extends { readonly name: string }>(
+  parts: readonly P[],
+  named: P,
+  stone: StoneSize,
+  chosen: ReadonlySet<string>,
+): readonly P[] {
+  const at = parts.findIndex(({ name }) => chosen.has(name) || standsFor(name, stonePart(stone)));
+  return at < 0
+    ? [...parts, named]
+    : parts.map((part, index) => (index === at ? { ...part, name: named.name } : part));
 }
 
 /** What the work wants that no part added by hand stands for: by the same name, or as {@link standsFor} says. */

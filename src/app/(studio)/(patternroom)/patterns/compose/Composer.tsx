@@ -26,6 +26,7 @@ import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { useSame } from '@/ui/useSame';
 import { useSettled } from '@/ui/useSettled';
+import { WhenSeen } from '@/ui/WhenSeen';
 import { useToast } from '@/ui/toasts';
 import { AddTechnique } from './AddTechnique';
 import { PartsList } from './PartsList';
@@ -250,7 +251,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
           <section className="leaf p-4" aria-label="What it is made for">
             <h2 className="mb-2">What it is made for</h2>
             {resolved.measures.includes('stone') && stones.length > 0 && (
-              <StoneFromStock stones={stones} onChoose={setMeasures} />
+              <StoneFromStock stones={stones} onChoose={change} />
             )}
             <div className="mt-3">
               <ParameterFields
@@ -263,7 +264,9 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               />
             </div>
             {resolved.measured['stone'] !== undefined && (
-              <StoneHanging stone={resolved.measured['stone'] as StoneSize} />
+              <WhenSeen className="h-24">
+                <StoneHanging stone={resolved.measured['stone'] as StoneSize} />
+              </WhenSeen>
             )}
           </section>
         )}
