@@ -130,7 +130,7 @@ test('a piece takes its stone out of the drawer, and says what the drawers do no
   await page.goto(`${DEMO_URL}/bench/P-0012`);
   const short = page.getByRole('status').filter({ hasText: 'in the drawers' });
   await expect(short).toContainText('1 × chain, 45 cm with clasp: none in the drawers');
-  const stone = page.getByLabel('Taken from for unakite crescent 38 × 16 mm');
+  const stone = page.getByLabel('Taken from for unakite crescent, 38 × 16 mm');
   const label = (await stone.locator('option:checked').innerText()).split(' ')[0] ?? '';
   expect(label).toMatch(/^S-\d{4}$/);
   await page.getByRole('button', { name: 'It is made' }).click();

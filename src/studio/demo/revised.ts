@@ -137,8 +137,8 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
     ],
     measures: {
       'stone.outline': 'crescent',
-      'stone.length': '36 mm',
-      'stone.width': '15.5 mm',
+      'stone.length': '38 mm',
+      'stone.width': '16 mm',
       'stone.depth': '5.2 mm',
       'stone.edge': '3 mm',
     },
@@ -147,14 +147,6 @@ export const REVISED_PATTERNS: readonly RevisedPattern[] = [
       ['unakite crescent', 1, 11],
       ['chain, 45 cm with clasp', 1, 9.8],
     ],
-  },
-  {
-    number: 14,
-    name: 'Everyday jump rings',
-    kind: 'finding',
-    metal: 'sterling',
-    uses: [['jump-rings', { inside: '5 mm', rings: '10' }]],
-    notes: 'Ten rings of 5 mm inside, for stock.',
   },
 ];
 

@@ -1,8 +1,8 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { memo, useDeferredValue, useId, useMemo, useState } from 'react';
-import { LARGE } from '@/core/drawing/lineDrawing';
+import { memo, useDeferredValue, useId, useMemo, useState, type ReactNode } from 'react';
+import { LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
 import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
@@ -25,12 +25,15 @@ export const PlanViews = memo(function PlanViews({
   label,
   className,
   isRing = false,
+  over,
 }: {
   plan: Plan;
   looks: Looks;
   label: string;
   className: string;
   isRing?: boolean;
+  /** What lies over the picture, in its own millimetres. */
+  over?: (view: View, box: LineDrawing['box']) => ReactNode;
 }) {
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const group = useId();
@@ -56,7 +59,10 @@ export const PlanViews = memo(function PlanViews({
       {turned ? (
         <RoundView run={turned} looks={looks} label={label} className={className} still={still} />
       ) : (
-        still
+        <div className="relative">
+          {still}
+          {over?.(view, drawing.box)}
+        </div>
       )}
       <div className="no-print mt-1 flex flex-wrap gap-x-4" role="radiogroup" aria-label="Seen from">
         {views.map((each) => (

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { Suspense, useCallback, useMemo } from 'react';
+import { Suspense, useCallback, useMemo, useState } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
@@ -10,11 +10,12 @@ import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/cor
 import { drawnParts } from '@/core/pattern/drawnParts';
 import { withOwnStep, withOwnStepAs, withoutOwnStep } from '@/core/pattern/changeOwnSteps';
 import type { OwnStep } from '@/core/pattern/ownSteps';
+import { placesLeft } from '@/core/pattern/placesLeft';
 import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
 import { fetchTechnique } from '@/core/technique/fetchTechnique';
-import type { OfferedTechnique } from '@/core/technique/technique';
+import { takesFor, type GoingOn } from '@/core/technique/takesFor';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
@@ -46,7 +47,7 @@ export interface ComposerProps {
   readonly book: PriceBook;
   readonly rules: SaleRules;
   /** Techniques to choose from. */
-  readonly offered: readonly OfferedTechnique[];
+  readonly offered: readonly GoingOn[];
 }
 
 const EndReach = dynamic(() => import('./EndReach').then((loaded) => loaded.EndReach), { ssr: false });
@@ -141,17 +142,40 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   );
   const earlier = useCallback((id: string) => moveUse(id, -1), [moveUse]);
   const later = useCallback((id: string) => moveUse(id, 1), [moveUse]);
+  const [picked, setPicked] = useState<readonly string[]>([]);
+  const pick = useCallback(
+    (ref: string) =>
+      setPicked((before) =>
+        before.includes(ref) ? before.filter((each) => each !== ref) : [...before, ref],
+      ),
+    [],
+  );
+  const places = useMemo(() => placesLeft(resolved.left, resolved.pieces), [resolved]);
+  /** What was picked and is there still. */
+  const goingOn = useMemo(
+    () => picked.flatMap((ref) => places.find(({ offer }) => offer.ref === ref)?.offer ?? []),
+    [picked, places],
+  );
+  const able = useMemo(
+    () => (goingOn.length > 0 ? offered.filter((each) => takesFor(each, goingOn)) : offered),
+    [offered, goingOn],
+  );
   const addTechnique = useCallback(
     (id: string) =>
       fetchTechnique(id).then(
-        (technique) =>
+        (technique) => {
+          const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
+          setPicked([]);
           compose((before) => {
             const { left } = resolve(before, byId, techniques);
-            return withTechnique(before, technique, techniques, byId, undefined, left);
-          }),
+            const next = withTechnique(before, technique, techniques, byId, undefined, left);
+            const added = next.uses.at(-1);
+            return takes && added ? withUse(next, added.id, { takes }) : next;
+          });
+        },
         () => toast(NOT_FETCHED),
       ),
-    [byId, compose, techniques, toast],
+    [byId, compose, techniques, toast, offered, goingOn],
   );
   const changeParts = useCallback(
     (next: (parts: PatternDraft['parts']) => PatternDraft['parts'], label?: string) =>
@@ -195,11 +219,14 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     (id: string) => compose((before) => withoutOwnStep(before, id)),
     [compose],
   );
-  // What several techniques make together is drawn as one, large; what stands alone is drawn on its card.
-  const together = useMemo(
-    () => drawnParts(resolved).filter(({ uses, plan }) => plan.run && uses.length > 1),
-    [resolved],
-  );
+  // What several techniques make together, and what leaves something to go on from, is drawn large; what stands alone is drawn on its card.
+  const together = useMemo(() => {
+    const goOn = new Set(places.map(({ offer }) => offer.wire));
+    return drawnParts(resolved).filter(
+      ({ uses, plan }) =>
+        plan.run && (uses.length > 1 || plan.run.wires.some(({ wire }) => goOn.has(wire.id))),
+    );
+  }, [resolved, places]);
   const strips = useMemo(() => stripsOf(resolved, byId), [resolved, byId]);
   const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
@@ -272,9 +299,22 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         )}
         <div className="min-w-0 space-y-4 lg:col-start-2 lg:row-span-4 lg:row-start-1">
           {together.map((part) => (
-            <PieceShown key={part.id} part={part} specs={byId} parts={now.parts} />
+            <PieceShown
+              key={part.id}
+              part={part}
+              specs={byId}
+              parts={now.parts}
+              places={places}
+              picked={picked}
+              onPick={pick}
+            />
           ))}
-          <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
+          <AddTechnique
+            offered={able}
+            onAdd={addTechnique}
+            first={composition.uses.length === 0}
+            from={goingOn.map(({ label }) => label)}
+          />
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
             {resolved.uses.map((each, index) => {
               const use = used.get(each.use.id);

@@ -1,28 +1,49 @@
 'use client';
 
-import { memo, useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
+import type { LineDrawing } from '@/core/drawing/lineDrawing';
+import type { View } from '@/core/drawing/view';
 import type { Specs } from '@/core/pattern/composition';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
+import type { PlaceLeft } from '@/core/pattern/placesLeft';
 import { ChecksSaid } from '@/ui/craft/ChecksSaid';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { TouchesSaid } from '@/ui/craft/TouchesSaid';
 import { usePieceSaid } from '@/ui/craft/usePieceSaid';
+import { GoOnFrom, PlacesMarked } from './GoOnFrom';
 
 /** A piece that is being composed, large; it stays in view while its techniques are worked on. */
 export const PieceShown = memo(function PieceShown({
   part,
   specs,
   parts,
+  places,
+  picked,
+  onPick,
 }: {
   readonly part: DrawnPart;
   readonly specs: Specs;
   /** Stones, beads and findings as they are typed. */
   readonly parts: Named;
+  /** What all pieces leave to go on from, and what of it was picked. */
+  readonly places: readonly PlaceLeft[];
+  readonly picked: readonly string[];
+  readonly onPick: (ref: string) => void;
 }) {
   const looks = useMemo(() => looksOf(part, specs, parts), [part, specs, parts]);
   const said = usePieceSaid(part.piece ?? {});
+  const own = useMemo(
+    () => places.filter(({ offer }) => part.plan.run?.wires.some(({ wire }) => wire.id === offer.wire)),
+    [places, part],
+  );
+  const marked = useCallback(
+    (view: View, box: LineDrawing['box']) => (
+      <PlacesMarked places={own} picked={picked} onPick={onPick} view={view} box={box} />
+    ),
+    [own, picked, onPick],
+  );
   return (
     <>
       <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
@@ -32,8 +53,10 @@ export const PieceShown = memo(function PieceShown({
           label={`${part.name}, drawn to scale`}
           className="h-[30vh] w-full lg:h-[46vh]"
           isRing={isRing(part)}
+          over={marked}
         />
       </section>
+      <GoOnFrom places={own} picked={picked} onPick={onPick} />
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
         <PieceHangs part={part} looks={looks} />
         <ChecksSaid said={said?.checks ?? []} />

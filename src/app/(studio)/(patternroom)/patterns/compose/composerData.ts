@@ -1,7 +1,7 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
 import { TECHNIQUES } from '@/core/technique/registry';
-import { offerOf } from '@/core/technique/technique';
+import { goingOnOf } from '@/core/technique/takesFor';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
@@ -27,6 +27,6 @@ export async function composerData(
     stones,
     book,
     rules,
-    offered: TECHNIQUES.map(offerOf),
+    offered: TECHNIQUES.map(goingOnOf),
   };
 }

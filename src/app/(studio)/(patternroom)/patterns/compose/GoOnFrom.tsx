@@ -1,0 +1,115 @@
+'use client';
+
+import { memo } from 'react';
+import type { LineDrawing } from '@/core/drawing/lineDrawing';
+import { seenFrom, type View } from '@/core/drawing/view';
+import type { PlaceLeft } from '@/core/pattern/placesLeft';
+import { mm } from '@/core/units/length';
+import { Fold } from '@/ui/Fold';
+import { Length } from '@/ui/lengths';
+
+interface Picking {
+  readonly places: readonly PlaceLeft[];
+  /** References of what was picked. */
+  readonly picked: readonly string[];
+  readonly onPick: (ref: string) => void;
+}
+
+/** Marks are so many times smaller than the picture. */
+const MARK = 36;
+
+const isEnd = ({ offer }: PlaceLeft): boolean => offer.takes === 'end';
+
+/** The ends of a piece on its picture, to be picked by mouse or finger; what is picked is marked as it lies. Keys pick by name, below. */
+export function PlacesMarked({
+  places,
+  picked,
+  onPick,
+  view,
+  box,
+}: Picking & { readonly view: View; readonly box: LineDrawing['box'] }) {
+  const radius = Math.max(box.width, box.height) / MARK;
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      className="pointer-events-none absolute inset-0 h-full w-full text-primary"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={radius / 5}
+      strokeLinecap="round"
+    >
+      {places
+        .filter((each) => isEnd(each) || picked.includes(each.offer.ref))
+        .map((place) => {
+          const { ref } = place.offer;
+          const isPicked = picked.includes(ref);
+          const [at] = seenFrom(view, [place.at]);
+          const line = seenFrom(view, place.line);
+          return (
+            <g key={ref}>
+              {isPicked && !isEnd(place) && (
+                <polyline points={line.map(({ x, y }) => `${x},${y}`).join(' ')} strokeWidth={radius / 2} />
+              )}
+              <circle
+                cx={at?.x}
+                cy={at?.y}
+                r={radius}
+                className="pointer-events-auto cursor-pointer"
+                fill="currentColor"
+                fillOpacity={isPicked ? 0.7 : 0.1}
+                onClick={() => onPick(ref)}
+              />
+            </g>
+          );
+        })}
+    </svg>
+  );
+}
+
+function Chips({ places, picked, onPick }: Picking) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      {places.map(({ offer: { ref, label }, left }) => (
+        <button
+          key={ref}
+          type="button"
+          aria-pressed={picked.includes(ref)}
+          className={`btn btn-sm h-auto min-h-11 py-1 font-normal ${picked.includes(ref) ? 'btn-primary' : ''}`}
+          onClick={() => onPick(ref)}
+        >
+          {label}
+          {left !== undefined && left > 0 && (
+            <span>
+              {' '}
+              · <Length of={mm(left)} short /> in front
+            </span>
+          )}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** What the piece leaves to go on from, by name: pick one or several, then say what they do next. */
+export const GoOnFrom = memo(function GoOnFrom({ places, picked, onPick }: Picking) {
+  const ends = places.filter(isEnd);
+  const others = places.filter((each) => !isEnd(each));
+  if (places.length === 0) return null;
+  return (
+    <section aria-label="Go on from" className="leaf px-4 py-3">
+      <h3>Go on from</h3>
+      <p className="muted text-sm">
+        Pick ends, here or on the picture; then say below what they do next, each or together.
+      </p>
+      <div className="mt-2">
+        <Chips places={ends} picked={picked} onPick={onPick} />
+      </div>
+      {others.length > 0 && (
+        <Fold title={`Whole wires and stretches of wires (${others.length})`}>
+          <Chips places={others} picked={picked} onPick={onPick} />
+        </Fold>
+      )}
+    </section>
+  );
+});
