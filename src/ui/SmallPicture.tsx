@@ -33,7 +33,10 @@ export function BesidePicture({
   return (
     <div className="flex items-start justify-between gap-4">
       <div className="min-w-0 grow">{children}</div>
-      <SmallPicture {...picture} className="h-24 w-24 shrink-0 sm:h-32 sm:w-40 md:h-44 md:w-56 print:h-16 print:w-24" />
+      <SmallPicture
+        {...picture}
+        className="h-24 w-24 shrink-0 sm:h-32 sm:w-40 md:h-44 md:w-56 print:h-16 print:w-24"
+      />
     </div>
   );
 }
