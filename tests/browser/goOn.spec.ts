@@ -23,7 +23,7 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
   await expect(heading).toHaveText(/^4 wires/);
   await expect(
     page.getByRole('group', { name: 'Ends that are rolled up' }).getByRole('checkbox', { checked: true }),
-  ).toHaveAccessibleName('frame wire 1, right end');
+  ).toHaveAccessibleName(/^frame wire 1, right end/);
   // What it took up is left no more.
   await expect(goOn.getByRole('button', { name: /^frame wire 1, right end/ })).toHaveCount(0);
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { Suspense, useCallback, useMemo, useState } from 'react';
+import { Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
@@ -16,6 +16,7 @@ import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
 import { fetchTechnique } from '@/core/technique/fetchTechnique';
 import { takesFor, type GoingOn } from '@/core/technique/takesFor';
+import type { AnyTechnique } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
@@ -160,21 +161,22 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     () => (goingOn.length > 0 ? offered.filter((each) => takesFor(each, goingOn)) : offered),
     [offered, goingOn],
   );
+  /** What is added in haste comes in the order that it was asked for, whichever is fetched first. */
+  const adding = useRef(Promise.resolve());
   const addTechnique = useCallback(
-    (id: string) =>
-      fetchTechnique(id).then(
-        (technique) => {
-          const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
-          setPicked([]);
-          compose((before) => {
-            const { left } = resolve(before, byId, techniques);
-            const next = withTechnique(before, technique, techniques, byId, undefined, left);
-            const added = next.uses.at(-1);
-            return takes && added ? withUse(next, added.id, { takes }) : next;
-          });
-        },
-        () => toast(NOT_FETCHED),
-      ),
+    (id: string) => {
+      const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
+      setPicked([]);
+      const fetched = fetchTechnique(id);
+      const add = (technique: AnyTechnique) =>
+        compose((before) => {
+          const { left } = resolve(before, byId, techniques);
+          const next = withTechnique(before, technique, techniques, byId, undefined, left);
+          const added = next.uses.at(-1);
+          return takes && added ? withUse(next, added.id, { takes }) : next;
+        });
+      adding.current = adding.current.then(() => fetched).then(add, () => toast(NOT_FETCHED));
+    },
     [byId, compose, techniques, toast, offered, goingOn],
   );
   const changeParts = useCallback(

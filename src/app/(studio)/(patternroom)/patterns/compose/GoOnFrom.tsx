@@ -2,7 +2,8 @@
 
 import { memo } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import { seenFrom, type View } from '@/core/drawing/view';
+import { spread } from '@/core/drawing/spread';
+import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import type { PlaceLeft } from '@/core/pattern/placesLeft';
 import { mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';
@@ -29,40 +30,42 @@ export function PlacesMarked({
   box,
 }: Picking & { readonly view: View; readonly box: LineDrawing['box'] }) {
   const radius = Math.max(box.width, box.height) / MARK;
+  const shown = places.filter((each) => isEnd(each) || picked.includes(each.offer.ref));
+  const marks = spread(
+    shown.map(({ at }) => seenFrom(view, [at])[0] as Seen),
+    radius,
+  );
   return (
     <svg
       aria-hidden="true"
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-      className="pointer-events-none absolute inset-0 h-full w-full text-primary"
+      className="pointer-events-none absolute inset-0 h-full w-full overflow-visible text-primary"
       fill="none"
       stroke="currentColor"
       strokeWidth={radius / 5}
       strokeLinecap="round"
     >
-      {places
-        .filter((each) => isEnd(each) || picked.includes(each.offer.ref))
-        .map((place) => {
-          const { ref } = place.offer;
-          const isPicked = picked.includes(ref);
-          const [at] = seenFrom(view, [place.at]);
-          const line = seenFrom(view, place.line);
-          return (
-            <g key={ref}>
-              {isPicked && !isEnd(place) && (
-                <polyline points={line.map(({ x, y }) => `${x},${y}`).join(' ')} strokeWidth={radius / 2} />
-              )}
-              <circle
-                cx={at?.x}
-                cy={at?.y}
-                r={radius}
-                className="pointer-events-auto cursor-pointer"
-                fill="currentColor"
-                fillOpacity={isPicked ? 0.7 : 0.1}
-                onClick={() => onPick(ref)}
-              />
-            </g>
-          );
-        })}
+      {shown.map((place, index) => {
+        const { ref } = place.offer;
+        const isPicked = picked.includes(ref);
+        const line = seenFrom(view, place.line);
+        return (
+          <g key={ref}>
+            {isPicked && !isEnd(place) && (
+              <polyline points={line.map(({ x, y }) => `${x},${y}`).join(' ')} strokeWidth={radius / 2} />
+            )}
+            <circle
+              cx={marks[index]?.x}
+              cy={marks[index]?.y}
+              r={radius}
+              className="pointer-events-auto cursor-pointer"
+              fill="currentColor"
+              fillOpacity={isPicked ? 0.7 : 0.1}
+              onClick={() => onPick(ref)}
+            />
+          </g>
+        );
+      })}
     </svg>
   );
 }
