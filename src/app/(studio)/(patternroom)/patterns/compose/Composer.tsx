@@ -10,7 +10,6 @@ import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/cor
 import { drawnParts } from '@/core/pattern/drawnParts';
 import { withOwnStep, withOwnStepAs, withoutOwnStep } from '@/core/pattern/changeOwnSteps';
 import type { OwnStep } from '@/core/pattern/ownSteps';
-import { placesLeft } from '@/core/pattern/placesLeft';
 import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
@@ -151,11 +150,10 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
       ),
     [],
   );
-  const places = useMemo(() => placesLeft(resolved.left, resolved.pieces), [resolved]);
   /** What was picked and is there still. */
   const goingOn = useMemo(
-    () => picked.flatMap((ref) => places.find(({ offer }) => offer.ref === ref)?.offer ?? []),
-    [picked, places],
+    () => picked.flatMap((ref) => resolved.left.find((offer) => offer.ref === ref) ?? []),
+    [picked, resolved],
   );
   const able = useMemo(
     () => (goingOn.length > 0 ? offered.filter((each) => takesFor(each, goingOn)) : offered),
@@ -223,12 +221,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   );
   // What several techniques make together, and what leaves something to go on from, is drawn large; what stands alone is drawn on its card.
   const together = useMemo(() => {
-    const goOn = new Set(places.map(({ offer }) => offer.wire));
+    const goOn = new Set(resolved.left.map(({ wire }) => wire));
     return drawnParts(resolved).filter(
       ({ uses, plan }) =>
         plan.run && (uses.length > 1 || plan.run.wires.some(({ wire }) => goOn.has(wire.id))),
     );
-  }, [resolved, places]);
+  }, [resolved]);
   const strips = useMemo(() => stripsOf(resolved, byId), [resolved, byId]);
   const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
@@ -306,7 +304,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               part={part}
               specs={byId}
               parts={now.parts}
-              places={places}
+              left={resolved.left}
               picked={picked}
               onPick={pick}
             />

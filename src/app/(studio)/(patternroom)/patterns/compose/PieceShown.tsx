@@ -6,7 +6,8 @@ import type { View } from '@/core/drawing/view';
 import type { Specs } from '@/core/pattern/composition';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
-import type { PlaceLeft } from '@/core/pattern/placesLeft';
+import { placesLeft } from '@/core/pattern/placesLeft';
+import type { Offer } from '@/core/technique/joinActs';
 import { ChecksSaid } from '@/ui/craft/ChecksSaid';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
@@ -19,7 +20,7 @@ export const PieceShown = memo(function PieceShown({
   part,
   specs,
   parts,
-  places,
+  left,
   picked,
   onPick,
 }: {
@@ -28,16 +29,13 @@ export const PieceShown = memo(function PieceShown({
   /** Stones, beads and findings as they are typed. */
   readonly parts: Named;
   /** What all pieces leave to go on from, and what of it was picked. */
-  readonly places: readonly PlaceLeft[];
+  readonly left: readonly Offer[];
   readonly picked: readonly string[];
   readonly onPick: (ref: string) => void;
 }) {
   const looks = useMemo(() => looksOf(part, specs, parts), [part, specs, parts]);
   const said = usePieceSaid(part.piece ?? {});
-  const own = useMemo(
-    () => places.filter(({ offer }) => part.plan.run?.wires.some(({ wire }) => wire.id === offer.wire)),
-    [places, part],
-  );
+  const own = useMemo(() => (part.plan.run ? placesLeft(left, [{ run: part.plan.run }]) : []), [left, part]);
   const marked = useCallback(
     (view: View, box: LineDrawing['box']) => (
       <PlacesMarked places={own} picked={picked} onPick={onPick} view={view} box={box} />
