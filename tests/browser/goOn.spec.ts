@@ -11,7 +11,7 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
   // By name, with the keyboard: one end, and what it does next.
   const goOn = page.getByRole('region', { name: 'Go on from' });
   const end = goOn.getByRole('button', { name: /^frame wire 1, right end/ });
-  await expect(end).toContainText('in front');
+  await expect(end).toContainText('free');
   await end.focus();
   await page.keyboard.press('Space');
   await expect(end).toHaveAttribute('aria-pressed', 'true');

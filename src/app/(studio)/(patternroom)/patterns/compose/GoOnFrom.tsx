@@ -85,7 +85,7 @@ function Chips({ places, picked, onPick }: Picking) {
           {left !== undefined && left > 0 && (
             <span>
               {' '}
-              · <Length of={mm(left)} short /> in front
+              · <Length of={mm(left)} short /> free
             </span>
           )}
         </button>
