@@ -1,4 +1,5 @@
-import { swapThroughout, withTechnique } from '../../src/core/pattern/changes';
+import { withTechnique } from '../../src/core/pattern/addTechnique';
+import { swapThroughout } from '../../src/core/pattern/swapWires';
 import { EMPTY_COMPOSITION } from '../../src/core/pattern/composition';
 import { techniqueOf } from '../../src/core/technique/registry';
 import type { AnyTechnique } from '../../src/core/technique/technique';

@@ -9,7 +9,7 @@ import { checkBooks } from '../../src/data/checkBooks';
 import { closeDatabase } from '../../src/data/database';
 import { appRoleFor, appUrlFor, migrate } from '../../src/data/migrate';
 import { wantedCuts } from '../../src/core/pattern/pattern';
-import { withMissingWires } from '../../src/core/pattern/changes';
+import { withMissingWires } from '../../src/core/pattern/addTechnique';
 import { resolve } from '../../src/core/pattern/resolve';
 import { techniqueOf } from '../../src/core/technique/registry';
 import { tradeWiresBeside } from '../../src/core/wire/tradeWires';

@@ -1,5 +1,6 @@
 import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
-import { swapped, swapThroughout, withMissingWires } from '../pattern/changes';
+import { withMissingWires } from '../pattern/addTechnique';
+import { swapped, swapThroughout } from '../pattern/swapWires';
 import type { Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
 import type { PatternBody } from '../pattern/pattern';

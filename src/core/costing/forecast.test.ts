@@ -1,5 +1,5 @@
 import { expectOk } from '../result';
-import { withTechnique } from '../pattern/changes';
+import { withTechnique } from '../pattern/addTechnique';
 import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
 import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';

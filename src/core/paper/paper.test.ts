@@ -1,4 +1,5 @@
-import { swapThroughout, withTechnique } from '../pattern/changes';
+import { withTechnique } from '../pattern/addTechnique';
+import { swapThroughout } from '../pattern/swapWires';
 import { cutsOf, stepsOf } from '../pattern/bodyOf';
 import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';

@@ -1,7 +1,8 @@
 import { techniqueOf } from '../technique/registry';
 import type { AnyTechnique } from '../technique/technique';
 import { afterSteps, afterStepsInOrder } from './afterSteps';
-import { withTechnique, withUse } from './changes';
+import { withTechnique } from './addTechnique';
+import { withUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
 import { drawnParts, type DrawnPart } from './drawnParts';
 import { resolve } from './resolve';

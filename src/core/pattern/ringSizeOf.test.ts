@@ -2,7 +2,7 @@ import { roundWire } from '../technique/parameter';
 import { techniqueOf } from '../technique/registry';
 import type { AnyTechnique } from '../technique/technique';
 import { plainSpec } from '../technique/totals';
-import { withTechnique } from './changes';
+import { withTechnique } from './addTechnique';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from './composition';
 import { ringSizeOf } from './ringSizeOf';
 

@@ -8,7 +8,8 @@ import {
   type Values,
 } from '../../../tests/support/techniques';
 import { judgePlan } from '../judgement/judgePlan';
-import { withTechnique, withUse } from '../pattern/changes';
+import { withTechnique } from '../pattern/addTechnique';
+import { withUse } from '../pattern/changes';
 import { EMPTY_COMPOSITION, type Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
 import { techniqueOf } from '../technique/registry';

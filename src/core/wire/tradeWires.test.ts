@@ -1,4 +1,4 @@
-import { swapped } from '../pattern/changes';
+import { swapped } from '../pattern/swapWires';
 import { isTradeWire, TRADE_WIRES, tradeWireOf, tradeWiresBeside } from './tradeWires';
 
 const copper20 = TRADE_WIRES.find(

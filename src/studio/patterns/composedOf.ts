@@ -1,4 +1,6 @@
-import { swapThroughout, withTechnique, withUse } from '@/core/pattern/changes';
+import { withTechnique } from '@/core/pattern/addTechnique';
+import { withUse } from '@/core/pattern/changes';
+import { swapThroughout } from '@/core/pattern/swapWires';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
 import type { ChosenPorts } from '@/core/technique/joinActs';
 import type { PatternKind } from '@/core/pattern/pattern';

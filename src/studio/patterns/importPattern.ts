@@ -1,4 +1,4 @@
-import { withMissingWires } from '@/core/pattern/changes';
+import { withMissingWires } from '@/core/pattern/addTechnique';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/technique/registry';
 import type { Tx } from '@/data/inStudio';

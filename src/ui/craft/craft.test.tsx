@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { withTechnique } from '@/core/pattern/changes';
+import { withTechnique } from '@/core/pattern/addTechnique';
 import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { expectOk } from '@/core/result';

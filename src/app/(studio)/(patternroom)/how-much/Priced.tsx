@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useMemo } from 'react';
-import { ofOneTechnique } from '@/core/pattern/changes';
+import { ofOneTechnique } from '@/core/pattern/addTechnique';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { fetchedTechniques } from '@/core/technique/fetchTechnique';

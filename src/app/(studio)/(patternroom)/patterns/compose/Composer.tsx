@@ -5,27 +5,23 @@ import { Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
-import { withoutUse, withStepAt, withTechnique, withUse, withUseAt } from '@/core/pattern/changes';
+import { withoutUse, withUse, withUseAt } from '@/core/pattern/changes';
 import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/core/pattern/composition';
 import { drawnParts } from '@/core/pattern/drawnParts';
-import { withOwnStep, withOwnStepAs, withoutOwnStep } from '@/core/pattern/changeOwnSteps';
 import type { OwnStep } from '@/core/pattern/ownSteps';
 import { resolve } from '@/core/pattern/resolve';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
 import { fetchTechnique } from '@/core/technique/fetchTechnique';
 import { takesFor, type GoingOn } from '@/core/technique/takesFor';
-import type { AnyTechnique } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import type { KnownSpec } from '@/studio/wire/specs';
-import { stripsOf } from '@/ui/craft/stripsOf';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
-import { useSame } from '@/ui/useSame';
 import { useSettled } from '@/ui/useSettled';
 import { WhenSeen } from '@/ui/WhenSeen';
 import { useToast } from '@/ui/toasts';
@@ -51,7 +47,6 @@ export interface ComposerProps {
 }
 
 const EndReach = dynamic(() => import('./EndReach').then((loaded) => loaded.EndReach), { ssr: false });
-const AddOwnStep = dynamic(() => import('./AddOwnStep').then((loaded) => loaded.AddOwnStep), { ssr: false });
 const SwapWires = dynamic(() => import('./SwapWires').then((loaded) => loaded.SwapWires), { ssr: false });
 /** What it is made for is asked of a piece that has a technique. */
 const ParameterFields = dynamic(
@@ -65,7 +60,7 @@ const StoneFromStock = dynamic(() => import('./StoneFromStock').then((loaded) =>
 /** What is drawn comes with the first technique: nothing is drawn before. */
 const UseCard = dynamic(() => import('./UseCard').then((loaded) => loaded.UseCard), { ssr: false });
 const PieceShown = dynamic(() => import('./PieceShown').then((loaded) => loaded.PieceShown), { ssr: false });
-const CutStrips = dynamic(() => import('@/ui/craft/CutStrips').then((loaded) => loaded.CutStrips), {
+const CutsToScale = dynamic(() => import('./CutsToScale').then((loaded) => loaded.CutsToScale), {
   ssr: false,
 });
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
@@ -78,7 +73,7 @@ const PriceLive = dynamic(() => import('@/ui/pricing/PriceLive').then((loaded) =
 });
 
 /** Dragging comes a moment after the page: nothing is dragged before something is added. */
-const StepOrder = dynamic(() => import('./StepOrder').then((loaded) => loaded.StepOrder), { ssr: false });
+const WorkOrder = dynamic(() => import('./WorkOrder').then((loaded) => loaded.WorkOrder), { ssr: false });
 
 /** Composes a pattern of techniques. It works in the browser alone, since the device holds what was not kept yet. */
 export function Composer(props: ComposerProps) {
@@ -107,8 +102,6 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   const typed = useSettled(composition);
   const settled = isSameWork(typed, composition) ? typed : composition;
   const resolved = useMemo(() => resolve(settled, byId, techniques), [settled, byId, techniques]);
-  const steps = useSame(resolved.steps);
-  const faults = useSame(resolved.faults);
   useKeys(
     useMemo(
       () => [
@@ -165,8 +158,8 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     (id: string) => {
       const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
       setPicked([]);
-      const fetched = fetchTechnique(id);
-      const add = (technique: AnyTechnique) =>
+      const fetched = Promise.all([fetchTechnique(id), import('@/core/pattern/addTechnique')]);
+      const add = ([technique, { withTechnique }]: Awaited<typeof fetched>) =>
         compose((before) => {
           const { left } = resolve(before, byId, techniques);
           const next = withTechnique(before, technique, techniques, byId, undefined, left);
@@ -183,42 +176,6 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     [change],
   );
   const swap = useCallback((next: Composition) => compose(() => next), [compose]);
-  const move = useCallback(
-    (step: string, to: number) =>
-      compose((before) =>
-        withStepAt(
-          before,
-          resolve(before, byId, techniques).steps.map(({ id }) => id),
-          step,
-          to,
-        ),
-      ),
-    [byId, compose, techniques],
-  );
-  const override = useCallback(
-    (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
-    [compose],
-  );
-  const addOwnStep = useCallback(
-    (name: string) =>
-      compose((before) =>
-        withOwnStep(
-          before,
-          resolve(before, byId, techniques).steps.map(({ id }) => id),
-          name,
-        ),
-      ),
-    [byId, compose, techniques],
-  );
-  const changeOwnStep = useCallback(
-    (id: string, next: Partial<Omit<OwnStep, 'id'>>, label: string) =>
-      compose((before) => withOwnStepAs(before, id, next), label),
-    [compose],
-  );
-  const removeOwnStep = useCallback(
-    (id: string) => compose((before) => withoutOwnStep(before, id)),
-    [compose],
-  );
   // What several techniques make together, and what leaves something to go on from, is drawn large; what stands alone is drawn on its card.
   const together = useMemo(() => {
     const goOn = new Set(resolved.left.map(({ wire }) => wire));
@@ -227,7 +184,6 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         plan.run && (uses.length > 1 || plan.run.wires.some(({ wire }) => goOn.has(wire.id))),
     );
   }, [resolved]);
-  const strips = useMemo(() => stripsOf(resolved, byId), [resolved, byId]);
   const used = new Map(composition.uses.map((use) => [use.id, use]));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -337,17 +293,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               );
             })}
           </div>
-          {resolved.cuts.length > 0 && (
-            <section className="leaf p-4" aria-label="Cuts">
-              <h2>Wires to cut, to scale</h2>
-              <div className="mt-2">
-                <CutStrips strips={strips} />
-              </div>
-              <p className="muted mt-3 text-sm">
-                {resolved.grams.toFixed(2)} g of wire stay in the piece, as far as its wires are chosen.
-              </p>
-            </section>
-          )}
+          {resolved.cuts.length > 0 && <CutsToScale resolved={resolved} byId={byId} />}
           {resolved.uses.length > 1 && <EndReach uses={resolved.uses} />}
           {(resolved.uses.length > 0 || now.parts.length > 0) && (
             <PriceLive
@@ -369,17 +315,13 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         {resolved.steps.length > 0 && (
           <section className="leaf p-4" aria-label="Steps">
             <h2>Order of work</h2>
-            <StepOrder
-              steps={steps}
-              faults={faults}
-              severalTechniques={resolved.uses.length > 1}
-              onMove={move}
-              onOverride={override}
+            <WorkOrder
+              resolved={resolved}
               own={composition.steps ?? NO_STEPS}
-              onChangeOwn={changeOwnStep}
-              onRemoveOwn={removeOwnStep}
+              byId={byId}
+              techniques={techniques}
+              compose={compose}
             />
-            <AddOwnStep onAdd={addOwnStep} />
           </section>
         )}
       </div>

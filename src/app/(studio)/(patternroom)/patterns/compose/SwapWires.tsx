@@ -1,7 +1,7 @@
 'use client';
 
 import { memo, useState } from 'react';
-import { swapThroughout, type Swap, type Swapped } from '@/core/pattern/changes';
+import { swapThroughout, type Swap, type Swapped } from '@/core/pattern/swapWires';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import { fetchedTechniques } from '@/core/technique/fetchTechnique';

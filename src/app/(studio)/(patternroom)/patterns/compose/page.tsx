@@ -1,5 +1,5 @@
 import { pageOwner } from '@/app/lib/member';
-import { ofOneTechnique } from '@/core/pattern/changes';
+import { ofOneTechnique } from '@/core/pattern/addTechnique';
 import type { Search } from '@/app/lib/search';
 import { askedHowMuch } from '../../how-much/askedHowMuch';
 import { Composer } from './Composer';

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { pageOwner } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
-import { withMissingWires } from '@/core/pattern/changes';
+import { withMissingWires } from '@/core/pattern/addTechnique';
 import { tag } from '@/core/tag';
 import { techniqueOf } from '@/core/technique/registry';
 import { showPattern } from '@/studio/patterns/patterns';
