@@ -9,6 +9,7 @@ import type { StudioSession } from '../../src/data/inStudio';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { composedOf, type HousePattern } from '../../src/studio/patterns/composedOf';
 import { HOUSE_PATTERNS } from '../../src/studio/patterns/housePatterns';
+import { measurePulling } from './benchPulling';
 import { measureTyping } from './benchRedraw';
 import { median, tell } from './figures';
 import { Refusal } from './say';
@@ -71,13 +72,13 @@ async function openRoom(page: Page, url: string): Promise<Opened> {
   const inspector = await page.context().newCDPSession(page);
   await inspector.send('Network.enable');
   await inspector.send('Performance.enable');
-  const scripts = new Set<string>();
+  const sent = new Set<string>();
   let bytes = 0;
   inspector.on('Network.responseReceived', ({ requestId, type }) => {
-    if (type === 'Document') scripts.add(requestId);
+    if (type === 'Document') sent.add(requestId);
   });
   inspector.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    if (scripts.has(requestId)) bytes += encodedDataLength;
+    if (sent.has(requestId)) bytes += encodedDataLength;
   });
   await page.goto(`${url}/patterns`, { waitUntil: 'networkidle' });
   const { metrics } = await inspector.send('Performance.getMetrics');
@@ -116,6 +117,13 @@ async function measureTurning(page: Page): Promise<void> {
   });
 }
 
+/** Handles of that piece that are pulled: one of its first act, on which all others hang, one of its middle, and one of its last. */
+const PULLED = [
+  ['Bundle frame round a stone', 'Ends upright at the top, each'],
+  ['Folded bail', 'Leg from the neck to the bend'],
+  ['Flat spiral', 'Across, outside'],
+] as const;
+
 /** What pieces cost in the browser: a room of their cards, typing in a large one, and turning it. */
 export async function measurePieces(url: string, session: StudioSession, cookie: string): Promise<void> {
   const [name = '', value = ''] = cookie.split(/=(.*)/s);
@@ -148,6 +156,7 @@ export async function measurePieces(url: string, session: StudioSession, cookie:
       unit: ' mm',
       follows: page.getByRole('img', { name: /drawn to scale/ }).first(),
     });
+    for (const [technique, handle] of PULLED) await measurePulling(page, inspector, technique, handle);
 
     const turning = await round.newContext();
     await turning.addCookies(cookies);

@@ -15,11 +15,18 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
   await end.focus();
   await page.keyboard.press('Space');
   await expect(end).toHaveAttribute('aria-pressed', 'true');
-  const next = page.getByLabel('What frame wire 1, right end does next');
-  await expect(next.getByRole('option', { name: 'Lashing of wires that pass one another' })).toHaveCount(0);
-  await next.selectOption('flat-spiral');
-  await page.getByRole('button', { name: 'Add it' }).click();
+  const next = page.getByRole('group', { name: 'What frame wire 1, right end does next' });
+  await expect(next.getByRole('radio', { name: /be lashed/ })).toHaveCount(0);
+  // It is seen and said before it is taken.
+  const curl = next.getByRole('radio', { name: 'curl up in a flat spiral Flat spiral' });
+  await curl.focus();
+  await page.keyboard.press('Space');
+  await expect(goOn).toContainText(/frame wire 1 .* more/);
+  await expect(heading).toHaveText(/^4 wires/);
+  const before = await heading.innerText();
+  await page.keyboard.press('Enter');
   // It is that wire which curls: none is cut besides.
+  await expect(heading).not.toHaveText(before);
   await expect(heading).toHaveText(/^4 wires/);
   await expect(
     page.getByRole('group', { name: 'Ends that are rolled up' }).getByRole('checkbox', { checked: true }),
@@ -39,13 +46,66 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
   // Several together; what takes them up together is offered, and nothing else.
   for (const name of [/^frame wire 2, left end/, /^frame wire 2, right end/, /^frame wire 3, left end/])
     await goOn.getByRole('button', { name }).click();
-  const together = page.getByLabel('What these 3 do next');
-  await expect(together.getByRole('option', { name: 'Bead threaded on an end' })).toHaveCount(0);
-  await together.selectOption('folded-bail');
+  const together = page.getByRole('group', { name: 'What these 3 do next' });
+  await expect(together.getByRole('radio', { name: /thread a bead/ })).toHaveCount(0);
+  await together.getByRole('radio', { name: /fold over into a bail/ }).check();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
-  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('button', { name: 'Take it' }).click();
   await expect(
     page.getByRole('group', { name: 'Ends that become the bail' }).getByRole('checkbox', { checked: true }),
   ).toHaveCount(3);
+});
+
+test('what a technique does is shaped by hand on the picture, by mouse or by keys', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const goOn = page.getByRole('region', { name: 'Go on from' });
+  await goOn.getByRole('button', { name: /^frame wire 1, right end/ }).click();
+  await goOn.getByRole('radio', { name: /curl up/ }).check();
+  await page.getByRole('button', { name: 'Take it' }).click();
+
+  // What was just taken is what the hand is on.
+  const handles = page.getByRole('group', { name: 'Handles of Flat spiral' });
+  const across = handles.getByRole('slider', { name: 'Across, outside' });
+  await expect(across).toHaveAttribute('aria-valuenow', '12');
+  const card = page.getByRole('region', { name: 'Flat spiral', exact: true });
+  const field = card.getByRole('textbox', { name: 'Across, outside' });
+  await card.getByText(/^Its measures and wires/).click();
+
+  // By keys: a stroke of half a millimetre either way.
+  await across.focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(across).toHaveAttribute('aria-valuenow', '13');
+  await expect(field).toHaveValue(/^13 mm$|^0\.51/);
+  await expect(page.getByRole('status').filter({ hasText: 'Across, outside' })).toContainText(
+    /frame wire 1 .* more/,
+  );
+  await page.keyboard.press('ArrowDown');
+  await expect(across).toHaveAttribute('aria-valuenow', '12.5');
+
+  // By mouse: pulled away from the middle of the spiral it grows, and stays so when it is let go.
+  const box = await across.boundingBox();
+  if (!box) throw new Error('the handle is not seen');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y, { steps: 4 });
+  await page.mouse.move(x + 40, y, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await across.getAttribute('aria-valuenow'))).toBeGreaterThan(13);
+  const pulled = await across.getAttribute('aria-valuenow');
+  await expect(field).not.toHaveValue(/^12\.5 mm/);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+
+  // One pull is taken back at once.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(across).toHaveAttribute('aria-valuenow', '12.5');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(across).toHaveAttribute('aria-valuenow', pulled ?? '');
 });

@@ -1,4 +1,4 @@
-import { readPdf } from '../support/readPdf';
+import { readPdf, textsIn } from '../support/readPdf';
 import { DEMO_HELPER, DEMO_URL, expect, listen, pressUntil, signIn, test } from './support/studio';
 
 test('a pattern is changed; pieces already made keep their revision', async ({ owner: page }) => {
@@ -65,6 +65,18 @@ test('a piece goes on one page of paper', async ({ owner: page }) => {
     for (const format of ['A4', 'Letter'])
       expect([piece, format, readPdf(await page.pdf({ format })).length]).toEqual([piece, format, 1]);
   }
+});
+
+test('a pattern of many steps runs on from sheet to sheet', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/P-0058`);
+  await expect(page.getByRole('heading', { name: 'After each step' })).toBeVisible();
+  const [first = '', ...others] = readPdf(await page.pdf({ format: 'A4' })).map((sheet) =>
+    textsIn([sheet]).join(' '),
+  );
+  // The piece stands under its name, and none of its sheets is left white before what is long.
+  expect(first).toMatch(/Sluicegate pendant.*front.*back.*side/s);
+  expect(first).toContain('After each step');
+  expect(others.length).toBeLessThan(5);
 });
 
 test('a helper makes a piece on a phone', async ({ page }) => {

@@ -27,6 +27,14 @@ export interface LineDrawing {
   readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 
+/** The box that holds two. */
+export function boxAbout(a: LineDrawing['box'], b: LineDrawing['box']): LineDrawing['box'] {
+  const [x, y] = [Math.min(a.x, b.x), Math.min(a.y, b.y)];
+  const right = Math.max(a.x + a.width, b.x + b.width);
+  const bottom = Math.max(a.y + a.height, b.y + b.height);
+  return { x, y, width: right - x, height: bottom - y };
+}
+
 /** A wire to be drawn: its centre line, and how thick it is. */
 export interface WireToDraw {
   readonly wire: string;
@@ -66,10 +74,30 @@ const EDGE_BEHIND = 0.9;
 /** Room about the drawing, mm. */
 const PAD = 1;
 
-const figure = (value: number): string => String(Math.round(value * 100) / 100);
+/** Figures that a picture is told in, mm: as coarse as what is left out of it allows. */
+const FIGURES = [0.1, 0.05, 0.02] as const;
+const FINEST = 0.01;
 
-const commands = (points: readonly Seen[]): string =>
-  points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${figure(x)} ${figure(y)}`).join('');
+/** A figure of so many of the least, as short as it can be written. */
+const figure = (count: number, least: number): string =>
+  String(Number((count * least).toFixed(2))).replace(/^(-?)0\./, '$1.');
+
+/** Figures in a row; one that is negative needs no room before it. */
+const inRow = (figures: readonly string[]): string =>
+  figures.map((each, index) => (index === 0 || each.startsWith('-') ? each : ` ${each}`)).join('');
+
+/** SVG path commands: where a line begins, and from there how far each point lies from the one before. */
+function commands(points: readonly Seen[], stray: number): string {
+  const least = FIGURES.find((each) => each <= stray / 2) ?? FINEST;
+  let [x, y] = [0, 0];
+  const steps = points.flatMap((point) => {
+    const [nextX, nextY] = [Math.round(point.x / least), Math.round(point.y / least)];
+    const step = [figure(nextX - x, least), figure(nextY - y, least)];
+    [x, y] = [nextX, nextY];
+    return step;
+  });
+  return `M${inRow(steps.slice(0, 2))}l${inRow(steps.slice(2))}`;
+}
 
 interface Run {
   readonly layer: number;
@@ -126,7 +154,7 @@ export function drawLines(
     put(Math.floor(near / deep), {
       kind: 'body',
       body,
-      d: `${commands(thinned(points, stray, offOnPaper))}Z`,
+      d: `${commands(thinned(points, stray, offOnPaper), stray)}Z`,
     });
   }
   for (const [wire, own] of byWire(wires)) {
@@ -135,7 +163,7 @@ export function drawLines(
       const seen = seenFrom(view, path);
       hold(seen, (own[0]?.thick ?? 0) / 2);
       for (const { layer, points } of runsOf(seen, deep))
-        runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray, offOnPaper)));
+        runs.set(layer, (runs.get(layer) ?? '') + commands(thinned(points, stray, offOnPaper), stray));
     }
     const { thick = 0, edgeBehind = EDGE_BEHIND } = own[0] ?? {};
     for (const [layer, d] of runs) {

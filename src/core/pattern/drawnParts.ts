@@ -1,4 +1,4 @@
-import { cutFromParts } from '../technique/joinActs';
+import { cutFromParts } from '../technique/wireState';
 import type { PlannedPiece } from '../technique/planActs';
 import { takesWire, type Plan } from '../technique/technique';
 import type { Resolved, ResolvedUse } from './resolve';

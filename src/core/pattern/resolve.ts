@@ -15,7 +15,8 @@ import {
 } from '../technique/technique';
 import { isActed } from '../technique/act';
 import type { Caution } from '../technique/cautions';
-import { cutFromParts, type ActUse, type Offer } from '../technique/joinActs';
+import type { ActUse, Offer } from '../technique/joinActs';
+import { cutFromParts } from '../technique/wireState';
 import { planActs, type PlannedPiece, type PlannedUse } from '../technique/planActs';
 import { UM_PER_MM } from '../units/length';
 import { gramsPerMetre } from '../wire/mass';

@@ -81,6 +81,8 @@ export type Takes = 'end' | 'wire' | 'stretch';
 /** What a technique takes of what was made before it. */
 export interface Port<P extends Parameters = Parameters> {
   readonly label: string;
+  /** What something that it takes does next, as a maker says it: “curl up in a flat spiral”. */
+  readonly does: string;
   readonly takes: readonly Takes[];
   /** How many, at least and at most. */
   readonly from: number;

@@ -1,5 +1,6 @@
 import { expectOk } from '../result';
 import { LARGE, SMALL, type Fineness, type LineDrawing } from '../drawing/lineDrawing';
+import { linesOf } from '../../../tests/support/pathData';
 import { drawPlan, drawSmall } from './drawPlan';
 import { TECHNIQUES, techniqueOf } from './registry';
 import { initialPlan, type AnyTechnique, takesWire } from './technique';
@@ -7,12 +8,10 @@ import { initialPlan, type AnyTechnique, takesWire } from './technique';
 const drawingOf = (technique: AnyTechnique) => drawPlan(expectOk(initialPlan(technique)));
 const named = (id: string) => techniqueOf(id) as AnyTechnique;
 
-const numbersOf = (d: string) => d.replaceAll('Z', '').slice(1).split(/[ML ]/).map(Number);
-
 it('every technique is drawn within its box, in numbers, of points that can be counted', () => {
   for (const technique of TECHNIQUES.filter(takesWire)) {
     const { layers, box } = drawingOf(technique);
-    const numbers = layers.flatMap(({ d }) => numbersOf(d));
+    const numbers = layers.flatMap(({ d }) => linesOf(d).flat(2));
     expect([technique.id, numbers.some(Number.isNaN)]).toEqual([technique.id, false]);
     expect([technique.id, numbers.length < 30_000]).toEqual([technique.id, true]);
     const [xs, ys] = [0, 1].map((which) => numbers.filter((_, index) => index % 2 === which)) as [
@@ -40,12 +39,7 @@ it('a small piece keeps its roundings in a small picture, a long one does not pa
     const side = Math.max(box.width, box.height);
     // Chords of the inmost round of a spiral and of a bead: how far their middles lie from what they stand for, by their turns.
     const sags = layers.flatMap(({ d }) =>
-      d.split('M').flatMap((run) => {
-        const at = numbersOf(` ${run}`);
-        const points = Array.from({ length: at.length / 2 }, (_, index) => [
-          at[2 * index] ?? 0,
-          at[2 * index + 1] ?? 0,
-        ]);
+      linesOf(d).flatMap((points) => {
         return points.slice(2).flatMap(([x = 0, y = 0], index) => {
           const [[ax = 0, ay = 0], [bx = 0, by = 0]] = [points[index] ?? [], points[index + 1] ?? []];
           const chord = Math.hypot(bx - ax, by - ay);
@@ -70,9 +64,9 @@ function acrossIn({ layers }: LineDrawing): { readonly over: number; readonly un
   const frame = layers.findIndex((each) => each.kind === 'wire' && each.wire === 'a.base');
   const across = (side: LineDrawing['layers']) =>
     side
-      .flatMap(({ kind, d }) => (kind === 'wire' ? d.slice(1).split('M') : []))
-      .reduce((sum, run) => {
-        const ys = run.split('L').map((point) => Number(point.split(' ')[1]));
+      .flatMap(({ kind, d }) => (kind === 'wire' ? linesOf(d) : []))
+      .reduce((sum, points) => {
+        const ys = points.map(([, y]) => y);
         return sum + ys.slice(1).reduce((way, y, index) => way + Math.abs(y - (ys[index] ?? y)), 0);
       }, 0);
   return { under: across(layers.slice(0, frame)), over: across(layers.slice(frame + 1)) };
@@ -93,7 +87,7 @@ it('stones and beads are drawn where they are held', () => {
   const beads = bodies(drawingOf(named('bead-channel')));
   expect(beads).toHaveLength(13);
   for (const { d } of beads) {
-    const xs = numbersOf(d).filter((_, index) => index % 2 === 0);
+    const xs = linesOf(d).flatMap((points) => points.map(([x]) => x));
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(3, 1);
   }
 });

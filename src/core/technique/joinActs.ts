@@ -1,6 +1,4 @@
-import { pose, type Pose } from '../geometry/pose';
-import { vec3 } from '../geometry/vec3';
-import type { Body, Course, Piece, PieceWire, Side, WirePlace } from '../piece/piece';
+import type { Body, Course, Piece, Side, WirePlace } from '../piece/piece';
 import { ok, refuse, type Result } from '../result';
 import { counted } from '../units/counted';
 import type { Act, ActTechnique, ActWire, FreeEnd, Port, Taken, TakenEnd, TakenWire, Takes } from './act';
@@ -8,6 +6,15 @@ import type { MarkedCourse } from './ofPiece';
 import type { WireSize } from './parameter';
 import type { Values } from './readValues';
 import type { OrderRule } from './technique';
+import {
+  freshHand,
+  freshWires,
+  SIDES,
+  wireOf,
+  type FreshWire,
+  type HandState,
+  type WireState,
+} from './wireState';
 
 /** What was chosen for the ports of a use: names of what others leave, “use.id”; a port that is left out is cut afresh. */
 export type ChosenPorts = Readonly<Record<string, readonly string[]>>;
@@ -58,6 +65,8 @@ export interface JoinedPiece {
   readonly marked: readonly MarkedCourse[];
   /** Courses over which it hangs. */
   readonly hangs: NonNullable<Act['hangs']>;
+  /** The use that each course is of. */
+  readonly by: ReadonlyMap<Course, string>;
   /** What must be done before something is taken up; steps are “use.step”. */
   readonly rules: readonly PieceRule[];
 }
@@ -67,44 +76,9 @@ export interface PieceRule extends OrderRule {
   readonly isStop: boolean;
 }
 
-interface HandState {
-  readonly courses: Course[];
-  tail: number;
-  at: WirePlace;
-  wound: readonly WirePlace[];
-  /** What the last thing is called that is wound on it. */
-  under: string;
-}
-
-interface WireState {
-  readonly id: string;
-  readonly name: string;
-  readonly size: WireSize;
-  start: Pose | undefined;
-  /** Where it lies when nothing shapes it. */
-  readonly asCut: Pose | undefined;
-  readonly hands: Readonly<Record<Side, HandState>>;
-  readonly use: string;
-  readonly parameter: string;
-  readonly isGiven: boolean;
-  middle: string | undefined;
-  twisted: number | undefined;
-  readonly woven: NonNullable<Act['woven']>[];
-}
-
-/** What a wire of a piece is cut from: a parameter of the use that brings it in. */
-export const cutFromOf = (use: string, parameter: string): string => `${use}.${parameter}`;
-/** The use and the parameter that a wire is cut from; without a use for a piece of one technique. */
-export function cutFromParts(cutFrom: string): { readonly use?: string; readonly parameter: string } {
-  const dot = cutFrom.indexOf('.');
-  return dot < 0 ? { parameter: cutFrom } : { use: cutFrom.slice(0, dot), parameter: cutFrom.slice(dot + 1) };
-}
-
 /** Why a use is not made whose wires another one brings that cannot be made. */
 export const waitsFor = (name: string): string =>
   `It goes on from “${name}”, which cannot be made as it is told.`;
-
-const SIDES = ['first', 'second'] as const;
 
 /** What a maker calls what a port takes. */
 const TAKES: Readonly<Record<Takes, { readonly one: string; readonly many: string }>> = {
@@ -135,6 +109,7 @@ class Joining {
   readonly #bodies = new Map<string, { readonly body: Body; readonly use: string }>();
   readonly #offers = new Map<string, Offer>();
   readonly #takers = new Map<string, string>();
+  readonly #by = new Map<Course, string>();
   readonly #marked: MarkedCourse[] = [];
   readonly #hangs: NonNullable<Act['hangs']>[number][] = [];
   readonly #rules: (PieceRule & { readonly use: string })[] = [];
@@ -359,7 +334,9 @@ class Joining {
     const last = courses.at(-1);
     if (!last) return;
     const told = last.id === undefined ? withId(last, `${use}, course ${hand.courses.length}`) : last;
-    hand.courses.push(...courses.slice(0, -1), told);
+    const added = [...courses.slice(0, -1), told];
+    hand.courses.push(...added);
+    for (const course of added) this.#by.set(course, use);
     hand.at = { side, endOf: told.id ?? '' };
   }
 
@@ -381,6 +358,7 @@ class Joining {
         marked: this.#marked.filter(({ wire }) => wires.some(({ id }) => id === wire)),
         hangs: this.#hangs.filter(({ wire }) => wires.some(({ id }) => id === wire)),
         rules: this.#rules.filter(({ use }) => uses.includes(use)),
+        by: this.#by,
       };
     });
   }
@@ -419,63 +397,3 @@ const handedIn = ({ ports }: ActTechnique, { ends, wires, isWhole }: Taken): rea
 
 const isTold = <T>(entry: readonly [string, T | undefined]): entry is readonly [string, T] =>
   entry[1] !== undefined;
-
-const freshHand = (tail: number): HandState => ({ courses: [], tail, at: 0, wound: [], under: '' });
-
-/** A wire that was cut afresh, and its end that is free. */
-interface FreshWire extends WireState {
-  readonly side: Side;
-}
-
-/** Wires that are cut afresh for a port, side by side, upright. */
-function freshWires(
-  own: Taken['own'],
-  use: string,
-  key: string,
-  port: Port,
-  values: Values,
-): readonly FreshWire[] {
-  const cut = port.fresh(values as never);
-  const each = [cut].flat().flatMap((kind) => Array.from({ length: kind.count }, () => kind));
-  return each.map((kind, index): FreshWire => {
-    const { count, name, wire = port.wire, tail, isGiven = false, start, side = 'first' } = kind;
-    const size = values[wire] as WireSize;
-    return {
-      side,
-      id: own(`${key} ${index + 1}`),
-      name: count > 1 ? `${name} ${index + 1}` : name,
-      size,
-      start: undefined,
-      asCut: start
-        ? start(index, size)
-        : pose(vec3((index - (each.length - 1) / 2) * size.width, 0), vec3(0, -1)),
-      hands: { first: freshHand(tail), second: freshHand(tail) },
-      use,
-      parameter: wire,
-      isGiven,
-      middle: undefined,
-      twisted: undefined,
-      woven: [],
-    };
-  });
-}
-
-/** A wire with all it does: straight on as far as something is wound on it. */
-function wireOf({ id, name, use, parameter, size, start, asCut, twisted, hands }: WireState): PieceWire {
-  const [first, second] = SIDES.map((side): readonly Course[] => {
-    const { courses, wound, under } = hands[side];
-    return wound.length > 0 ? [...courses, { kind: 'reaching', name: under, to: wound }] : courses;
-  }) as [readonly Course[], readonly Course[]];
-  const begins = start ?? asCut;
-  return {
-    id,
-    name,
-    cutFrom: cutFromOf(use, parameter),
-    size,
-    ...(twisted === undefined ? {} : { twisted }),
-    ...(begins ? { start: begins } : {}),
-    first,
-    second,
-    tails: { first: hands.first.tail, second: hands.second.tail },
-  };
-}

@@ -3,17 +3,10 @@ import { plus3, scaled3, vec3 } from '../geometry/vec3';
 import { refuse, type Result } from '../result';
 import type { RunPiece } from '../piece/run';
 import type { Act, ActTechnique } from './act';
-import {
-  cutFromParts,
-  joinActs,
-  waitsFor,
-  type ActUse,
-  type JoinedPiece,
-  type JoinedUse,
-  type Offer,
-} from './joinActs';
+import { joinActs, waitsFor, type ActUse, type JoinedPiece, type JoinedUse, type Offer } from './joinActs';
 import { cutsOfPiece, type CutPiece } from './ofPiece';
 import type { Parameters } from './parameter';
+import { cutFromParts } from './wireState';
 import type { Values } from './readValues';
 import { orFolded, type Plan } from './technique';
 
@@ -32,6 +25,8 @@ export interface PlannedPiece {
   readonly uses: readonly string[];
   readonly run: RunPiece;
   readonly rules: JoinedPiece['rules'];
+  /** The use that each course is of. */
+  readonly by: JoinedPiece['by'];
   /** Where it hangs from: the middle of what a chain goes through; undefined when nothing is made for that. */
   readonly hang: Vec3 | undefined;
 }
@@ -54,8 +49,8 @@ export function planActs(uses: readonly ActUse[]): {
         const { act } = joined.uses.find(({ use }) => use.id === id) as JoinedUse;
         if (act.ok) plans.set(id, { ok: true, value: planOf(id, act.value, made.value) });
       }
-      const { uses: of, rules, hangs } = piece;
-      return [{ uses: of, run: made.value.run, rules, hang: hangOf(made.value.run, hangs) }];
+      const { uses: of, rules, hangs, by } = piece;
+      return [{ uses: of, run: made.value.run, rules, by, hang: hangOf(made.value.run, hangs) }];
     }
     // What the last of them does cannot be made: the others are planned without it.
     const last = piece.uses.at(-1) as string;

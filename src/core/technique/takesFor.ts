@@ -6,6 +6,8 @@ import { offerOf, type AnyTechnique, type OfferedTechnique } from './technique';
 /** A port as one looks for what goes on from something. */
 export interface PortOffered {
   readonly key: string;
+  /** What something that it takes does next. */
+  readonly does: string;
   readonly takes: readonly Takes[];
   readonly from: number;
   readonly to: number;
@@ -20,7 +22,13 @@ export interface GoingOn extends OfferedTechnique {
 export const goingOnOf = (technique: AnyTechnique): GoingOn => ({
   ...offerOf(technique),
   ports: isActed(technique)
-    ? Object.entries(technique.ports).map(([key, { takes, from, to }]) => ({ key, takes, from, to }))
+    ? Object.entries(technique.ports).map(([key, { does, takes, from, to }]) => ({
+        key,
+        does,
+        takes,
+        from,
+        to,
+      }))
     : [],
 });
 

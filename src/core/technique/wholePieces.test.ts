@@ -6,7 +6,7 @@ import { insideBodies } from '../piece/insideBodies';
 import { planOf, planFor, named, ga, type Values } from '../../../tests/support/techniques';
 import { widestGap } from '../../../tests/support/constructions';
 import { WHOLE } from '../../../tests/support/wholeMeasures';
-import { cutFromParts } from './joinActs';
+import { cutFromParts } from './wireState';
 import { roundWire } from './parameter';
 import { cutOf, netOf, type Plan } from './technique';
 

@@ -2,8 +2,9 @@ import type { Port } from './act';
 import type { Parameters } from './parameter';
 
 /** The port of an end that winds, where one is chosen that comes from somewhere else; a wire of its own is cut by the technique when none is. */
-export const windingEnd = (label: string, name: string): Port<Parameters> => ({
+export const windingEnd = (label: string, does: string, name: string): Port<Parameters> => ({
   label,
+  does,
   takes: ['end'],
   from: 1,
   to: 1,

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { afterStepsInOrder } from '@/core/pattern/afterSteps';
 import type { Composition, Specs } from '@/core/pattern/composition';
+import { drawnPaths, viewBoxOf } from '@/core/drawing/drawingSvg';
 import { saidFrom, viewsOf } from '@/core/drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
@@ -27,7 +28,7 @@ function FromAllSides({ part, looks }: { part: DrawnPart; looks: Looks }) {
             drawing={drawPlan(part.plan, undefined, view)}
             looks={looks}
             label={`${part.name}, drawn to scale, ${saidFrom(view)}`}
-            className="h-64 w-full md:h-96"
+            className="h-64 w-full md:h-96 print:h-56"
           />
           <figcaption className="muted text-center text-sm">{view}</figcaption>
         </figure>
@@ -53,7 +54,7 @@ function AfterEachStep({ part, looks, steps }: { part: DrawnPart; looks: Looks; 
               drawing={drawSmall(plan)}
               looks={looks}
               label={`${part.name} after step ${number}`}
-              className="h-28 w-full"
+              className="h-28 w-full print:h-20"
             />
             <p className="text-sm">
               <span className="muted">{number}.</span> {name}
@@ -91,7 +92,7 @@ export function PiecesDrawn({
     ({ use }) => !drawn.some(({ uses }) => uses.some((each) => each.use === use)),
   );
   return (
-    <section className="leaf mt-4 p-4" aria-label="Drawn to scale">
+    <section className="leaf runs-on mt-4 p-4" aria-label="Drawn to scale">
       {drawn.map((part) => {
         const looks = looksOf(part, specs, parts);
         return (
@@ -134,7 +135,7 @@ export function PiecesDrawn({
   );
 }
 
-/** A pattern, small. */
+/** A pattern, small: its paths are one text, which a browser takes as it is and does not go through once more. */
 export function PatternPicture({
   of,
   specs,
@@ -148,11 +149,15 @@ export function PatternPicture({
 }) {
   const { drawing, looks } = pictureOf(of, specs, techniques);
   return (
-    <PlanDrawing
-      drawing={drawing}
-      looks={looks}
-      label={`${label}, drawn to scale`}
+    <svg
+      role="img"
+      aria-label={`${label}, drawn to scale`}
+      viewBox={viewBoxOf(drawing)}
       className="mt-2 h-28 w-full"
+      fill="none"
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      dangerouslySetInnerHTML={{ __html: drawnPaths(drawing, looks) }}
     />
   );
 }

@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useId, useMemo, useState, type ReactNode } from 'react';
-import { LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
+import { boxAbout, LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
 import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
@@ -18,6 +18,9 @@ const RoundView = dynamic(() => import('./RoundView'), {
 
 const IN_THE_ROUND = 'in the round';
 
+const drawnFrom = (plan: Plan, view: View): LineDrawing =>
+  view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view);
+
 /** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies; a ring from above, too. */
 export const PlanViews = memo(function PlanViews({
   plan,
@@ -25,6 +28,7 @@ export const PlanViews = memo(function PlanViews({
   label,
   className,
   isRing = false,
+  ghost,
   over,
 }: {
   plan: Plan;
@@ -32,6 +36,8 @@ export const PlanViews = memo(function PlanViews({
   label: string;
   className: string;
   isRing?: boolean;
+  /** What it could become, and what that is made of: it is seen through. */
+  ghost?: { readonly plan: Plan; readonly looks: Looks } | undefined;
   /** What lies over the picture, in its own millimetres. */
   over?: (view: View, box: LineDrawing['box']) => ReactNode;
 }) {
@@ -42,9 +48,11 @@ export const PlanViews = memo(function PlanViews({
   const view = shown === IN_THE_ROUND ? 'front' : shown;
   // While one types, what is turned follows when there is time.
   const turned = useDeferredValue(shown === IN_THE_ROUND ? plan.run : undefined);
+  const alone = useMemo(() => drawnFrom(plan, view), [plan, view]);
+  const become = useMemo(() => ghost && drawnFrom(ghost.plan, view), [ghost, view]);
   const drawing = useMemo(
-    () => (view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view)),
-    [plan, view],
+    () => (become ? { ...alone, box: boxAbout(alone.box, become.box) } : alone),
+    [alone, become],
   );
   const still = (
     <PlanDrawing
@@ -61,6 +69,16 @@ export const PlanViews = memo(function PlanViews({
       ) : (
         <div className="relative">
           {still}
+          {ghost && become && (
+            <div aria-hidden="true" className="pointer-events-none absolute inset-0 opacity-50">
+              <PlanDrawing
+                drawing={{ ...become, box: drawing.box }}
+                looks={ghost.looks}
+                label="What it could become"
+                className={className}
+              />
+            </div>
+          )}
           {over?.(view, drawing.box)}
         </div>
       )}

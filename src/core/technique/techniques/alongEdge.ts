@@ -32,6 +32,7 @@ export const alongEdge = actTechnique({
   ports: {
     end: {
       label: 'End that lies along it',
+      does: 'run along the edge of the stone',
       takes: ['end'],
       from: 1,
       to: 1,

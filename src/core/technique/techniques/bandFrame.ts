@@ -50,6 +50,7 @@ export const bandFrame = actTechnique({
   ports: {
     frame: {
       label: 'Frame wire',
+      does: 'frame a stone, with bands across it',
       takes: ['wire'],
       from: 1,
       to: 1,

@@ -33,6 +33,7 @@ export const beadBetween = actTechnique({
   ports: {
     held: {
       label: 'The wire on the left of the bead, and the one on the right',
+      does: 'hold a bead between them',
       takes: ['stretch'],
       from: 2,
       to: 2,
@@ -47,7 +48,7 @@ export const beadBetween = actTechnique({
           pose(vec3((index - 0.5) * (bead + 2 * ROOM * bendOf(thin).thick + D), 0), vec3(0, -1)),
       }),
     },
-    tie: windingEnd('End that ties it, from above the bead', 'tying wire'),
+    tie: windingEnd('End that ties it, from above the bead', 'tie a bead between two wires', 'tying wire'),
   },
   act: ({ held: size, wire: thin, bead, drilled: hole, turns, tail }, { ends, own }) => {
     const [held, [tie]] = [ends('held'), ends('tie')];

@@ -32,6 +32,7 @@ export const bentEnds = actTechnique({
   ports: {
     ends: {
       label: 'Ends that are bent, from the inside of the bend outward',
+      does: 'bend, to a radius',
       takes: ['end'],
       from: 1,
       to: 8,

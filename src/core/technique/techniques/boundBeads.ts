@@ -32,6 +32,7 @@ export const boundBeads = actTechnique({
   ports: {
     frame: {
       label: 'End that they are bound on',
+      does: 'carry beads bound along it',
       takes: ['end'],
       from: 1,
       to: 1,
@@ -45,7 +46,7 @@ export const boundBeads = actTechnique({
         start: () => pose(vec3(-along / 2, 0), vec3(1, 0)),
       }),
     },
-    binder: windingEnd('End that binds them', 'binding wire'),
+    binder: windingEnd('End that binds them', 'bind beads on', 'binding wire'),
   },
   act: (
     { base, wire: thin, along, bead, drilled: hole, wraps, lie, tail, through: times },

@@ -78,6 +78,7 @@ export const bundleFrame = actTechnique({
   ports: {
     frame: {
       label: 'Frame wires, from the front to the back',
+      does: 'go round a stone, bound together',
       takes: ['wire'],
       from: 1,
       to: 12,

@@ -23,6 +23,7 @@ export const coil = actTechnique({
   ports: {
     core: {
       label: 'End that it is wound on',
+      does: 'be coiled round',
       takes: ['end'],
       from: 1,
       to: 1,

@@ -24,6 +24,7 @@ export const coilOfCoil = actTechnique({
   ports: {
     core: {
       label: 'End that it is wound on',
+      does: 'be coiled round with a coil',
       takes: ['end'],
       from: 1,
       to: 1,

@@ -5,7 +5,8 @@ import { perimeterOf } from '../../outline/outline';
 import { outlineOf } from '../../outline/outlineOf';
 import type { Course, Piece, PieceWire, Side } from '../../piece/piece';
 import { ok, refuse, type Result } from '../../result';
-import { cutFromParts, joinActs, type ActUse } from '../joinActs';
+import { joinActs, type ActUse } from '../joinActs';
+import { cutFromParts } from '../wireState';
 import { cutsOfPiece } from '../ofPiece';
 import {
   choice,

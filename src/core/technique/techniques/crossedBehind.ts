@@ -40,6 +40,7 @@ export const crossedBehind = actTechnique({
   ports: {
     ends: {
       label: 'The left end and the right end',
+      does: 'cross behind the stone',
       takes: ['end'],
       from: 2,
       to: 2,

@@ -23,6 +23,7 @@ export const flatSpiral = actTechnique({
   ports: {
     ends: {
       label: 'Ends that are rolled up',
+      does: 'curl up in a flat spiral',
       takes: ['end'],
       from: 1,
       to: 8,

@@ -33,6 +33,7 @@ export const foldedBail = actTechnique({
   ports: {
     ends: {
       label: 'Ends that become the bail',
+      does: 'fold over into a bail',
       takes: ['end'],
       from: 1,
       to: 10,

@@ -32,6 +32,7 @@ export const freeLine = actTechnique({
   ports: {
     ends: {
       label: 'Ends that are led along it',
+      does: 'follow a line of your own',
       takes: ['end'],
       from: 1,
       to: 8,

@@ -24,6 +24,7 @@ export const lashing = actTechnique({
   ports: {
     held: {
       label: 'What it holds; it is wound on where the first two pass nearest to one another',
+      does: 'be lashed where they pass one another',
       takes: ['stretch'],
       from: 2,
       to: 6,

@@ -26,6 +26,7 @@ export const neckWraps = actTechnique({
   ports: {
     bundle: {
       label: 'Ends that are bound together',
+      does: 'be bound together in a neck',
       takes: ['end'],
       from: 2,
       to: 24,
@@ -48,7 +49,7 @@ export const neckWraps = actTechnique({
           ),
       }),
     },
-    winder: windingEnd('End that winds about them', 'binding wire'),
+    winder: windingEnd('End that winds about them', 'wind about upright ends', 'binding wire'),
   },
   act: ({ wire: thin, turns, way, tail }, { ends, own }) => {
     const [bundle, [winder]] = [ends('bundle'), ends('winder')];

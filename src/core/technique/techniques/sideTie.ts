@@ -37,6 +37,7 @@ const parameters = {
 /** The wires on one side, one behind the other where they are cut afresh; between both sides the tying wire has room to pass. */
 const sidePort = (which: 'left' | 'right'): Port<typeof parameters> => ({
   label: `The wires on the ${which}`,
+  does: `be tied, on the ${which}`,
   takes: ['stretch'],
   from: 2,
   to: 6,

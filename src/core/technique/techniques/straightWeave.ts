@@ -77,6 +77,7 @@ export const straightWeave = actTechnique({
   ports: {
     frame: {
       label: 'Wires that it is woven on, A first',
+      does: 'be woven on',
       takes: ['wire', 'end'],
       from: 1,
       to: 12,

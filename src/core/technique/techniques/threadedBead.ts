@@ -21,6 +21,7 @@ export const threadedBead = actTechnique({
   ports: {
     end: {
       label: 'End that it is threaded on',
+      does: 'thread a bead',
       takes: ['end'],
       from: 1,
       to: 1,

@@ -71,6 +71,7 @@ export const weaveRound = actTechnique({
   ports: {
     frame: {
       label: 'Wires that it is woven on, A first',
+      does: 'be woven on, all round a stone',
       takes: ['wire'],
       from: 1,
       to: 12,

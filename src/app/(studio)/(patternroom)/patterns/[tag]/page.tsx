@@ -109,7 +109,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           <Judgements of={judgeSteps(body.steps, Object.values(specs))} />
         </div>
       )}
-      <section className="leaf mt-4 p-4">
+      <section className="leaf runs-on mt-4 p-4">
         <h2>Its wires, to scale</h2>
         <div className="mt-2">
           {resolved ? (
@@ -140,7 +140,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           </ul>
         </section>
         <Parts parts={parts} />
-        <section className="leaf p-4">
+        <section className="leaf runs-on p-4">
           <h2>
             {each} minutes each{setUp > 0 && `, ${setUp} to set up`}
           </h2>

@@ -101,7 +101,13 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   // What is typed is shown at once, what comes of it when the typing pauses; what is added, moved or taken away is no typing.
   const typed = useSettled(composition);
   const settled = isSameWork(typed, composition) ? typed : composition;
+  const atHand = useMemo(() => ({ specs: byId, techniques }), [byId, techniques]);
   const resolved = useMemo(() => resolve(settled, byId, techniques), [settled, byId, techniques]);
+  const { parts } = now;
+  const work = useMemo(
+    () => ({ composition: settled, resolved, atHand, parts }),
+    [settled, resolved, atHand, parts],
+  );
   useKeys(
     useMemo(
       () => [
@@ -158,17 +164,22 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     (id: string) => {
       const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
       setPicked([]);
-      const fetched = Promise.all([fetchTechnique(id), import('@/core/pattern/addTechnique')]);
-      const add = ([technique, { withTechnique }]: Awaited<typeof fetched>) =>
-        compose((before) => {
-          const { left } = resolve(before, byId, techniques);
-          const next = withTechnique(before, technique, techniques, byId, undefined, left);
-          const added = next.uses.at(-1);
-          return takes && added ? withUse(next, added.id, { takes }) : next;
-        });
+      const fetched = Promise.all([fetchTechnique(id), import('@/core/pattern/goneOn')]);
+      const add = ([technique, { goneOn }]: Awaited<typeof fetched>) =>
+        compose((before) => goneOn(before, technique, takes, atHand));
       adding.current = adding.current.then(() => fetched).then(add, () => toast(NOT_FETCHED));
     },
-    [byId, compose, techniques, toast, offered, goingOn],
+    [atHand, compose, toast, offered, goingOn],
+  );
+  const letGo = useCallback(() => setPicked([]), []);
+  const shape = useCallback(
+    (id: string, texts: Texts, tag: string) =>
+      compose(
+        (before) =>
+          withUse(before, id, { texts: { ...before.uses.find((use) => use.id === id)?.texts, ...texts } }),
+        tag && `${id}.${tag}`,
+      ),
+    [compose],
   );
   const changeParts = useCallback(
     (next: (parts: PatternDraft['parts']) => PatternDraft['parts'], label?: string) =>
@@ -258,19 +269,18 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
             <PieceShown
               key={part.id}
               part={part}
-              specs={byId}
-              parts={now.parts}
-              left={resolved.left}
-              picked={picked}
+              work={work}
+              picked={goingOn}
+              able={able}
               onPick={pick}
+              onLetGo={letGo}
+              onTake={addTechnique}
+              onShape={shape}
             />
           ))}
-          <AddTechnique
-            offered={able}
-            onAdd={addTechnique}
-            first={composition.uses.length === 0}
-            from={goingOn.map(({ label }) => label)}
-          />
+          {goingOn.length === 0 && (
+            <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
+          )}
           <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
             {resolved.uses.map((each, index) => {
               const use = used.get(each.use.id);

@@ -1,9 +1,9 @@
 'use client';
 
-import { memo } from 'react';
+import type { ReactNode } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import { spread } from '@/core/drawing/spread';
-import { seenFrom, type Seen, type View } from '@/core/drawing/view';
+import { seenFrom, type View } from '@/core/drawing/view';
+import type { Vec } from '@/core/geometry/vector';
 import type { PlaceLeft } from '@/core/pattern/placesLeft';
 import { mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';
@@ -16,25 +16,28 @@ interface Picking {
   readonly onPick: (ref: string) => void;
 }
 
-/** Marks are so many times smaller than the picture. */
-const MARK = 36;
-
 const isEnd = ({ offer }: PlaceLeft): boolean => offer.takes === 'end';
+
+/** What is marked on the picture: ends, and whatever else was picked. */
+export const markedOf = (places: readonly PlaceLeft[], picked: readonly string[]): readonly PlaceLeft[] =>
+  places.filter((each) => isEnd(each) || picked.includes(each.offer.ref));
 
 /** The ends of a piece on its picture, to be picked by mouse or finger; what is picked is marked as it lies. Keys pick by name, below. */
 export function PlacesMarked({
   places,
+  marks,
+  radius,
   picked,
   onPick,
   view,
   box,
-}: Picking & { readonly view: View; readonly box: LineDrawing['box'] }) {
-  const radius = Math.max(box.width, box.height) / MARK;
-  const shown = places.filter((each) => isEnd(each) || picked.includes(each.offer.ref));
-  const marks = spread(
-    shown.map(({ at }) => seenFrom(view, [at])[0] as Seen),
-    radius,
-  );
+}: Picking & {
+  /** Where the mark of each stands on the picture. */
+  readonly marks: readonly Vec[];
+  readonly radius: number;
+  readonly view: View;
+  readonly box: LineDrawing['box'];
+}) {
   return (
     <svg
       aria-hidden="true"
@@ -45,7 +48,7 @@ export function PlacesMarked({
       strokeWidth={radius / 5}
       strokeLinecap="round"
     >
-      {shown.map((place, index) => {
+      {places.map((place, index) => {
         const { ref } = place.offer;
         const isPicked = picked.includes(ref);
         const line = seenFrom(view, place.line);
@@ -95,7 +98,15 @@ function Chips({ places, picked, onPick }: Picking) {
 }
 
 /** What the piece leaves to go on from, by name: pick one or several, then say what they do next. */
-export const GoOnFrom = memo(function GoOnFrom({ places, picked, onPick }: Picking) {
+export function GoOnFrom({
+  places,
+  picked,
+  onPick,
+  children,
+}: Picking & {
+  /** What is asked of what was picked. */
+  readonly children: ReactNode;
+}) {
   const ends = places.filter(isEnd);
   const others = places.filter((each) => !isEnd(each));
   if (places.length === 0) return null;
@@ -103,7 +114,7 @@ export const GoOnFrom = memo(function GoOnFrom({ places, picked, onPick }: Picki
     <section aria-label="Go on from" className="leaf px-4 py-3">
       <h3>Go on from</h3>
       <p className="muted text-sm">
-        Pick ends, here or on the picture; then say below what they do next, each or together.
+        Pick ends, here or on the picture; then say what they do next, each or together.
       </p>
       <div className="mt-2">
         <Chips places={ends} picked={picked} onPick={onPick} />
@@ -113,6 +124,7 @@ export const GoOnFrom = memo(function GoOnFrom({ places, picked, onPick }: Picki
           <Chips places={others} picked={picked} onPick={onPick} />
         </Fold>
       )}
+      {children}
     </section>
   );
-});
+}

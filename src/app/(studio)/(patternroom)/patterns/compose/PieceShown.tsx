@@ -1,46 +1,120 @@
 'use client';
 
-import { memo, useCallback, useMemo } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import type { View } from '@/core/drawing/view';
-import type { Specs } from '@/core/pattern/composition';
+import { spread } from '@/core/drawing/spread';
+import { seenFrom, type View } from '@/core/drawing/view';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
-import { looksOf, type Named } from '@/core/pattern/looksOf';
+import { looksOf } from '@/core/pattern/looksOf';
+import type { ResolvedUse } from '@/core/pattern/resolve';
 import { placesLeft } from '@/core/pattern/placesLeft';
 import type { Offer } from '@/core/technique/joinActs';
+import type { Texts } from '@/core/technique/readTexts';
+import type { GoingOn } from '@/core/technique/takesFor';
 import { ChecksSaid } from '@/ui/craft/ChecksSaid';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { TouchesSaid } from '@/ui/craft/TouchesSaid';
 import { usePieceSaid } from '@/ui/craft/usePieceSaid';
-import { GoOnFrom, PlacesMarked } from './GoOnFrom';
+import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
+import { NextAct } from './NextAct';
+import { ShapeByHand } from './ShapeByHand';
+import { useHandles } from './useHandles';
+import { useTrial } from './useTrial';
+import type { Work } from './work';
 
-/** A piece that is being composed, large; it stays in view while its techniques are worked on. */
+interface PieceShownProps {
+  readonly part: DrawnPart;
+  readonly work: Work;
+  /** What was picked to go on from, of all pieces. */
+  readonly picked: readonly Offer[];
+  /** Techniques that go on from that. */
+  readonly able: readonly GoingOn[];
+  readonly onPick: (ref: string) => void;
+  readonly onLetGo: () => void;
+  readonly onTake: (id: string) => void;
+  /** @param tag changes of one tag that follow each other are taken back together */
+  readonly onShape: (use: string, texts: Texts, tag: string) => void;
+}
+
+/** A piece that is being composed, large: one goes on from it, and shapes it by hand. It stays in view while its techniques are worked on. */
 export const PieceShown = memo(function PieceShown({
   part,
-  specs,
-  parts,
-  left,
+  work,
   picked,
+  able,
   onPick,
-}: {
-  readonly part: DrawnPart;
-  readonly specs: Specs;
-  /** Stones, beads and findings as they are typed. */
-  readonly parts: Named;
-  /** What all pieces leave to go on from, and what of it was picked. */
-  readonly left: readonly Offer[];
-  readonly picked: readonly string[];
-  readonly onPick: (ref: string) => void;
-}) {
-  const looks = useMemo(() => looksOf(part, specs, parts), [part, specs, parts]);
+  onLetGo,
+  onTake,
+  onShape,
+}: PieceShownProps) {
+  const { resolved, atHand, parts } = work;
+  const looks = useMemo(() => looksOf(part, atHand.specs, parts), [part, atHand, parts]);
   const said = usePieceSaid(part.piece ?? {});
-  const own = useMemo(() => (part.plan.run ? placesLeft(left, [{ run: part.plan.run }]) : []), [left, part]);
-  const marked = useCallback(
-    (view: View, box: LineDrawing['box']) => (
-      <PlacesMarked places={own} picked={picked} onPick={onPick} view={view} box={box} />
-    ),
-    [own, picked, onPick],
+  const own = useMemo(
+    () => (part.plan.run ? placesLeft(resolved.left, [{ run: part.plan.run }]) : []),
+    [resolved, part],
+  );
+  const refs = useMemo(() => picked.map(({ ref }) => ref), [picked]);
+  const isAsked = picked.some(({ ref }) => own.some(({ offer }) => offer.ref === ref));
+  const { trying, trial, onTry } = useTrial(work, picked, isAsked ? able : NONE);
+  const ghost = useMemo(() => {
+    const become = trial?.refusal === '' ? trial.part : undefined;
+    return become && { plan: become.plan, looks: looksOf(become, atHand.specs, parts) };
+  }, [trial, atHand, parts]);
+
+  const uses = part.uses.map(({ use }) => use);
+  const last = uses.at(-1)?.id ?? '';
+  const [shaping, setShaping] = useState('');
+  // What was just taken is what the hand is on.
+  const [takenAfter, setTakenAfter] = useState<string>();
+  if (takenAfter !== undefined && takenAfter !== last) {
+    setTakenAfter(undefined);
+    setShaping(last);
+  }
+  const shaped = useHandles(resolved, shaping);
+  const name = uses.find(({ id }) => id === shaping)?.name ?? '';
+  const over = useCallback(
+    (view: View, box: LineDrawing['box']) => {
+      const radius = Math.max(box.width, box.height) / MARK;
+      const marked = markedOf(own, refs);
+      const handles = shaped?.handles ?? [];
+      // All of them together: a handle stands beside an end that lies where it does.
+      const marks = spread(
+        seenFrom(
+          view,
+          [...marked, ...handles].map(({ at }) => at),
+        ),
+        radius,
+      );
+      return (
+        <>
+          <PlacesMarked
+            places={marked}
+            marks={marks}
+            radius={radius}
+            picked={refs}
+            onPick={onPick}
+            view={view}
+            box={box}
+          />
+          {shaped && (
+            <ShapeByHand
+              key={shaped.id}
+              shaped={shaped}
+              name={name}
+              marks={marks.slice(marked.length)}
+              size={radius}
+              looks={looks}
+              view={view}
+              box={box}
+              onShape={(texts, tag) => onShape(shaped.id, texts, tag)}
+            />
+          )}
+        </>
+      );
+    },
+    [own, refs, onPick, shaped, name, looks, onShape],
   );
   return (
     <>
@@ -51,10 +125,50 @@ export const PieceShown = memo(function PieceShown({
           label={`${part.name}, drawn to scale`}
           className="h-[30vh] w-full lg:h-[46vh]"
           isRing={isRing(part)}
-          over={marked}
+          ghost={ghost}
+          over={over}
         />
       </section>
-      <GoOnFrom places={own} picked={picked} onPick={onPick} />
+      <GoOnFrom places={own} picked={refs} onPick={onPick}>
+        {isAsked && (
+          <NextAct
+            picked={picked}
+            able={able}
+            trying={trying}
+            trial={trial}
+            onTry={onTry}
+            onTake={(id) => {
+              setTakenAfter(last);
+              onTake(id);
+            }}
+            onLetGo={onLetGo}
+          />
+        )}
+      </GoOnFrom>
+      <section aria-label="Shaping" className="leaf flex flex-wrap items-center gap-3 px-4 py-3">
+        <label className="flex min-h-11 flex-wrap items-center gap-2 font-semibold">
+          Shape by hand
+          <select
+            className="select max-w-full text-base font-normal"
+            value={uses.some(({ id }) => id === shaping) ? shaping : ''}
+            onChange={({ target }) => setShaping(target.value)}
+          >
+            <option value="">nothing</option>
+            {part.uses.map((each) => (
+              <option key={each.use.id} value={each.use.id}>
+                {namedApart(each, part.uses)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p className="muted min-w-0 grow text-sm">
+          {shaped === undefined
+            ? 'Choose what you want to shape: its measures become handles on the picture.'
+            : shaped.handles.length > 0
+              ? 'Pull a handle, or move it with the arrow keys; the numbers stand with the technique.'
+              : 'Nothing of it can be pulled at; its measures stand with the technique.'}
+        </p>
+      </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
         <PieceHangs part={part} looks={looks} />
         <ChecksSaid said={said?.checks ?? []} />
@@ -63,3 +177,16 @@ export const PieceShown = memo(function PieceShown({
     </>
   );
 });
+
+const NONE: readonly GoingOn[] = [];
+
+/** What a technique is called in its piece; where others are called the same, with what it takes up. */
+function namedApart({ use, offered }: ResolvedUse, uses: readonly ResolvedUse[]): string {
+  const alike = uses.filter((each) => each.use.name === use.name);
+  const takes = Object.values(use.takes).flat();
+  const labels = offered.filter(({ ref }) => takes.includes(ref)).map(({ label }) => label);
+  return alike.length > 1 && labels.length > 0 ? `${use.name}: ${labels.join(', ')}` : use.name;
+}
+
+/** Marks of ends and handles are so many times smaller than the picture. */
+const MARK = 34;

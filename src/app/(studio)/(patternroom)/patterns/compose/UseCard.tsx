@@ -6,6 +6,7 @@ import { takesWire } from '@/core/technique/technique';
 import { memo, useId, useMemo, useState } from 'react';
 import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/pattern/composition';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
+import { unaskedOf } from '@/core/pattern/pullable';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
 import type { KnownSpec } from '@/studio/wire/specs';
@@ -56,10 +57,7 @@ export const UseCard = memo(function UseCard({
     [byId, resolved, plan, parts],
   );
   const acted = isActed(technique) ? technique : undefined;
-  /** Parameters that are asked only of wires that it cuts itself. */
-  const unasked = Object.entries(acted?.ports ?? {}).flatMap(([key, { freshOnly }]) =>
-    (use.takes[key] ?? []).length > 0 ? freshOnly : [],
-  );
+  const unasked = unaskedOf(use, technique);
   // Once something in it is wrong it stays open: a fold that shut as the last digit made it right took the field away.
   const isWrong = Object.keys(wrong).length > 0;
   const [open, setOpen] = useState(isWrong);

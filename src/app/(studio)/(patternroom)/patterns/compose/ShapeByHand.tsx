@@ -1,0 +1,231 @@
+'use client';
+
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { drawLines, type Fineness, type LineDrawing } from '@/core/drawing/lineDrawing';
+import type { Looks } from '@/core/drawing/look';
+import { seenFrom, type Seen, type View } from '@/core/drawing/view';
+import type { Vec3 } from '@/core/geometry/path';
+import type { Vec } from '@/core/geometry/vector';
+import {
+  pulledBy,
+  pulledSoFar,
+  stepped,
+  textsPulled,
+  type Handle,
+  type Pulled,
+} from '@/core/technique/handles';
+import type { Texts } from '@/core/technique/readTexts';
+import { formatLengthShort, mm } from '@/core/units/length';
+import { PlanDrawing } from '@/ui/craft/PlanDrawing';
+import { Said } from '@/ui/house';
+import { Reckoned, useLengths } from '@/ui/lengths';
+import type { Shaped } from './useHandles';
+
+/** A handle that is being pulled, or was just now. */
+interface Pull {
+  readonly handle: Handle;
+  /** What it was worked out of; when that is another, the picture has followed. */
+  readonly of: Shaped['of'];
+  readonly to: readonly number[];
+  readonly at: Vec3;
+  readonly made: Pulled | undefined;
+  readonly refusal: string;
+  /** Where the hand took hold of it, from its middle; undefined when it was let go. */
+  readonly held: Vec | undefined;
+}
+
+const STROKES: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowRight: [1, 1],
+  ArrowUp: [1, -1],
+  ArrowLeft: [-1, -1],
+  ArrowDown: [-1, 1],
+};
+/** While one pulls it is drawn less finely: it is drawn anew with every move. */
+const WHILE_PULLED: Fineness = { layer: 0.4, stray: 0.06 };
+
+/** Page up and Page down are so many strokes. */
+const LEAP = 10;
+
+const keyOf = ({ key, point }: Handle): string => (point === undefined ? key : `${key} ${point}`);
+
+/** What a handle of a point is moved by keys: up and down is on along the line, right and left is to its right and left. */
+function strokesOf({ key }: KeyboardEvent, { point }: Handle): readonly number[] | undefined {
+  if (key === 'PageUp' || key === 'PageDown') return [key === 'PageUp' ? LEAP : -LEAP, 0];
+  const strokes = STROKES[key];
+  if (!strokes) return undefined;
+  if (point === undefined) return [strokes[0]];
+  return key === 'ArrowUp' || key === 'ArrowDown' ? [strokes[0], 0] : [0, strokes[0]];
+}
+
+/** The handles of a technique on its picture: pulled by mouse or finger, moved by keys; what it comes to is seen while one pulls. */
+export function ShapeByHand({
+  shaped: { of, values, shaping, handles },
+  name,
+  marks,
+  size,
+  looks,
+  view,
+  box,
+  onShape,
+}: {
+  readonly shaped: Shaped;
+  /** What is shaped. */
+  readonly name: string;
+  /** Where each handle stands on the picture while it is not pulled, and how large it is there. */
+  readonly marks: readonly Vec[];
+  readonly size: number;
+  readonly looks: Looks;
+  readonly view: View;
+  readonly box: LineDrawing['box'];
+  /** @param tag changes of one tag that follow each other are taken back together */
+  readonly onShape: (texts: Texts, tag: string) => void;
+}) {
+  const { system } = useLengths();
+  const picture = useRef<SVGSVGElement>(null);
+  const [told, setPull] = useState<Pull>();
+  // What was let go stays until the picture has followed.
+  const pull = told && (told.held || told.of === of) ? told : undefined;
+  const drawn = useMemo(
+    () => pull?.made && { ...drawLines(pull.made.lines, [], view, WHILE_PULLED), box },
+    [pull, view, box],
+  );
+  const pullTo = (handle: Handle, to: readonly number[], held: Vec | undefined) => {
+    const made = shaping.pulled(handle, to);
+    const next: Pull = made.ok
+      ? { handle, of, to, at: made.value.at, made: made.value, refusal: '', held }
+      : { ...(pull ?? standing(handle)), handle, of, refusal: made.error, held };
+    setPull(next);
+    return next;
+  };
+  const standing = (handle: Handle): Pull => ({
+    handle,
+    of,
+    to: handle.pulls.map(({ value }) => value),
+    at: handle.at,
+    made: undefined,
+    refusal: '',
+    held: undefined,
+  });
+  /** A handle as it was pulled so far. */
+  const nowOf = (handle: Handle): Pull => (isOf(pull, handle) ? pull : standing(handle));
+  const keep = ({ handle, to, refusal }: Pull, tag: string) => {
+    if (refusal === '' && to.some((value, index) => value !== handle.pulls[index]?.value))
+      onShape(textsPulled(values, handle, to, system), tag);
+  };
+  const placeOf = ({ clientX, clientY }: PointerEvent): Vec | undefined => {
+    const back = picture.current?.getScreenCTM()?.inverse();
+    return back && new DOMPoint(clientX, clientY).matrixTransform(back);
+  };
+  const saidOf = (handle: Handle, to: readonly number[]): string =>
+    to
+      .map((value) =>
+        handle.parameter.kind === 'count' ? String(value) : formatLengthShort(mm(value), system),
+      )
+      .join(', ');
+  return (
+    <>
+      {drawn && (
+        <div aria-hidden="true" className="pointer-events-none absolute inset-0 opacity-70">
+          <PlanDrawing
+            drawing={drawn}
+            looks={looks}
+            label="As it is pulled"
+            className="h-full w-full overflow-visible"
+          />
+        </div>
+      )}
+      <svg
+        ref={picture}
+        role="group"
+        aria-label={`Handles of ${name}`}
+        viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+        className="pointer-events-none absolute inset-0 h-full w-full overflow-visible text-primary"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={size / 6}
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      >
+        {handles.map((handle, index) => {
+          const { to, at } = nowOf(handle);
+          const [stood, stands] = seenFrom(view, [handle.at, at]) as [Seen, Seen];
+          const mark = marks[index] ?? stood;
+          const [x, y] = [mark.x + stands.x - stood.x, mark.y + stands.y - stood.y];
+          const canBePulled = pulledBy(handle, view, { x: 0, y: 0 }) !== undefined;
+          return (
+            <path
+              key={keyOf(handle)}
+              d={`M${x - size} ${y}l${size} ${-size} ${size} ${size} ${-size} ${size}z`}
+              role="slider"
+              tabIndex={0}
+              aria-label={handle.label}
+              aria-valuemin={handle.pulls[0].from}
+              aria-valuemax={handle.pulls[0].to}
+              aria-valuenow={to[0] ?? 0}
+              aria-valuetext={saidOf(handle, to)}
+              className={`pointer-events-auto touch-none fill-base-100 outline-none! focus-visible:fill-primary ${canBePulled ? 'cursor-grab' : 'opacity-50'}`}
+              onPointerDown={(event) => {
+                const at = placeOf(event);
+                if (!at || !canBePulled) return;
+                event.currentTarget.setPointerCapture(event.pointerId);
+                const now = nowOf(handle);
+                const seen = seenFrom(view, [now.at])[0] as Seen;
+                setPull({ ...now, held: { x: at.x - seen.x, y: at.y - seen.y } });
+              }}
+              onPointerMove={(event) => {
+                const at = placeOf(event);
+                if (!at || !isOf(pull, handle) || !pull.held) return;
+                const seen = seenFrom(view, [pull.at])[0] as Seen;
+                const to = pulledBy(pulledSoFar(handle, pull.to), view, {
+                  x: at.x - pull.held.x - seen.x,
+                  y: at.y - pull.held.y - seen.y,
+                });
+                if (to?.some((value, of) => value !== pull.to[of])) pullTo(handle, to, pull.held);
+              }}
+              onPointerUp={() => {
+                if (!isOf(pull, handle) || !pull.held) return;
+                keep(pull, '');
+                setPull(pull.made ? { ...pull, held: undefined } : undefined);
+              }}
+              onPointerCancel={() => setPull(undefined)}
+              onKeyDown={(event) => {
+                if (event.key === 'Escape') return setPull(undefined);
+                const strokes = strokesOf(event, handle);
+                if (!strokes) return;
+                event.preventDefault();
+                const to = stepped(pulledSoFar(handle, nowOf(handle).to), strokes);
+                keep(pullTo(handle, to, undefined), keyOf(handle));
+              }}
+            >
+              <title>{`${handle.label}: ${saidOf(handle, to)}`}</title>
+            </path>
+          );
+        })}
+      </svg>
+      {pull && (
+        <output className="absolute top-0 left-0 max-w-[60%] bg-base-100/90 p-1 text-sm">
+          <strong>
+            {pull.handle.label} <Said>{saidOf(pull.handle, pull.to)}</Said>
+          </strong>
+          {pull.refusal ? (
+            <span className="block text-error">
+              <Said>{pull.refusal}</Said>
+            </span>
+          ) : (
+            pull.made?.cuts
+              .filter(({ cut, was }) => Math.abs(cut - was) >= 0.05)
+              .map(({ name: wire, cut, was }) => (
+                <span key={wire} className="block">
+                  {wire} <Reckoned of={mm(cut)} cut />, <Reckoned of={mm(Math.abs(cut - was))} />{' '}
+                  {cut > was ? 'more' : 'less'}
+                </span>
+              ))
+          )}
+        </output>
+      )}
+    </>
+  );
+}
+
+const isOf = (pull: Pull | undefined, handle: Handle): pull is Pull =>
+  pull !== undefined && keyOf(pull.handle) === keyOf(handle);

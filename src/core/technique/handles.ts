@@ -1,0 +1,384 @@
+import { seenFrom, type View } from '../drawing/view';
+import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
+import { between3, distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
+import type { Vec } from '../geometry/vector';
+import { ok, refuse, type Result } from '../result';
+import type { RunWire } from '../piece/run';
+import type { LengthSystem } from '../units/length';
+import type { ActUse } from './joinActs';
+import type { CountParameter, LengthParameter, LineParameter } from './parameter';
+import { planActs } from './planActs';
+import { SIDES } from './wireState';
+import { textsOf } from './readTexts';
+import type { Values } from './readValues';
+
+/** A measure that one pulls at. */
+export interface Pull {
+  readonly value: number;
+  readonly from: number;
+  readonly to: number;
+  /** What one stroke of a key changes it by. */
+  readonly step: number;
+  /** How the handle moves for each unit of it, mm. */
+  readonly per: Vec3;
+}
+
+/** Where on a piece one takes hold of what a technique does, to change a measure of it. */
+export interface Handle {
+  /** The parameter, and of a line which of its points. */
+  readonly key: string;
+  readonly point?: number;
+  readonly parameter: LengthParameter | CountParameter | LineParameter;
+  readonly label: string;
+  readonly at: Vec3;
+  /** Its course, and how far along that it sits, as a part of its length; it goes with the course while one pulls. */
+  readonly on: { readonly course: string; readonly part: number };
+  /** One for a measure; for a point of a line how far on and how far to the right it is. */
+  readonly pulls: readonly [Pull] | readonly [Pull, Pull];
+}
+
+/** A course of a use as it lies: told by its wire, its hand and its place along that. */
+interface OwnCourse {
+  readonly key: string;
+  readonly wire: string;
+  readonly thick: number;
+  readonly path: Path;
+}
+
+/** Places along a course that are compared. */
+const PLACES = 24;
+/** What moves less than this for the least change, mm, has no handle. */
+const STILL = 0.02;
+/** A length moves what it says by so much and a little for each mm of it. */
+const EVEN = 1.1;
+/** Of places that move about alike, by this part, the first one is taken. */
+const ALIKE = 0.98;
+/** Lengths are pulled to this, mm. */
+const TO = 0.1;
+/** Points of a line lie no farther from where it begins, mm. */
+const LINE_REACH = 1000;
+
+/** What one stroke of a key changes a length by, mm; one that ranges over less than `FINE` is changed by less. */
+const STROKE = 0.5;
+const FINE = 5;
+/** What a length is changed by to see what moves, mm. */
+const TRIED = 0.2;
+
+/** The uses of a piece as far as one of them, with its values. */
+const asFarAs = (uses: readonly ActUse[], id: string, values: Values): readonly ActUse[] =>
+  uses
+    .slice(0, uses.findIndex((use) => use.id === id) + 1)
+    .map((use) => (use.id === id ? { ...use, values } : use));
+
+/** What a use comes to: its courses as they lie, and the wires that they are of. */
+interface Made {
+  readonly courses: readonly OwnCourse[];
+  readonly wires: readonly RunWire[];
+}
+
+/** What a use does to wires when it has these values, and what is cut then; what comes after it is left out. */
+function madeWith(uses: readonly ActUse[], id: string, values: Values): Result<Made> {
+  const planned = planActs(asFarAs(uses, id, values));
+  const use = planned.uses.at(-1);
+  if (use?.plan.ok === false) return refuse(use.plan.error);
+  const piece = planned.pieces.find((each) => each.uses.includes(id));
+  if (!piece) return refuse('Something in it cannot be read.');
+  const worked = new Set<string>();
+  const courses = piece.run.wires.flatMap(({ wire, ...hands }) =>
+    SIDES.flatMap((side) => {
+      const named = new Map<string, number>();
+      return hands[side].flatMap(({ course, name, path }): OwnCourse[] => {
+        if (!course || piece.by.get(course) !== id || path.length < 2) return [];
+        worked.add(wire.id);
+        // Of courses of one name each is told by which of them it is: others may come and go between.
+        const plain = name.replace(/[\d.]+/g, '');
+        const nth = (named.get(plain) ?? 0) + 1;
+        named.set(plain, nth);
+        return [
+          { key: `${wire.id} ${side} ${plain} ${nth}`, wire: wire.cutFrom, thick: wire.size.width, path },
+        ];
+      });
+    }),
+  );
+  const wires = piece.run.wires.filter(({ wire }) => worked.has(wire.id));
+  return ok({ courses, wires });
+}
+
+/** Points at equal parts of a line, its beginning and its end among them. */
+const atParts = (path: Path, parts: number): readonly Vec3[] =>
+  Array.from({ length: parts + 1 }, (_, index) => atPart(path, index / parts));
+
+/** The nearest place of a line to a point, and how far along that is, as a part of its length. */
+function nearestOn(path: Path, to: Vec3): { readonly at: Vec3; readonly part: number } {
+  let [at, gone, along, least] = [path[0] as Vec3, 0, 0, Infinity];
+  for (const [index, next] of path.entries()) {
+    const from = path[index - 1];
+    if (!from) continue;
+    const way = minus3(next, from);
+    const square = dot3(way, way);
+    const part = square > 0 ? Math.min(1, Math.max(0, dot3(minus3(to, from), way) / square)) : 0;
+    const place = between3(from, next, part);
+    const far = distance3(place, to);
+    if (far < least) [at, along, least] = [place, gone + part * Math.sqrt(square), far];
+    gone += Math.sqrt(square);
+  }
+  return { at, part: gone > 0 ? along / gone : 0 };
+}
+
+interface Moved {
+  readonly course: OwnCourse;
+  readonly part: number;
+  readonly at: Vec3;
+  readonly by: Vec3;
+}
+
+/**
+ * Where a change moves courses most, by how far they then lie from where they lay: what slides along itself does not move.
+ * @param even a place that moves by no more than this is taken before all that move by more, mm: a hand that pulls at it stays with it
+ * @returns the place as it was, and by how much it moves
+ */
+function mostMoved(
+  before: readonly OwnCourse[],
+  after: readonly OwnCourse[],
+  even: number,
+): Moved | undefined {
+  const there = new Map(after.map((each) => [each.key, each.path]));
+  const most: { evenly?: Moved; all?: Moved } = {};
+  const look = (moved: Moved) => {
+    const far = norm3(moved.by);
+    const as = far <= even ? 'evenly' : 'all';
+    const before = most[as];
+    if (far * ALIKE > (before ? norm3(before.by) : 0)) most[as] = moved;
+  };
+  for (const course of before) {
+    const path = there.get(course.key);
+    if (!path) continue;
+    // Where it grew: what lies there now and did not.
+    for (const is of atParts(path, PLACES)) {
+      const { at, part } = nearestOn(course.path, is);
+      look({ course, at, part, by: minus3(is, at) });
+    }
+    // Where it shrank: what lay there and does no more.
+    for (const [index, at] of atParts(course.path, PLACES).entries())
+      look({ course, at, part: index / PLACES, by: minus3(nearestOn(path, at).at, at) });
+  }
+  return most.evenly && norm3(most.evenly.by) >= STILL ? most.evenly : most.all;
+}
+
+/** @param part of the length of a line, 0 to 1 */
+function atPart(path: Path, part: number): Vec3 {
+  let left = lengthOfPath(path) * part;
+  for (const [index, to] of path.entries()) {
+    const from = path[index - 1];
+    if (!from) continue;
+    const long = distance3(from, to);
+    if (long > 0 && left <= long) return between3(from, to, left / long);
+    left -= long;
+  }
+  return path.at(-1) as Vec3;
+}
+
+/** Makes a use with other values of it. */
+type Make = (values: Values) => Result<Made>;
+
+function measureHandle(
+  make: Make,
+  now: Made,
+  values: Values,
+  key: string,
+  parameter: LengthParameter | CountParameter,
+): Handle | undefined {
+  const { label, from, to } = parameter;
+  const value = values[key] as number;
+  const isCount = parameter.kind === 'count';
+  const tried = isCount ? 1 : TRIED;
+  for (const by of [tried, -tried]) {
+    if (value + by < from || value + by > to) continue;
+    const then = make({ ...values, [key]: value + by });
+    const moved = then.ok
+      ? mostMoved(now.courses, then.value.courses, isCount ? Infinity : EVEN * TRIED)
+      : undefined;
+    if (!moved || norm3(moved.by) < STILL) continue;
+    const { course, part, at } = moved;
+    const step = isCount ? 1 : to - from < FINE ? TO : STROKE;
+    return {
+      key,
+      parameter,
+      label,
+      at,
+      on: { course: course.key, part },
+      pulls: [{ value, from, to, step, per: scaled3(moved.by, 1 / by) }],
+    };
+  }
+  return undefined;
+}
+
+/** Handles of the points of a line: it ends at its last point, so what moves that moves them all alike. */
+function pointHandles(
+  make: Make,
+  { courses: [course] }: Made,
+  values: Values,
+  key: string,
+  parameter: LineParameter,
+): readonly Handle[] {
+  const points = values[key] as readonly Vec[];
+  const last = points.at(-1);
+  const ends = course?.path.at(-1);
+  if (!course || !last || !ends) return [];
+  const moved = (x: number, y: number): Vec3 | undefined => {
+    const then = make({ ...values, [key]: [...points.slice(0, -1), { x: last.x + x, y: last.y + y }] });
+    const to = then.ok ? then.value.courses.find((each) => each.key === course.key)?.path.at(-1) : undefined;
+    return to && scaled3(minus3(to, ends), 1 / (x + y));
+  };
+  const [on, right] = [moved(TRIED, 0), moved(0, TRIED)];
+  if (!on || !right) return [];
+  const pull = (value: number, per: Vec3): Pull => ({
+    value,
+    from: -LINE_REACH,
+    to: LINE_REACH,
+    step: STROKE,
+    per,
+  });
+  return points.map(({ x, y }, point): Handle => ({
+    key,
+    point,
+    parameter,
+    label: `point ${point + 1} of ${points.length}`,
+    at: plus3(ends, plus3(scaled3(on, x - last.x), scaled3(right, y - last.y))),
+    on: { course: course.key, part: 1 },
+    pulls: [pull(x, on), pull(y, right)],
+  }));
+}
+
+/** What a use comes to while one pulls at it. */
+export interface Pulled {
+  /** Its courses as they lie then. */
+  readonly lines: readonly Omit<OwnCourse, 'key'>[];
+  /** Where the handle is then. */
+  readonly at: Vec3;
+  /** By wire that it works, what is cut of it then and as it stands, mm. */
+  readonly cuts: readonly { readonly name: string; readonly cut: number; readonly was: number }[];
+}
+
+/** A use of a piece, to be shaped by hand. */
+export interface Shaping {
+  /**
+   * Its handles, one after the other as they are found: for every measure that moves something of what the use does, where it moves it most.
+   * @param keys parameters that may be pulled at
+   */
+  readonly handles: (keys: readonly string[]) => Generator<Handle, void>;
+  /**
+   * What it comes to when a handle is pulled so far; what comes after it in the work is left out.
+   * @returns a sentence when it cannot be made
+   */
+  readonly pulled: (handle: Handle, to: readonly number[]) => Result<Pulled>;
+}
+
+/**
+ * Shapes one use of a piece by hand.
+ * @param uses of the piece, in the order of the work
+ * @param id of the use
+ * @returns a sentence when it cannot be made as it stands
+ */
+export function shapingOf(uses: readonly ActUse[], id: string): Result<Shaping> {
+  const use = uses.find((each) => each.id === id);
+  const values = use?.values;
+  if (!values) return refuse('Something in it cannot be read.');
+  const make: Make = (given) => madeWith(uses, id, given);
+  const made = make(values);
+  if (!made.ok) return made;
+  const now = made.value;
+  const was = new Map(now.wires.map(({ wire, cut }) => [wire.id, cut]));
+  return ok({
+    *handles(keys) {
+      for (const key of keys) {
+        const parameter = use.technique.parameters[key];
+        if (parameter?.kind === 'line') yield* pointHandles(make, now, values, key, parameter);
+        if (parameter?.kind !== 'length' && parameter?.kind !== 'count') continue;
+        const handle = measureHandle(make, now, values, key, parameter);
+        if (handle) yield handle;
+      }
+    },
+    pulled(handle, to) {
+      const then = make(valuesPulled(values, handle, to));
+      if (!then.ok) return then;
+      const { courses, wires } = then.value;
+      const on = courses.find(({ key }) => key === handle.on.course);
+      const straight = handle.pulls.reduce(
+        (at, { value, per }, index) => plus3(at, scaled3(per, (to[index] ?? value) - value)),
+        handle.at,
+      );
+      return ok({
+        lines: courses.map(({ wire, thick, path }) => ({ wire, thick, path })),
+        at: handle.point === undefined && on ? atPart(on.path, handle.on.part) : straight,
+        cuts: wires.map(({ wire, cut }) => ({ name: wire.name, cut, was: was.get(wire.id) ?? cut })),
+      });
+    },
+  });
+}
+
+const within = ({ from, to }: Pull, value: number, parameter: Handle['parameter']): number => {
+  const rounded =
+    parameter.kind === 'count' ? Math.round(value) : Number((Math.round(value / TO) * TO).toFixed(3));
+  return Math.min(to, Math.max(from, rounded));
+};
+
+/** A handle that moves less than this part of what it does is pulled toward the eye: it is not pulled from there. */
+const SEEN_PART = 0.2;
+
+/**
+ * What a handle’s measures become when it is pulled across a picture.
+ * @param view that the picture is
+ * @param by how far it is pulled on the picture, mm
+ * @returns one value for each pull, within what is allowed; undefined when it moves toward the eye there
+ */
+export function pulledBy({ pulls, parameter }: Handle, view: View, by: Vec): readonly number[] | undefined {
+  const ways = seenFrom(
+    view,
+    pulls.map(({ per }) => per),
+  );
+  const [a, b] = ways;
+  const [first, second] = pulls;
+  if (!a) return undefined;
+  if (!b || !second) {
+    const square = a.x ** 2 + a.y ** 2;
+    if (Math.sqrt(square) < SEEN_PART * norm3(first.per)) return undefined;
+    return [within(first, first.value + (by.x * a.x + by.y * a.y) / square, parameter)];
+  }
+  const across = a.x * b.y - a.y * b.x;
+  if (Math.abs(across) < SEEN_PART * norm3(first.per) * norm3(second.per)) return undefined;
+  return [
+    within(first, first.value + (by.x * b.y - by.y * b.x) / across, parameter),
+    within(second, second.value + (a.x * by.y - a.y * by.x) / across, parameter),
+  ];
+}
+
+/** A handle that was pulled so far already: it is pulled on from there. */
+export const pulledSoFar = <H extends Pick<Handle, 'pulls'>>(handle: H, to: readonly number[]): H => {
+  const [first, second] = handle.pulls;
+  const along = { ...first, value: to[0] ?? first.value };
+  return { ...handle, pulls: second ? [along, { ...second, value: to[1] ?? second.value }] : [along] };
+};
+
+/** What a handle’s measures become by strokes of a key. @param strokes of each pull */
+export const stepped = ({ pulls, parameter }: Handle, strokes: readonly number[]): readonly number[] =>
+  pulls.map((pull, index) => within(pull, pull.value + (strokes[index] ?? 0) * pull.step, parameter));
+
+/** Values with what a handle was pulled to. */
+export function valuesPulled(values: Values, { key, point }: Handle, to: readonly number[]): Values {
+  const [x = 0, y = 0] = to;
+  if (point === undefined) return { ...values, [key]: x };
+  return {
+    ...values,
+    [key]: (values[key] as readonly Vec[]).map((each, index) => (index === point ? { x, y } : each)),
+  };
+}
+
+/** What is typed when a handle was pulled so far, by field. */
+export const textsPulled = (
+  values: Values,
+  handle: Handle,
+  to: readonly number[],
+  system: LengthSystem,
+): Readonly<Record<string, string>> =>
+  textsOf({ [handle.key]: handle.parameter }, valuesPulled(values, handle, to), system);
