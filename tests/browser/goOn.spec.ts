@@ -88,6 +88,9 @@ test('what a technique does is shaped by hand on the picture, by mouse or by key
   await page.keyboard.press('ArrowDown');
   await expect(across).toHaveAttribute('aria-valuenow', '12.5');
 
+  // What it comes to is said until the picture has followed.
+  await expect(page.getByRole('status').filter({ hasText: 'Across, outside' })).toHaveCount(0);
+
   // By mouse: pulled away from the middle of the spiral it grows, and stays so when it is let go.
   const box = await across.boundingBox();
   if (!box) throw new Error('the handle is not seen');
@@ -103,9 +106,9 @@ test('what a technique does is shaped by hand on the picture, by mouse or by key
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
 
-  // One pull is taken back at once.
-  await page.getByRole('button', { name: 'Undo' }).click();
+  // One pull is taken back at once, and is called what it was.
+  await page.getByRole('button', { name: 'Undo Across, outside of Flat spiral' }).click();
   await expect(across).toHaveAttribute('aria-valuenow', '12.5');
-  await page.getByRole('button', { name: 'Redo' }).click();
+  await page.getByRole('button', { name: 'Redo Across, outside of Flat spiral' }).click();
   await expect(across).toHaveAttribute('aria-valuenow', pulled ?? '');
 });

@@ -10,6 +10,7 @@ import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/cor
 import { drawnParts } from '@/core/pattern/drawnParts';
 import type { OwnStep } from '@/core/pattern/ownSteps';
 import { resolve } from '@/core/pattern/resolve';
+import { whatChanged } from '@/core/pattern/whatChanged';
 import type { StoneSize } from '@/core/technique/parameter';
 import type { Texts } from '@/core/technique/readTexts';
 import { fetchTechnique } from '@/core/technique/fetchTechnique';
@@ -26,6 +27,7 @@ import { useSettled } from '@/ui/useSettled';
 import { WhenSeen } from '@/ui/WhenSeen';
 import { useToast } from '@/ui/toasts';
 import { AddTechnique } from './AddTechnique';
+import { BackButton } from './BackButton';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft } from './patternDraft';
 import { PatternHead } from './PatternHead';
@@ -108,13 +110,14 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     () => ({ composition: settled, resolved, atHand, parts }),
     [settled, resolved, atHand, parts],
   );
+  const [goBack, goForth] = [undo?.go, redo?.go];
   useKeys(
     useMemo(
       () => [
-        { keys: 'z', does: 'Take the last change back', run: () => undo?.() },
-        { keys: 'y', does: 'Change it again', run: () => redo?.() },
+        { keys: 'z', does: 'Take the last change back', run: () => goBack?.() },
+        { keys: 'y', does: 'Change it again', run: () => goForth?.() },
       ],
-      [undo, redo],
+      [goBack, goForth],
     ),
   );
 
@@ -207,12 +210,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
             : `${wires} ${wires === 1 ? 'wire' : 'wires'}, ${formatToCut(um(total), system)} together, ${Math.round(resolved.minutes)} minutes`}
         </h1>
         <div className="flex flex-wrap gap-2">
-          <button type="button" className="btn" disabled={!undo} onClick={undo} title="Take back (z)">
+          <BackButton of={undo && whatChanged(undo.to, now, techniques)} onGo={goBack} title="Take back (z)">
             <Undo2 size={18} aria-hidden="true" /> Undo
-          </button>
-          <button type="button" className="btn" disabled={!redo} onClick={redo} title="Again (y)">
+          </BackButton>
+          <BackButton of={redo && whatChanged(now, redo.to, techniques)} onGo={goForth} title="Again (y)">
             <Redo2 size={18} aria-hidden="true" /> Redo
-          </button>
+          </BackButton>
           <button
             type="button"
             className="btn btn-primary btn-lg"

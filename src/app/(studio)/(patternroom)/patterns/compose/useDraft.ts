@@ -1,13 +1,13 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { begun, changed, doneAgain, takenBack, type History } from '@/core/history';
 
-interface History<T> {
-  readonly past: readonly T[];
-  readonly now: T;
-  readonly future: readonly T[];
-  /** What the last change was made to: typing on in one field is one change. */
-  readonly tag: string;
+/** A way back, or forth again. */
+export interface Back<T> {
+  readonly go: () => void;
+  /** What it leads to. */
+  readonly to: T;
 }
 
 /** Something that is worked on for a while: every change can be taken back, and a reload loses nothing. */
@@ -20,14 +20,13 @@ export interface Draft<T> {
    * @param tag changes of one tag that follow each other are taken back together
    */
   readonly change: (next: (now: T) => T, tag?: string) => void;
-  readonly undo: (() => void) | undefined;
-  readonly redo: (() => void) | undefined;
+  readonly undo: Back<T> | undefined;
+  readonly redo: Back<T> | undefined;
   /** Forgets what is kept on this device. */
   readonly forget: () => void;
   readonly startOver: () => void;
 }
 
-const MOST_BACK = 200;
 const PAUSE_MS = 300;
 
 function readStored<T>(key: string, isDraft: (value: unknown) => value is T): T | undefined {
@@ -46,12 +45,7 @@ function readStored<T>(key: string, isDraft: (value: unknown) => value is T): T 
 export function useDraft<T>(key: string, given: T, isDraft: (value: unknown) => value is T): Draft<T> {
   const [stored] = useState(() => readStored(key, isDraft));
   const [restored, setRestored] = useState(stored !== undefined);
-  const [{ past, now, future }, setHistory] = useState<History<T>>({
-    past: [],
-    now: stored ?? given,
-    future: [],
-    tag: '',
-  });
+  const [{ past, now, future }, setHistory] = useState<History<T>>(() => begun(stored ?? given));
   const isTouched = now !== given;
   useEffect(() => {
     if (!isTouched) return;
@@ -65,51 +59,23 @@ export function useDraft<T>(key: string, given: T, isDraft: (value: unknown) => 
   }, [isTouched, key, now]);
 
   const change = useCallback(
-    (next: (now: T) => T, tag = '') =>
-      setHistory((history) => ({
-        past:
-          tag !== '' && tag === history.tag ? history.past : [...history.past, history.now].slice(-MOST_BACK),
-        now: next(history.now),
-        future: [],
-        tag,
-      })),
+    (next: (now: T) => T, tag = '') => setHistory((history) => changed(history, next, tag)),
     [],
   );
-  const undo = useCallback(
-    () =>
-      setHistory((history) => {
-        const before = history.past.at(-1);
-        if (before === undefined) return history;
-        return {
-          past: history.past.slice(0, -1),
-          now: before,
-          future: [history.now, ...history.future],
-          tag: '',
-        };
-      }),
-    [],
-  );
-  const redo = useCallback(
-    () =>
-      setHistory((history) => {
-        const [next] = history.future;
-        if (next === undefined) return history;
-        return { past: [...history.past, history.now], now: next, future: history.future.slice(1), tag: '' };
-      }),
-    [],
-  );
+  const goBack = useCallback(() => setHistory((history) => takenBack(history)), []);
+  const goForth = useCallback(() => setHistory((history) => doneAgain(history)), []);
   const forget = useCallback(() => window.localStorage.removeItem(key), [key]);
   const startOver = useCallback(() => {
     window.localStorage.removeItem(key);
     setRestored(false);
-    setHistory({ past: [], now: given, future: [], tag: '' });
+    setHistory(begun(given));
   }, [given, key]);
   return {
     now,
     restored,
     change,
-    undo: past.length > 0 ? undo : undefined,
-    redo: future.length > 0 ? redo : undefined,
+    undo: past.length > 0 ? { go: goBack, to: past.at(-1) as T } : undefined,
+    redo: future.length > 0 ? { go: goForth, to: future[0] as T } : undefined,
     forget,
     startOver,
   };
