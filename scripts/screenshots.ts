@@ -42,13 +42,23 @@ const SHOTS: readonly Shot[] = [
       await scale.getByRole('button', { name: 'Take this reading (42.4 g)' }).click();
     },
   },
-  { name: 'ledger', path: '/ledger' },
   { name: 'counting-phone', path: '/counts/T-0002', size: PHONE },
   { name: 'pattern-room', path: '/patterns?after=14~14' },
   { name: 'pattern', path: '/patterns/P-0015' },
   {
     name: 'composing',
-    path: '/patterns/P-0015/compose',
+    path: '/patterns/P-0058/compose',
+    prepare: async (page) => {
+      const goOn = page.getByRole('region', { name: 'Go on from' });
+      await goOn.getByRole('button').first().click();
+      await goOn.getByRole('radio', { name: /curl up/ }).check();
+      await goOn.getByText(/minutes more/).waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'step-by-step',
+    path: '/patterns/P-0058/steps?step=23',
     isRound: true,
     prepare: async (page) => {
       await page.getByRole('radio', { name: 'in the round' }).first().check();

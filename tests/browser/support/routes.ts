@@ -37,6 +37,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/patterns/compose': { address: '/patterns/compose', ownerOnly: true },
   '/patterns/[tag]/compose': { address: '/patterns/P-0001/compose', ownerOnly: true },
   '/patterns/[tag]': { address: '/patterns/P-0001' },
+  '/patterns/[tag]/steps': { address: '/patterns/P-0058/steps?step=9' },
   '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
   '/fitting': { address: '/fitting?ring=US+7' },
   '/how-much': { address: '/how-much' },

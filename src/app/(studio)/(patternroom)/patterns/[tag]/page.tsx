@@ -82,6 +82,11 @@ export default async function PatternPage({ params }: { params: Params }) {
         <div className="no-print flex flex-wrap gap-2">
           <PaperMenu of={`/patterns/${label}`} papers={hasPiece ? [...PAPERS, ...PIECE] : PAPERS} />
           <PrintButton />
+          {body.steps.length > 0 && (
+            <Link href={`/patterns/${label}/steps`} className="btn btn-lg">
+              Step by step
+            </Link>
+          )}
           {isOwner && (
             <Link href={`/patterns/${label}/${body.composition ? 'compose' : 'edit'}`} className="btn btn-lg">
               Change it
