@@ -109,8 +109,7 @@ export function ShapeByHand({
   /** A handle as it was pulled so far. */
   const nowOf = (handle: Handle): Pull => (isOf(pull, handle) ? pull : standing(handle));
   const keep = ({ handle, to, refusal }: Pull, tag: string) => {
-    if (refusal === '' && to.some((value, index) => value !== handle.pulls[index]?.value))
-      onShape(textsPulled(values, handle, to, system), tag);
+    if (refusal === '') onShape(textsPulled(values, handle, to, system), tag);
   };
   const placeOf = ({ clientX, clientY }: PointerEvent): Vec | undefined => {
     const back = picture.current?.getScreenCTM()?.inverse();
@@ -184,8 +183,9 @@ export function ShapeByHand({
               }}
               onPointerUp={() => {
                 if (!isOf(pull, handle) || !pull.held) return;
-                keep(pull, '');
-                setPull(pull.made ? { ...pull, held: undefined } : undefined);
+                const isOther = pull.to.some((value, which) => value !== handle.pulls[which]?.value);
+                if (isOther) keep(pull, '');
+                setPull(isOther && pull.refusal === '' ? { ...pull, held: undefined } : undefined);
               }}
               onPointerCancel={() => setPull(undefined)}
               onKeyDown={(event) => {
