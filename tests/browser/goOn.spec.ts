@@ -87,6 +87,11 @@ test('what a technique does is shaped by hand on the picture, by mouse or by key
   );
   await page.keyboard.press('ArrowDown');
   await expect(across).toHaveAttribute('aria-valuenow', '12.5');
+  // A stroke and its opposite, pressed one right after the other, come to nothing.
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowDown');
+  await expect(across).toHaveAttribute('aria-valuenow', '12.5');
+  await expect(field).toHaveValue(/^12\.5 mm$|^0\.49/);
 
   // What it comes to is said until the picture has followed.
   await expect(page.getByRole('status').filter({ hasText: 'Across, outside' })).toHaveCount(0);
