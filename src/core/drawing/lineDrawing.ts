@@ -74,29 +74,33 @@ const EDGE_BEHIND = 0.9;
 /** Room about the drawing, mm. */
 const PAD = 1;
 
-/** Figures that a picture is told in, mm: as coarse as what is left out of it allows. */
-const FIGURES = [0.1, 0.05, 0.02] as const;
-const FINEST = 0.01;
+/** Figures that a picture is told in, hundredths of a mm: as coarse as what is left out of it allows. */
+const FIGURES = [10, 5, 2] as const;
+const FINEST = 1;
+const HUNDREDTHS = 100;
 
-/** A figure of so many of the least, as short as it can be written. */
-const figure = (count: number, least: number): string =>
-  String(Number((count * least).toFixed(2))).replace(/^(-?)0\./, '$1.');
-
-/** Figures in a row; one that is negative needs no room before it. */
-const inRow = (figures: readonly string[]): string =>
-  figures.map((each, index) => (index === 0 || each.startsWith('-') ? each : ` ${each}`)).join('');
+/** A figure in mm, as short as it can be written, with what parts it from the one before; one that is negative needs no room before it. */
+function figure(hundredths: number, parted: boolean): string {
+  // A whole number divided by a hundred is told by its two places at most: no rounding is seen.
+  const told = String(Math.abs(hundredths) / HUNDREDTHS);
+  const short = told.startsWith('0.') ? told.slice(1) : told;
+  if (hundredths < 0) return `-${short}`;
+  return parted ? ` ${short}` : short;
+}
 
 /** SVG path commands: where a line begins, and from there how far each point lies from the one before. */
 function commands(points: readonly Seen[], stray: number): string {
-  const least = FIGURES.find((each) => each <= stray / 2) ?? FINEST;
+  const least = FIGURES.find((each) => each / HUNDREDTHS <= stray / 2) ?? FINEST;
+  const per = HUNDREDTHS / least;
   let [x, y] = [0, 0];
-  const steps = points.flatMap((point) => {
-    const [nextX, nextY] = [Math.round(point.x / least), Math.round(point.y / least)];
-    const step = [figure(nextX - x, least), figure(nextY - y, least)];
+  let told = 'M';
+  for (const [index, point] of points.entries()) {
+    const [nextX, nextY] = [Math.round(point.x * per), Math.round(point.y * per)];
+    told += figure((nextX - x) * least, index > 1) + figure((nextY - y) * least, true);
+    if (index === 0) told += 'l';
     [x, y] = [nextX, nextY];
-    return step;
-  });
-  return `M${inRow(steps.slice(0, 2))}l${inRow(steps.slice(2))}`;
+  }
+  return told;
 }
 
 interface Run {

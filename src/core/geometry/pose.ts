@@ -31,7 +31,11 @@ export const rolled = ({ at, along, up }: Pose, roll: number): Pose => ({
 
 /** A point that is told in a pose's own directions: on along it, to its right, up from its plane. */
 export const inPose = ({ at, along, up }: Pose, on: number, right: number, above: number): Vec3 =>
-  plus3(at, plus3(plus3(scaled3(along, on), scaled3(cross3(up, along), right)), scaled3(up, above)));
+  vec3(
+    at.x + along.x * on + (up.y * along.z - up.z * along.y) * right + up.x * above,
+    at.y + along.y * on + (up.z * along.x - up.x * along.z) * right + up.y * above,
+    at.z + along.z * on + (up.x * along.y - up.y * along.x) * right + up.z * above,
+  );
 
 /**
  * A piece of line of even curvature and even torsion: straight, part of a circle, or of a helix (the three curves of constant curvature and

@@ -1,6 +1,9 @@
 import type { Vec3 } from './path';
 
-/** Points and directions in space, mm: x to the right and y down as on the paper, z towards the eye. */
+/**
+ * Points and directions in space, mm: x to the right and y down as on the paper, z towards the eye. A piece asks for them by the million, so each
+ * answer is made at once, without others on the way to it.
+ */
 
 export const vec3 = (x: number, y: number, z = 0): Vec3 => ({ x, y, z });
 export const plus3 = (a: Vec3, b: Vec3): Vec3 => vec3(a.x + b.x, a.y + b.y, a.z + b.z);
@@ -18,7 +21,8 @@ export function distance3(a: Vec3, b: Vec3): number {
 }
 export const unit3 = (a: Vec3): Vec3 => scaled3(a, 1 / norm3(a));
 /** The point between two, `part` of the way from the first. */
-export const between3 = (a: Vec3, b: Vec3, part: number): Vec3 => plus3(a, scaled3(minus3(b, a), part));
+export const between3 = (a: Vec3, b: Vec3, part: number): Vec3 =>
+  vec3(a.x + (b.x - a.x) * part, a.y + (b.y - a.y) * part, a.z + (b.z - a.z) * part);
 
 /**
  * A direction turned about an axis (Rodrigues, 1840).
@@ -27,7 +31,12 @@ export const between3 = (a: Vec3, b: Vec3, part: number): Vec3 => plus3(a, scale
  */
 export function turned3(a: Vec3, axis: Vec3, angle: number): Vec3 {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  return plus3(plus3(scaled3(a, c), scaled3(cross3(axis, a), s)), scaled3(axis, dot3(axis, a) * (1 - c)));
+  const on = dot3(axis, a) * (1 - c);
+  return vec3(
+    a.x * c + (axis.y * a.z - axis.z * a.y) * s + axis.x * on,
+    a.y * c + (axis.z * a.x - axis.x * a.z) * s + axis.y * on,
+    a.z * c + (axis.x * a.y - axis.y * a.x) * s + axis.z * on,
+  );
 }
 
 /** Some direction of length 1 that is square to another. */
@@ -36,6 +45,8 @@ export const squareTo = (along: Vec3): Vec3 =>
 
 /** What of a direction is square to another of length 1, as a length of 1; some square direction when nothing of it is. */
 export function straightened(direction: Vec3, along: Vec3): Vec3 {
-  const square = minus3(direction, scaled3(along, dot3(direction, along)));
-  return norm3(square) > 1e-9 * Math.max(1, norm3(direction)) ? unit3(square) : squareTo(along);
+  const on = dot3(direction, along);
+  const [x, y, z] = [direction.x - along.x * on, direction.y - along.y * on, direction.z - along.z * on];
+  const long = Math.sqrt(x * x + y * y + z * z);
+  return long > 1e-9 * Math.max(1, norm3(direction)) ? vec3(x / long, y / long, z / long) : squareTo(along);
 }

@@ -27,9 +27,15 @@ function roundPoints(points: readonly Vec[], off: number): readonly Curve[] {
 
 const lengthOf = (curves: readonly Curve[]): number => curves.reduce((sum, { length }) => sum + length, 0);
 
+/** A way round, and how long it is, mm. */
+interface Round {
+  readonly curves: readonly Curve[];
+  readonly length: number;
+}
+
 /** The point a part of the way round. */
-function pointRound(curves: readonly Curve[], part: number): Vec {
-  let left = (part - Math.floor(part)) * lengthOf(curves);
+function pointRound({ curves, length: whole }: Round, part: number): Vec {
+  let left = (part - Math.floor(part)) * whole;
   for (const { length, at } of curves) {
     if (left <= length && length > 0) return at(left / length);
     left -= length;
@@ -93,7 +99,7 @@ const farAt = (of: Pose, degrees: number): Vec3 => {
 /** A bundle cut across: how its first wire lies there, and the way round it. */
 interface Section {
   readonly pose: Pose;
-  readonly curves: readonly Curve[];
+  readonly round: Round;
 }
 
 /**
@@ -109,7 +115,7 @@ export function bundlePath(told: BundleTurns): { readonly path: Path; readonly l
     isSquare ? SQUARE.map((corner) => scaled(corner, each / 2)) : roundCorners((each - thinnest) / 2),
   );
   const carriers = abreast(given, long, (thickest + thick) / 2 + over);
-  let known: { readonly points: readonly Vec[]; readonly curves: readonly Curve[] } | undefined;
+  let known: { readonly points: readonly Vec[]; readonly round: Round } | undefined;
   const cutAcross = (x: number): Section => {
     const poses = carriers.map((carrier) => carrier(x));
     const pose = poses[0] as Pose;
@@ -119,12 +125,14 @@ export function bundlePath(told: BundleTurns): { readonly path: Path; readonly l
       const middle = vec(dot3(away, pose.up), dot3(away, side));
       return (corners[index] as readonly Vec[]).map((corner) => plus(middle, corner));
     });
-    if (!known || points.some((point, index) => distance(point, known?.points[index] as Vec) > SAME))
-      known = { points, curves: roundPoints(points, off) };
-    return { pose, curves: known.curves };
+    if (!known || points.some((point, index) => distance(point, known?.points[index] as Vec) > SAME)) {
+      const curves = roundPoints(points, off);
+      known = { points, round: { curves, length: lengthOf(curves) } };
+    }
+    return { pose, round: known.round };
   };
-  const pointAt = ({ pose, curves }: Section, part: number): Vec3 => {
-    const { x, y } = pointRound(curves, part);
+  const pointAt = ({ pose, round }: Section, part: number): Vec3 => {
+    const { x, y } = pointRound(round, part);
     return inPose(pose, 0, y, x);
   };
   const begin = cutAcross(0);
@@ -145,7 +153,7 @@ export function bundlePath(told: BundleTurns): { readonly path: Path; readonly l
     const [before, after] = [sections[index], sections[index + 1]] as [Section, Section];
     return between3(pointAt(before, round), pointAt(after, round), part * cuts - index);
   });
-  const formula = Math.hypot(turns * lengthOf(begin.curves), long);
+  const formula = Math.hypot(turns * begin.round.length, long);
   // Where a bundle is bent its turns stand farther apart outside of the bend: then they are measured.
   const measured = lengthOfPath(path);
   return { path, length: Math.abs(measured / formula - 1) < MEASURED ? formula : measured };

@@ -16,7 +16,7 @@ export interface Hands {
   /** Goes on with a hand until it has come so far, mm, or has done all it does. */
   readonly goOn: (wire: PieceWire, side: Side, until: number) => HandRun;
   /** Notes that what is being worked out goes by a hand as far as a place, mm. */
-  readonly goesBy: (wire: PieceWire, side: Side, reach: number) => void;
+  readonly goesBy: (hand: HandRun, reach: number) => void;
 }
 
 /** Places along the wires of a piece that is being run, and the wires that something is wound about from there. */
@@ -105,7 +105,7 @@ export class Places {
         `${where}: “${endOf}” of ${wire.name} is not there to begin at, or not done yet.`,
       );
     const end = begin + lengthOfPath(hand.courses[run]?.path ?? []);
-    this.hands.goesBy(wire, side, end);
+    this.hands.goesBy(hand, end);
     const sense = side === 'first' ? 1 : -1;
     return { begin: sense * begin, end: sense * (end + on) };
   }
@@ -115,7 +115,7 @@ export class Places {
     const side: Side = along >= 0 ? 'first' : 'second';
     const s = Math.abs(along);
     const hand = this.hands.goOn(wire, side, s);
-    this.hands.goesBy(wire, side, s);
+    this.hands.goesBy(hand, s);
     const here = poseIn(hand, s);
     if (!here) throw new CannotBeMade(`${wire.name}: say where it begins before something is wound on it.`);
     return side === 'first' ? here : facingBack(here);

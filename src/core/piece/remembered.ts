@@ -1,18 +1,19 @@
 import type { Path, Vec3 } from '../geometry/path';
 import type { Pose } from '../geometry/pose';
 import type { Laying } from './laying';
-import type { Body, Course, PieceWire } from './piece';
-import type { RunCourse, Step } from './steps';
+import type { Body, Course, PieceWire, Side } from './piece';
+import type { HandRun, RunCourse, Step } from './steps';
 
 /** What is gone by while a course is worked out: hands, each as far as a place, and bodies. */
 export interface Watched {
-  readonly reaches: Map<string, number>;
+  readonly reaches: Map<HandRun, number>;
   readonly bodies: Set<Body>;
 }
 
 /** A hand that something goes round, as it lay then. */
 export interface Reliance {
-  readonly key: string;
+  readonly wire: string;
+  readonly side: Side;
   readonly reach: number;
   readonly begin: Pose | undefined;
   readonly courses: readonly RunCourse[];

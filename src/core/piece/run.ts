@@ -101,17 +101,24 @@ export function runPiece(piece: Piece): Result<RunPiece> {
   }
 }
 
+/** A hand as it lies now, as far as something goes by it, mm. */
+function relianceOn({ wire, side, begin, courses, starts, measured }: HandRun, reach: number): Reliance {
+  const isBeyond = reach >= measured - NEAR;
+  const count = starts.filter((start) => start < reach + NEAR).length;
+  return { wire, side, reach, begin, courses: courses.slice(0, isBeyond ? undefined : count), isBeyond };
+}
+
 class Run {
   readonly #wires: ReadonlyMap<string, PieceWire>;
   readonly #places = new Places({
     wireOf: (id, where) => this.#wireOf(id, where),
     handOf: (wire, side) => this.#handOf(wire, side),
     goOn: (wire, side, until) => this.#goOn(wire, side, until),
-    goesBy: (wire, side, reach) => this.#goesBy(wire, side, reach),
+    goesBy: (hand, reach) => this.#goesBy(hand, reach),
   });
   /** Where beads came to lie. */
   readonly #placed = new Map<string, Pose>();
-  readonly #hands = new Map<string, HandRun>();
+  readonly #hands: Readonly<Record<Side, Map<string, HandRun>>> = { first: new Map(), second: new Map() };
   /** What the course that is being worked out goes by. */
   #watched: Watched | undefined;
 
@@ -151,11 +158,12 @@ class Run {
   }
 
   #handOf({ id, start }: PieceWire, side: Side): HandRun {
-    const key = `${id} ${side}`;
-    const known = this.#hands.get(key);
+    const known = this.#hands[side].get(id);
     if (known) return known;
     const begin = start && (side === 'first' ? start : facingBack(start));
     const fresh: HandRun = {
+      wire: id,
+      side,
       begin,
       courses: [],
       lines: [],
@@ -166,7 +174,7 @@ class Run {
       next: 0,
       isBusy: false,
     };
-    this.#hands.set(key, fresh);
+    this.#hands[side].set(id, fresh);
     return fresh;
   }
 
@@ -217,7 +225,7 @@ class Run {
     this.#watched = outer;
     // A bead comes to lie where it is threaded, and a way along a wire follows how far that has come: they are made anew.
     if (course.kind === 'threaded' || course.kind === 'beside' || course.kind === 'reaching') return steps;
-    const relied = [...watched.reaches].map(([key, reach]) => this.#relianceOn(key, reach));
+    const relied = [...watched.reaches].map(([gone, reach]) => relianceOn(gone, reach));
     const bodies = [...watched.bodies];
     remembered.set(course, {
       size: wire.size,
@@ -231,22 +239,8 @@ class Run {
     return steps;
   }
 
-  #relianceOn(key: string, reach: number): Reliance {
-    const hand = this.#hands.get(key) as HandRun;
-    const isBeyond = reach >= hand.measured - NEAR;
-    const count = hand.starts.filter((start) => start < reach + NEAR).length;
-    return {
-      key,
-      reach,
-      begin: hand.begin,
-      courses: hand.courses.slice(0, isBeyond ? undefined : count),
-      isBeyond,
-    };
-  }
-
   /** Whether a hand lies as it lay when something went round it. */
-  #stillLies({ key, reach, begin, courses, isBeyond }: Reliance): boolean {
-    const [id, side] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1) as Side];
+  #stillLies({ wire: id, side, reach, begin, courses, isBeyond }: Reliance): boolean {
     const wire = this.#wires.get(id);
     if (!wire || this.#handOf(wire, side).isBusy) return false;
     const hand = this.#goOn(wire, side, reach);
@@ -258,10 +252,10 @@ class Run {
   }
 
   /** Notes that what is being worked out goes by a hand as far as a place. */
-  #goesBy(wire: PieceWire, side: Side, reach: number): void {
-    const key = `${wire.id} ${side}`;
+  #goesBy(hand: HandRun, reach: number): void {
     const reaches = this.#watched?.reaches;
-    reaches?.set(key, Math.max(reach, reaches.get(key) ?? 0));
+    const before = reaches?.get(hand);
+    if (before === undefined || reach > before) reaches?.set(hand, reach);
   }
 
   /** What a course comes to from where the hand is: the way to it where it is elsewhere, and itself. */

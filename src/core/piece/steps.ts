@@ -4,7 +4,7 @@ import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
 import { distance3, dot3, minus3, plus3, scaled3 } from '../geometry/vec3';
 import { poseAtEnd } from './body';
 import { pathOfLaying, type Laying } from './laying';
-import type { Course } from './piece';
+import type { Course, Side } from './piece';
 import { drawnShape, type Shape } from './shape';
 
 /** A course as it came to lie. */
@@ -23,6 +23,9 @@ export const NEAR = 1e-9;
 
 /** What a hand has come to so far. */
 export interface HandRun {
+  /** The id of its wire. */
+  readonly wire: string;
+  readonly side: Side;
   /** Where its work begins. */
   readonly begin: Pose | undefined;
   readonly courses: RunCourse[];
