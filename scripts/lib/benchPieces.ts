@@ -9,6 +9,7 @@ import type { StudioSession } from '../../src/data/inStudio';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { composedOf, type HousePattern } from '../../src/studio/patterns/composedOf';
 import { HOUSE_PATTERNS } from '../../src/studio/patterns/housePatterns';
+import { measureEditing } from './benchEditing';
 import { measurePulling } from './benchPulling';
 import { measureTyping } from './benchRedraw';
 import { median, tell } from './figures';
@@ -157,6 +158,7 @@ export async function measurePieces(url: string, session: StudioSession, cookie:
       follows: page.getByRole('img', { name: /drawn to scale/ }).first(),
     });
     for (const [technique, handle] of PULLED) await measurePulling(page, inspector, technique, handle);
+    await measureEditing(page, inspector);
 
     const turning = await round.newContext();
     await turning.addCookies(cookies);

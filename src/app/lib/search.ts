@@ -16,3 +16,14 @@ export async function askedOfList<T extends ListQuery>(search: Search, Query: Cl
 }
 
 const withoutPage = <T extends ListQuery>({ after: _, ...chosen }: T): Omit<T, 'after'> => chosen;
+
+/** Longest text that an address carries for a field: a traced outline has hundreds of figures. */
+const MOST = 5000;
+
+/** The single texts that an address carries, by their fields. */
+export const textsAsked = async (search: Search): Promise<Readonly<Record<string, string>>> =>
+  Object.fromEntries(
+    Object.entries(await search).flatMap(([field, text]) =>
+      typeof text === 'string' ? [[field, text.slice(0, MOST)]] : [],
+    ),
+  );

@@ -3,6 +3,7 @@ import { withMissingWires } from '../pattern/addTechnique';
 import { swapped, swapThroughout } from '../pattern/swapWires';
 import type { Specs } from '../pattern/composition';
 import { resolve } from '../pattern/resolve';
+import { whyNot } from '../pattern/whyNot';
 import type { PatternBody } from '../pattern/pattern';
 import { ok, refuse, type Result } from '../result';
 import type { Texts } from '../technique/readTexts';
@@ -55,10 +56,8 @@ export function bodyFor(
   if (metal !== undefined && swap.missing.length > 0) return missingIn(specs, metal, swap.missing);
   const composition = { ...swap.composition, measures: { ...swap.composition.measures, ...measures } };
   const resolved = resolve(composition, specs, techniques);
-  const wrong =
-    Object.values(resolved.measuresWrong)[0] ??
-    resolved.uses.map((use) => use.refusal || (Object.values(use.wrong)[0] ?? '')).find(Boolean);
-  if (wrong !== undefined) return refuse(wrong);
+  const wrong = whyNot(resolved);
+  if (wrong !== '') return refuse(wrong);
   const own = body.parts.filter(({ ofWork }) => !ofWork);
   return ok({
     ...body,

@@ -9,7 +9,7 @@ import { EMPTY_COMPOSITION, measureOf, type Composition, type Specs, type Techni
 import { swapped } from './swapWires';
 
 /** An id that no use of the composition has yet: a, b, c … a1. */
-function freeId({ uses }: Composition): string {
+export function freeId({ uses }: Composition): string {
   const taken = new Set(uses.map(({ id }) => id));
   for (let index = 0; ; index += 1) {
     const id = String.fromCharCode(97 + (index % 26)) + (index < 26 ? '' : String(Math.floor(index / 26)));

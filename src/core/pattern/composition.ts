@@ -37,6 +37,8 @@ export interface TechniqueUse {
   readonly own: readonly string[];
   /** By port, what it takes up of what techniques before it leave; what it does not take up is cut afresh. */
   readonly takes: ChosenPorts;
+  /** The use that it is alike to on the other side: its own texts and wires rest while that is there. */
+  readonly mirrors?: string;
 }
 
 /** The most pieces alike that a pattern makes. */
@@ -54,6 +56,8 @@ export interface Composition {
   readonly overridden: readonly string[];
   /** How many alike make the piece: 2 for a pair. */
   readonly copies: number;
+  /** Lengths that are cut already, as typed, by their cuts; patterns of before have none. */
+  readonly inHand?: Texts;
 }
 
 /** Specs of the studio by id. */

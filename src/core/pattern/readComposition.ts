@@ -58,7 +58,7 @@ function list(value: unknown, where: string, most: number): readonly unknown[] {
 const names = (value: unknown, where: string, most: number): string[] =>
   list(value, where, most).map((each, index) => text(each, `${where}.${index}`, 80));
 
-const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own', 'takes'];
+const USE_FIELDS = ['id', 'technique', 'name', 'texts', 'wires', 'own', 'takes', 'mirrors'];
 
 function readUse(value: unknown, where: string, offered: readonly OfferedTechnique[]): TechniqueUse {
   const plain = object(value, where, USE_FIELDS);
@@ -78,6 +78,7 @@ function readUse(value: unknown, where: string, offered: readonly OfferedTechniq
     own: names(plain['own'], `${where}.own`, MOST_FIELDS),
     // Patterns of before techniques took up what others leave have none.
     takes: plain['takes'] === undefined ? {} : ports(plain['takes'], `${where}.takes`),
+    ...(plain['mirrors'] === undefined ? {} : { mirrors: text(plain['mirrors'], `${where}.mirrors`, 8) }),
   };
 }
 
@@ -108,7 +109,7 @@ function eachOnce(ids: readonly string[], where: string): void {
   if (twice !== undefined) fail(where, `the id “${twice}” stands twice`);
 }
 
-const FIELDS = ['measures', 'uses', 'steps', 'order', 'overridden', 'copies'];
+const FIELDS = ['measures', 'uses', 'steps', 'order', 'overridden', 'copies', 'inHand'];
 
 /**
  * Reads a composition as it is stored, sent or imported.
@@ -146,6 +147,7 @@ export function readComposition(value: unknown, offered: readonly OfferedTechniq
       order: names(plain['order'], 'order', MOST_STEPS),
       overridden: names(plain['overridden'], 'overridden', MOST_STEPS),
       copies: Number(copies),
+      ...(plain['inHand'] === undefined ? {} : { inHand: texts(plain['inHand'], 'inHand') }),
     });
   } catch (fault) {
     if (fault instanceof Unreadable) return refuse(fault.message);

@@ -2,8 +2,8 @@ import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
 import type { Act } from '../judgement/finishes';
 import { judgeWork, type KnownWire } from '../judgement/judgePlan';
 import type { Judgement } from '../judgement/judgement';
-import { initialValues, roundWire, type StoneSize, type WireSize } from '../technique/parameter';
-import { readTexts, textsOf, type Texts } from '../technique/readTexts';
+import type { StoneSize, WireSize } from '../technique/parameter';
+import { readTexts, type Texts } from '../technique/readTexts';
 import type { Values, Wrong } from '../technique/readValues';
 import {
   netOf,
@@ -18,19 +18,18 @@ import type { Caution } from '../technique/cautions';
 import type { ActUse, Offer } from '../technique/joinActs';
 import { cutFromParts } from '../technique/wireState';
 import { planActs, type PlannedPiece, type PlannedUse } from '../technique/planActs';
-import { UM_PER_MM } from '../units/length';
 import { gramsPerMetre } from '../wire/mass';
-import { isTwisted } from '../wire/profile';
-import type { WireSpec } from '../wire/spec';
 import {
   boundMeasures,
   MEASURES,
-  measureOf,
   type Composition,
   type Measure,
   type Specs,
   type TechniqueUse,
 } from './composition';
+import { boundTexts } from './boundTexts';
+import { followed } from './mirrored';
+import { cutKey, withInHand, type CutInHand } from './inHand';
 import { CARE, readMinutes, wrongWithStep, type OwnStep, type OwnStepKind } from './ownSteps';
 import { workParts } from './workParts';
 
@@ -52,6 +51,8 @@ export interface ResolvedCut extends PlannedCut {
   readonly size: WireSize;
   /** The spec that it is cut from, once one is chosen. */
   readonly specId: string | undefined;
+  /** What is in hand for it already. */
+  readonly inHand?: CutInHand;
 }
 
 export interface ResolvedStep {
@@ -93,54 +94,6 @@ export interface Resolved {
   readonly grams: number;
   /** Whether every technique could be worked out. */
   readonly complete: boolean;
-}
-
-function sizeOf({ profile, width, height }: WireSpec): WireSize {
-  // Twisted stock is worked as round wire that it fills: two wires side by side, or a square turned on its axis.
-  if (isTwisted(profile))
-    return roundWire((width / UM_PER_MM) * (profile === 'twisted pair' ? 2 : Math.SQRT2));
-  return { profile: profile as WireSize['profile'], width: width / UM_PER_MM, height: height / UM_PER_MM };
-}
-
-/** What a wire parameter’s texts are when it is cut from a spec. */
-function wireTexts(key: string, spec: WireSpec): Texts {
-  const { profile, width, height } = sizeOf(spec);
-  return { [key]: `${width} mm`, [`${key}.profile`]: profile, [`${key}.height`]: `${height} mm` };
-}
-
-/** What techniques propose, worked out once. */
-const proposals = new WeakMap<AnyTechnique, Texts>();
-
-function proposedTexts(technique: AnyTechnique): Texts {
-  const known = proposals.get(technique);
-  if (known) return known;
-  const { parameters } = technique;
-  const all = textsOf(parameters, initialValues(parameters), 'mm');
-  // The height of a profile, and the corner of a stone, are of that one proposal and of no other.
-  const texts = Object.fromEntries(Object.entries(all).filter(([field]) => field in parameters));
-  proposals.set(technique, texts);
-  return texts;
-}
-
-/** The texts of a use, with what it is bound to and cut from written in. */
-function boundTexts(
-  { texts, wires, own }: TechniqueUse,
-  technique: AnyTechnique,
-  measures: Texts,
-  specs: Specs,
-): Texts {
-  // What a technique has learned to ask since the pattern was kept is as it is proposed.
-  const filled: Record<string, string> = { ...proposedTexts(technique), ...texts };
-  for (const [key, parameter] of Object.entries(technique.parameters)) {
-    const measure = measureOf(parameter);
-    if (measure && !own.includes(key))
-      for (const [field, text] of Object.entries(measures))
-        if (field === measure || field.startsWith(`${measure}.`))
-          filled[key + field.slice(measure.length)] = text;
-    const spec = specs[wires[key] ?? ''];
-    if (parameter.kind === 'wire' && spec) Object.assign(filled, wireTexts(key, spec));
-  }
-  return filled;
 }
 
 /** What a use came to, whatever it is called. */
@@ -394,11 +347,12 @@ function stepsOf(use: TechniqueUse, plan: Plan, copies: number): readonly Resolv
  * @param techniques at hand; what is made by another is left out, and the piece is not complete
  */
 export function resolve(
-  composition: Composition,
+  given: Composition,
   specs: Specs,
   techniques: Techniques,
-  measures = composition.measures,
+  measures = given.measures,
 ): Resolved {
+  const composition = { ...given, uses: followed(given.uses, techniques) };
   const acts = actsOnAll(composition, techniques);
   const { uses, pieces, left } = withActs(
     composition.uses.flatMap((use) => resolveUse(use, measures, specs, acts, techniques) ?? []),
@@ -408,13 +362,13 @@ export function resolve(
   const needed = boundMeasures(composition, techniques);
   const read = readTexts(Object.fromEntries(needed.map((each) => [each, MEASURES[each]])), measures, 'mm');
   const measured: Resolved['measured'] = read.ok ? read.value : {};
-  const { copies } = composition;
+  const { copies, inHand } = composition;
   const planned = uses.flatMap((each) =>
     each.plan && each.values ? [{ ...each, plan: each.plan, values: each.values }] : [],
   );
   const cuts = planned.flatMap(({ use, plan, values }) =>
     plan.cuts.map((cut): ResolvedCut => ({
-      ...cut,
+      ...withInHand(cut, inHand?.[cutKey(use.id, cut)]),
       count: cut.count * copies,
       use,
       size: values[cut.wire] as WireSize,

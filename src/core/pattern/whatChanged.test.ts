@@ -37,6 +37,7 @@ describe('what changed, in a few words', () => {
     ['what Flat spiral takes up', said(both, withUse(both, spiral.id, { takes: {} }))],
     ['Stone: Length', said(both, { ...both, measures: { ...both.measures, 'stone.length': '20 mm' } })],
     ['polish added', said(both, withOwnStep(both, stepsOf(both), 'polish'))],
+    ['a length that is cut already', said(both, { ...both, inHand: { 'a frame wires': '250 mm' } })],
     ['the order of work', said(both, withStepAt(both, stepsOf(both), stepsOf(both)[1] ?? '', 0))],
     ['pieces alike', said(both, { ...both, copies: 2 })],
     ['the name', whatChanged(EMPTY, { ...EMPTY, name: 'Weir' }, techniqueOf)],

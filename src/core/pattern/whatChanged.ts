@@ -45,6 +45,7 @@ function useChanged(before: TechniqueUse, after: TechniqueUse, techniques: Techn
   if (before === after) return undefined;
   const { parameters = {} } = techniques(after.technique) ?? {};
   if (before.name !== after.name) return `${before.name} called ${after.name}`;
+  if (before.mirrors !== after.mirrors) return `${after.name} cut loose`;
   const field = before.texts === after.texts ? undefined : fieldChanged(before.texts, after.texts);
   if (field !== undefined)
     return `${labelOf(field, parameters, after.texts) ?? 'a measure'} of ${after.name}`;
@@ -70,6 +71,7 @@ function compositionChanged(before: Composition, after: Composition, techniques:
   const step = stepsAfter.find((each, index) => each !== stepsBefore[index]);
   if (step) return `step “${step.name}”`;
   if (before.copies !== after.copies) return 'pieces alike';
+  if (before.inHand !== after.inHand) return 'a length that is cut already';
   return before.overridden === after.overridden ? 'the order of work' : 'an order that was kept';
 }
 

@@ -1,11 +1,11 @@
 import { pieceOf, termsOf, type Told } from '../../../tests/support/acts';
 import { expectPractice, expectSound, soundPlan, termOf } from '../../../tests/support/constructions';
 import { cutNamed, planOf } from '../../../tests/support/techniques';
+import { aloneOf, DROP_CHANNEL, halfRound } from '../../../tests/support/wholePieces';
 import { distance3 } from '../geometry/vec3';
 import { roundWire } from './parameter';
 import { cutOf, netOf, type Plan } from './technique';
 
-const halfRound = (width: number) => ({ profile: 'half-round' as const, width, height: width / 2 });
 /** Common practice, constructions B1. */
 describe('B1, a crescent in a round-wire outline with half-round bands', () => {
   const told: readonly Told[] = [
@@ -198,14 +198,7 @@ describe('B2, a drilled bead in a kinked halo', () => {
 
 /** Common practice, constructions B3. */
 describe('B3, a channel of graded beads round a drop', () => {
-  const plan = planOf('drop-channel', {
-    base: roundWire(1),
-    wire: roundWire(0.4),
-    long: 22,
-    wide: 13,
-    bead: 3,
-    beads: 8,
-  });
+  const plan = aloneOf(DROP_CHANNEL);
 
   it('is one frame wire of 240 and one lacing wire of 500, worked from their middles, a dangle and a bail', () => {
     expect(plan.cuts.map(({ name, count }) => [name, count])).toEqual([

@@ -1,6 +1,7 @@
 import { termsOf } from '../../../tests/support/acts';
 import { expectPractice, expectSound, termOf } from '../../../tests/support/constructions';
 import { cutNamed, ga, planOf } from '../../../tests/support/techniques';
+import { aloneOf, LACED_FRAME } from '../../../tests/support/wholePieces';
 import { spaceLine, type SpaceLine } from '../geometry/spaceLine';
 import { distance3 } from '../geometry/vec3';
 import type { RunCourse, RunWire } from '../piece/run';
@@ -133,19 +134,7 @@ describe('C3, a tree without a frame', () => {
 
 /** Common practice, constructions D1. */
 describe('D1, one folded wire that crosses itself, beads, a laced weave', () => {
-  const plan = planOf('laced-frame', {
-    base: roundWire(1),
-    wire: roundWire(0.4),
-    high: 37,
-    wide: 26,
-    laced: 13,
-    bead: 2,
-    beads: 5,
-    last: 3,
-    wraps: 3,
-    close: 5,
-    loop: 1.8,
-  });
+  const plan = aloneOf(LACED_FRAME);
   const run = runOf(plan);
   const [frame, coiling] = run.wires as readonly RunWire[] as [RunWire, RunWire];
 

@@ -1,6 +1,7 @@
 import { termsOf } from '../../../tests/support/acts';
 import { expectSound } from '../../../tests/support/constructions';
 import { cutNamed, ga, named, planFor, planOf } from '../../../tests/support/techniques';
+import { aloneOf, BAND_THAT_PARTS } from '../../../tests/support/wholePieces';
 import { lengthOfPath, type Vec3 } from '../geometry/path';
 import { keptOf } from '../piece/kept';
 import { diameterOfUs } from '../ring/ringSize';
@@ -231,12 +232,7 @@ describe('G5, a woven ring of three wires with a seat', () => {
 });
 
 describe('G6, a figure-eight band that holds a teardrop', () => {
-  const plan = planOf('figure-eight-ring', {
-    wire: ga(20),
-    weaving: ga(26),
-    inside: diameterOfUs(7),
-    stone: { outline: 'teardrop', length: 17, width: 12, depth: 4.5, edge: 1.8 },
-  });
+  const plan = aloneOf(BAND_THAT_PARTS);
   const [lower, upper, thin] = ['lower ring wire', 'upper ring wire', 'weaving wire'].map((name) =>
     cutNamed(plan, name),
   ) as [PlannedCut, PlannedCut, PlannedCut];

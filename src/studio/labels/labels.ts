@@ -2,7 +2,8 @@ import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Ware } from '@/core/stock/ware';
 import { readTag, tag, type Tagged } from '@/core/tag';
 import { specsOf } from '../patterns/patterns';
-import { bodiesOfPieces, smallPicture } from '../pictures/pictures';
+import { bodiesOfPieces } from '../pictures/bodies';
+import { smallPicture } from '../pictures/pictures';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** What stands on the label of a stock piece, or of a finished piece. */

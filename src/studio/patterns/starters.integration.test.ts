@@ -2,6 +2,7 @@ import { closeBooks, done, newKey, openStudio, problemOf } from '../../../tests/
 import { tradeWireOf, TRADE_WIRES } from '@/core/wire/tradeWires';
 import { showRack } from '../wire/rack';
 import { composePattern } from './composePattern';
+import { fitStarters } from './fitting';
 import { listPatterns, showPattern } from './patterns';
 import { listStarters, takeStarters } from './starters';
 
@@ -56,4 +57,35 @@ it('a pattern may be cut from a wire that the studio never had', async () => {
   // The bead of each link came by itself.
   expect(pattern?.body.parts).toMatchObject([{ name: 'bead, 8 mm', count: 12, ofWork: true }]);
   expect((await showRack(session, {})).groups).toEqual([]);
+});
+
+it('tries the house’s own patterns on a stone: those that the studio has no copy of, with what each takes and what the rack lacks', async () => {
+  const session = await openStudio();
+  const oval = (length: string, width: string) => ({
+    'stone.outline': 'oval',
+    'stone.length': length,
+    'stone.width': width,
+    'stone.edge': '2 mm',
+    'stone.depth': '5 mm',
+  });
+  const small = await fitStarters(session, 'stone', oval('20 mm', '15 mm'));
+  const made = small.filter(({ refusal }) => refusal === '');
+  expect(made.length).toBeGreaterThanOrEqual(3);
+  const large = await fitStarters(session, 'stone', oval('30 mm', '22 mm'));
+  for (const { name, number, wires, shortages, takes } of made) {
+    expect([name, number]).toEqual([name, null]);
+    expect([name, takes.cuts.length > 0, takes.steps.length > 0]).toEqual([name, true, true]);
+    // An empty rack lacks all of it.
+    const missing = shortages.reduce((sum, each) => sum + each.missing, 0);
+    expect([name, missing]).toEqual([name, wires.reduce((sum, { length }) => sum + length, 0)]);
+    const larger = large.find((each) => each.name === name);
+    if (larger?.refusal === '')
+      expect([name, (larger.wires[0]?.length ?? 0) > (wires[0]?.length ?? Infinity)]).toEqual([name, true]);
+  }
+  const [first] = made;
+  done(await takeStarters(session, newKey(), { names: [first?.name ?? ''] }));
+  const left = await fitStarters(session, 'stone', oval('20 mm', '15 mm'));
+  expect(left.map(({ name }) => name)).toEqual(
+    small.map(({ name }) => name).filter((name) => name !== first?.name),
+  );
 });

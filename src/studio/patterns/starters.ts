@@ -21,7 +21,7 @@ export interface Starter {
   readonly notes: string;
   readonly composition: Composition;
   /** What it names of stones, beads and findings. */
-  readonly parts: readonly { readonly name: string }[];
+  readonly parts: readonly { readonly name: string; readonly count: number }[];
   /** Whether the studio has a pattern of that name. */
   readonly isTaken: boolean;
 }
@@ -41,7 +41,7 @@ export function listStarters(session: StudioSession): Promise<StarterList> {
       kind: pattern.kind,
       notes: pattern.notes,
       composition: composedOf(pattern, specs),
-      parts: (pattern.parts ?? []).map(([name]) => ({ name })),
+      parts: (pattern.parts ?? []).map(([name, count]) => ({ name, count })),
       isTaken: taken.has(pattern.name.toLowerCase()),
     }));
     return { starters, specs };

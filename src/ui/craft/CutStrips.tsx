@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, type ComponentType } from 'react';
 import { roundSpan } from '@/core/ruler';
 import type { PlannedCut } from '@/core/technique/technique';
 import { cutLengthOf } from '@/core/technique/totals';
@@ -24,15 +24,24 @@ export interface Strip {
   readonly note?: string;
 }
 
+type Below = ComponentType<{ readonly strip: Strip }>;
+
 /** Cuts against one ruler: how long, of what, why, and what happens where along each. */
-export const CutStrips = memo(function CutStrips({ strips }: { strips: readonly Strip[] }) {
+export const CutStrips = memo(function CutStrips({
+  strips,
+  below,
+}: {
+  strips: readonly Strip[];
+  /** What stands below each cut. */
+  below?: Below;
+}) {
   const span = roundSpan(um(Math.max(1, ...strips.map(({ cut }) => cutLengthOf(cut)))), um(50_000));
   return (
     <div>
       <Ruler span={span} label="Ruler for the cuts" />
       <ul className="mt-1 space-y-4">
         {strips.map((strip) => (
-          <CutStrip key={strip.key} strip={strip} span={span} />
+          <CutStrip key={strip.key} strip={strip} span={span} below={below} />
         ))}
       </ul>
     </div>
@@ -40,7 +49,15 @@ export const CutStrips = memo(function CutStrips({ strips }: { strips: readonly 
 });
 
 /** One cut against the ruler; drawn anew only when it, or the ruler, changes. */
-const CutStrip = memo(function CutStrip({ strip, span }: { strip: Strip; span: Micrometres }) {
+const CutStrip = memo(function CutStrip({
+  strip,
+  span,
+  below: Below,
+}: {
+  strip: Strip;
+  span: Micrometres;
+  below: Below | undefined;
+}) {
   const { title, cut, spec, unchosen, note } = strip;
   return (
     <li>
@@ -76,6 +93,7 @@ const CutStrip = memo(function CutStrip({ strip, span }: { strip: Strip; span: M
         ))}
       </p>
       <MarkList marks={cut.marks.map(({ at, what }) => ({ at: mm(at), what }))} on={title} />
+      {Below && <Below strip={strip} />}
     </li>
   );
 });

@@ -1,26 +1,22 @@
+import { costSheet, type Rates } from '@/core/costing/costSheet';
+import { forecast, type PriceBook } from '@/core/costing/forecast';
 import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { asked as askedBy, type Search } from '@/app/lib/search';
 import { MEASURES, type Measure } from '@/core/pattern/composition';
-import { drawnParts } from '@/core/pattern/drawnParts';
-import { resolve } from '@/core/pattern/resolve';
-import { techniqueOf } from '@/core/technique/registry';
 import { readTexts, type Texts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
-import { drawSmall } from '@/core/technique/drawPlan';
 import { showDrawer } from '@/studio/drawers/drawers';
-import { fitPatterns, type Fitted } from '@/studio/patterns/fitting';
-import { looksOf } from '@/core/pattern/looksOf';
-import { Judgements } from '@/ui/craft/Judgements';
-import { PlanDrawing } from '@/ui/craft/PlanDrawing';
-import { Length, Reckoned } from '@/ui/lengths';
+import { fitPatterns, fitStarters, type Fitted } from '@/studio/patterns/fitting';
+import { priceBook } from '@/studio/prices/priceBook';
+import { readSettings } from '@/studio/settings/settings';
+import type { CostUnits } from '@/core/units/money';
 import { StoneDrawing } from '@/ui/StoneDrawing';
-import { WireChip } from '@/ui/WireChip';
+import { Tried } from './Tried';
 import { FittingQuery } from '@/studio/patterns/fitting.input';
 import { numberOf } from '@/studio/kernel/rules';
-import { Said } from '@/ui/house';
 
 export const metadata = { title: 'Fitting' };
 
@@ -32,6 +28,7 @@ const MEASURED = [
 
 export default async function FittingPage({ searchParams }: { searchParams: Search }) {
   const { session, rings } = await pageMember();
+  const isOwner = session.role === 'owner';
   const asked = await askedBy(searchParams, FittingQuery);
   const drawer = await showDrawer(session, 'stone', { state: 'free' });
   const stones = drawer.pieces.flatMap(({ number, detail }) =>
@@ -45,6 +42,14 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
     tried && Object.keys(wrong).length === 0
       ? await fitPatterns(session, tried.measure, tried.texts, under)
       : { fitted: [], next: null };
+  const begun = tried && isOwner && under === undefined && Object.keys(wrong).length === 0;
+  const starters = begun
+    ? (await fitStarters(session, tried.measure, tried.texts)).filter(({ refusal }) => refusal === '')
+    : [];
+  const book = tried ? await priceBook(session) : null;
+  const costOf = book ? costing(book, await readSettings(session)) : undefined;
+  const begin = (each: Fitted) =>
+    isOwner && tried && each.refusal === '' ? beginHref(each, tried.texts, chosen) : undefined;
   const suited = fitted.filter(({ suits }) => suits);
   const ready = suited.filter(({ shortages }) => shortages.length === 0);
   return (
@@ -139,9 +144,32 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
       </div>
       <ul className="mt-4 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {fitted.map((each) => (
-          <Tried key={each.number} fitted={each} texts={tried?.texts ?? {}} />
+          <Tried
+            key={each.number}
+            fitted={each}
+            texts={tried?.texts ?? {}}
+            costs={costOf?.(each)}
+            begin={begin(each)}
+          />
         ))}
       </ul>
+      {starters.length > 0 && (
+        <section aria-labelledby="starters" className="mt-6">
+          <h2 id="starters">Starter patterns that could be made for it</h2>
+          <p className="muted mt-1">They are not among yours yet; drawn in these measures.</p>
+          <ul className="mt-3 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
+            {starters.map((each) => (
+              <Tried
+                key={each.name}
+                fitted={each}
+                texts={tried?.texts ?? {}}
+                costs={costOf?.(each)}
+                begin={begin(each)}
+              />
+            ))}
+          </ul>
+        </section>
+      )}
       {next !== null && (
         <p className="no-print mt-4">
           <Link
@@ -221,69 +249,21 @@ function wrongIn({ measure, texts }: { measure: Measure; texts: Texts }): Readon
   return read.ok ? {} : read.error;
 }
 
-/** A pattern as it would be for what is tried on: drawn, how much wire, and what stands against it. */
-function Tried({ fitted, texts }: { fitted: Fitted; texts: Texts }) {
-  const { number, name, kind, body, refusal, specs, wires, shortages, judgements, minutes } = fitted;
-  const { composition } = body;
-  const faults = judgements.filter(({ weight }) => weight === 'fault');
-  const advice = judgements.filter(({ weight }) => weight === 'advice');
-  const first =
-    composition &&
-    drawnParts(resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts }))[0];
-  return (
-    <li className="leaf p-4">
-      <p className="flex items-baseline justify-between gap-3">
-        <Link href={`/patterns/${tag('pattern', number)}`} className="link font-display font-semibold">
-          {name}
-        </Link>
-        <span className="muted text-sm">
-          {kind} · {Math.round(minutes)} min
-        </span>
-      </p>
-      {first && (
-        <PlanDrawing
-          drawing={drawSmall(first.plan)}
-          looks={looksOf(first, specs, body.parts)}
-          label={`${name}, drawn to scale`}
-          className="mt-2 h-28 w-full"
-        />
-      )}
-      {refusal ? (
-        <p className="mt-2 border-l-4 border-warning bg-warning/15 p-2 text-sm">
-          <strong>Not for this:</strong> <Said>{refusal}</Said>
-        </p>
-      ) : (
-        <ul className="mt-2 space-y-1">
-          {wires.map(({ spec, length }) => (
-            <li key={spec.id} className="flex items-center justify-between gap-3">
-              <WireChip spec={spec} />
-              <span className="font-semibold">
-                <Reckoned of={length} cut />
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
-      {shortages.map(({ specId, spec, missing }) => (
-        <p key={specId} className="mt-1 text-sm font-semibold text-error">
-          <Length of={missing} short /> {spec ? `of ${spec.label.number} ${spec.metal}` : ''} are not on the
-          rack
-        </p>
-      ))}
-      {refusal === '' && faults.length > 0 && (
-        <div className="mt-2">
-          <Judgements of={faults} />
-        </div>
-      )}
-      {refusal === '' && advice.length > 0 && (
-        <ul className="muted mt-2 list-inside list-disc text-sm">
-          {advice.map(({ said, about }) => (
-            <li key={`${about} ${said}`}>
-              <Said>{said}</Said>
-            </li>
-          ))}
-        </ul>
-      )}
-    </li>
-  );
+/** What one piece would cost with what was paid for its materials; undefined when the price of a wire is not known. */
+const costing =
+  (book: PriceBook, rates: Rates) =>
+  ({ takes }: Fitted): CostUnits | undefined => {
+    const { outlay, unpricedWires } = forecast(takes, book);
+    return unpricedWires.length > 0 ? undefined : costSheet({ ...outlay, sharedBy: 1 }, rates).total.actual;
+  };
+
+/** Where a pattern is composed on for what it was tried on. */
+function beginHref(
+  { number, name }: Fitted,
+  texts: Texts,
+  stone: { readonly number: number } | undefined,
+): string {
+  const of: Record<string, string> = number === null ? { starter: name } : { from: tag('pattern', number) };
+  const made = stone ? { for: tag('stone', stone.number) } : texts;
+  return `/patterns/compose?${new URLSearchParams({ ...of, ...made }).toString()}`;
 }

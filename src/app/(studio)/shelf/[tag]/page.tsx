@@ -73,7 +73,12 @@ export default async function PiecePage({ params }: { params: Params }) {
               </>
             )}
           </h1>
-          <div className="no-print flex gap-2">
+          <div className="no-print flex flex-wrap gap-2">
+            {money && (
+              <Link href={`/patterns/compose?from=${tag('piece', number)}`} className="btn btn-lg">
+                Compose one like it
+              </Link>
+            )}
             <a href={`/labels?items=${tag('piece', number)}`} className="btn btn-lg">
               Label
             </a>

@@ -92,6 +92,11 @@ export default async function PatternPage({ params }: { params: Params }) {
               Change it
             </Link>
           )}
+          {isOwner && body.composition && (
+            <Link href={`/patterns/compose?from=${label}`} className="btn btn-lg">
+              Begin another from it
+            </Link>
+          )}
           <Link href={`/bench/${label}`} className="btn btn-primary btn-lg">
             Make one
           </Link>

@@ -5,10 +5,11 @@ import { Suspense, useCallback, useMemo, useRef, useState } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
-import { withoutUse, withUse, withUseAt } from '@/core/pattern/changes';
-import { MEASURES, type Composition, type Specs, type TechniqueUse } from '@/core/pattern/composition';
+import { MEASURES, type Composition, type Specs } from '@/core/pattern/composition';
 import { drawnParts } from '@/core/pattern/drawnParts';
 import type { OwnStep } from '@/core/pattern/ownSteps';
+import { canMirror } from '@/core/pattern/mirrored';
+import { namedApart } from '@/core/pattern/namedApart';
 import { resolve } from '@/core/pattern/resolve';
 import { whatChanged } from '@/core/pattern/whatChanged';
 import type { StoneSize } from '@/core/technique/parameter';
@@ -24,15 +25,16 @@ import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
 import { useSettled } from '@/ui/useSettled';
+import { Link } from '@/ui/Link';
 import { WhenSeen } from '@/ui/WhenSeen';
 import { useToast } from '@/ui/toasts';
 import { AddTechnique } from './AddTechnique';
 import { BackButton } from './BackButton';
 import { PartsList } from './PartsList';
-import { isPatternDraft, type PatternDraft } from './patternDraft';
+import { isPatternDraft, type PatternDraft, type StoneChoice } from './patternDraft';
 import { PatternHead } from './PatternHead';
-import type { StoneChoice } from './StoneFromStock';
 import { useDraft } from './useDraft';
+import { useChanges } from './useChanges';
 import { useKeeping } from './useKeeping';
 
 export interface ComposerProps {
@@ -65,6 +67,11 @@ const PieceShown = dynamic(() => import('./PieceShown').then((loaded) => loaded.
 const CutsToScale = dynamic(() => import('./CutsToScale').then((loaded) => loaded.CutsToScale), {
   ssr: false,
 });
+/** Others are heard of a moment after the page. */
+const SavedMeanwhile = dynamic(() => import('./SavedMeanwhile').then((loaded) => loaded.SavedMeanwhile), {
+  ssr: false,
+});
+const StepStrip = dynamic(() => import('./StepStrip').then((loaded) => loaded.StepStrip), { ssr: false });
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
   ssr: false,
 });
@@ -121,29 +128,8 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     ),
   );
 
-  const compose = useCallback(
-    (next: (before: Composition) => Composition, label = '') =>
-      change((before) => ({ ...before, composition: next(before.composition) }), label),
-    [change],
-  );
-  const setMeasures = useCallback(
-    (texts: Texts, label = '') =>
-      compose((before) => ({ ...before, measures: { ...before.measures, ...texts } }), label),
-    [compose],
-  );
-  const changeUse = useCallback(
-    (id: string, next: Partial<TechniqueUse>, label: string) =>
-      compose((before) => withUse(before, id, next), label),
-    [compose],
-  );
-  const removeUse = useCallback((id: string) => compose((before) => withoutUse(before, id)), [compose]);
-  const moveUse = useCallback(
-    (id: string, by: number) =>
-      compose((before) => withUseAt(before, id, before.uses.findIndex((use) => use.id === id) + by)),
-    [compose],
-  );
-  const earlier = useCallback((id: string) => moveUse(id, -1), [moveUse]);
-  const later = useCallback((id: string) => moveUse(id, 1), [moveUse]);
+  const changes = useChanges(change, atHand);
+  const { compose, setMeasures, changeParts } = changes;
   const [picked, setPicked] = useState<readonly string[]>([]);
   const pick = useCallback(
     (ref: string) =>
@@ -161,35 +147,29 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     () => (goingOn.length > 0 ? offered.filter((each) => takesFor(each, goingOn)) : offered),
     [offered, goingOn],
   );
+  // What was taken leaves an end or two: one goes on with them in hand.
+  const [handedOn, setHandedOn] = useState<string>();
+  const newest = resolved.uses.at(-1)?.use.id;
+  if (handedOn !== undefined && newest !== undefined && newest !== handedOn) {
+    const ends = resolved.left.filter(({ use, takes }) => use === newest && takes === 'end');
+    setHandedOn(undefined);
+    if (ends.length <= IN_HAND) setPicked(ends.map(({ ref }) => ref));
+  }
   /** What is added in haste comes in the order that it was asked for, whichever is fetched first. */
   const adding = useRef(Promise.resolve());
   const addTechnique = useCallback(
     (id: string) => {
       const takes = takesFor(offered.find((each) => each.id === id) ?? { ports: [] }, goingOn);
       setPicked([]);
+      setHandedOn(takes && newest);
       const fetched = Promise.all([fetchTechnique(id), import('@/core/pattern/goneOn')]);
       const add = ([technique, { goneOn }]: Awaited<typeof fetched>) =>
         compose((before) => goneOn(before, technique, takes, atHand));
       adding.current = adding.current.then(() => fetched).then(add, () => toast(NOT_FETCHED));
     },
-    [atHand, compose, toast, offered, goingOn],
+    [atHand, compose, toast, offered, goingOn, newest],
   );
   const letGo = useCallback(() => setPicked([]), []);
-  const shape = useCallback(
-    (id: string, texts: Texts, tag: string) =>
-      compose(
-        (before) =>
-          withUse(before, id, { texts: { ...before.uses.find((use) => use.id === id)?.texts, ...texts } }),
-        tag && `${id}.${tag}`,
-      ),
-    [compose],
-  );
-  const changeParts = useCallback(
-    (next: (parts: PatternDraft['parts']) => PatternDraft['parts'], label?: string) =>
-      change((before) => ({ ...before, parts: next(before.parts) }), label),
-    [change],
-  );
-  const swap = useCallback((next: Composition) => compose(() => next), [compose]);
   // What several techniques make together, and what leaves something to go on from, is drawn large; what stands alone is drawn on its card.
   const together = useMemo(() => {
     const goOn = new Set(resolved.left.map(({ wire }) => wire));
@@ -199,6 +179,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     );
   }, [resolved]);
   const used = new Map(composition.uses.map((use) => [use.id, use]));
+  const followedBy = (id: string | undefined) => {
+    const original = resolved.uses.find(({ use }) => use.id === id);
+    return original && namedApart(original, resolved.uses);
+  };
+  const [there] = useState(() => new Set(composition.uses.map(({ id }) => id)));
+  const last = composition.uses.at(-1)?.id;
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
   return (
@@ -233,6 +219,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
           </p>
         )}
       </div>
+      {base && <SavedMeanwhile base={base} />}
       {draft.restored && (
         <p className="mt-2 border-l-4 border-info bg-info/10 p-2 text-sm">
           This is what you were working on here.{' '}
@@ -278,9 +265,27 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               onPick={pick}
               onLetGo={letGo}
               onTake={addTechnique}
-              onShape={shape}
+              onShape={changes.shape}
             />
           ))}
+          {resolved.steps.length > 1 && <StepStrip work={work} compose={compose} />}
+          {base === null && composition.uses.length === 0 && (
+            <p className="leaf flex flex-wrap gap-x-4 gap-y-1 px-4 py-3">
+              Or begin from{' '}
+              <Link href="/patterns/starters" className="link">
+                a starter pattern
+              </Link>
+              <Link href="/fitting" className="link">
+                a stone, a finger or a bead: what could hold it?
+              </Link>
+              <Link href="/shelf" className="link">
+                a finished piece, from its page
+              </Link>
+              <Link href="/how-much" className="link">
+                one technique: how much wire?
+              </Link>
+            </p>
+          )}
           {goingOn.length === 0 && (
             <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
           )}
@@ -292,21 +297,33 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
                   <UseCard
                     key={use.id}
                     use={use}
+                    label={namedApart(each, resolved.uses)}
                     resolved={each}
                     specs={specs}
                     byId={byId}
                     parts={now.parts}
-                    onChange={changeUse}
-                    onRemove={removeUse}
+                    onChange={changes.changeUse}
+                    onRemove={changes.removeUse}
                     isDrawn={!together.some(({ uses }) => uses.includes(each))}
-                    onEarlier={index > 0 ? earlier : undefined}
-                    onLater={index < resolved.uses.length - 1 ? later : undefined}
+                    isFresh={use.id === last && !there.has(use.id)}
+                    follows={followedBy(use.mirrors)}
+                    onMirror={canMirror(use.id, resolved) ? changes.mirror : undefined}
+                    onCutLoose={changes.loosen}
+                    onEarlier={index > 0 ? changes.earlier : undefined}
+                    onLater={index < resolved.uses.length - 1 ? changes.later : undefined}
                   />
                 )
               );
             })}
           </div>
-          {resolved.cuts.length > 0 && <CutsToScale resolved={resolved} byId={byId} />}
+          {resolved.cuts.length > 0 && (
+            <CutsToScale
+              resolved={resolved}
+              byId={byId}
+              inHand={composition.inHand ?? NO_TEXTS}
+              compose={compose}
+            />
+          )}
           {resolved.uses.length > 1 && <EndReach uses={resolved.uses} />}
           {(resolved.uses.length > 0 || now.parts.length > 0) && (
             <PriceLive
@@ -321,7 +338,13 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         </div>
         <section className="leaf p-4" aria-label="Wires and parts">
           {composition.uses.length > 0 && (
-            <SwapWires composition={settled} resolved={resolved} specs={specs} byId={byId} onSwap={swap} />
+            <SwapWires
+              composition={settled}
+              resolved={resolved}
+              specs={specs}
+              byId={byId}
+              onSwap={changes.swap}
+            />
           )}
           <PartsList parts={now.parts} wanted={resolved.parts} drawers={book.parts} onChange={changeParts} />
         </section>
@@ -331,8 +354,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
             <WorkOrder
               resolved={resolved}
               own={composition.steps ?? NO_STEPS}
-              byId={byId}
-              techniques={techniques}
+              atHand={atHand}
               compose={compose}
             />
           </section>
@@ -342,8 +364,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   );
 }
 
+/** So many ends are gone on with at once without being picked anew. */
+const IN_HAND = 2;
+
 /** The same for all that have none. */
 const NO_STEPS: readonly OwnStep[] = [];
+const NO_TEXTS: Texts = {};
 
 /** Whether two compositions differ by no more than what is typed into fields. */
 const isSameWork = (a: Composition, b: Composition): boolean =>
@@ -352,9 +378,15 @@ const isSameWork = (a: Composition, b: Composition): boolean =>
   a.copies === b.copies &&
   areSameSteps(a.steps ?? NO_STEPS, b.steps ?? NO_STEPS) &&
   a.uses.length === b.uses.length &&
-  a.uses.every(({ id, wires, own, takes }, index) => {
+  a.uses.every(({ id, wires, own, takes, mirrors }, index) => {
     const other = b.uses[index];
-    return other?.id === id && other.wires === wires && other.own === own && other.takes === takes;
+    return (
+      other?.id === id &&
+      other.wires === wires &&
+      other.own === own &&
+      other.takes === takes &&
+      other.mirrors === mirrors
+    );
   });
 
 /** Whether steps of the maker’s own differ by no more than what is typed into their fields. */

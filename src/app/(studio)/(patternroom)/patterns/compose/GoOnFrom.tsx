@@ -16,6 +16,9 @@ interface Picking {
   readonly onPick: (ref: string) => void;
 }
 
+/** What it is found by on the page; of several pieces the first. */
+export const GO_ON = 'data-go-on';
+
 const isEnd = ({ offer }: PlaceLeft): boolean => offer.takes === 'end';
 
 /** What is marked on the picture: ends, and whatever else was picked. */
@@ -111,7 +114,7 @@ export function GoOnFrom({
   const others = places.filter((each) => !isEnd(each));
   if (places.length === 0) return null;
   return (
-    <section aria-label="Go on from" className="leaf px-4 py-3">
+    <section {...{ [GO_ON]: true }} aria-label="Go on from" className="leaf px-4 py-3">
       <h3>Go on from</h3>
       <p className="muted text-sm">
         Pick ends, here or on the picture; then say what they do next, each or together.

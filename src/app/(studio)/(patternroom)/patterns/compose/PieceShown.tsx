@@ -7,6 +7,7 @@ import { seenFrom, type View } from '@/core/drawing/view';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf } from '@/core/pattern/looksOf';
 import type { ResolvedUse } from '@/core/pattern/resolve';
+import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
@@ -57,7 +58,7 @@ export const PieceShown = memo(function PieceShown({
   );
   const refs = useMemo(() => picked.map(({ ref }) => ref), [picked]);
   const isAsked = picked.some(({ ref }) => own.some(({ offer }) => offer.ref === ref));
-  const { trying, trial, onTry } = useTrial(work, picked, isAsked ? able : NONE);
+  const { trying, trial, onTry, onStop } = useTrial(work, picked, isAsked ? able : NONE);
   const ghost = useMemo(() => {
     const become = trial?.refusal === '' ? trial.part : undefined;
     return become && { plan: become.plan, looks: looksOf(become, atHand.specs, parts) };
@@ -139,6 +140,7 @@ export const PieceShown = memo(function PieceShown({
             onTry={onTry}
             onTake={(id) => {
               setTakenAfter(last);
+              onStop();
               onTake(id);
             }}
             onLetGo={onLetGo}
@@ -154,7 +156,7 @@ export const PieceShown = memo(function PieceShown({
             onChange={({ target }) => setShaping(target.value)}
           >
             <option value="">nothing</option>
-            {part.uses.map((each) => (
+            {part.uses.filter(isShaped).map((each) => (
               <option key={each.use.id} value={each.use.id}>
                 {namedApart(each, part.uses)}
               </option>
@@ -180,13 +182,8 @@ export const PieceShown = memo(function PieceShown({
 
 const NONE: readonly GoingOn[] = [];
 
-/** What a technique is called in its piece; where others are called the same, with what it takes up. */
-function namedApart({ use, offered }: ResolvedUse, uses: readonly ResolvedUse[]): string {
-  const alike = uses.filter((each) => each.use.name === use.name);
-  const takes = Object.values(use.takes).flat();
-  const labels = offered.filter(({ ref }) => takes.includes(ref)).map(({ label }) => label);
-  return alike.length > 1 && labels.length > 0 ? `${use.name}: ${labels.join(', ')}` : use.name;
-}
+/** Whether a technique has a shape of its own: one that is alike to another is shaped there. */
+const isShaped = ({ use }: ResolvedUse): boolean => use.mirrors === undefined;
 
 /** Marks of ends and handles are so many times smaller than the picture. */
 const MARK = 34;

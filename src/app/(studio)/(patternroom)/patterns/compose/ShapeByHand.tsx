@@ -85,6 +85,8 @@ export function ShapeByHand({
   const [told, setPull] = useState<Pull>();
   // What was let go stays until the picture has followed.
   const pull = told && (told.held || told.of === of) ? told : undefined;
+  // What it came to is said as long as the hand is on it.
+  const said = pull ?? (told && handles.some((handle) => standsAt(handle, told)) ? told : undefined);
   const drawn = useMemo(
     () => pull?.made && { ...drawLines(pull.made.lines, [], view, WHILE_PULLED), box },
     [pull, view, box],
@@ -188,6 +190,9 @@ export function ShapeByHand({
                 setPull(isOther && pull.refusal === '' ? { ...pull, held: undefined } : undefined);
               }}
               onPointerCancel={() => setPull(undefined)}
+              onBlur={() => {
+                if (!pull?.held) setPull(undefined);
+              }}
               onKeyDown={(event) => {
                 if (event.key === 'Escape') return setPull(undefined);
                 const strokes = strokesOf(event, handle);
@@ -202,17 +207,17 @@ export function ShapeByHand({
           );
         })}
       </svg>
-      {pull && (
+      {said && (
         <output className="absolute top-0 left-0 max-w-[60%] bg-base-100/90 p-1 text-sm">
           <strong>
-            {pull.handle.label} <Said>{saidOf(pull.handle, pull.to)}</Said>
+            {said.handle.label} <Said>{saidOf(said.handle, said.to)}</Said>
           </strong>
-          {pull.refusal ? (
+          {said.refusal ? (
             <span className="block text-error">
-              <Said>{pull.refusal}</Said>
+              <Said>{said.refusal}</Said>
             </span>
           ) : (
-            pull.made?.cuts
+            said.made?.cuts
               .filter(({ cut, was }) => Math.abs(cut - was) >= 0.05)
               .map(({ name: wire, cut, was }) => (
                 <span key={wire} className="block">
@@ -226,6 +231,11 @@ export function ShapeByHand({
     </>
   );
 }
+
+/** Whether a handle has come to stand where it was pulled to. */
+const standsAt = (handle: Handle, { handle: pulled, to }: Pull): boolean =>
+  keyOf(handle) === keyOf(pulled) &&
+  handle.pulls.every(({ value }, which) => Math.abs(value - (to[which] ?? NaN)) < 1e-6);
 
 const isOf = (pull: Pull | undefined, handle: Handle): pull is Pull =>
   pull !== undefined && keyOf(pull.handle) === keyOf(handle);

@@ -1,21 +1,6 @@
 'use client';
 
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type Announcements,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { memo, type ReactNode } from 'react';
 import { ArrowDown, ArrowUp, GripVertical } from 'lucide-react';
 import type { OrderFault } from '@/core/judgement/order';
@@ -25,6 +10,7 @@ import { CAUTIONS } from '@/core/technique/cautions';
 import { StepMark } from '@/ui/craft/OrderOfWork';
 import { Said } from '@/ui/house';
 import { OwnStepFields } from './OwnStepFields';
+import { StepDrag } from './StepDrag';
 
 interface StepOrderProps {
   readonly steps: readonly ResolvedStep[];
@@ -50,61 +36,30 @@ export const StepOrder = memo(function StepOrder({
   onRemoveOwn,
 }: StepOrderProps) {
   const ownById = new Map(own.map((step) => [step.id, step]));
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = steps.findIndex(({ id }) => id === over?.id);
-    if (to >= 0 && active.id !== over?.id) onMove(String(active.id), to);
-  };
-  const nameOf = (id: string | number) => steps.find((step) => step.id === id)?.name ?? '';
-  const placeOf = (id: string | number | undefined) =>
-    `place ${steps.findIndex((step) => step.id === id) + 1} of ${steps.length}`;
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => `Picked up “${nameOf(active.id)}”.`,
-    onDragOver: ({ active, over }) => `“${nameOf(active.id)}” is at ${placeOf(over?.id)}.`,
-    onDragEnd: ({ active, over }) => `“${nameOf(active.id)}” is put down at ${placeOf(over?.id)}.`,
-    onDragCancel: ({ active }) => `“${nameOf(active.id)}” stays where it was.`,
-  };
   return (
-    <DndContext
-      id="steps"
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={onDragEnd}
-      accessibility={{
-        announcements,
-        screenReaderInstructions: {
-          draggable:
-            'To move a step, press space, move it with the arrow keys, and press space again; escape leaves it where it was.',
-        },
-      }}
-    >
-      <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ol className="mt-2" aria-label="Order of work">
-          {steps.map((step, index) => (
-            <Step
-              key={step.id}
-              step={step}
-              index={index}
-              last={index === steps.length - 1}
-              faults={faults.filter(({ about }) => about === step.id)}
-              named={severalTechniques}
-              onMove={onMove}
-              onOverride={onOverride}
-            >
-              <OwnOf
-                own={ownById.get(step.id)}
-                wrong={step.wrong}
-                onChange={onChangeOwn}
-                onRemove={onRemoveOwn}
-              />
-            </Step>
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+    <StepDrag id="steps" steps={steps} onMove={onMove} way="down">
+      <ol className="mt-2" aria-label="Order of work">
+        {steps.map((step, index) => (
+          <Step
+            key={step.id}
+            step={step}
+            index={index}
+            last={index === steps.length - 1}
+            faults={faults.filter(({ about }) => about === step.id)}
+            named={severalTechniques}
+            onMove={onMove}
+            onOverride={onOverride}
+          >
+            <OwnOf
+              own={ownById.get(step.id)}
+              wrong={step.wrong}
+              onChange={onChangeOwn}
+              onRemove={onRemoveOwn}
+            />
+          </Step>
+        ))}
+      </ol>
+    </StepDrag>
   );
 });
 

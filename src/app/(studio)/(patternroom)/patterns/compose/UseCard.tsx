@@ -1,9 +1,9 @@
 'use client';
 
-import { ArrowDown, ArrowUp } from 'lucide-react';
+import { ArrowDown, ArrowUp, FlipHorizontal2 } from 'lucide-react';
 import { isActed } from '@/core/technique/act';
 import { takesWire } from '@/core/technique/technique';
-import { memo, useId, useMemo, useState } from 'react';
+import { memo, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/pattern/composition';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
 import { unaskedOf } from '@/core/pattern/pullable';
@@ -16,6 +16,7 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
+import { GO_ON } from './GoOnFrom';
 import { PortFields } from './PortFields';
 import { WireChoice } from './WireChoice';
 import { Said } from '@/ui/house';
@@ -23,6 +24,8 @@ import { Said } from '@/ui/house';
 interface UseCardProps {
   /** As it is typed. */
   readonly use: TechniqueUse;
+  /** What it is called, told apart from others of its name. */
+  readonly label: string;
   /** As it was worked out last: a moment behind what is typed. */
   readonly resolved: ResolvedUse;
   readonly specs: readonly KnownSpec[];
@@ -33,6 +36,13 @@ interface UseCardProps {
   readonly onRemove: (id: string) => void;
   /** Whether it is drawn by itself, and not as part of a piece. */
   readonly isDrawn: boolean;
+  /** Whether it was added last: its measures are what one goes on with. */
+  readonly isFresh: boolean;
+  /** What it is alike to on the other side, by name. */
+  readonly follows: string | undefined;
+  /** Does it on the other side too; undefined where that is not free. */
+  readonly onMirror: ((id: string) => void) | undefined;
+  readonly onCutLoose: (id: string) => void;
   /** Moves it before or behind another technique; undefined where it is the first or the last. */
   readonly onEarlier: ((id: string) => void) | undefined;
   readonly onLater: ((id: string) => void) | undefined;
@@ -41,6 +51,7 @@ interface UseCardProps {
 /** A technique of the pattern: drawn, with its parameters and what the trade says of them. */
 export const UseCard = memo(function UseCard({
   use,
+  label,
   resolved,
   specs,
   byId,
@@ -48,6 +59,10 @@ export const UseCard = memo(function UseCard({
   onChange,
   onRemove,
   isDrawn,
+  isFresh,
+  follows,
+  onMirror,
+  onCutLoose,
   onEarlier,
   onLater,
 }: UseCardProps) {
@@ -60,11 +75,31 @@ export const UseCard = memo(function UseCard({
   const unasked = unaskedOf(use, technique);
   // Once something in it is wrong it stays open: a fold that shut as the last digit made it right took the field away.
   const isWrong = Object.keys(wrong).length > 0;
-  const [open, setOpen] = useState(isWrong);
+  const [open, setOpen] = useState(isWrong || isFresh);
   if (isWrong && !open) setOpen(true);
+  const [wasFresh, setWasFresh] = useState(isFresh);
+  if (wasFresh !== isFresh) {
+    setWasFresh(isFresh);
+    setOpen(isFresh || isWrong);
+  }
   const heading = useId();
+  const card = useRef<HTMLElement>(null);
+  const [isNew] = useState(isFresh);
+  // What was just added is what one goes on with: Tab comes to its measures next, and nothing moves on the page.
+  useEffect(() => {
+    if (isNew) card.current?.focus({ preventScroll: true });
+  }, [isNew]);
   const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
   const before = (key: string, parameter: Parameter) => {
+    if (parameter.kind === 'wire' && !unasked.includes(key))
+      return (
+        <WireChoice
+          parameter={parameter}
+          specs={specs}
+          specId={use.wires[key]}
+          onChoose={(specId) => change({ wires: chosen(use.wires, key, specId) }, `wire.${key}`)}
+        />
+      );
     const measure = measureOf(parameter);
     if (!measure) return null;
     const own = use.own.includes(key);
@@ -86,39 +121,32 @@ export const UseCard = memo(function UseCard({
   };
   const instead = (key: string, parameter: Parameter) => {
     if (measureOf(parameter) && !use.own.includes(key)) return <></>;
-    if (unasked.includes(key)) return <></>;
-    if (parameter.kind !== 'wire') return undefined;
-    return (
-      <WireChoice
-        parameter={parameter}
-        specs={specs}
-        specId={use.wires[key]}
-        onChoose={(specId) => change({ wires: chosen(use.wires, key, specId) }, `wire.${key}`)}
-      />
-    );
+    // The size of what is cut from a wire of the studio is that wire’s; without one it is typed.
+    if (unasked.includes(key) || (parameter.kind === 'wire' && byId[use.wires[key] ?? ''])) return <></>;
+    return undefined;
   };
   const shown = Object.keys(technique.parameters);
   return (
-    <section aria-labelledby={heading} className="leaf p-4">
+    <section ref={card} tabIndex={-1} aria-labelledby={heading} className="leaf p-4">
       <div className="flex items-start justify-between gap-2">
         <div>
-          <h3 id={heading}>{use.name}</h3>
+          <h3 id={heading}>{label}</h3>
           {use.name !== technique.title && <p className="muted text-sm">{technique.title}</p>}
         </div>
         <div className="flex flex-wrap justify-end">
           {onEarlier && (
             <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={() => onEarlier(use.id)}>
               <ArrowUp size={16} aria-hidden="true" />
-              <span className="sr-only">Do {use.name} earlier</span>
+              <span className="sr-only">Do {label} earlier</span>
             </button>
           )}
           {onLater && (
             <button type="button" className="btn btn-ghost btn-sm min-h-11" onClick={() => onLater(use.id)}>
               <ArrowDown size={16} aria-hidden="true" />
-              <span className="sr-only">Do {use.name} later</span>
+              <span className="sr-only">Do {label} later</span>
             </button>
           )}
-          <RemoveButton brief what={use.name} onClick={() => onRemove(use.id)} />
+          <RemoveButton brief what={label} onClick={() => onRemove(use.id)} />
         </div>
       </div>
       {isDrawn && plan && looks && takesWire(technique) && (
@@ -145,40 +173,78 @@ export const UseCard = memo(function UseCard({
           />
         </div>
       )}
-      <details
-        className="mt-2"
-        open={open}
-        onToggle={({ currentTarget }) => setOpen(currentTarget.open || isWrong)}
-      >
-        <summary className="min-h-11 cursor-pointer content-center font-semibold">
-          Its measures and wires{judgements.length > 0 && ` · ${judgements.length} to consider`}
-        </summary>
-        <div className="mt-2 space-y-3">
-          <Field label="Called here">
-            {(ties) => (
-              <TextInput
-                {...ties}
-                value={use.name}
-                maxLength={60}
-                onChange={(event) => change({ name: event.target.value }, 'name')}
-              />
-            )}
-          </Field>
-          <ParameterFields
-            parameters={technique.parameters}
-            texts={use.texts}
-            wrong={wrong}
-            judgements={judgements}
-            onChange={(field, text) => change({ texts: { ...use.texts, [field]: text } }, field)}
-            onFill={(texts) => change({ texts: { ...use.texts, ...texts } }, 'traced')}
-            before={before}
-            instead={instead}
-          />
-        </div>
-      </details>
+      {onMirror && (
+        <button
+          type="button"
+          className="btn btn-sm mt-2 min-h-11"
+          aria-label={`Mirror it on the other side: ${label}`}
+          onClick={() => onMirror(use.id)}
+        >
+          <FlipHorizontal2 size={16} aria-hidden="true" /> Mirror it on the other side
+        </button>
+      )}
+      {follows === undefined ? (
+        <details
+          className="mt-2"
+          open={open}
+          onToggle={({ currentTarget }) => setOpen(currentTarget.open || isWrong)}
+        >
+          <summary className="min-h-11 cursor-pointer content-center font-semibold">
+            Its measures and wires{judgements.length > 0 && ` · ${judgements.length} to consider`}
+          </summary>
+          <div className="mt-2 space-y-3">
+            <Field label="Called here">
+              {(ties) => (
+                <TextInput
+                  {...ties}
+                  value={use.name}
+                  maxLength={60}
+                  onChange={(event) => change({ name: event.target.value }, 'name')}
+                />
+              )}
+            </Field>
+            <ParameterFields
+              parameters={technique.parameters}
+              texts={use.texts}
+              wrong={wrong}
+              judgements={judgements}
+              onChange={(field, text) => change({ texts: { ...use.texts, [field]: text } }, field)}
+              onFill={(texts) => change({ texts: { ...use.texts, ...texts } }, 'traced')}
+              before={before}
+              instead={instead}
+            />
+            {isFresh && <GoOnButton />}
+          </div>
+        </details>
+      ) : (
+        <p className="mt-2 border-l-4 border-base-300 pl-3 text-sm">
+          Alike to {follows}, mirrored: what changes there changes here.{' '}
+          <button
+            type="button"
+            className="link min-h-11"
+            aria-label={`Cut it loose: ${label}`}
+            onClick={() => onCutLoose(use.id)}
+          >
+            Cut it loose
+          </button>
+        </p>
+      )}
     </section>
   );
 });
+
+/** Leads back to what a piece goes on from. */
+function GoOnButton() {
+  return (
+    <button
+      type="button"
+      className="btn btn-sm min-h-11"
+      onClick={() => document.querySelector<HTMLElement>(`[${GO_ON}] button`)?.focus()}
+    >
+      Go on from another end
+    </button>
+  );
+}
 
 /** Wires with one chosen, or given up. */
 function chosen(wires: TechniqueUse['wires'], key: string, specId: string): TechniqueUse['wires'] {

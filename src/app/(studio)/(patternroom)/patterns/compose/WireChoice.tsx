@@ -40,7 +40,7 @@ export function WireChoice({
       hint={
         chosen
           ? `${describeSize(chosen)}${isTradeWire(chosen.id) ? ', to be bought' : ''}`
-          : 'Not cut from any wire yet; drawn at the proposed size.'
+          : 'Not cut from any wire yet: its size is as it is typed here.'
       }
     >
       {(ties) => (
@@ -50,7 +50,7 @@ export function WireChoice({
           value={specId ?? ''}
           onChange={({ target: { value } }) => (value === ALL ? setAll(true) : onChoose(value))}
         >
-          <option value="">Choose a wire…</option>
+          <option value="">None yet: a size that is typed</option>
           <WireOptions proposed={parameter.initial} specs={specs} isAll={all || isFar} />
           {!all && <option value={ALL}>Every wire that is sold …</option>}
         </select>

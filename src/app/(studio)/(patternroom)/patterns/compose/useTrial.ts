@@ -24,7 +24,13 @@ export function useTrial(
   { composition, resolved, atHand }: Work,
   picked: readonly Offer[],
   able: readonly GoingOn[],
-): { readonly trying: string; readonly trial: Trial | undefined; readonly onTry: (id: string) => void } {
+): {
+  readonly trying: string;
+  readonly trial: Trial | undefined;
+  readonly onTry: (id: string) => void;
+  /** Tries nothing any more. */
+  readonly onStop: () => void;
+} {
   const toast = useToast();
   const [chosen, setChosen] = useState<Chosen>();
   const offered = picked.length > 0 ? able.find(({ id }) => id === chosen?.id) : undefined;
@@ -43,5 +49,5 @@ export function useTrial(
       () => toast(NOT_FETCHED),
     );
   };
-  return { trying: offered?.id ?? '', trial, onTry };
+  return { trying: offered?.id ?? '', trial, onTry, onStop: () => setChosen(undefined) };
 }

@@ -3,6 +3,7 @@ import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/technique/registry';
 import { listStarters } from '@/studio/patterns/starters';
 import { PatternPicture } from '@/ui/craft/PiecesDrawn';
+import { Link } from '@/ui/Link';
 import { TakeStarters } from './TakeStarters';
 
 export const metadata = { title: 'Starter patterns' };
@@ -46,12 +47,19 @@ export default async function StartersPage() {
               <p className="muted mt-1 text-sm">
                 {kind} · {wires} {wires === 1 ? 'wire' : 'wires'} · {Math.round(minutes)} min
               </p>
-              <div className="mt-auto pt-3">
+              <div className="mt-auto flex flex-wrap items-center gap-2 pt-3">
                 {isTaken ? (
                   <p className="muted">Already among your patterns.</p>
                 ) : (
                   <TakeStarters names={[name]} text="Take a copy" of={name} />
                 )}
+                <Link
+                  href={`/patterns/compose?${new URLSearchParams({ starter: name }).toString()}`}
+                  className="btn btn-ghost"
+                  aria-label={`Begin a pattern from it: ${name}`}
+                >
+                  Begin a pattern from it
+                </Link>
               </div>
             </li>
           );

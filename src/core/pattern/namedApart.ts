@@ -1,0 +1,20 @@
+import type { ResolvedUse } from './resolve';
+
+type Named = Pick<ResolvedUse, 'use' | 'offered'>;
+
+/** A technique by its name and what it takes up. */
+function withTaken({ use, offered }: Named): string {
+  const takes = Object.values(use.takes).flat();
+  const labels = offered.filter(({ ref }) => takes.includes(ref)).map(({ label }) => label);
+  return labels.length > 0 ? `${use.name}: ${labels.join(', ')}` : use.name;
+}
+
+/** What a technique is called in its pattern; where others are called the same, with what it takes up, and with its place where that is the same too. */
+export function namedApart(named: Named, uses: readonly Named[]): string {
+  const alike = uses.filter(({ use }) => use.name === named.use.name);
+  if (alike.length < 2) return named.use.name;
+  const said = withTaken(named);
+  const same = alike.filter((each) => withTaken(each) === said);
+  const place = same.findIndex(({ use }) => use.id === named.use.id) + 1;
+  return same.length < 2 ? said : `${said}, ${place}`;
+}

@@ -1,0 +1,80 @@
+import type { PatternBody } from '@/core/pattern/pattern';
+import { readTag, type Tagged } from '@/core/tag';
+import type { Tx } from '@/data/inStudio';
+import { look, type StudioSession } from '../kernel/useCase';
+import { bodyShownTo, specsOf } from '../patterns/patterns';
+import type { KnownSpec } from '../wire/specs';
+
+/**
+ * What finished pieces were made as, by their numbers: for a batch as its line says, else as their revision of the pattern does. One that was
+ * written by hand has no look of its own; when the pattern was composed since, that is how it looks.
+ */
+export async function bodiesOfPieces(
+  tx: Tx,
+  numbers: readonly number[],
+): Promise<ReadonlyMap<number, PatternBody>> {
+  const rows = await tx.select<{ number: number; body: PatternBody }>(
+    `SELECT f.number, CASE WHEN COALESCE(l.body, r.body) ? 'composition' OR NOT newest.body ? 'composition'
+                           THEN COALESCE(l.body, r.body) ELSE newest.body END AS body
+       FROM pieces f
+       JOIN pattern_revisions r
+         ON r.studio_id = f.studio_id AND r.pattern_id = f.pattern_id AND r.revision = f.revision
+       JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+       JOIN pattern_revisions newest
+         ON newest.studio_id = p.studio_id AND newest.pattern_id = p.pattern_id AND newest.revision = p.revision
+       LEFT JOIN batch_pieces m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
+       LEFT JOIN batch_lines l ON l.studio_id = m.studio_id AND l.batch_id = m.batch_id AND l.line = m.line
+      WHERE f.studio_id = $1 AND f.number = ANY ($2)`,
+    [tx.session.studioId, numbers],
+  );
+  return new Map(rows.map(({ number, body }) => [number, body]));
+}
+
+/** Reads what has a picture, by its number; of a batch, one of its lines. */
+const BODIES: Partial<
+  Readonly<Record<Tagged, (tx: Tx, number: number, line: number) => Promise<PatternBody | undefined>>>
+> = {
+  pattern: async (tx, number) => {
+    const row = await tx.first<{ body: PatternBody }>(
+      `SELECT r.body FROM patterns p JOIN pattern_revisions r
+           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+        WHERE p.studio_id = $1 AND p.number = $2`,
+      [tx.session.studioId, number],
+    );
+    return row?.body;
+  },
+  piece: async (tx, number) => (await bodiesOfPieces(tx, [number])).get(number),
+  batch: async (tx, number, line) => {
+    const row = await tx.first<{ body: PatternBody }>(
+      `SELECT l.body FROM batches b JOIN batch_lines l ON l.studio_id = b.studio_id AND l.batch_id = b.batch_id
+        WHERE b.studio_id = $1 AND b.number = $2 AND l.line = $3`,
+      [tx.session.studioId, number, line],
+    );
+    return row?.body;
+  },
+};
+
+/** What something with a tag is made as, and the wires that it names. */
+export interface TaggedBody {
+  readonly body: PatternBody;
+  readonly specs: Readonly<Record<string, KnownSpec>>;
+}
+
+/**
+ * What something with a tag is made as: a pattern in its newest revision, a finished piece as it was made, or a line of a batch.
+ * @param line of a batch, counted from 1
+ * @returns null when there is no such thing
+ */
+export async function bodyOfTag(
+  session: StudioSession,
+  tagged: string,
+  line = 1,
+): Promise<TaggedBody | null> {
+  const read = readTag(tagged);
+  const bodyOf = read && BODIES[read.kind];
+  if (!bodyOf) return null;
+  return look(session, async (tx) => {
+    const body = await bodyOf(tx, read.number, line);
+    return body ? { body: bodyShownTo(session, body), specs: await specsOf(tx, [body]) } : null;
+  });
+}

@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright';
+import { DEMO_URL, expect, test } from './support/studio';
+
+test('what one side does the other does alike, until it is cut loose', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const goOn = page.getByRole('region', { name: 'Go on from' });
+  await goOn.getByRole('button', { name: /^frame wire 1, left end/ }).click();
+  await goOn.getByRole('radio', { name: /curl up/ }).check();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  const spirals = page.getByRole('region', { name: /^Flat spiral(:|$)/ });
+  await expect(spirals).toHaveCount(1);
+  // Its measures stand open: one goes on with them.
+  const across = spirals.first().getByRole('textbox', { name: 'Across, outside' });
+  await expect(across).toBeVisible();
+
+  await page.getByRole('button', { name: 'Mirror it on the other side: Flat spiral' }).click();
+  await expect(spirals).toHaveCount(2);
+  await expect(spirals.nth(1)).toContainText('Alike to Flat spiral: frame wire 1, left end, mirrored');
+  const cuts = page.getByRole('region', { name: 'Cuts' });
+  const longOf = async () =>
+    (await cuts.locator('li:has([title]) p:first-child [title]').first().getAttribute('title')) ?? '';
+  const before = await longOf();
+  await spirals.first().getByText('Its measures and wires').click();
+  await across.fill('9 mm');
+  await expect.poll(longOf).not.toBe(before);
+  // Both ends grew shorter by the same: the wire is cut once, with two spirals on it.
+  await expect(page.getByRole('button', { name: 'Undo Across, outside of Flat spiral' })).toBeVisible();
+  const alike = await longOf();
+  await spirals
+    .nth(1)
+    .getByRole('button', { name: /^Cut it loose/ })
+    .click();
+  await expect(spirals.nth(1).getByText('Its measures and wires')).toBeVisible();
+  expect(await longOf()).toBe(alike);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
+
+test('a length that is cut already is held against what the piece takes', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toHaveText(/^4 wires/);
+  const before = await heading.innerText();
+  const had = page.getByRole('textbox', { name: 'I have cut of binding wire' });
+  await had.fill('900 mm');
+  const binding = page.getByRole('region', { name: 'Cuts' }).getByRole('listitem').filter({ has: had });
+  await expect(binding).toContainText(/of it are left over at its end/);
+  await expect(binding).toContainText('left over');
+  await expect(heading).not.toHaveText(before);
+  await had.fill('30 mm');
+  await expect(binding).toContainText(/too short: cut another/);
+  await expect(heading).toHaveText(before);
+  await had.fill('a cubit');
+  await expect(binding).toContainText(/“a cubit”|is no length|not a length/);
+  await had.fill('900 mm');
+  await page.reload();
+  await expect(had).toHaveValue(/^900 mm|^35/);
+});
+
+test('the order of the work is a strip of pictures, moved by mouse or keys', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/P-0058/compose`);
+  await page.getByText(/^The order of work in pictures/).click();
+  const strip = page.getByRole('list', { name: 'Order of work, in pictures' });
+  const pictures = strip.getByRole('listitem');
+  await expect(pictures).toHaveCount(25);
+  await expect(pictures.first()).toBeVisible();
+  const drawn = strip.getByRole('button', { name: /^Drag picture \d+/ }).locator('svg');
+  expect(await drawn.count()).toBeGreaterThan(15);
+  // The piece grows from picture to picture.
+  const paths = await drawn.evaluateAll((all) => all.map((each) => each.innerHTML.length));
+  expect(paths.at(-1)).toBeGreaterThan(2 * (paths[0] ?? Infinity));
+  const nameOf = async (index: number) =>
+    (await pictures.nth(index).locator('p').last().innerText()).slice(3);
+  const [first, second] = [await pictures.nth(23).innerText(), await pictures.nth(24).innerText()];
+  const last = pictures.nth(24).getByRole('button', { name: /a step earlier$/ });
+  await last.focus();
+  await page.keyboard.press('Enter');
+  await expect
+    .poll(async () => (await pictures.nth(23).innerText()).replace(/^\d+/, ''))
+    .not.toBe(first.replace(/^\d+/, ''));
+  expect(second).toContain(await nameOf(23));
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(async () => pictures.nth(24).innerText()).toBe(second);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
