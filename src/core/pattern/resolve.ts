@@ -28,7 +28,7 @@ import {
   type TechniqueUse,
 } from './composition';
 import { boundTexts } from './boundTexts';
-import { followed } from './mirrored';
+import { followed } from './followed';
 import { cutKey, withInHand, type CutInHand } from './inHand';
 import { CARE, readMinutes, wrongWithStep, type OwnStep, type OwnStepKind } from './ownSteps';
 import { workParts } from './workParts';
