@@ -302,13 +302,13 @@ test('fitting: which patterns suit a stone of the studio, a typed one, a finger,
   await page.getByLabel('Width').fill('16 mm');
   await page.getByRole('button', { name: 'Try these measures' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ of \d+ patterns suit it/);
-  await expect(page.getByRole('link', { name: 'Sundial bezel' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Sundial bezel', exact: true })).toBeVisible();
   await page.getByLabel('Length').fill('a lot');
   await page.getByRole('button', { name: 'Try these measures' }).click();
   await expect(page.getByText(/“a lot”/)).toBeVisible();
   await page.getByLabel('A ring: its size or its inside').fill('US 7');
   await page.getByRole('button', { name: 'Try this size' }).click();
-  await expect(page.getByRole('link', { name: 'Gatehouse ring' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Gatehouse ring', exact: true })).toBeVisible();
   await page.getByLabel('A bead, along its hole').fill('nothing');
   await page.getByRole('button', { name: 'Try this bead' }).click();
   await expect(page.getByText(/“nothing”/)).toBeVisible();
