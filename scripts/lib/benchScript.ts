@@ -57,10 +57,11 @@ export async function measureScript(): Promise<void> {
     for (const { address } of PAGES)
       if (!address.startsWith('/lists/'))
         sent.push({ address, kilobytes: await scriptSent(browser, url + address, cookies) });
-    const [heaviest] = sent.sort((a, b) => b.kilobytes - a.kilobytes);
+    const [heaviest, ...others] = sent.sort((a, b) => b.kilobytes - a.kilobytes);
     if (!heaviest) throw new Refusal('no page was opened');
+    const next = others.slice(0, 2).map(({ address, kilobytes }) => `${address} ${kilobytes.toFixed(1)} kB`);
     tell({
-      name: `script sent to the heaviest of ${sent.length} pages (${heaviest.address}), with all that it fetches by itself`,
+      name: `script sent to the heaviest of ${sent.length} pages (${heaviest.address}), with all that it fetches by itself; next ${next.join(', ')}`,
       value: heaviest.kilobytes,
       limit: MOST_KB,
       unit: ' kB',

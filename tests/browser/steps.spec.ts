@@ -25,13 +25,24 @@ test('the order of work is gone through one step at a time, by keys and by finge
   await expect(page.getByRole('heading', { name: 'In hand' })).toBeVisible();
   await expect(page.getByRole('img', { name: /^After “.*”, drawn to scale, from the front$/ })).toBeVisible();
   await page.getByRole('radio', { name: 'back' }).check();
+  const behind = page.getByRole('img', { name: /^After “.*”, drawn to scale, from the back$/ });
+  await expect(behind).toHaveJSProperty('complete', true);
+  expect(await behind.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0);
   const buttons = page.getByRole('button', { name: /^(Before|Next)$/ });
   for (const button of await buttons.all())
     expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(48);
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
 
-  // Whoever comes back comes back to the step, and the piece stays turned while one goes on.
+  // It is turned in the round as it is then, and stays turned while one goes on.
+  await page.getByRole('radio', { name: 'in the round' }).check();
+  const turned = page.getByRole('img', { name: /in the round, turned/ });
+  await expect(turned).toHaveAccessibleName(/^After “roll the spiral/);
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(turned).toHaveAccessibleName(/^After “(?!roll the spiral)/);
+  await page.getByRole('button', { name: 'Before' }).click();
+
+  // Whoever comes back comes back to the step.
   await page.reload();
   await expect(page.getByText(/^Step 23 of 25/)).toBeVisible();
   await page.getByRole('button', { name: 'Next' }).click();
@@ -49,4 +60,20 @@ test('a pattern that was written by hand is gone through without pictures', asyn
   await expect(page.getByText('It is made.')).toBeVisible();
   await page.goto(`${DEMO_URL}/patterns/P-0001/steps?step=x`);
   await expect(page.getByText(/^Step 1 of/)).toBeVisible();
+});
+
+test('what is not a step of a pattern has no picture', async ({ owner: page }) => {
+  for (const [picture, status] of [
+    ['P-0058.after-9.front', 200],
+    ['P-0058.after-9.side', 200],
+    ['P-0058.after-0.front', 404],
+    ['P-0058.after-26.front', 404],
+    ['P-0058.after-9.below', 404],
+    ['P-0001.after-2.front', 404],
+    ['W-0001.after-2.front', 404],
+  ] as const)
+    expect([picture, (await page.request.get(`${DEMO_URL}/pictures/${picture}.svg`)).status()]).toEqual([
+      picture,
+      status,
+    ]);
 });

@@ -1,4 +1,5 @@
-import { allParts, cutsOf, stepsOf } from '../pattern/bodyOf';
+import { allParts } from '../pattern/allParts';
+import { cutsOf, stepsOf } from '../pattern/bodyOf';
 import { withMissingWires } from '../pattern/addTechnique';
 import { swapped, swapThroughout } from '../pattern/swapWires';
 import type { Specs } from '../pattern/composition';

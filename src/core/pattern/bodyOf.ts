@@ -1,10 +1,8 @@
-import { sizedName, standsFor } from '../part/wantedPart';
 import { CAUTIONS } from '../technique/cautions';
 import { netOf } from '../technique/technique';
 import { roundedUpToCut, um, type LengthSystem, type Micrometres } from '../units/length';
 import type { Resolved } from './resolve';
-import { cutLength, type PatternCut, type PatternPart, type PatternStep } from './pattern';
-import { partsLeft, type WorkPart } from './workParts';
+import { cutLength, type PatternCut, type PatternStep } from './pattern';
 
 const whole = (mm: number): Micrometres => um(Math.round(mm * 1000));
 
@@ -48,27 +46,3 @@ export const stepsOf = ({ steps }: Resolved): PatternStep[] =>
     stops,
     cautions: cautions.map((caution) => CAUTIONS[caution]),
   }));
-
-/** What a part added by hand is called: with the size of what the work wants, where it stands for that and says none. */
-export function nameInSize(typed: string, work: readonly WorkPart[]): string {
-  const wanted = work.find(({ name }) => standsFor(typed, name));
-  return wanted ? sizedName(typed, wanted.name) : typed;
-}
-
-function sized({ typedName, ...part }: PatternPart, work: readonly WorkPart[]): PatternPart {
-  const typed = typedName ?? part.name;
-  const name = nameInSize(typed, work);
-  return name === typed ? { ...part, name } : { ...part, name, typedName: typed };
-}
-
-/** All parts of a pattern: those added by hand, then what the work wants besides; what that costs, the drawers say. */
-export function allParts(work: readonly WorkPart[], added: readonly PatternPart[]): PatternPart[] {
-  const own = added.map((part) => sized(part, work));
-  const left = partsLeft(work, own).map(({ name, count }): PatternPart => ({
-    name,
-    count,
-    unitCost: null,
-    ofWork: true,
-  }));
-  return [...own, ...left];
-}

@@ -1,7 +1,8 @@
 import { describeStone } from '../stone/stone';
 import { mm } from '../units/length';
 import { misfit, readWantedPart, sizedName } from '../part/wantedPart';
-import { namedStone, partsLeft, stonePart, withStoneNamed } from './workParts';
+import { partsLeft } from './allParts';
+import { namedStone, stonePart, withStoneNamed } from './workParts';
 
 const oval = { outline: 'oval', length: 25, width: 18, depth: 6.4, edge: 3.3 } as const;
 const carnelian = { material: 'carnelian', outline: 'oval' } as const;

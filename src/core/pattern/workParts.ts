@@ -2,7 +2,6 @@ import type { StoneSize } from '../technique/parameter';
 import type { Values } from '../technique/readValues';
 import { saidBy, type Plan, type AnyTechnique } from '../technique/technique';
 import type { StoneMeasures } from '../stone/stone';
-import { partKey } from '../part/partKey';
 import { standsFor } from '../part/wantedPart';
 
 /** A bead or stone that follows from the techniques of a pattern. */
@@ -67,9 +66,3 @@ export function withStoneNamed<P extends { readonly name: string }>(
     ? [...parts, named]
     : parts.map((part, index) => (index === at ? { ...part, name: named.name } : part));
 }
-
-/** What the work wants that no part added by hand stands for: by the same name, or as {@link standsFor} says. */
-export const partsLeft = (work: readonly WorkPart[], own: readonly Pick<WorkPart, 'name'>[]): WorkPart[] =>
-  work.filter(
-    ({ name }) => !own.some((part) => partKey(part.name) === partKey(name) || standsFor(part.name, name)),
-  );

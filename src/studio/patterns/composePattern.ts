@@ -1,5 +1,6 @@
 import { expectOk } from '@/core/result';
-import { allParts, cutsOf, stepsOf } from '@/core/pattern/bodyOf';
+import { allParts } from '@/core/pattern/allParts';
+import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Composition } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';

@@ -1,6 +1,7 @@
 import { proposeCuts, type Shortage } from '@/core/cutting/propose';
 import type { Judgement } from '@/core/judgement/judgement';
-import { allParts, cutsOf, stepsOf } from '@/core/pattern/bodyOf';
+import { allParts } from '@/core/pattern/allParts';
+import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Measure } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
 import { whyNot } from '@/core/pattern/whyNot';

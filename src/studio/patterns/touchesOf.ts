@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { Specs } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { aside } from '../aside/aside';
@@ -6,8 +7,7 @@ import type { StudioSession } from '../kernel/useCase';
 import type { PartTouches, TouchesAsked } from './lookForTouches';
 
 /** What was found lately, by all that it hangs on. */
-const found = new Map<string, readonly PartTouches[]>();
-const MOST_FOUND = 200;
+const found = new LRUCache<string, readonly PartTouches[]>({ max: 200 });
 
 /**
  * Where wires of a pattern lie in one another or in its stones, by its parts; worked out in a thread of its own. It is advice: when too much waits
@@ -25,8 +25,6 @@ export async function touchesOf(
   if (known) return known;
   try {
     const touches = await aside('lookForTouches', about, session);
-    const [oldest] = found.keys();
-    if (found.size >= MOST_FOUND && oldest !== undefined) found.delete(oldest);
     found.set(key, touches);
     return touches;
   } catch (fault) {

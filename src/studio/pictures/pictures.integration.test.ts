@@ -9,7 +9,7 @@ import { composePattern } from '../patterns/composePattern';
 import { showPattern } from '../patterns/patterns';
 import { writePattern } from '../patterns/writePattern';
 import { showPiece } from '../shelf/shelf';
-import { pictureOfTag } from './pictures';
+import { pictureOfStep, pictureOfTag, workedSteps } from './pictures';
 
 afterAll(closeBooks);
 
@@ -44,6 +44,27 @@ describe('small pictures', () => {
     expect(second?.mark).not.toBe(first?.mark);
     // Nobody else sees it.
     expect(await pictureOfTag(await openStudio(), tagged)).toBeNull();
+  });
+
+  it('a pattern is drawn after each step of the work on it, from every side', async () => {
+    const session = await openStudio();
+    const number = await composedFrame(session);
+    const tagged = tag('pattern', number);
+    const pattern = await showPattern(session, number);
+    const steps = pattern ? workedSteps(pattern.body, pattern.specs) : [];
+    const first = steps.findIndex(({ seen }) => seen) + 1;
+    const last = steps.length;
+    expect(first).toBeGreaterThan(0);
+    const of = async (step: number, view: 'front' | 'back' | 'side' = 'front') =>
+      (await pictureOfStep(session, tagged, step, view))?.svg;
+    const [begun, done, behind] = [await of(first), await of(last), await of(last, 'back')];
+    expect(strokesOf(begun)).toContain(METAL_COLOURS.copper.fill);
+    // More of it is there when more of it is done, and its back is not its front.
+    expect((done ?? '').length).toBeGreaterThan((begun ?? '').length);
+    expect(behind).not.toBe(done);
+    // Before anything is bent there is nothing to be seen, and there is no step beyond the last one.
+    for (const none of [0, first - 1, last + 1]) expect([none, await of(none)]).toEqual([none, undefined]);
+    expect(await pictureOfStep(await openStudio(), tagged, last, 'front')).toBeNull();
   });
 
   it('a line of a batch is drawn in the metal that it is made of', async () => {

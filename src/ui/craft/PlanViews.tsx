@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { memo, useDeferredValue, useId, useMemo, useState, type ReactNode } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { boxAbout, LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
 import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
@@ -9,14 +9,13 @@ import { drawPlan } from '@/core/technique/drawPlan';
 import type { Plan } from '@/core/technique/technique';
 import { drawingOf } from './drawingOf';
 import { PlanDrawing } from './PlanDrawing';
+import { IN_THE_ROUND, SeenFrom } from './SeenFrom';
 
 /** What it takes to turn a piece weighs more than a page. */
 const RoundView = dynamic(() => import('./RoundView'), {
   ssr: false,
   loading: () => <p className="muted">It is being put together…</p>,
 });
-
-const IN_THE_ROUND = 'in the round';
 
 const drawnFrom = (plan: Plan, view: View): LineDrawing =>
   view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view);
@@ -42,7 +41,6 @@ export const PlanViews = memo(function PlanViews({
   over?: (view: View, box: LineDrawing['box']) => ReactNode;
 }) {
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
-  const group = useId();
   const views = plan.run ? ([...viewsOf(isRing), IN_THE_ROUND] as const) : (['front', 'back'] as const);
   const shown = views.find((each) => each === chosen) ?? 'front';
   const view = shown === IN_THE_ROUND ? 'front' : shown;
@@ -82,20 +80,7 @@ export const PlanViews = memo(function PlanViews({
           {over?.(view, drawing.box)}
         </div>
       )}
-      <div className="no-print mt-1 flex flex-wrap gap-x-4" role="radiogroup" aria-label="Seen from">
-        {views.map((each) => (
-          <label key={each} className="flex min-h-11 cursor-pointer items-center gap-2">
-            <input
-              type="radio"
-              name={group}
-              className="radio radio-sm"
-              checked={shown === each}
-              onChange={() => choose(each)}
-            />
-            {each}
-          </label>
-        ))}
-      </div>
+      <SeenFrom views={views} shown={shown} choose={choose} />
     </>
   );
 });

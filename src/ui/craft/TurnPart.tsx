@@ -36,7 +36,9 @@ export function TurnPart({
       >
         {isOpen ? 'Put it away' : 'Turn it in the round'}
       </button>
-      {isOpen && <TurnedPart composition={composition} specs={specs} part={part} name={name} parts={parts} />}
+      {isOpen && (
+        <TurnedPart composition={composition} specs={specs} turned={{ part }} name={name} parts={parts} />
+      )}
     </div>
   );
 }

@@ -8,8 +8,6 @@ import type { PriceBook } from '@/core/costing/forecast';
 import { MEASURES, type Composition, type Specs } from '@/core/pattern/composition';
 import { drawnParts } from '@/core/pattern/drawnParts';
 import type { OwnStep } from '@/core/pattern/ownSteps';
-import { canMirror } from '@/core/pattern/mirrored';
-import { namedApart } from '@/core/pattern/namedApart';
 import { resolve } from '@/core/pattern/resolve';
 import { whatChanged } from '@/core/pattern/whatChanged';
 import type { StoneSize } from '@/core/technique/parameter';
@@ -62,7 +60,7 @@ const StoneFromStock = dynamic(() => import('./StoneFromStock').then((loaded) =>
 });
 
 /** What is drawn comes with the first technique: nothing is drawn before. */
-const UseCard = dynamic(() => import('./UseCard').then((loaded) => loaded.UseCard), { ssr: false });
+const UseCards = dynamic(() => import('./UseCards').then((loaded) => loaded.UseCards), { ssr: false });
 const PieceShown = dynamic(() => import('./PieceShown').then((loaded) => loaded.PieceShown), { ssr: false });
 const CutsToScale = dynamic(() => import('./CutsToScale').then((loaded) => loaded.CutsToScale), {
   ssr: false,
@@ -128,7 +126,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     ),
   );
 
-  const changes = useChanges(change, atHand);
+  const changes = useChanges(change);
   const { compose, setMeasures, changeParts } = changes;
   const [picked, setPicked] = useState<readonly string[]>([]);
   const pick = useCallback(
@@ -178,13 +176,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         plan.run && (uses.length > 1 || plan.run.wires.some(({ wire }) => goOn.has(wire.id))),
     );
   }, [resolved]);
-  const used = new Map(composition.uses.map((use) => [use.id, use]));
-  const followedBy = (id: string | undefined) => {
-    const original = resolved.uses.find(({ use }) => use.id === id);
-    return original && namedApart(original, resolved.uses);
-  };
   const [there] = useState(() => new Set(composition.uses.map(({ id }) => id)));
-  const last = composition.uses.at(-1)?.id;
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
   return (
@@ -289,33 +281,18 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
           {goingOn.length === 0 && (
             <AddTechnique offered={offered} onAdd={addTechnique} first={composition.uses.length === 0} />
           )}
-          <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
-            {resolved.uses.map((each, index) => {
-              const use = used.get(each.use.id);
-              return (
-                use && (
-                  <UseCard
-                    key={use.id}
-                    use={use}
-                    label={namedApart(each, resolved.uses)}
-                    resolved={each}
-                    specs={specs}
-                    byId={byId}
-                    parts={now.parts}
-                    onChange={changes.changeUse}
-                    onRemove={changes.removeUse}
-                    isDrawn={!together.some(({ uses }) => uses.includes(each))}
-                    isFresh={use.id === last && !there.has(use.id)}
-                    follows={followedBy(use.mirrors)}
-                    onMirror={canMirror(use.id, resolved) ? changes.mirror : undefined}
-                    onCutLoose={changes.loosen}
-                    onEarlier={index > 0 ? changes.earlier : undefined}
-                    onLater={index < resolved.uses.length - 1 ? changes.later : undefined}
-                  />
-                )
-              );
-            })}
-          </div>
+          {resolved.uses.length > 0 && (
+            <UseCards
+              composition={composition}
+              resolved={resolved}
+              atHand={atHand}
+              specs={specs}
+              parts={parts}
+              changes={changes}
+              together={together}
+              there={there}
+            />
+          )}
           {resolved.cuts.length > 0 && (
             <CutsToScale
               resolved={resolved}

@@ -2,8 +2,8 @@
 
 import { memo, useId } from 'react';
 import { findPart, type PricedPart } from '@/core/costing/forecast';
-import { nameInSize } from '@/core/pattern/bodyOf';
-import { partsLeft, type WorkPart } from '@/core/pattern/workParts';
+import { nameInSize, partsLeft } from '@/core/pattern/allParts';
+import type { WorkPart } from '@/core/pattern/workParts';
 import { costAt } from '@/core/costing/unitPrice';
 import { TextInput } from '@/ui/form/Field';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';

@@ -3,7 +3,8 @@
 import { describeStone } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
 import { Field } from '@/ui/form/Field';
-import { withStone, type PatternDraft, type StoneChoice } from './patternDraft';
+import type { PatternDraft, StoneChoice } from './patternDraft';
+import { withStone } from './withStone';
 
 /** Takes the measures of a stone that lies in the studio. */
 export function StoneFromStock({

@@ -9,7 +9,8 @@ import type { StudioSession } from '@/studio/kernel/useCase';
 import { composedOf } from '@/studio/patterns/composedOf';
 import { STARTERS } from '@/studio/patterns/starters';
 import { bodyOfTag } from '@/studio/pictures/bodies';
-import { draftOf, EMPTY_DRAFT, withStone, type PatternDraft, type StoneChoice } from './patternDraft';
+import { draftOf, EMPTY_DRAFT, type PatternDraft, type StoneChoice } from './patternDraft';
+import { withStone } from './withStone';
 
 /** What a new pattern begins as. */
 export interface Begun {

@@ -2,10 +2,8 @@ import type { Composition } from '@/core/pattern/composition';
 import { EMPTY_COMPOSITION } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
-import { namedStone, withStoneNamed } from '@/core/pattern/workParts';
-import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
+import type { StoneMeasures } from '@/core/stone/stone';
 import type { OfferedTechnique } from '@/core/technique/technique';
-import { UM_PER_MM } from '@/core/units/length';
 import { plainMoney, toMinor } from '@/core/units/money';
 import type { PartDraft } from '@/ui/pricing/PriceLive';
 
@@ -67,26 +65,4 @@ export const draftOf = (
 /** A stone of the studio that a pattern can be composed for. */
 export interface StoneChoice extends StoneMeasures {
   readonly number: number;
-}
-
-/** A draft for a stone of the studio: with its measures, and its name among the parts. */
-export function withStone(
-  before: PatternDraft,
-  stone: StoneChoice,
-  stones: readonly StoneChoice[],
-): PatternDraft {
-  const { composition, parts } = before;
-  const named = { name: namedStone(stone), count: String(composition.copies), unitCost: '' };
-  const size = {
-    ...stone,
-    length: stone.length / UM_PER_MM,
-    width: stone.width / UM_PER_MM,
-    depth: stone.depth / UM_PER_MM,
-    edge: stone.edge / UM_PER_MM,
-  };
-  return {
-    ...before,
-    composition: { ...composition, measures: { ...composition.measures, ...stoneTexts(stone) } },
-    parts: withStoneNamed(parts, named, size, new Set(stones.map(namedStone))),
-  };
 }

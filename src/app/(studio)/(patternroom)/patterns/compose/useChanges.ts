@@ -1,17 +1,13 @@
 import { useMemo } from 'react';
-import { withoutUse, withUse, withUseAt } from '@/core/pattern/changes';
+import { withUse, withUseAt } from '@/core/pattern/changes';
 import type { Composition, TechniqueUse } from '@/core/pattern/composition';
-import type { AtHand } from '@/core/pattern/goneOn';
-import { cutLoose, withMirrored } from '@/core/pattern/mirrored';
-import { resolve } from '@/core/pattern/resolve';
 import type { Texts } from '@/core/technique/readTexts';
 import type { PatternDraft } from './patternDraft';
 import type { Draft } from './useDraft';
 
 type Change = Draft<PatternDraft>['change'];
 
-/** Changes that need no more than what stands there. */
-function plainChanges(change: Change) {
+function changesBy(change: Change) {
   /** @param label changes of one label that follow each other are taken back together */
   const compose = (next: (before: Composition) => Composition, label = '') =>
     change((before) => ({ ...before, composition: next(before.composition) }), label);
@@ -37,22 +33,10 @@ function plainChanges(change: Change) {
   };
 }
 
-/** Changes that need to know what techniques do. */
-function knowingChanges(compose: ReturnType<typeof plainChanges>['compose'], { specs, techniques }: AtHand) {
-  return {
-    removeUse: (id: string) => compose((before) => withoutUse(cutLoose(before, id, techniques), id)),
-    mirror: (id: string) =>
-      compose((before) => {
-        const both = withMirrored(before, id, resolve(before, specs, techniques));
-        return both.ok ? both.value : before;
-      }),
-    loosen: (id: string) => compose((before) => cutLoose(before, id, techniques)),
-  };
-}
+export type Changes = ReturnType<typeof changesBy>;
 
-/** Everything that is done to a pattern while it is composed; the same functions for long, so that what they are handed to need not be drawn anew. */
-export function useChanges(change: Change, atHand: AtHand) {
-  const plain = useMemo(() => plainChanges(change), [change]);
-  const knowing = useMemo(() => knowingChanges(plain.compose, atHand), [plain, atHand]);
-  return { ...plain, ...knowing };
-}
+/**
+ * What is done to a pattern while it is composed, as far as it needs no more than what stands there; the same functions for long, so that what they
+ * are handed to need not be drawn anew.
+ */
+export const useChanges = (change: Change): Changes => useMemo(() => changesBy(change), [change]);

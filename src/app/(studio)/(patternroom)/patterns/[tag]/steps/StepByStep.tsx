@@ -1,74 +1,32 @@
 'use client';
 
-import dynamic from 'next/dynamic';
-import { Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ArrowLeft, ArrowRight, OctagonAlert } from 'lucide-react';
-import type { Composition, Specs } from '@/core/pattern/composition';
-import type { Named } from '@/core/pattern/looksOf';
-import type { PatternStep } from '@/core/pattern/pattern';
-import { resolve } from '@/core/pattern/resolve';
-import { stepByStep, writtenSteps, type WorkedStep } from '@/core/pattern/stepByStep';
+import type { WorkedStep } from '@/core/pattern/stepByStep';
 import { StepMark } from '@/ui/craft/OrderOfWork';
-import { useTechniques } from '@/ui/craft/useTechniques';
 import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
+import { StepSeen, type Turnable } from './StepSeen';
 
-const StepSeen = dynamic(() => import('./StepSeen').then((loaded) => loaded.StepSeen), { ssr: false });
-
-interface StepByStepProps {
-  /** The pattern’s tag. */
-  readonly label: string;
-  /** As they are kept with the pattern. */
-  readonly steps: readonly PatternStep[];
-  /** What they were worked out from; null for a pattern that was written by hand. */
-  readonly composition: Composition | null;
-  readonly specs: Specs;
-  readonly parts: Named;
-  /** The number of the step that is shown first. */
-  readonly begin: number;
-}
+/** A step of the work as it is shown: its picture comes by itself. */
+type ShownStep = Omit<WorkedStep, 'seen'> & { readonly seen: { readonly isRing: boolean } | undefined };
 
 /** The order of work, one step at a time: what it looks like then, what to hold, what comes next and what must not be forgotten. */
-export function StepByStep({ composition, ...rest }: StepByStepProps) {
-  const opening = <p className="muted">Opening …</p>;
-  if (!useIsListening()) return opening;
-  return (
-    <Suspense fallback={opening}>
-      {composition ? (
-        <Composed composition={composition} {...rest} />
-      ) : (
-        <Steps {...rest} steps={writtenSteps(rest.steps)} isWritten />
-      )}
-    </Suspense>
-  );
-}
-
-function Composed({
-  composition,
-  ...rest
-}: Omit<StepByStepProps, 'composition'> & { readonly composition: Composition }) {
-  const { specs } = rest;
-  const techniques = useTechniques(composition.uses.map(({ technique }) => technique));
-  const steps = useMemo(
-    () => stepByStep(resolve(composition, specs, techniques)),
-    [composition, specs, techniques],
-  );
-  return <Steps {...rest} steps={steps} />;
-}
-
-function Steps({
+export function StepByStep({
   label,
   steps,
-  specs,
-  parts,
+  piece,
   begin,
-  isWritten = false,
-}: Omit<StepByStepProps, 'composition' | 'steps'> & {
-  readonly steps: readonly WorkedStep[];
-  /** Whether it was written by hand. */
-  readonly isWritten?: boolean;
+}: {
+  /** The pattern’s tag. */
+  readonly label: string;
+  readonly steps: readonly ShownStep[];
+  /** What is turned in the round; null for a pattern that was written by hand. */
+  readonly piece: Turnable | null;
+  /** The number of the step that is shown first. */
+  readonly begin: number;
 }) {
   const [at, setAt] = useState(Math.min(Math.max(1, Math.round(begin)), Math.max(1, steps.length)));
   const go = useMemo(() => {
@@ -89,6 +47,7 @@ function Steps({
       [go],
     ),
   );
+  const isListening = useIsListening();
   const step = steps[at - 1];
   const next = steps[at];
   if (!step) return <h1>No steps are written for this pattern.</h1>;
@@ -112,6 +71,7 @@ function Steps({
           type="range"
           className="range range-sm w-full"
           aria-label="Step"
+          disabled={!isListening}
           min={1}
           max={steps.length}
           value={at}
@@ -119,11 +79,20 @@ function Steps({
         />
       </div>
       <div className="mt-2 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
-        {seen ? (
-          <StepSeen seen={seen} specs={specs} parts={parts} name={name} />
+        {piece && seen ? (
+          <StepSeen
+            tag={label}
+            step={at}
+            name={name}
+            next={next?.seen && at + 1}
+            isRing={seen.isRing}
+            piece={piece}
+          />
         ) : (
           <p className="leaf muted p-6 text-xl">
-            {isWritten ? 'No picture: this pattern was written by hand.' : 'Nothing of it can be seen yet.'}
+            {piece === null
+              ? 'No picture: this pattern was written by hand.'
+              : 'Nothing of it can be seen yet.'}
           </p>
         )}
         <div className="space-y-4 text-xl">
@@ -131,7 +100,7 @@ function Steps({
             <button
               type="button"
               className="btn btn-lg min-h-16 text-xl"
-              disabled={at === 1}
+              disabled={at === 1 || !isListening}
               onClick={() => go.on(-1)}
               title="The step before (p)"
             >
@@ -141,6 +110,7 @@ function Steps({
               <button
                 type="button"
                 className="btn btn-primary btn-lg min-h-16 text-xl"
+                disabled={!isListening}
                 onClick={() => go.on(1)}
                 title="The next step (n)"
               >

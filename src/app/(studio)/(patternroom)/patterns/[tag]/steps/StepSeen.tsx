@@ -1,35 +1,69 @@
 'use client';
 
-import { useMemo } from 'react';
-import type { Specs } from '@/core/pattern/composition';
-import { isRing } from '@/core/pattern/drawnParts';
-import { looksOf, type Named } from '@/core/pattern/looksOf';
-import type { WorkedStep } from '@/core/pattern/stepByStep';
-import { PlanViews } from '@/ui/craft/PlanViews';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
+import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
+import type { Composition, Specs } from '@/core/pattern/composition';
+import type { Named } from '@/core/pattern/looksOf';
+import { IN_THE_ROUND, SeenFrom } from '@/ui/craft/SeenFrom';
 
-/** The piece when a step is done, large, from all sides and in the round. */
-export function StepSeen({
-  seen: { part, plan },
-  specs,
-  parts,
-  name,
-}: {
-  readonly seen: NonNullable<WorkedStep['seen']>;
+/** What it takes to turn a piece weighs more than the page. */
+const TurnedPart = dynamic(() => import('@/ui/craft/TurnedPart'), {
+  ssr: false,
+  loading: () => <p className="muted">It is being put together…</p>,
+});
+
+/** What is needed to turn the piece of a pattern. */
+export interface Turnable {
+  readonly composition: Composition;
   readonly specs: Specs;
   readonly parts: Named;
-  /** Of the step. */
+}
+
+const CLASS = 'h-[46vh] w-full lg:h-[56vh]';
+
+const pictureOf = (tag: string, step: number, view: View): string =>
+  `/pictures/${tag}.after-${step}.${view}.svg`;
+
+/** The piece when a step is done, large, from all sides and in the round: its pictures come drawn, what it takes to turn it comes when it is turned. */
+export function StepSeen({
+  tag,
+  step,
+  name,
+  next,
+  isRing,
+  piece,
+}: {
+  /** Of the pattern. */
+  readonly tag: string;
+  /** Its number, 1 for the first. */
+  readonly step: number;
   readonly name: string;
+  /** The number of the step whose picture is wanted soon. */
+  readonly next: number | undefined;
+  readonly isRing: boolean;
+  readonly piece: Turnable;
 }) {
-  const looks = useMemo(() => looksOf(part, specs, parts), [part, specs, parts]);
+  const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
+  const views = [...viewsOf(isRing), IN_THE_ROUND] as const;
+  const shown = views.find((each) => each === chosen) ?? 'front';
+  const soon = next !== undefined && shown !== IN_THE_ROUND ? pictureOf(tag, next, shown) : undefined;
+  useEffect(() => {
+    if (soon !== undefined) new Image().src = soon;
+  }, [soon]);
+  const label = `After “${name}”, drawn to scale`;
   return (
     <section className="leaf p-2" aria-label="When it is done">
-      <PlanViews
-        plan={plan}
-        looks={looks}
-        label={`After “${name}”, drawn to scale`}
-        className="h-[46vh] w-full lg:h-[56vh]"
-        isRing={isRing(part)}
-      />
+      {shown === IN_THE_ROUND ? (
+        <TurnedPart {...piece} turned={{ afterStep: step }} name={label} className={CLASS} />
+      ) : (
+        <img
+          src={pictureOf(tag, step, shown)}
+          alt={`${label}, ${saidFrom(shown)}`}
+          className={`object-contain ${CLASS}`}
+        />
+      )}
+      <SeenFrom views={views} shown={shown} choose={choose} />
     </section>
   );
 }

@@ -1,6 +1,8 @@
 import { Link } from '@/ui/Link';
+import { isRing } from '@/core/pattern/drawnParts';
 import { tag } from '@/core/tag';
 import { showPattern } from '@/studio/patterns/patterns';
+import { workedSteps } from '@/studio/pictures/pictures';
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { type Search } from '@/app/lib/search';
@@ -30,10 +32,15 @@ export default async function StepsPage({ params, searchParams }: { params: Para
       </p>
       <StepByStep
         label={label}
-        steps={body.steps}
-        composition={body.composition ?? null}
-        specs={specs}
-        parts={body.parts.map((part) => ({ name: part.name }))}
+        steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
+          ...step,
+          seen: seen && { isRing: isRing(seen.part) },
+        }))}
+        piece={
+          body.composition
+            ? { composition: body.composition, specs, parts: body.parts.map((part) => ({ name: part.name })) }
+            : null
+        }
         begin={Number(step) || 1}
       />
     </>
