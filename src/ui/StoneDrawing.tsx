@@ -1,3 +1,4 @@
+import { scaled } from '@/core/geometry/vector';
 import { pathOf } from '@/core/outline/outline';
 import { outlineOf } from '@/core/outline/outlineOf';
 import { oval } from '@/core/outline/shapes/ellipse';
@@ -12,7 +13,12 @@ export function StoneDrawing({ stone, scale = LIFE_SIZE }: { stone: StoneMeasure
     (each) => (each / 1000) * scale,
   ) as [number, number, number];
   // A stone whose measures make no such outline was kept all the same; its length and width are true.
-  const outline = outlineOf({ outline: stone.outline, length, width });
+  const outline = outlineOf({
+    outline: stone.outline,
+    length,
+    width,
+    ...(stone.traced?.length ? { points: stone.traced.map((point) => scaled(point, scale)) } : {}),
+  });
   const lying = stone.outline === 'crescent';
   const [w, h] = lying ? [length, width * 1.3] : [width, length];
   const box = { width: w + 4, height: h + 4, viewBox: `${-w / 2 - 2} ${-h / 2 - 2} ${w + 4} ${h + 4}` };

@@ -85,6 +85,36 @@ test('the order of the work is a strip of pictures, moved by mouse or keys', asy
   expect(second).toContain(await nameOf(23));
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect.poll(async () => pictures.nth(24).innerText()).toBe(second);
+  // A step of one's own is added where one sees what is done before it.
+  const section = page.getByRole('region', { name: 'The order of work in pictures' });
+  await section.getByLabel('A step of your own').fill('photograph it, front and back');
+  await section.getByRole('button', { name: 'Add step' }).click();
+  await expect(pictures).toHaveCount(26);
+  await expect(pictures.nth(25)).toContainText('photograph it, front and back');
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
+
+test('a whole side is done on the other, act by act', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const goOn = page.getByRole('region', { name: 'Go on from' });
+  const side = page.getByRole('button', { name: 'Mirror the whole side' });
+  await goOn.getByRole('button', { name: /^frame wire 1, left end/ }).click();
+  await goOn.getByRole('radio', { name: /^bend/ }).first().check();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('region', { name: /^Bend of ends/ })).toHaveCount(1);
+  // One act is mirrored by itself.
+  await expect(side).toBeHidden();
+  await goOn.getByRole('radio', { name: /curl up/ }).check();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByRole('region', { name: /^Flat spiral/ })).toHaveCount(1);
+  await side.click();
+  await expect(page.getByRole('region', { name: /^Bend of ends/ })).toHaveCount(2);
+  await expect(page.getByRole('region', { name: /^Flat spiral/ })).toHaveCount(2);
+  await expect(side).toBeHidden();
+  await expect(page.getByRole('region', { name: 'What is to be said of the piece' })).toContainText(
+    /to the right: alike/,
+  );
 });

@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import AxeBuilder from '@axe-core/playwright';
 import fs from 'node:fs';
 import { DEMO_URL, expect, pressUntil, signIn, test } from './support/studio';
@@ -186,6 +187,8 @@ test('a freeform stone is traced over a photograph, by mouse and by keys', async
   await page.getByRole('button', { name: 'Trace it over a photograph' }).click();
   await page.getByLabel('Photograph of the stone').setInputFiles('docs/screenshots/stones.png');
   await page.getByLabel('Known length').fill('40 mm');
+  // The picture of a page has an edge everywhere: points are to stay where they are set.
+  await page.getByLabel('Draw points to the edge that is near').uncheck();
   const photo = page.getByRole('application', { name: 'Photograph to trace on' });
   const { width = 0 } = (await photo.boundingBox()) ?? {};
   const at = (x: number, y: number) => photo.click({ position: { x: x * width, y: y * width } });
@@ -211,6 +214,62 @@ test('a freeform stone is traced over a photograph, by mouse and by keys', async
   expect(parseFloat(long)).toBeGreaterThan(29.5);
   expect(parseFloat(long)).toBeLessThan(30.5);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/of 20 ga and/);
+});
+
+test('a stone is traced near by, its points drawn to its edge, its scale told by a coin', async ({
+  owner: page,
+}) => {
+  // A dark stone of 30 × 20 mm, and a coin of 15 mm beside it, at ten dots to the millimetre.
+  const drawn = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><rect width="800" height="500" fill="#e9e5dc"/><ellipse cx="250" cy="250" rx="100" ry="150" fill="#39506a"/><circle cx="600" cy="300" r="75" fill="#a5713f"/></svg>`;
+  const picture = await sharp(Buffer.from(drawn)).blur(1).png().toBuffer();
+  await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
+  await page.getByLabel('Stone: Outline').selectOption('freeform');
+  await page.getByRole('button', { name: 'Trace it over a photograph' }).click();
+  await page
+    .getByLabel('Photograph of the stone')
+    .setInputFiles({ name: 'stone.png', mimeType: 'image/png', buffer: picture });
+  await page
+    .getByLabel('Its scale is known by')
+    .selectOption({ label: 'something round, by three places on its rim' });
+  await page.getByLabel('How far it is across').fill('15 mm');
+  const photo = page.getByRole('application', { name: 'Photograph to trace on' });
+  const { width = 0 } = (await photo.boundingBox()) ?? {};
+  const dot = width / 800;
+  /** Clicks where the hand comes to, some dots beside. */
+  const at = (x: number, y: number) => photo.click({ position: { x: x * dot, y: y * dot } });
+  for (const [x, y] of [
+    [600 + 79, 300],
+    [600 - 50, 300 - 52],
+    [600 - 2, 300 + 70],
+  ] as const)
+    await at(x, y);
+  for (let index = 0; index < 16; index += 1) {
+    const [angle, off] = [(2 * Math.PI * index) / 16, index % 2 === 0 ? 5 : -5];
+    await at(250 + (100 + off) * Math.cos(angle), 250 + (150 + off) * Math.sin(angle));
+  }
+  await expect(page.getByText(/16 points set/)).toBeVisible();
+
+  // Brought nearer it is seen larger; pulled at, it moves and sets nothing; one sees all of it again.
+  const seen = () => photo.getAttribute('viewBox');
+  const all = await seen();
+  await page.getByRole('button', { name: 'Nearer' }).click();
+  const near = await seen();
+  expect(near).not.toBe(all);
+  const box = (await photo.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 20, { steps: 4 });
+  await page.mouse.up();
+  expect(await seen()).not.toBe(near);
+  await expect(page.getByText(/16 points set/)).toBeVisible();
+  await page.getByRole('button', { name: 'All of it' }).click();
+  expect(await seen()).toBe(all);
+
+  await page.getByRole('button', { name: 'Take the outline over' }).click();
+  const measured = async (of: string) => parseFloat(await page.getByLabel(`Stone: ${of}`).inputValue());
+  // Half a millimetre beside at every point, and yet a fifth of one in the end.
+  expect(Math.abs((await measured('Width')) - 20)).toBeLessThan(0.2);
+  expect(Math.abs((await measured('Length')) - 30)).toBeLessThan(0.3);
 });
 
 test('which size a wire reaches is told for rings', async ({ owner: page }) => {

@@ -154,7 +154,7 @@ describe('the database of the release before pieces', () => {
       const resolved = resolve(shown.body.composition, shown.specs, techniqueOf);
       expect([name, resolved.uses.filter(({ plan }) => plan === undefined)]).toEqual([name, []]);
       expect([name, wantedCuts(shown.body).length > 0]).toEqual([name, true]);
-      expect([name, String(pieceFile(shown, 'front.svg')?.content)]).toEqual([
+      expect([name, String((await pieceFile(shown, 'front.svg'))?.content)]).toEqual([
         name,
         expect.stringContaining('<path'),
       ]);

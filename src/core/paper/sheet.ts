@@ -36,12 +36,12 @@ export type Shape =
       readonly y: number;
       readonly scale: number;
       readonly thick: number;
-      /** 0 is black. */
-      readonly grey: number;
+      /** sRGB: “#1a2b3c”. */
+      readonly colour: string;
       readonly filled?: boolean;
     };
 
-/** A page to be printed black on white at 1:1, mm. */
+/** A page to be printed on white at 1:1, mm. */
 export interface Page {
   readonly width: number;
   readonly height: number;

@@ -2,10 +2,6 @@ import type { Page, Shape } from './sheet';
 
 const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
 const figure = (value: number): string => String(Number(value.toFixed(3)));
-const grey = (level: number): string => {
-  const part = Math.round(level * 255);
-  return `rgb(${part},${part},${part})`;
-};
 
 function drawn(shape: Shape): string {
   switch (shape.kind) {
@@ -23,8 +19,8 @@ function drawn(shape: Shape): string {
       return `<rect x="${figure(x)}" y="${figure(y)}" width="${figure(width)}" height="${figure(height)}" fill="none" stroke="black" stroke-width="${figure(thick)}"/>`;
     }
     case 'path': {
-      const { d, x, y, scale, thick, filled } = shape;
-      const paint = filled ? `fill="${grey(shape.grey)}"` : `fill="none" stroke="${grey(shape.grey)}"`;
+      const { d, x, y, scale, thick, filled, colour } = shape;
+      const paint = filled ? `fill="${colour}"` : `fill="none" stroke="${colour}"`;
       return `<path d="${d}" transform="translate(${figure(x)} ${figure(y)}) scale(${figure(scale)})" ${paint} stroke-width="${figure(thick)}" stroke-linejoin="round"/>`;
     }
   }

@@ -1,6 +1,6 @@
 import type { Looks } from '../drawing/look';
 import type { Vec3 } from '../geometry/path';
-import { hangingFrom, massesOf, together, type Hanging } from '../piece/balance';
+import { hangingFrom, massesOf, together, type Hanging, type Mass } from '../piece/balance';
 import type { PlannedPiece } from '../technique/planActs';
 import { plainSpec } from '../technique/totals';
 import { gramsPerMetre } from '../wire/mass';
@@ -20,28 +20,39 @@ export interface PieceHanging extends Hanging {
   readonly before: number;
 }
 
+/** The wires of a piece as they lie, and its stones and beads, as masses of what they are of. */
+const massesIn = (run: PlannedPiece['run'], { wireOf, materialOf }: Looks) =>
+  massesOf(
+    run,
+    ({ wire: { size, cutFrom } }) => gramsPerMetre(plainSpec(size, wireOf(cutFrom).metal)),
+    ({ id }) => materialOf(id)?.density,
+  );
+
+const gramsOf = (masses: readonly Mass[]): number => masses.reduce((sum, { grams }) => sum + grams, 0);
+
+/** How heavy a piece is, g: the wire that stays in it, its stones and its beads; what nobody has said more of is reckoned as quartz. */
+export function gramsOfPiece(run: PlannedPiece['run'], looks: Looks): number {
+  const { wires, bodies } = massesIn(run, looks);
+  return gramsOf([...wires, ...bodies]);
+}
+
 /**
  * How a piece hangs from what was made for a chain.
  * @returns undefined when nothing was made for a chain
  */
 export function hangingOf(
   { run, hang }: Pick<PlannedPiece, 'run' | 'hang'>,
-  { wireOf, materialOf }: Looks,
+  looks: Looks,
 ): PieceHanging | undefined {
   if (!hang) return undefined;
-  const { wires, bodies } = massesOf(
-    run,
-    ({ wire: { size, cutFrom } }) => gramsPerMetre(plainSpec(size, wireOf(cutFrom).metal)),
-    ({ id }) => materialOf(id)?.density,
-  );
+  const { wires, bodies } = massesIn(run, looks);
   const { at } = together([...wires, ...bodies]);
-  const grams = (masses: typeof wires) => masses.reduce((sum, each) => sum + each.grams, 0);
   return {
     ...hangingFrom(hang, at),
-    wireGrams: grams(wires),
-    bodyGrams: grams(bodies),
+    wireGrams: gramsOf(wires),
+    bodyGrams: gramsOf(bodies),
     bodies: bodies.length,
-    asQuartz: run.bodies.filter(({ id }) => !materialOf(id)).length,
+    asQuartz: run.bodies.filter(({ id }) => !looks.materialOf(id)).length,
     middle: at,
     aside: at.x - hang.x,
     before: at.z - hang.z,

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { pickedUp } from '../../../tests/support/pickedUp';
 import { named } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
 import { TECHNIQUES, techniqueOf } from '../technique/registry';
@@ -7,7 +8,7 @@ import type { Texts } from '../technique/readTexts';
 import { withUse, withoutUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
 import { goneOn } from './goneOn';
-import { canMirror, cutLoose, withMirrored } from './mirrored';
+import { canMirror, cutLoose, withMirrored, withSideMirrored } from './mirrored';
 import { readComposition } from './readComposition';
 import { resolve } from './resolve';
 
@@ -129,5 +130,32 @@ describe('what is done alike on the other side', () => {
     expect(resolved(read).cuts).toEqual(
       resolved(both).cuts.map((cut) => ({ ...cut, use: expect.anything() })),
     );
+  });
+});
+
+describe('a whole side on the other', () => {
+  const end = 'frame wire 1, left end';
+  const chain = pickedUp(pickedUp(bent, 'threaded-bead', end), 'flat-spiral', end);
+
+  it('has all acts of the one, in their order, each alike to its own', () => {
+    const both = withSideMirrored(chain, AT_HAND);
+    const added = both.uses.slice(chain.uses.length);
+    expect(added.map(({ technique, mirrors }) => [technique, mirrors])).toEqual([
+      ['bent-ends', 'b'],
+      ['threaded-bead', 'c'],
+      ['flat-spiral', 'd'],
+    ]);
+    const { uses, pieces } = resolved(both);
+    expect(uses.map(({ refusal }) => refusal)).toEqual(uses.map(() => ''));
+    // One piece still, and as far to the one side as to the other.
+    expect(pieces).toHaveLength(1);
+    const xs = pieces[0]?.run.wires.flatMap(({ path }) => path.map(({ x }) => x)) ?? [];
+    expect(Math.max(...xs)).toBeCloseTo(-Math.min(...xs), 0);
+  });
+
+  it('is nothing when both are alike already, or nothing is done on one alone', () => {
+    const both = withSideMirrored(chain, AT_HAND);
+    expect(withSideMirrored(both, AT_HAND)).toEqual(both);
+    expect(withSideMirrored(frame, AT_HAND)).toBe(frame);
   });
 });

@@ -3,9 +3,9 @@ import { isActed } from '../technique/act';
 import type { ChosenPorts, Offer } from '../technique/joinActs';
 import type { Techniques } from '../technique/technique';
 import { freeId } from './addTechnique';
-import type { Composition, TechniqueUse } from './composition';
+import type { Composition, Specs, TechniqueUse } from './composition';
 import { followed } from './followed';
-import type { Resolved } from './resolve';
+import { resolve, type Resolved } from './resolve';
 
 /** Whether an offer is the other end of the wire that another is an end of, as the same technique leaves it. */
 const isOpposite = (a: Offer, b: Offer): boolean =>
@@ -40,11 +40,13 @@ function takesOpposite(
   return Object.fromEntries(ports.map(([port, refs]) => [port, refs.flatMap((ref) => ref ?? [])]));
 }
 
-/** Whether what a use does can be done on the other side too: it takes up ends whose opposites are free. */
+/** Whether what a use does can be done on the other side too, and is not yet: it takes up ends whose opposites are free. */
 export const canMirror = (id: string, { uses, left }: Pick<Resolved, 'uses' | 'left'>): boolean => {
   const resolved = uses.find(({ use }) => use.id === id);
   if (!resolved || !isActed(resolved.technique) || resolved.use.mirrors !== undefined) return false;
   const all = uses.map(({ use }) => use);
+  // What is alike there already is not done once more.
+  if (all.some(({ mirrors }) => mirrors === id)) return false;
   return takesOpposite(resolved, left, all) !== undefined;
 };
 
@@ -67,6 +69,23 @@ export function withMirrored(
   const { name, technique, texts, wires, own } = resolved.use;
   const twin = { id: freeId(composition), technique, name, texts, wires, own, takes, mirrors: id };
   return ok({ ...composition, uses: [...composition.uses, twin] });
+}
+
+/**
+ * Does all that is done on one side alone on the other as well, in the order of the work, each linked to what it follows. What the other side has
+ * no room for is left out.
+ */
+export function withSideMirrored(
+  composition: Composition,
+  { specs, techniques }: { readonly specs: Specs; readonly techniques: Techniques },
+): Composition {
+  return composition.uses.reduce((before, { id }) => {
+    const resolved = resolve(before, specs, techniques);
+    const both = canMirror(id, resolved) ? withMirrored(before, id, resolved) : undefined;
+    if (!both?.ok) return before;
+    const refusal = resolve(both.value, specs, techniques).uses.at(-1)?.refusal;
+    return refusal === '' || refusal === undefined ? both.value : before;
+  }, composition);
 }
 
 const loose = ({ mirrors: _, ...use }: TechniqueUse): TechniqueUse => use;

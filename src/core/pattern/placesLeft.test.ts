@@ -22,11 +22,13 @@ describe('what a piece leaves, where it lies', () => {
     expect(ends.map(({ offer }) => offer.label)).toEqual(
       [1, 2, 3].flatMap((wire) => ['left', 'right'].map((side) => `frame wire ${wire}, ${side} end`)),
     );
-    for (const { offer, at, line, left } of ends) {
+    for (const { offer, at, line, left, cut } of ends) {
       const wire = pieces[0]?.run.wires.find((each) => each.wire.id === offer.wire);
       const end = offer.side === 'first' ? wire?.path.at(-1) : wire?.path[0];
       expect(distance3(at, end ?? vec3(99, 99))).toBeLessThan(1e-9);
       expect([left, lengthOfPath(line)]).toEqual([50, expect.closeTo(50, 9)]);
+      // What both ends of it are held by, and what lies round the stone between them.
+      expect(cut).toBeCloseTo(50 + lengthOfPath(wire?.path ?? []) + 50, 0);
       // They stand up over the stone, each on its own side.
       expect(line.at(-1)?.y ?? 0).toBeLessThan(-12 - 50);
       expect(Math.sign(at.x)).toBe(offer.label.includes('left') ? -1 : 1);

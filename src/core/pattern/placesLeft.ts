@@ -11,8 +11,9 @@ export interface PlaceLeft {
   readonly at: Vec3;
   /** What shows it: an end straight on as long as it is held, a stretch as it lies. */
   readonly line: Path;
-  /** Of an end: what is left of it there, held and trimmed when nothing takes it on, mm. */
+  /** Of an end: what is left of it there, held and trimmed when nothing takes it on, and how long its wire is cut, mm. */
   readonly left?: number;
+  readonly cut?: number;
 }
 
 /** How far on the middle of a line lies: half of its length along it. */
@@ -51,7 +52,13 @@ function placeOf(offer: Offer, wire: RunWire): PlaceLeft | undefined {
   const end = endOf(wire, offer.side);
   if (!end) return undefined;
   const left = wire.wire.tails[offer.side];
-  return { offer, at: end.at, line: [end.at, plus3(end.at, scaled3(end.along, left))], left };
+  return {
+    offer,
+    at: end.at,
+    line: [end.at, plus3(end.at, scaled3(end.along, left))],
+    left,
+    cut: wire.cut,
+  };
 }
 
 /**

@@ -1,25 +1,16 @@
+import { pickedUp } from '../../../tests/support/pickedUp';
 import { named } from '../../../tests/support/techniques';
 import { lengthOfPath } from '../geometry/path';
-import { takesFor, goingOnOf } from '../technique/takesFor';
 import { techniqueOf } from '../technique/registry';
 import { stepsOf } from './bodyOf';
 import { withOwnStep } from './changeOwnSteps';
-import { EMPTY_COMPOSITION, type Composition } from './composition';
+import { EMPTY_COMPOSITION } from './composition';
 import { goneOn } from './goneOn';
 import { minutesOf } from './pattern';
 import { resolve } from './resolve';
 import { stepByStep, writtenSteps, type WorkedStep } from './stepByStep';
 
 const AT_HAND = { specs: {}, techniques: techniqueOf };
-
-function pickedUp(before: Composition, id: string, ...labels: readonly string[]): Composition {
-  const { left } = resolve(before, {}, techniqueOf);
-  const takes = takesFor(
-    goingOnOf(named(id)),
-    left.filter(({ label }) => labels.includes(label)),
-  );
-  return goneOn(before, named(id), takes, AT_HAND);
-}
 
 const frame = goneOn(EMPTY_COMPOSITION, named('bundle-frame'), undefined, AT_HAND);
 const beaded = pickedUp(frame, 'threaded-bead', 'frame wire 1, right end');

@@ -4,6 +4,7 @@ import { insideBodies } from '../piece/insideBodies';
 import type { RunPiece } from '../piece/run';
 import type { Vec3 } from '../geometry/path';
 import type { Body } from '../piece/piece';
+import { saidIn, type Remark } from './remark';
 
 /** Places that are told at most, the deepest first. */
 const MOST = 6;
@@ -14,7 +15,7 @@ const BODY_WORDS: Readonly<Record<Body['kind'], string>> = {
   point: 'the stone',
 };
 
-const said = (mm: number): string => `${Math.max(0.01, mm).toFixed(2)} mm`;
+const deep = (mm: number): string => `${Math.max(0.01, mm).toFixed(2)} mm`;
 
 /** Where the middle of all wires is, mm. */
 function middleOf({ wires }: RunPiece): { readonly x: number; readonly y: number } {
@@ -30,7 +31,7 @@ function middleOf({ wires }: RunPiece): { readonly x: number; readonly y: number
  * Where wires of a piece are drawn in one another or in its stones and beads, a sentence each, the deepest first: there is less room than they
  * take. It advises, and blocks nothing. Heavy for a woven piece: up to a second, so it is worked out aside.
  */
-export function saidTouches(run: RunPiece): readonly string[] {
+export function touchesIn(run: RunPiece): readonly Remark[] {
   const nameOf = (id: string) => run.wires.find(({ wire }) => wire.id === id)?.wire.name ?? id;
   const middle = middleOf(run);
   const whereIs = ({ x, y }: Vec3) => saidFromTop({ x: x - middle.x, y: y - middle.y });
@@ -41,7 +42,8 @@ export function saidTouches(run: RunPiece): readonly string[] {
       : [
           {
             depth,
-            sentence: `${nameOf(one)} and ${nameOf(other)} lie ${said(depth)} in one another at the ${whereIs(at)}: they have less room there than they take.`,
+            at: [at],
+            said: `${nameOf(one)} and ${nameOf(other)} lie ${deep(depth)} in one another at the ${whereIs(at)}: they have less room there than they take.`,
           },
         ],
   );
@@ -54,20 +56,29 @@ export function saidTouches(run: RunPiece): readonly string[] {
     const upTo = places.length > 1 ? 'up to ' : '';
     return {
       depth,
-      sentence: `${name} lies ${upTo}${said(depth)} in itself ${where}: it has less room there than it takes.`,
+      at: places.map(({ at }) => at),
+      said: `${name} lies ${upTo}${deep(depth)} in itself ${where}: it has less room there than it takes.`,
     };
   });
   const stones = insideBodies(run).map(({ wire, body, depth, at }) => ({
     depth,
-    sentence: `${nameOf(wire)} lies ${said(depth)} in ${BODY_WORDS[run.bodies.find(({ id }) => id === body)?.kind ?? 'cab']} at the ${whereIs(at)}: lead it farther off.`,
+    at: [at],
+    said: `${nameOf(wire)} lies ${deep(depth)} in ${BODY_WORDS[run.bodies.find(({ id }) => id === body)?.kind ?? 'cab']} at the ${whereIs(at)}: lead it farther off.`,
   }));
   const all = [...wires, ...selves, ...stones]
     .sort((a, b) => b.depth - a.depth)
-    .map(({ sentence }) => capitalised(sentence));
-  return all.length > MOST
-    ? [...all.slice(0, MOST), `${all.length - MOST} more such places are less deep.`]
-    : all;
+    .map(({ said, at }): Remark => ({ said: capitalised(said), at }));
+  const less = all.slice(MOST);
+  return less.length === 0
+    ? all
+    : [
+        ...all.slice(0, MOST),
+        { said: `${less.length} more such places are less deep.`, at: less.flatMap(({ at }) => at) },
+      ];
 }
+
+/** {@link touchesIn}, as it is read. */
+export const saidTouches = (run: RunPiece): readonly string[] => saidIn(touchesIn(run));
 
 /** “at the foot, at the left and at the top”. */
 const listed = (words: readonly string[]): string =>

@@ -75,23 +75,26 @@ function bareOfCab({ wires }: RunPiece, body: PlacedBody & { readonly kind: 'cab
 export const bareOf = (run: RunPiece): readonly Bare[] =>
   run.bodies.flatMap((body) => (body.kind === 'cab' ? [bareOfCab(run, body)] : []));
 
-/** How far a piece reaches to both sides of an upright, mm. */
+/** How far a piece reaches to both sides of an upright, mm, and where it does. */
 export interface Reach {
   readonly left: number;
   readonly right: number;
+  readonly leftAt: Vec3 | undefined;
+  readonly rightAt: Vec3 | undefined;
 }
 
 /** @param middle where the upright stands, x in mm */
 export function reachOf({ wires }: RunPiece, middle: number): Reach {
   let [left, right] = [0, 0];
+  let [leftAt, rightAt]: (Vec3 | undefined)[] = [];
   for (const { wire, path } of wires) {
     const off = bendOf(wire.size).thick / 2;
-    for (const { x } of path) {
-      left = Math.max(left, middle - x + off);
-      right = Math.max(right, x - middle + off);
+    for (const at of path) {
+      if (middle - at.x + off > left) [left, leftAt] = [middle - at.x + off, at];
+      if (at.x - middle + off > right) [right, rightAt] = [at.x - middle + off, at];
     }
   }
-  return { left, right };
+  return { left, right, leftAt, rightAt };
 }
 
 /** An end of a wire that lies at the back of a piece and points away from it: towards skin. */

@@ -1,3 +1,5 @@
+import type { Vec } from '../geometry/vector';
+import { printPoints } from '../outline/points';
 import { UM_PER_MM, type Micrometres } from '../units/length';
 import { trimmedDecimal } from '../units/quantity';
 
@@ -30,18 +32,28 @@ export interface StoneMeasures {
   readonly edge: Micrometres;
   readonly holeAxis: HoleAxis;
   readonly hole: Micrometres;
+  /** Places of the edge of a freeform stone, mm from the middle of its measures; none while it was not traced. */
+  readonly traced?: readonly Vec[];
 }
 
 /** Its measures as they would be typed for a pattern that is bound to a stone. */
 export function stoneTexts({
   outline,
+  traced = [],
   ...sizes
-}: Pick<StoneMeasures, 'outline' | 'length' | 'width' | 'edge' | 'depth'>): Readonly<Record<string, string>> {
+}: Pick<StoneMeasures, 'outline' | 'length' | 'width' | 'edge' | 'depth' | 'traced'>): Readonly<
+  Record<string, string>
+> {
   const parts = (['length', 'width', 'edge', 'depth'] as const).map((part) => [
     `stone.${part}`,
     `${sizes[part] / UM_PER_MM} mm`,
   ]);
-  return { 'stone.outline': outline, ...(Object.fromEntries(parts) as Record<string, string>) };
+  return {
+    'stone.outline': outline,
+    ...(Object.fromEntries(parts) as Record<string, string>),
+    // A freeform stone that was not traced must not take the outline of the one before it.
+    ...(outline === 'freeform' ? { 'stone.points': printPoints(traced) } : {}),
+  };
 }
 
 /** Smallest and largest stone that a wire holds. */

@@ -22,6 +22,7 @@ import { identity } from './0020-identity';
 import { writing } from './0021-writing';
 import { sizes } from './0022-sizes';
 import { wasteOfMade } from './0023-waste-of-made';
+import { stoneOutlines } from './0024-stone-outlines';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -48,4 +49,5 @@ export const MIGRATIONS: readonly Migration[] = [
   writing,
   sizes,
   wasteOfMade,
+  stoneOutlines,
 ];

@@ -9,9 +9,10 @@ import {
 import type { SupplyUnit } from '@/core/stock/amount';
 import type { BeadShape } from '@/core/bead/bead';
 import type { FindingKind } from '@/core/stock/finding';
+import type { Vec } from '@/core/geometry/vector';
 import type { HoleAxis, OutlineKind } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
-import { keyId, moment, number, text, whole } from './columns';
+import { json, keyId, moment, number, text, whole } from './columns';
 
 /** A photograph, made small and stripped of everything but the picture. Never changed. */
 export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
@@ -49,6 +50,8 @@ export class Stone extends Model<InferAttributes<Stone>, InferCreationAttributes
   declare holeAxis: HoleAxis;
   declare holeUm: Micrometres;
   declare setAsideFor: CreationOptional<string>;
+  /** Places of its edge, mm from the middle of its measures; none while it was not traced. */
+  declare traced: CreationOptional<readonly Vec[]>;
 }
 
 /** One kind of finding. Never changed once written. */
@@ -107,6 +110,7 @@ export function initDrawerModels(sequelize: Sequelize): void {
       holeAxis: text(),
       holeUm: number(),
       setAsideFor: { ...text(), defaultValue: '' },
+      traced: { ...json(), defaultValue: [] },
     },
     { sequelize, tableName: 'stones' },
   );

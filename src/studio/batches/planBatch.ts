@@ -258,7 +258,7 @@ export const stonesFor = (
 ): Promise<ChosenStone[]> =>
   tx.select<ChosenStone>(
     `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
-            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor",
+            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor", t.traced,
             ${SET_ASIDE_FOR_OTHERS} AS taken
        FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
       WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id${lock ? ' FOR UPDATE OF p' : ''}`,

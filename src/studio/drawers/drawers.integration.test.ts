@@ -23,6 +23,7 @@ import { showDrawer, showDrawerPiece } from './drawers';
 import { makeFindings } from './makeFindings';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from './receive';
 import { setAside } from './setAside';
+import { traceStone } from './traceStone';
 
 afterAll(closeBooks);
 
@@ -87,6 +88,36 @@ describe('drawers', () => {
     expect(problemOf(await receiveStone(session, newKey(), { ...STONE, edge: '9 mm' })).message).toMatch(
       /more than the stone’s depth/,
     );
+  });
+
+  it('keep the outline of a freeform stone with it, as large as its calliper says', async () => {
+    const session = await openStudio();
+    const freeform = { ...STONE, outline: 'freeform', length: '31 mm', width: '22 mm' };
+    const { number } = done(await receiveStone(session, newKey(), freeform));
+    const detail = async (of: number) => {
+      const piece = await showDrawerPiece(session, 'stone', of);
+      return piece?.detail.ware === 'stone' ? piece.detail : undefined;
+    };
+    expect((await detail(number))?.traced).toEqual([]);
+    const points = '-10,-15 10,-15.5 11.5,4 2,15.5 -10.5,6';
+    done(await traceStone(session, newKey(), number, { points }));
+    const traced = (await detail(number))?.traced ?? [];
+    expect(traced).toHaveLength(5);
+    expect(Math.max(...traced.map(({ x }) => x)) - Math.min(...traced.map(({ x }) => x))).toBeCloseTo(22, 2);
+    // Traced anew it has the new one; what is none, or of another stone, changes nothing.
+    const trace = async (of: number, typed: string) =>
+      problemOf(await traceStone(session, newKey(), of, { points: typed })).message;
+    expect(await trace(number, '1,2 3,4')).toMatch(/2 points/);
+    expect(await trace(number, '-5,-7 5,-7 5,7 -5,7')).toMatch(/By the photograph it is 14\.0 × 10\.0 mm/);
+    expect((await detail(number))?.traced).toEqual(traced);
+    const oval = done(await receiveStone(session, newKey(), { ...STONE, outline: 'oval' })).number;
+    expect(await trace(oval, points)).toMatch(/a freeform one is traced/);
+    // Nobody else traces it.
+    expect(problemOf(await traceStone(await openStudio(), newKey(), number, { points })).message).toMatch(
+      /There is no S-0001/,
+    );
+    done(await traceStone(session, newKey(), number, { points: '-11,-15 11,-15 11,15 0,16 -11,15' }));
+    expect((await detail(number))?.traced).not.toEqual(traced);
   });
 
   it('take old stock at an estimate, and gifts at nothing, and say which they are', async () => {

@@ -1,3 +1,4 @@
+import type { Vec } from '@/core/geometry/vector';
 import type { BeadKind, BeadShape } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { SupplyUnit } from '@/core/stock/amount';
@@ -71,7 +72,7 @@ const COLUMNS = `p.stock_piece_id AS id, p.article_id AS "articleId", p.ware, p.
   p.initial_quantity AS "initialQuantity", p.cost_units AS cost, l.name AS place, a.photo_id AS "photoId", p.shades, p.note, p.version,
   COALESCE(b.material, s.material, f.material) AS material, b.shape, b.min_um AS "min", b.max_um AS "max",
   COALESCE(b.hole_um, s.hole_um) AS hole, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge,
-  s.hole_axis AS "holeAxis", s.set_aside_for AS "setAsideFor", f.finding, f.size, y.unit, y.per_piece AS "perPiece"`;
+  s.hole_axis AS "holeAxis", s.set_aside_for AS "setAsideFor", s.traced, f.finding, f.size, y.unit, y.per_piece AS "perPiece"`;
 
 const FROM = `stock_pieces p
   JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
@@ -96,6 +97,7 @@ interface Row extends Omit<DrawerPiece, 'detail' | 'cost'> {
   readonly edge: Micrometres;
   readonly holeAxis: HoleAxis;
   readonly setAsideFor: string;
+  readonly traced: readonly Vec[];
   readonly finding: FindingKind;
   readonly size: string;
   readonly unit: SupplyUnit;
@@ -108,8 +110,8 @@ function detailOf(row: Row): DrawerDetail {
     case 'bead':
       return { ware, material, shape: row.shape, min: row.min, max: row.max, hole };
     case 'stone': {
-      const { outline, length, width, depth, edge, holeAxis, setAsideFor } = row;
-      return { ware, material, outline, length, width, depth, edge, holeAxis, hole, setAsideFor };
+      const { outline, length, width, depth, edge, holeAxis, setAsideFor, traced } = row;
+      return { ware, material, outline, length, width, depth, edge, holeAxis, hole, setAsideFor, traced };
     }
     case 'finding':
       return { ware, finding, material, size };

@@ -115,7 +115,7 @@ export async function addStone(
     `SELECT count(*)::int AS count FROM articles WHERE studio_id = $1 AND ware = 'stone'`,
     [tx.session.studioId],
   );
-  const { material, outline, length: long, width, depth, edge, holeAxis, hole } = stone;
+  const { material, outline, length: long, width, depth, edge, holeAxis, hole, traced = [] } = stone;
   const order = [
     material.trim().toLowerCase(),
     OUTLINES.indexOf(outline),
@@ -139,6 +139,7 @@ export async function addStone(
       holeAxis,
       holeUm: hole,
       setAsideFor,
+      traced,
     },
   ]);
   return { articleId: id, sortKey };

@@ -1,4 +1,14 @@
-import { HOLE_AXES, OUTLINES, STONE_RANGE, type HoleAxis, type OutlineKind } from '@/core/stone/stone';
+import type { Vec } from '@/core/geometry/vector';
+import { parsePoints, printPoints } from '@/core/outline/points';
+import { fittedTrace } from '@/core/stone/fittedTrace';
+import {
+  HOLE_AXES,
+  OUTLINES,
+  STONE_RANGE,
+  type HoleAxis,
+  type OutlineKind,
+  type StoneMeasures,
+} from '@/core/stone/stone';
 import { parseLength, um, type Micrometres } from '@/core/units/length';
 import { addStone } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
@@ -18,6 +28,20 @@ function sizeWithin(reader: RowReader, key: string, index: number): Micrometres 
   if (read.ok && read.value >= STONE_RANGE.from && read.value <= STONE_RANGE.to) return read.value;
   reader.say(key, read.ok ? `“${reader.raw(key)}” is outside 1 to 200 mm.` : read.error);
   return um(0);
+}
+
+/** Places of the edge of a stone, as they were written; none when nothing is. */
+function tracedIn(
+  reader: RowReader,
+  stone: Pick<StoneMeasures, 'outline' | 'length' | 'width'>,
+): readonly Vec[] {
+  const text = reader.raw('traced');
+  if (text === '') return [];
+  const points = parsePoints(text);
+  const fitted = points.ok ? fittedTrace(points.value, stone) : points;
+  if (fitted.ok) return fitted.value;
+  reader.say('traced', fitted.error);
+  return [];
 }
 
 /** Stones, one by one. */
@@ -41,6 +65,7 @@ export const STONE_LIST: StockList = {
     { key: 'holeAxis', title: 'Drilled', also: ['hole axis'] },
     { key: 'hole', title: 'Hole', also: ['hole size'] },
     { key: 'setAside', title: 'Set aside for' },
+    { key: 'traced', title: 'Traced outline (mm)' },
     ...COMMON_COLUMNS,
   ],
   read: (reader) => {
@@ -67,10 +92,16 @@ export const STONE_LIST: StockList = {
       holeAxis,
       hole: holeAxis === 'none' ? um(0) : reader.size('hole', { from: 100, to: 12_000 }),
     };
+    const traced = tracedIn(reader, stone);
     const setAside = reader.text('setAside', 120);
     const common = readCommon(reader, 'stone', { missing: 1 });
     if (common.quantity > 1) reader.say('quantity', 'is 1 for a stone: each has a row of its own.');
-    return { ...common, form: 'stone', articleKey: '', article: (tx) => addStone(tx, stone, setAside) };
+    return {
+      ...common,
+      form: 'stone',
+      articleKey: '',
+      article: (tx) => addStone(tx, { ...stone, traced }, setAside),
+    };
   },
   write: async (tx, currency, after, most) => {
     const rows = await selectRows<{
@@ -83,11 +114,12 @@ export const STONE_LIST: StockList = {
       holeAxis: HoleAxis;
       hole: Micrometres;
       setAside: string;
+      traced: readonly Vec[];
     }>(
       tx,
       'stone',
       `s.material, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge, s.hole_axis AS "holeAxis",
-       s.hole_um AS hole, s.set_aside_for AS "setAside"`,
+       s.hole_um AS hole, s.set_aside_for AS "setAside", s.traced`,
       own('stones'),
       after,
       most,
@@ -102,6 +134,7 @@ export const STONE_LIST: StockList = {
         row.holeAxis,
         row.holeAxis === 'none' ? '' : mmCell(row.hole),
         row.setAside,
+        printPoints(row.traced),
         ...commonCells(row, { ware: 'stone' }, currency),
       ],
     }));

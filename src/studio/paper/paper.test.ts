@@ -1,7 +1,13 @@
 import { cutSheet } from '@/core/paper/cutSheet';
 import { patternCard } from '@/core/paper/patternCard';
 import { cutStrips } from '@/core/paper/cutStrips';
-import { line, MARGIN, SHEET_NAMES, SHEETS, text, type PaperRules } from '@/core/paper/sheet';
+import { MOST_ON_PROPOSAL, proposalPage } from '@/core/paper/proposal';
+import { line, MARGIN, SHEET_NAMES, SHEETS, text, type Page, type PaperRules } from '@/core/paper/sheet';
+import { allOf } from '@/core/drawing/look';
+import { pieceSize } from '@/core/drawing/pieceSize';
+import { saidFrom, viewsOf } from '@/core/drawing/view';
+import { METAL_COLOURS } from '@/core/wire/metalColour';
+import { drawPlan } from '@/core/technique/drawPlan';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
@@ -132,6 +138,48 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
     await inside(pages);
     const said = textsIn(readPdf(await sheetPdf(pages, 'Cards')));
     expect(said.some((each) => /: \d[\d /]* in, [\d.]+ mm/.test(each))).toBe(true);
+  });
+
+  it('keep a proposal on one page, with as many words as may stand on it; its picture gives them room', async () => {
+    const pendant = HOUSE_PATTERNS.find(({ name }) => name === 'Sluicegate pendant');
+    const [part] = pendant ? drawnParts(resolve(composedOf(pendant, SPECS), SPECS, techniqueOf)) : [];
+    if (!part?.plan.run) throw new Error('it is drawn');
+    const { run } = part.plan;
+    const views = viewsOf(false).map((view) => ({
+      said: saidFrom(view),
+      drawing: drawPlan(part.plan, undefined, view),
+    }));
+    const proposal = (words: string) => ({
+      studio: 'Weir Street Wire',
+      day: '4 May 2026',
+      name: 'A pendant of a name that is as long as names of patterns may be',
+      kind: 'pendant',
+      whom: 'Wilhelmina Wintersby-Montgomery and her four grown daughters'.slice(0, MOST_ON_PROPOSAL.whom),
+      size: pieceSize(run),
+      grams: 12.34,
+      ringSize: undefined,
+      holds: ['labradorite teardrop stone, 30 × 18 mm', '2 × peridot bead, 3.5 mm', 'leather cord, 45 cm'],
+      prices: ['copper', 'sterling silver', '14/20 gold-filled'].map((metal) => ({
+        metal,
+        price: '$1,234.50',
+      })),
+      terms: ['Prices are without tax; 8.25 % is added.', 'Valid until 3 June 2026.'],
+      words,
+    });
+    const page = (words: string) => proposalPage(proposal(words), views, allOf('copper'), rules(sheet));
+    const long = page('It can be worn short or long. '.repeat(17).trim().slice(0, MOST_ON_PROPOSAL.words));
+    await inside([long]);
+    const scaleOf = ({ shapes }: Page) =>
+      Math.max(...shapes.flatMap((shape) => (shape.kind === 'path' ? shape.scale : [])));
+    expect(scaleOf(long)).toBeGreaterThan(0.5);
+    expect(scaleOf(long)).toBeLessThanOrEqual(scaleOf(page('')));
+    // In the colours of what it is made of.
+    const inks = new Set(long.shapes.flatMap((shape) => (shape.kind === 'path' ? shape.colour : [])));
+    expect(inks).toContain(METAL_COLOURS.copper.fill);
+    const said = textsIn(readPdf(await sheetPdf([long], 'A proposal')));
+    expect(said).toEqual(
+      expect.arrayContaining(['In sterling silver', '$1,234.50', 'about 12 g', 'from the back']),
+    );
   });
 });
 

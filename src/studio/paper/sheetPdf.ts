@@ -22,11 +22,6 @@ export function drawShapes(document: PDFKit.PDFDocument, shapes: readonly Shape[
   }
 }
 
-const greyOf = (level: number): [number, number, number] => {
-  const part = Math.round(level * 255);
-  return [part, part, part];
-};
-
 function draw(document: PDFKit.PDFDocument, shape: Shape): void {
   switch (shape.kind) {
     case 'text': {
@@ -50,8 +45,8 @@ function draw(document: PDFKit.PDFDocument, shape: Shape): void {
     case 'path': {
       document.translate(shape.x, shape.y).scale(shape.scale).lineJoin('round').lineCap('round');
       const path = document.path(shape.d);
-      if (shape.filled) path.fill(greyOf(shape.grey));
-      else path.lineWidth(shape.thick).stroke(greyOf(shape.grey));
+      if (shape.filled) path.fill(shape.colour);
+      else path.lineWidth(shape.thick).stroke(shape.colour);
     }
   }
 }

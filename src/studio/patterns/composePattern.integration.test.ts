@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { spawnSync } from 'node:child_process';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
@@ -302,11 +303,11 @@ it('the piece of a pattern goes out as it is seen from each side, and in the rou
   const pattern = await showPattern(session, number);
   if (!pattern) throw new Error('the pattern hangs in the room');
   for (const view of ['front', 'back', 'side']) {
-    const file = pieceFile(pattern, `${view}.svg`);
+    const file = await pieceFile(pattern, `${view}.svg`);
     expect(file?.type).toBe('image/svg+xml; charset=utf-8');
     expect(String(file?.content).slice(0, 5)).toBe('<?xml');
   }
-  const gltf = JSON.parse(String(pieceFile(pattern, 'piece.gltf')?.content)) as {
+  const gltf = JSON.parse(String((await pieceFile(pattern, 'piece.gltf'))?.content)) as {
     nodes: readonly { name: string }[];
   };
   // Three frame wires, their binding, the stone.
@@ -317,8 +318,16 @@ it('the piece of a pattern goes out as it is seen from each side, and in the rou
     'binding wire',
     'stone',
   ]);
-  expect(pieceFile(pattern, 'below.svg')).toBeUndefined();
-  expect(pieceFile({ ...pattern, body: withoutComposition(pattern.body) }, 'front.svg')).toBeUndefined();
+  expect(await pieceFile(pattern, 'below.svg')).toBeUndefined();
+  expect(
+    await pieceFile({ ...pattern, body: withoutComposition(pattern.body) }, 'front.svg'),
+  ).toBeUndefined();
+  // In dots it has the shape that it has in millimetres.
+  const inDots = await sharp(Buffer.from((await pieceFile(pattern, 'front.png'))?.content ?? '')).metadata();
+  const inMm = String((await pieceFile(pattern, 'front.svg'))?.content);
+  const [, wide = 0, high = 1] = (/width="([\d.]+)mm" height="([\d.]+)mm"/.exec(inMm) ?? []).map(Number);
+  expect(Math.max(inDots.width, inDots.height)).toBe(1600);
+  expect(inDots.width / inDots.height).toBeCloseTo(wide / high, 2);
   await expectReadable(pattern);
 });
 

@@ -1,7 +1,8 @@
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { drawnParts } from '@/core/pattern/drawnParts';
 import { resolve } from '@/core/pattern/resolve';
-import { saidTouches } from '@/core/pattern/touches';
+import type { Remark } from '@/core/pattern/remark';
+import { touchesIn } from '@/core/pattern/touches';
 import { techniqueOf } from '@/core/technique/registry';
 
 /** A composition that is looked at, and the specs of its wires. */
@@ -14,14 +15,14 @@ export interface TouchesAsked {
 export interface PartTouches {
   /** The id of its first technique. */
   readonly part: string;
-  readonly said: readonly string[];
+  readonly touches: readonly Remark[];
 }
 
-/** Looks at every part of a composition, see {@link saidTouches}. It keeps its thread until it is done. */
+/** Looks at every part of a composition, see {@link touchesIn}. It keeps its thread until it is done. */
 export async function lookForTouches({ composition, specs }: TouchesAsked): Promise<readonly PartTouches[]> {
   return Promise.resolve(
     drawnParts(resolve(composition, specs, techniqueOf)).flatMap(({ id, plan: { run } }) =>
-      run ? [{ part: id, said: saidTouches(run) }] : [],
+      run ? [{ part: id, touches: touchesIn(run) }] : [],
     ),
   );
 }

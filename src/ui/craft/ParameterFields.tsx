@@ -7,6 +7,7 @@ import { completedText, fieldsOf, readInside, type TextField, type Texts } from 
 import { isAsked, type Parameter, type Parameters } from '@/core/technique/parameter';
 import type { Wrong } from '@/core/technique/readValues';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
+import { counted } from '@/core/units/counted';
 import { formatBothWays, UM_PER_MM, type LengthSystem } from '@/core/units/length';
 import { describeSize } from '@/core/wire/spec';
 import { gaugeSize, parseGauge } from '@/core/wire/gauge';
@@ -15,7 +16,7 @@ import { useNumbers } from '../form/useNumbers';
 import { useHouse, useWriting } from '../house';
 import { useLengths } from '../lengths';
 import { WeaveHelp } from './FieldHelp';
-import { Judgements } from './Judgements';
+import { Judgements, type JudgementShowing } from './Judgements';
 
 /** Few stones are traced: how comes when one is. */
 const TraceStone = dynamic(() => import('./TraceStone').then((module) => module.TraceStone), { ssr: false });
@@ -25,6 +26,8 @@ interface ParameterFieldsProps {
   readonly texts: Texts;
   readonly wrong: Wrong;
   readonly judgements: readonly Judgement[];
+  /** Where there is a picture: shows on it what a judgement is of. */
+  readonly showing?: JudgementShowing | undefined;
   readonly onChange: (field: string, text: string) => void;
   /** Changes several fields at once. */
   readonly onFill: (texts: Texts) => void;
@@ -40,7 +43,7 @@ const isWrong = (key: string, wrong: Wrong): boolean =>
 
 /** The parameters of a technique, each in its field, with what was understood and what the trade says of it beside. */
 export function ParameterFields(props: ParameterFieldsProps) {
-  const { parameters, texts, wrong, judgements, instead, before } = props;
+  const { parameters, texts, wrong, judgements, showing, instead, before } = props;
   return (
     <div className="space-y-3">
       {Object.entries(parameters)
@@ -49,7 +52,7 @@ export function ParameterFields(props: ParameterFieldsProps) {
           <div key={key} className="space-y-1">
             {before?.(key, parameter)}
             {instead?.(key, parameter) ?? <Fields {...props} name={key} parameter={parameter} />}
-            <Judgements of={judgements.filter(({ about }) => about === key)} />
+            <Judgements of={judgements.filter(({ about }) => about === key)} showing={showing} />
           </div>
         ))}
     </div>
@@ -94,6 +97,11 @@ function Fields({
       {texts[`${name}.outline`] === 'freeform' && (
         <div className="col-span-2">
           <TraceStone name={name} onTraced={onFill} />
+          {texts[`${name}.points`] && (
+            <p className="muted text-sm">
+              Traced by {counted(texts[`${name}.points`]?.trim().split(/\s+/).length ?? 0, 'point')}.
+            </p>
+          )}
         </div>
       )}
     </fieldset>

@@ -6,16 +6,18 @@ import { saidFrom, viewsOf } from '@/core/drawing/view';
 import { drawnParts, isRing, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
 import type { Looks } from '@/core/drawing/look';
-import { saidChecks } from '@/core/pattern/pieceChecks';
+import { hangingOf } from '@/core/pattern/hangs';
+import { checksIn } from '@/core/pattern/pieceChecks';
+import type { Remark } from '@/core/pattern/remark';
 import { pictureOf, type Pictured } from '@/core/pattern/pictureOf';
 import type { Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { drawPlan, drawSmall } from '@/core/technique/drawPlan';
 import { Judgements } from './Judgements';
-import { ChecksSaid } from './ChecksSaid';
 import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';
+import { CHECKS, Remarks } from './Remarks';
 import { TurnPart } from './TurnPart';
 
 /** A piece of a pattern from all sides, to one scale as far as its room goes. */
@@ -67,8 +69,14 @@ function AfterEachStep({ part, looks, steps }: { part: DrawnPart; looks: Looks; 
 }
 
 /** What is to be seen of a piece, or of a technique alone that goes on from no other. */
-const checksOf = ({ piece, plan: { run } }: DrawnPart): readonly string[] =>
-  piece ? saidChecks(piece) : run ? saidChecks({ run, hang: undefined }) : [];
+const checksOf = ({ piece, plan: { run } }: DrawnPart): readonly Remark[] =>
+  piece ? checksIn(piece) : run ? checksIn({ run, hang: undefined }) : [];
+
+/** How a piece hangs; nothing of one that is not made to. */
+function Hangs({ part: { piece }, looks }: { part: DrawnPart; looks: Looks }) {
+  const hangs = piece && hangingOf(piece, looks);
+  return hangs && piece.hang && <PieceHangs hangs={hangs} at={piece.hang} />;
+}
 
 /** A pattern drawn to scale: its pieces from all sides and after each step, with what the trade says of each. */
 export function PiecesDrawn({
@@ -106,8 +114,8 @@ export function PiecesDrawn({
               name={part.name}
               parts={parts.map(({ name }) => ({ name }))}
             />
-            <PieceHangs part={part} looks={looks} />
-            <ChecksSaid said={checksOf(part)} />
+            <Hangs part={part} looks={looks} />
+            <Remarks of={checksOf(part)} label={CHECKS} />
             {touchesOf(part.id)}
             <AfterEachStep part={part} looks={looks} steps={resolved.steps} />
             {part.uses.map((each) => (

@@ -1,14 +1,19 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { plus, scaled, type Vec } from '@/core/geometry/vector';
+import type { Vec } from '@/core/geometry/vector';
 import { OUTLINE_POINTS, printPoints } from '@/core/outline/points';
-import { traceOutline } from '@/core/outline/trace';
+import { acrossRound } from '@/core/outline/roundScale';
+import { smoothed } from '@/core/outline/smoothed';
+import { traceOutline, type PhotoScale } from '@/core/outline/trace';
+import { refuse, type Result } from '@/core/result';
 import type { Texts } from '@/core/technique/readTexts';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Dialog } from '../Dialog';
 import { Field, TextInput } from '../form/Field';
 import { useLengths } from '../lengths';
+import { onEdge, photoFrom, type TracedPhoto } from './tracedPhoto';
+import { TracePicture } from './TracePicture';
 
 interface TraceStoneProps {
   /** Name of the stone’s parameter. */
@@ -37,53 +42,68 @@ export function TraceStone({ name, onTraced }: TraceStoneProps) {
   );
 }
 
-/** The photograph’s own width and height, in the units that points are set in: its width is 100. */
-const ACROSS = 100;
-/** How far an arrow key moves the cross, and with shift. */
-const STEP = { far: 2, near: 0.4 } as const;
-const ARROWS: Readonly<Record<string, Vec>> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
+/** What the size of the photograph is known by. */
+const SCALES = {
+  length: { said: 'a length, by its two ends', label: 'Known length', places: 2 },
+  round: { said: 'something round, by three places on its rim', label: 'How far it is across', places: 3 },
+} as const;
+type ScaleBy = keyof typeof SCALES;
+
+/** The known length, from what was set of it. */
+function scaleOf(by: ScaleBy, set: readonly Vec[], length: number): Result<PhotoScale> {
+  const [first, second, third] = set;
+  if (by === 'length')
+    return first && second
+      ? { ok: true, value: { from: first, to: second, length } }
+      : refuse('Set the two ends of the known length first.');
+  if (!first || !second || !third) return refuse('Set three places on the rim of what is round first.');
+  const across = acrossRound([first, second, third]);
+  return across.ok ? { ok: true, value: { ...across.value, length } } : across;
+}
 
 function Tracing({ name, onTraced }: TraceStoneProps) {
   const { system } = useLengths();
-  const [photo, setPhoto] = useState<{ readonly url: string; readonly high: number }>();
+  const [photo, setPhoto] = useState<TracedPhoto>();
+  const [by, setBy] = useState<ScaleBy>('length');
   const [known, setKnown] = useState('');
   const [set, setSet] = useState<readonly Vec[]>([]);
-  const [cross, setCross] = useState<Vec>({ x: ACROSS / 2, y: ACROSS / 2 });
+  const [isDrawn, setDrawn] = useState(true);
+  const [isSmooth, setSmooth] = useState(false);
   const [problem, setProblem] = useState('');
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo.url) : undefined), [photo]);
 
   const load = (file: File | undefined) => {
     if (!file) return;
-    const url = URL.createObjectURL(file);
-    const image = new Image();
-    image.onload = () => {
-      setPhoto({ url, high: (ACROSS * image.naturalHeight) / image.naturalWidth });
-      setSet([]);
-      setProblem('');
-    };
-    image.onerror = () => {
-      URL.revokeObjectURL(url);
-      setProblem('This file is no picture that the browser can show.');
-    };
-    image.src = url;
+    photoFrom(file).then(
+      (loaded) => {
+        setPhoto(loaded);
+        setSet([]);
+        setProblem('');
+      },
+      () => setProblem('This file is no picture that the browser can show.'),
+    );
   };
-  const place = (point: Vec) => setSet([...set, point]);
-  const [from, to, ...points] = set;
+  const { places, label } = SCALES[by];
+  const [scale, points] = [set.slice(0, places), set.slice(places)];
+  const outline = isSmooth ? smoothed(points) : points;
+  const place = (point: Vec) =>
+    setSet((before) => [
+      ...before,
+      // What is round is set on its edge as the stone is; the marks of a ruler lie beside many another.
+      photo && isDrawn && (by === 'round' || before.length >= places) ? onEdge(photo, point) : point,
+    ]);
+  const takeBack = () => setSet((before) => before.slice(0, -1));
   const take = () => {
     const length = parseLength(known, system);
     if (!length.ok) return setProblem(length.error);
-    if (!from || !to) return setProblem('Set the two ends of the known length first.');
-    const traced = traceOutline(points, { from, to, length: length.value / UM_PER_MM });
+    const scaled = scaleOf(by, scale, length.value / UM_PER_MM);
+    if (!scaled.ok) return setProblem(scaled.error);
+    const traced = traceOutline(outline, scaled.value);
     if (!traced.ok) return setProblem(traced.error);
-    const { points: outline, length: long, width } = traced.value;
+    const { points: line, length: long, width } = traced.value;
     onTraced({
       [`${name}.outline`]: 'freeform',
-      [`${name}.points`]: printPoints(outline),
+      [`${name}.points`]: printPoints(line),
       [`${name}.length`]: `${long} mm`,
       [`${name}.width`]: `${width} mm`,
       [`${name}.strip`]: '',
@@ -100,27 +120,74 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
       />
       {photo && (
         <>
-          <Field
-            label="Known length"
-            hint="Of something in the picture: a ruler, or the stone by the calliper"
-          >
-            {(ties) => (
-              <TextInput {...ties} value={known} onChange={(event) => setKnown(event.target.value)} />
-            )}
-          </Field>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <Field label="Its scale is known by">
+              {(ties) => (
+                <select
+                  {...ties}
+                  className="select w-full text-base"
+                  value={by}
+                  onChange={({ target }) => {
+                    setBy(target.value as ScaleBy);
+                    setSet([]);
+                  }}
+                >
+                  {Object.entries(SCALES).map(([each, { said }]) => (
+                    <option key={each} value={each}>
+                      {said}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <Field
+              label={label}
+              hint={
+                by === 'length'
+                  ? 'Of a ruler in the picture, or of the stone by the calliper'
+                  : 'Of a coin or a washer beside the stone, by the calliper'
+              }
+            >
+              {(ties) => (
+                <TextInput {...ties} value={known} onChange={(event) => setKnown(event.target.value)} />
+              )}
+            </Field>
+          </div>
           <p className="text-sm" aria-live="polite">
-            {set.length < 2
-              ? `Set end ${set.length + 1} of the known length: click, or move the cross with the arrow keys and press Enter.`
+            {set.length < places
+              ? `Set ${by === 'length' ? 'end' : 'place'} ${set.length + 1} of ${by === 'length' ? 'the known length' : 'three on the rim'}: click, or move the cross with the arrow keys and press Enter.`
               : `Now go round the stone: ${points.length} ${points.length === 1 ? 'point' : 'points'} set, ${OUTLINE_POINTS.least} at least; more where it bends.`}
           </p>
-          <Picture photo={photo} set={set} cross={cross} onCross={setCross} onPlace={place} />
+          <TracePicture
+            key={photo.url}
+            photo={photo}
+            scale={scale}
+            points={outline}
+            onPlace={place}
+            onTakeBack={takeBack}
+          />
+          <div className="flex flex-wrap gap-x-4">
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={isDrawn}
+                onChange={({ target }) => setDrawn(target.checked)}
+              />
+              Draw points to the edge that is near
+            </label>
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={isSmooth}
+                onChange={({ target }) => setSmooth(target.checked)}
+              />
+              Smooth out the tremble of the hand
+            </label>
+          </div>
           <div className="flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="btn"
-              disabled={set.length === 0}
-              onClick={() => setSet(set.slice(0, -1))}
-            >
+            <button type="button" className="btn" disabled={set.length === 0} onClick={takeBack}>
               Take the last point back
             </button>
             <button type="button" className="btn btn-primary" onClick={take}>
@@ -137,76 +204,5 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
         )}
       </div>
     </div>
-  );
-}
-
-/** The photograph with what was set on it. */
-function Picture({
-  photo,
-  set,
-  cross,
-  onCross,
-  onPlace,
-}: {
-  photo: { readonly url: string; readonly high: number };
-  set: readonly Vec[];
-  cross: Vec;
-  onCross: (cross: Vec) => void;
-  onPlace: (point: Vec) => void;
-}) {
-  const [from, to, ...points] = set;
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    const way = ARROWS[event.key];
-    if (way) onCross(plus(cross, scaled(way, event.shiftKey ? STEP.near : STEP.far)));
-    else if (event.key === 'Enter') onPlace(cross);
-    else return;
-    event.preventDefault();
-  };
-  const onClick = (event: React.MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const point = {
-      x: ((event.clientX - box.left) / box.width) * ACROSS,
-      y: ((event.clientY - box.top) / box.height) * photo.high,
-    };
-    onCross(point);
-    onPlace(point);
-  };
-  return (
-    <svg
-      role="application"
-      aria-label="Photograph to trace on"
-      tabIndex={0}
-      viewBox={`0 0 ${ACROSS} ${photo.high}`}
-      className="block w-full cursor-crosshair border border-base-300"
-      onClick={onClick}
-      onKeyDown={onKeyDown}
-    >
-      <image href={photo.url} width={ACROSS} height={photo.high} />
-      {from && to && (
-        <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} className="stroke-primary" strokeWidth="0.6" />
-      )}
-      {points.length > 1 && (
-        <polygon
-          points={points.map(({ x, y }) => `${x},${y}`).join(' ')}
-          className="fill-primary/20 stroke-primary"
-          strokeWidth="0.4"
-        />
-      )}
-      {set.map((point, index) => (
-        <circle
-          key={index}
-          cx={point.x}
-          cy={point.y}
-          r="0.8"
-          className="fill-base-100 stroke-primary"
-          strokeWidth="0.4"
-        />
-      ))}
-      <path
-        d={`M${cross.x - 3} ${cross.y}h6M${cross.x} ${cross.y - 3}v6`}
-        className="stroke-error"
-        strokeWidth="0.3"
-      />
-    </svg>
   );
 }

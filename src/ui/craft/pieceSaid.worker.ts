@@ -1,16 +1,17 @@
-import { saidChecks } from '@/core/pattern/pieceChecks';
-import { saidTouches } from '@/core/pattern/touches';
+import { checksIn } from '@/core/pattern/pieceChecks';
+import type { Remark } from '@/core/pattern/remark';
+import { touchesIn } from '@/core/pattern/touches';
 import type { PlannedPiece } from '@/core/technique/planActs';
 
 /** A piece of whose wires as they lie something is to be said. */
 export type PieceAsked = Pick<PlannedPiece, 'run' | 'hang'>;
 
-/** What is said of a piece, sentence by sentence. */
+/** What is said of a piece. */
 export interface PieceSaid {
   /** What is bare of its stone, how that is kept, how its sides differ. */
-  readonly checks: readonly string[];
+  readonly checks: readonly Remark[];
   /** Where its wires have no room. */
-  readonly touches: readonly string[];
+  readonly touches: readonly Remark[];
 }
 
 /** What is asked of the worker: a piece, and the number of the question. */
@@ -26,6 +27,6 @@ export interface PieceAnswer {
 }
 
 addEventListener('message', ({ data: { asked, piece } }: MessageEvent<PieceQuestion>) => {
-  const said = { checks: saidChecks(piece), touches: saidTouches(piece.run) };
+  const said = { checks: checksIn(piece), touches: touchesIn(piece.run) };
   postMessage({ asked, said } satisfies PieceAnswer);
 });

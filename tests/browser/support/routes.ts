@@ -38,6 +38,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/patterns/[tag]/compose': { address: '/patterns/P-0001/compose', ownerOnly: true },
   '/patterns/[tag]': { address: '/patterns/P-0001' },
   '/patterns/[tag]/steps': { address: '/patterns/P-0058/steps?step=9' },
+  '/patterns/[tag]/proposal': { address: '/patterns/P-0058/proposal', ownerOnly: true },
   '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
   '/fitting': { address: '/fitting?ring=US+7' },
   '/how-much': { address: '/how-much' },

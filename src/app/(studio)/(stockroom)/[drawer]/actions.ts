@@ -6,6 +6,8 @@ import type { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
 import { receiveBeads, receiveFindings, receiveStone, receiveSupply } from '@/studio/drawers/receive';
 import { setAside } from '@/studio/drawers/setAside';
 import type { SetAsideInput } from '@/studio/drawers/setAside.input';
+import { traceStone } from '@/studio/drawers/traceStone';
+import type { TraceStoneInput } from '@/studio/drawers/traceStone.input';
 import { changeStock } from '@/studio/stock/changeStock';
 import type { ChangeStockInput } from '@/studio/stock/changeStock.input';
 import { takeOut } from '@/studio/stock/takeOut';
@@ -42,4 +44,9 @@ export const countOutAction = action(
 
 export const setAsideAction = action([aNumber, aKey, aForm<SetAsideInput>()], (session, number, key, input) =>
   setAside(session, key, number, input),
+);
+
+export const traceStoneAction = action(
+  [aNumber, aKey, aForm<TraceStoneInput>()],
+  (session, number, key, input) => traceStone(session, key, number, input),
 );

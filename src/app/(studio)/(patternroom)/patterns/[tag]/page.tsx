@@ -12,7 +12,7 @@ import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { PiecesDrawn } from '@/ui/craft/PiecesDrawn';
-import { TouchesSaid } from '@/ui/craft/TouchesSaid';
+import { Remarks, TOUCHES } from '@/ui/craft/Remarks';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { PartForecast } from '@/core/costing/forecast';
 import type { StudioSession } from '@/studio/kernel/useCase';
@@ -35,7 +35,8 @@ import { CheckBar } from '@/ui/CheckBar';
 
 /** Where the wires of a part have no room: it comes when it was looked at. */
 async function Touches({ touches, part }: { touches: ReturnType<typeof touchesOf>; part: string }) {
-  return <TouchesSaid said={(await touches).find((each) => each.part === part)?.said ?? []} />;
+  const found = (await touches).find((each) => each.part === part);
+  return <Remarks of={found?.touches ?? []} label={TOUCHES} isWarning />;
 }
 
 type Params = Promise<{ tag: string }>;
@@ -95,6 +96,11 @@ export default async function PatternPage({ params }: { params: Params }) {
           {isOwner && body.composition && (
             <Link href={`/patterns/compose?from=${label}`} className="btn btn-lg">
               Begin another from it
+            </Link>
+          )}
+          {isOwner && (
+            <Link href={`/patterns/${label}/proposal`} className="btn btn-lg">
+              For a customer
             </Link>
           )}
           <Link href={`/bench/${label}`} className="btn btn-primary btn-lg">
@@ -233,5 +239,7 @@ const PIECE = [
   ['back.svg', 'The piece from the back, SVG'],
   ['side.svg', 'The piece from the side, SVG'],
   ['above.svg', 'The piece from above, SVG'],
+  ['front.png', 'The piece from the front, PNG'],
+  ['back.png', 'The piece from the back, PNG'],
   ['piece.gltf', 'The piece in the round, glTF'],
 ] as const;

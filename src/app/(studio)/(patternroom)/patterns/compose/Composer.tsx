@@ -31,6 +31,7 @@ import { BackButton } from './BackButton';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft, type StoneChoice } from './patternDraft';
 import { PatternHead } from './PatternHead';
+import type { Pointed } from './pointed';
 import { useDraft } from './useDraft';
 import { useChanges } from './useChanges';
 import { useKeeping } from './useKeeping';
@@ -176,6 +177,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         plan.run && (uses.length > 1 || plan.run.wires.some(({ wire }) => goOn.has(wire.id))),
     );
   }, [resolved]);
+  const [pointed, setPointed] = useState<Pointed>();
   const [there] = useState(() => new Set(composition.uses.map(({ id }) => id)));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -258,6 +260,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               onLetGo={letGo}
               onTake={addTechnique}
               onShape={changes.shape}
+              pointed={pointed?.use}
             />
           ))}
           {resolved.steps.length > 1 && <StepStrip work={work} compose={compose} />}
@@ -291,6 +294,8 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               changes={changes}
               together={together}
               there={there}
+              pointed={pointed}
+              onPoint={setPointed}
             />
           )}
           {resolved.cuts.length > 0 && (

@@ -79,7 +79,7 @@ export function PlacesMarked({
 function Chips({ places, picked, onPick }: Picking) {
   return (
     <div className="flex flex-wrap gap-2">
-      {places.map(({ offer: { ref, label }, left }) => (
+      {places.map(({ offer: { ref, label }, left, cut }) => (
         <button
           key={ref}
           type="button"
@@ -87,13 +87,18 @@ function Chips({ places, picked, onPick }: Picking) {
           className={`btn btn-sm h-auto min-h-11 py-1 font-normal ${picked.includes(ref) ? 'btn-primary' : ''}`}
           onClick={() => onPick(ref)}
         >
-          {label}
-          {left !== undefined && left > 0 && (
-            <span>
-              {' '}
-              · <Length of={mm(left)} short /> free
-            </span>
-          )}
+          <span>
+            {label}
+            {left !== undefined && left > 0 && (
+              <>
+                {' '}
+                · <Length of={mm(left)} short /> free
+              </>
+            )}
+            {left !== undefined && cut !== undefined && (
+              <progress aria-hidden="true" className="progress mt-0.5 block h-1" value={left} max={cut} />
+            )}
+          </span>
         </button>
       ))}
     </div>

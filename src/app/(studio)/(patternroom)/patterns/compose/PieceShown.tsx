@@ -4,21 +4,24 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { spread } from '@/core/drawing/spread';
 import { seenFrom, type View } from '@/core/drawing/view';
+import type { Path, Vec3 } from '@/core/geometry/path';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
+import { hangingOf, saidHanging } from '@/core/pattern/hangs';
 import { looksOf } from '@/core/pattern/looksOf';
+import { linesOfUse, type Remark } from '@/core/pattern/remark';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
 import type { GoingOn } from '@/core/technique/takesFor';
-import { ChecksSaid } from '@/ui/craft/ChecksSaid';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
-import { TouchesSaid } from '@/ui/craft/TouchesSaid';
+import { CHECKS, Remarks, TOUCHES, type Showing } from '@/ui/craft/Remarks';
 import { usePieceSaid } from '@/ui/craft/usePieceSaid';
 import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
 import { NextAct } from './NextAct';
+import { PlacesShown } from './PlacesShown';
 import { ShapeByHand } from './ShapeByHand';
 import { useHandles } from './useHandles';
 import { useTrial } from './useTrial';
@@ -36,6 +39,8 @@ interface PieceShownProps {
   readonly onTake: (id: string) => void;
   /** @param tag changes of one tag that follow each other are taken back together */
   readonly onShape: (use: string, texts: Texts, tag: string) => void;
+  /** The technique that a judgement is of that is shown on the picture. */
+  readonly pointed: string | undefined;
 }
 
 /** A piece that is being composed, large: one goes on from it, and shapes it by hand. It stays in view while its techniques are worked on. */
@@ -48,6 +53,7 @@ export const PieceShown = memo(function PieceShown({
   onLetGo,
   onTake,
   onShape,
+  pointed,
 }: PieceShownProps) {
   const { resolved, atHand, parts } = work;
   const looks = useMemo(() => looksOf(part, atHand.specs, parts), [part, atHand, parts]);
@@ -55,6 +61,22 @@ export const PieceShown = memo(function PieceShown({
   const own = useMemo(
     () => (part.plan.run ? placesLeft(resolved.left, [{ run: part.plan.run }]) : []),
     [resolved, part],
+  );
+  const { piece } = part;
+  const hang = piece?.hang;
+  const hangs = useMemo(() => piece && hangingOf(piece, looks), [piece, looks]);
+  const hanging = useMemo(() => hang && hangs && { at: hang, middle: hangs.middle }, [hang, hangs]);
+  const [remark, setRemark] = useState<Remark>();
+  const showing: Showing = { shown: remark, show: setRemark };
+  // What is shown follows the piece: it is what is said of it now, and nothing when that is not said any more.
+  const shownAt = useMemo(() => {
+    const now = [...(said?.checks ?? NOTHING), ...(said?.touches ?? NOTHING)];
+    const hung = hangs && hang ? [{ said: saidHanging(hangs), at: [hang, hangs.middle] }] : [];
+    return [...now, ...hung].find((each) => each.said === remark?.said)?.at ?? NOWHERE;
+  }, [said, hangs, hang, remark]);
+  const pointedAt = useMemo(
+    () => (piece && pointed !== undefined ? linesOfUse(piece, pointed) : NO_LINES),
+    [piece, pointed],
   );
   const refs = useMemo(() => picked.map(({ ref }) => ref), [picked]);
   const isAsked = picked.some(({ ref }) => own.some(({ offer }) => offer.ref === ref));
@@ -90,6 +112,7 @@ export const PieceShown = memo(function PieceShown({
       );
       return (
         <>
+          <PlacesShown at={shownAt} lines={pointedAt} radius={radius} view={view} box={box} />
           <PlacesMarked
             places={marked}
             marks={marks}
@@ -115,7 +138,7 @@ export const PieceShown = memo(function PieceShown({
         </>
       );
     },
-    [own, refs, onPick, shaped, name, looks, onShape],
+    [own, refs, onPick, shaped, name, looks, onShape, shownAt, pointedAt],
   );
   return (
     <>
@@ -128,6 +151,7 @@ export const PieceShown = memo(function PieceShown({
           isRing={isRing(part)}
           ghost={ghost}
           over={over}
+          hang={hanging}
         />
       </section>
       <GoOnFrom places={own} picked={refs} onPick={onPick}>
@@ -172,15 +196,18 @@ export const PieceShown = memo(function PieceShown({
         </p>
       </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
-        <PieceHangs part={part} looks={looks} />
-        <ChecksSaid said={said?.checks ?? []} />
-        <TouchesSaid said={said?.touches ?? []} />
+        {hangs && hang && <PieceHangs hangs={hangs} at={hang} showing={showing} />}
+        <Remarks of={said?.checks ?? NOTHING} label={CHECKS} showing={showing} />
+        <Remarks of={said?.touches ?? NOTHING} label={TOUCHES} isWarning showing={showing} />
       </section>
     </>
   );
 });
 
 const NONE: readonly GoingOn[] = [];
+const NOTHING: readonly Remark[] = [];
+const NOWHERE: readonly Vec3[] = [];
+const NO_LINES: readonly Path[] = [];
 
 /** Whether a technique has a shape of its own: one that is alike to another is shaped there. */
 const isShaped = ({ use }: ResolvedUse): boolean => use.mirrors === undefined;

@@ -9,6 +9,7 @@ import type { ResolvedStep } from '@/core/pattern/resolve';
 import { CAUTIONS } from '@/core/technique/cautions';
 import { StepMark } from '@/ui/craft/OrderOfWork';
 import { Said } from '@/ui/house';
+import { MoveButton } from './MoveButton';
 import { OwnStepFields } from './OwnStepFields';
 import { StepDrag } from './StepDrag';
 
@@ -125,24 +126,18 @@ function Step({
           </span>
           {named && <span className="muted block">{use?.name ?? 'of your own'}</span>}
         </span>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm min-h-11 px-1"
+        <MoveButton
+          icon={ArrowUp}
+          label={`Move ${name} up`}
           disabled={index === 0}
           onClick={() => onMove(id, index - 1)}
-          aria-label={`Move ${name} up`}
-        >
-          <ArrowUp size={16} aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          className="btn btn-ghost btn-sm min-h-11 px-1"
+        />
+        <MoveButton
+          icon={ArrowDown}
+          label={`Move ${name} down`}
           disabled={last}
           onClick={() => onMove(id, index + 1)}
-          aria-label={`Move ${name} down`}
-        >
-          <ArrowDown size={16} aria-hidden="true" />
-        </button>
+        />
       </div>
       {children}
       {stops.map((stop) => (

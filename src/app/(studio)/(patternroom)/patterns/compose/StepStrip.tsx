@@ -12,8 +12,10 @@ import { drawSmall } from '@/core/technique/drawPlan';
 import { StepMark } from '@/ui/craft/OrderOfWork';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Said } from '@/ui/house';
+import { AddOwnStep } from './AddOwnStep';
+import { MoveButton } from './MoveButton';
 import { StepDrag } from './StepDrag';
-import { useMoveStep } from './useMoveStep';
+import { useAddOwnStep, useMoveStep } from './useSteps';
 import type { Work } from './work';
 
 interface StepStripProps {
@@ -42,6 +44,7 @@ function Strip({ work, compose }: StepStripProps) {
   const seen = useMemo(() => stepByStep(resolved), [resolved]);
   const { steps, faults } = resolved;
   const move = useMoveStep(atHand, compose);
+  const addOwn = useAddOwnStep(atHand, compose);
   const looks = useMemo(() => {
     const drawn = [...new Set(seen.flatMap((each) => each.seen?.part ?? []))];
     return new Map(drawn.map((part) => [part, looksOf(part, atHand.specs, parts)]));
@@ -62,6 +65,7 @@ function Strip({ work, compose }: StepStripProps) {
           />
         ))}
       </ol>
+      <AddOwnStep onAdd={addOwn} />
     </StepDrag>
   );
 }
@@ -136,24 +140,18 @@ function Picture({
           </p>
         ))}
         <div className="flex justify-between">
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm min-h-11 px-2"
+          <MoveButton
+            icon={ArrowLeft}
+            label={`Do ${name} a step earlier`}
             disabled={number === 1}
             onClick={() => onMove(id, number - 2)}
-            aria-label={`Do ${name} a step earlier`}
-          >
-            <ArrowLeft size={16} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            className="btn btn-ghost btn-sm min-h-11 px-2"
+          />
+          <MoveButton
+            icon={ArrowRight}
+            label={`Do ${name} a step later`}
             disabled={isLast}
             onClick={() => onMove(id, number)}
-            aria-label={`Do ${name} a step later`}
-          >
-            <ArrowRight size={16} aria-hidden="true" />
-          </button>
+          />
         </div>
       </div>
     </li>

@@ -11,12 +11,13 @@ import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
 import type { KnownSpec } from '@/studio/wire/specs';
 import { drawingOf } from '@/ui/craft/drawingOf';
-import { Judgements } from '@/ui/craft/Judgements';
+import { Judgements, type JudgementShowing } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
 import { GO_ON } from './GoOnFrom';
+import type { Pointed } from './pointed';
 import { PortFields } from './PortFields';
 import { WireChoice } from './WireChoice';
 import { Said } from '@/ui/house';
@@ -36,6 +37,9 @@ interface UseCardProps {
   readonly onRemove: (id: string) => void;
   /** Whether it is drawn by itself, and not as part of a piece. */
   readonly isDrawn: boolean;
+  /** What is said by the judgement of it that is shown on the picture. */
+  readonly pointed: string | undefined;
+  readonly onPoint: (pointed: Pointed | undefined) => void;
   /** Whether it was added last: its measures are what one goes on with. */
   readonly isFresh: boolean;
   /** What it is alike to on the other side, by name. */
@@ -59,6 +63,8 @@ export const UseCard = memo(function UseCard({
   onChange,
   onRemove,
   isDrawn,
+  pointed,
+  onPoint,
   isFresh,
   follows,
   onMirror,
@@ -126,6 +132,13 @@ export const UseCard = memo(function UseCard({
     return undefined;
   };
   const shown = Object.keys(technique.parameters);
+  // What is drawn on its card alone is where it is.
+  const showing: JudgementShowing | undefined = isDrawn
+    ? undefined
+    : {
+        isShown: ({ said }) => said === pointed,
+        onShow: ({ said }) => onPoint(said === pointed ? undefined : { use: use.id, said }),
+      };
   return (
     <section ref={card} tabIndex={-1} aria-labelledby={heading} className="leaf p-4">
       <div className="flex items-start justify-between gap-2">
@@ -162,7 +175,7 @@ export const UseCard = memo(function UseCard({
           <Said>{refusal}</Said>
         </p>
       )}
-      <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} />
+      <Judgements of={judgements.filter(({ about }) => !shown.includes(about))} showing={showing} />
       {acted && (
         <div className="mt-2 space-y-2">
           <PortFields
@@ -208,6 +221,7 @@ export const UseCard = memo(function UseCard({
               texts={use.texts}
               wrong={wrong}
               judgements={judgements}
+              showing={showing}
               onChange={(field, text) => change({ texts: { ...use.texts, [field]: text } }, field)}
               onFill={(texts) => change({ texts: { ...use.texts, ...texts } }, 'traced')}
               before={before}

@@ -1,15 +1,17 @@
 'use client';
 
 import { useMemo } from 'react';
+import { FlipHorizontal2 } from 'lucide-react';
 import { withoutUse } from '@/core/pattern/changes';
 import type { Composition } from '@/core/pattern/composition';
 import type { DrawnPart } from '@/core/pattern/drawnParts';
 import type { AtHand } from '@/core/pattern/goneOn';
-import { canMirror, cutLoose, withMirrored } from '@/core/pattern/mirrored';
+import { canMirror, cutLoose, withMirrored, withSideMirrored } from '@/core/pattern/mirrored';
 import { namedApart } from '@/core/pattern/namedApart';
-import { resolve, type Resolved } from '@/core/pattern/resolve';
+import { resolve, type Resolved, type ResolvedUse } from '@/core/pattern/resolve';
 import type { KnownSpec } from '@/studio/wire/specs';
 import type { PatternDraft } from './patternDraft';
+import type { Pointed } from './pointed';
 import { UseCard } from './UseCard';
 import type { Changes } from './useChanges';
 
@@ -21,6 +23,7 @@ const knowingChanges = (compose: Changes['compose'], { specs, techniques }: AtHa
       const both = withMirrored(before, id, resolve(before, specs, techniques));
       return both.ok ? both.value : before;
     }),
+  mirrorSide: () => compose((before) => withSideMirrored(before, { specs, techniques })),
   loosen: (id: string) => compose((before) => cutLoose(before, id, techniques)),
 });
 
@@ -34,6 +37,8 @@ export function UseCards({
   changes,
   together,
   there,
+  pointed,
+  onPoint,
 }: {
   /** As it is typed. */
   readonly composition: Composition;
@@ -47,9 +52,14 @@ export function UseCards({
   readonly together: readonly DrawnPart[];
   /** The techniques that were there when the pattern was opened. */
   readonly there: ReadonlySet<string>;
+  readonly pointed: Pointed | undefined;
+  readonly onPoint: (pointed: Pointed | undefined) => void;
 }) {
   const { compose } = changes;
-  const { remove, mirror, loosen } = useMemo(() => knowingChanges(compose, atHand), [compose, atHand]);
+  const { remove, mirror, mirrorSide, loosen } = useMemo(
+    () => knowingChanges(compose, atHand),
+    [compose, atHand],
+  );
   const { uses } = resolved;
   const typed = new Map(composition.uses.map((use) => [use.id, use]));
   const followedBy = (id: string | undefined) => {
@@ -57,33 +67,54 @@ export function UseCards({
     return original && namedApart(original, uses);
   };
   const last = composition.uses.at(-1)?.id;
+  const oneSided = uses.filter(({ use }) => canMirror(use.id, resolved));
   return (
-    <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
-      {uses.map((each, index) => {
-        const use = typed.get(each.use.id);
-        return (
-          use && (
-            <UseCard
-              key={use.id}
-              use={use}
-              label={namedApart(each, uses)}
-              resolved={each}
-              specs={specs}
-              byId={atHand.specs}
-              parts={parts}
-              onChange={changes.changeUse}
-              onRemove={remove}
-              isDrawn={!together.some((part) => part.uses.includes(each))}
-              isFresh={use.id === last && !there.has(use.id)}
-              follows={followedBy(use.mirrors)}
-              onMirror={canMirror(use.id, resolved) ? mirror : undefined}
-              onCutLoose={loosen}
-              onEarlier={index > 0 ? changes.earlier : undefined}
-              onLater={index < uses.length - 1 ? changes.later : undefined}
-            />
-          )
-        );
-      })}
-    </div>
+    <>
+      {isWholeSide(oneSided, uses) && (
+        <button type="button" className="btn" onClick={mirrorSide}>
+          <FlipHorizontal2 size={18} aria-hidden="true" /> Mirror the whole side
+        </button>
+      )}
+      <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
+        {uses.map((each, index) => {
+          const use = typed.get(each.use.id);
+          return (
+            use && (
+              <UseCard
+                key={use.id}
+                use={use}
+                label={namedApart(each, uses)}
+                resolved={each}
+                specs={specs}
+                byId={atHand.specs}
+                parts={parts}
+                onChange={changes.changeUse}
+                onRemove={remove}
+                isDrawn={!together.some((part) => part.uses.includes(each))}
+                pointed={pointed?.use === use.id ? pointed.said : undefined}
+                onPoint={onPoint}
+                isFresh={use.id === last && !there.has(use.id)}
+                follows={followedBy(use.mirrors)}
+                onMirror={oneSided.includes(each) ? mirror : undefined}
+                onCutLoose={loosen}
+                onEarlier={index > 0 ? changes.earlier : undefined}
+                onLater={index < uses.length - 1 ? changes.later : undefined}
+              />
+            )
+          );
+        })}
+      </div>
+    </>
   );
 }
+
+/** Whether more than one act stands on one side alone: several, or one that others go on from. */
+const isWholeSide = (oneSided: readonly ResolvedUse[], uses: readonly ResolvedUse[]): boolean =>
+  oneSided.length > 1 ||
+  oneSided.some(({ use: { id } }) =>
+    uses.some(({ use: { takes } }) =>
+      Object.values(takes)
+        .flat()
+        .some((ref) => ref.startsWith(`${id}.`)),
+    ),
+  );

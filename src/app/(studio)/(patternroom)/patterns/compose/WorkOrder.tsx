@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { withOwnStep, withOwnStepAs, withoutOwnStep } from '@/core/pattern/changeOwnSteps';
+import { withOwnStepAs, withoutOwnStep } from '@/core/pattern/changeOwnSteps';
 import type { Composition } from '@/core/pattern/composition';
 import type { AtHand } from '@/core/pattern/goneOn';
 import type { OwnStep } from '@/core/pattern/ownSteps';
@@ -9,7 +9,7 @@ import type { Resolved } from '@/core/pattern/resolve';
 import { useSame } from '@/ui/useSame';
 import { AddOwnStep } from './AddOwnStep';
 import { StepOrder } from './StepOrder';
-import { orderOf, useMoveStep } from './useMoveStep';
+import { useAddOwnStep, useMoveStep } from './useSteps';
 
 /** The order of the work: steps are moved, faults of it overridden, and steps of the maker’s own added and changed. */
 export function WorkOrder({
@@ -31,10 +31,7 @@ export function WorkOrder({
     (fault: string) => compose((before) => ({ ...before, overridden: [...before.overridden, fault] })),
     [compose],
   );
-  const addOwn = useCallback(
-    (name: string) => compose((before) => withOwnStep(before, orderOf(before, atHand), name)),
-    [compose, atHand],
-  );
+  const addOwn = useAddOwnStep(atHand, compose);
   const changeOwn = useCallback(
     (id: string, next: Partial<Omit<OwnStep, 'id'>>, label: string) =>
       compose((before) => withOwnStepAs(before, id, next), label),

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useWatch, type Control } from 'react-hook-form';
 import { countOut } from '@/core/bead/symmetricalSet';
 import { groupsOf } from '@/core/bead/groupsOf';
@@ -11,11 +12,19 @@ import { ChangeStockInput } from '@/studio/stock/changeStock.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
 import { NumberField, TextField, TickField } from '@/ui/form/fields';
+import { Said } from '@/ui/house';
+import { newKey } from '@/ui/newKey';
+import { useAct } from '@/ui/useAct';
 import { PlaceField } from '../../parts/PlaceField';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { TakeOut } from '../../parts/TakeOut';
 import { useDone } from '../../parts/useDone';
-import { countOutAction, keepAction, setAsideAction, takeAction } from '../actions';
+import { countOutAction, keepAction, setAsideAction, takeAction, traceStoneAction } from '../actions';
+
+/** Few stones are traced: how comes when one is. */
+const TraceStone = dynamic(() => import('@/ui/craft/TraceStone').then((module) => module.TraceStone), {
+  ssr: false,
+});
 
 interface DrawerActsProps {
   readonly piece: DrawerPiece;
@@ -30,6 +39,9 @@ export function DrawerActs({ piece, isUsedUp, places }: DrawerActsProps) {
     <section className="leaf px-4 py-2" aria-label="What to do with it">
       {!isUsedUp && detail.ware === 'bead' && <CountOut piece={piece} />}
       {!isUsedUp && detail.ware === 'stone' && <SetAside piece={piece} purpose={detail.setAsideFor} />}
+      {!isUsedUp && detail.ware === 'stone' && detail.outline === 'freeform' && (
+        <KeepOutline number={piece.number} isTraced={(detail.traced ?? []).length > 0} />
+      )}
       {!isUsedUp && <Take piece={piece} />}
       <Keep piece={piece} />
       <Hints id="places" names={places} />
@@ -136,6 +148,31 @@ function SetAside({ piece, purpose }: { piece: DrawerPiece; purpose: string }) {
           />
         )}
       </ActForm>
+    </Fold>
+  );
+}
+
+/** A freeform stone is traced over a photograph once, for all patterns that it is set in. */
+function KeepOutline({ number, isTraced }: { number: number; isTraced: boolean }) {
+  const onDone = useDone(() => 'Its outline is kept with it.');
+  const { busy, problem, run } = useAct();
+  return (
+    <Fold title={isTraced ? 'Its outline was traced; trace it anew' : 'Trace its outline'}>
+      <p className="mb-2 text-sm">
+        Patterns that are made for it follow its true edge then. What the calliper says of it stays as it is.
+      </p>
+      <TraceStone
+        name="stone"
+        onTraced={(texts) => {
+          if (busy) return;
+          void run(() => traceStoneAction(number, newKey(), { points: texts['stone.points'] ?? '' }), onDone);
+        }}
+      />
+      {problem && (
+        <p role="alert" className="mt-2 text-sm font-semibold text-error">
+          <Said>{problem}</Said>
+        </p>
+      )}
     </Fold>
   );
 }

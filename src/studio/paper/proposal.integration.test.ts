@@ -1,0 +1,88 @@
+import { SHEETS } from '@/core/paper/sheet';
+import { tag } from '@/core/tag';
+import { composedFrame } from '../../../tests/support/batches';
+import { closeBooks, openStudio, receive } from '../../../tests/support/studio';
+import { showPattern } from '../patterns/patterns';
+import { makeProposal, proposedMetals, type ProposalTexts } from './proposal';
+
+afterAll(closeBooks);
+
+const RULES = { sheet: 'A4', first: 'mm', numbers: 'point' } as const;
+
+async function proposedFrame() {
+  const session = await openStudio();
+  const number = await composedFrame(session);
+  await receive(session, { metal: 'brass', gaugeNumber: '20' });
+  await receive(session, { metal: 'brass', gaugeNumber: '28', temper: 'dead soft' });
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('it hangs in the room');
+  const metals = await proposedMetals(session, pattern);
+  const make = (texts: ProposalTexts) => makeProposal(session, pattern, metals, texts, RULES);
+  return { session, pattern, metals, make };
+}
+
+describe('a proposal to a customer', () => {
+  it('offers the piece in the metals of the studio, at what keeps its margin', async () => {
+    const { metals } = await proposedFrame();
+    expect(metals.map(({ field, name }) => [field, name])).toEqual([
+      ['price.copper', 'copper'],
+      ['price.brass', expect.stringMatching(/brass/i)],
+    ]);
+    for (const { usual } of metals) expect(Number(usual)).toBeGreaterThan(0);
+  });
+
+  it('says whom it is for, how large and heavy the piece is, what it comes to and until when: nothing of how it is made', async () => {
+    const { pattern, make } = await proposedFrame();
+    const { page, wrong } = await make({
+      whom: 'the Alder sisters',
+      'price.copper': '84',
+      'price.brass': '',
+      until: '2026-12-24',
+      words: 'The chain is yours to choose.',
+    });
+    expect(wrong).toEqual({});
+    const said = (page?.shapes ?? []).flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
+    expect(page?.width).toBe(SHEETS.A4.width);
+    expect(said).toEqual(
+      expect.arrayContaining([
+        'A pendant for the Alder sisters',
+        'In copper',
+        '$84.00',
+        expect.stringMatching(/^Valid until .*24.*2026\.$/),
+        'The chain is yours to choose.',
+        expect.stringMatching(/^[\d.]+ mm, [\d /]+ in wide; [\d.]+ mm, [\d /]+ in high/),
+        expect.stringMatching(/^about [\d.]+ g$/),
+      ]),
+    );
+    expect(said.join(' ')).not.toMatch(/brass/i);
+    // Its recipe stays in the house: the lengths of its cuts, its steps, what its wires are called, its tag.
+    const { cuts, steps } = pattern.body;
+    const secrets = [
+      ...cuts.map(({ name }) => name),
+      ...steps.map(({ name }) => name),
+      tag('pattern', pattern.number),
+    ];
+    expect(secrets.length).toBeGreaterThan(4);
+    for (const secret of secrets) expect(said.join('\n')).not.toContain(secret);
+  });
+
+  it.each([
+    [{ 'price.copper': '-3' }, 'price.copper', /negative/],
+    [{ 'price.copper': 'much' }, 'price.copper', /“much” is not an amount/],
+    [{}, 'price.copper', /at least/],
+    [{ 'price.copper': '84', until: '2026-02-30' }, 'until', /“2026-02-30” is no day/],
+    [{ 'price.copper': '84', words: 'w'.repeat(501) }, 'words', /501 characters; at most 500/],
+    [{ 'price.copper': '84', whom: 'w'.repeat(61) }, 'whom', /61 characters; at most 60/],
+  ])('of %j says what is wrong beside its field', async (texts, field, said) => {
+    const { make } = await proposedFrame();
+    const { page, wrong } = await make(texts as ProposalTexts);
+    expect(page).toBeUndefined();
+    expect(Object.keys(wrong)).toEqual([field]);
+    expect(wrong[field]).toMatch(said);
+  });
+
+  it('is the owner’s: it has prices', async () => {
+    const { session, pattern } = await proposedFrame();
+    await expect(proposedMetals({ ...session, role: 'helper' }, pattern)).rejects.toThrow();
+  });
+});
