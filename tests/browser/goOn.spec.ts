@@ -36,7 +36,7 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
 
   // On the picture: what is touched is picked, and let go again.
   const piece = page.getByRole('region', { name: /^The piece:/ });
-  const mark = piece.locator('svg[aria-hidden] circle').first();
+  const mark = piece.locator('svg[aria-hidden] circle.cursor-pointer').first();
   const pressed = goOn.getByRole('button', { pressed: true });
   await mark.click();
   await expect(pressed).toHaveCount(1);

@@ -19,6 +19,9 @@ interface Picking {
 /** What it is found by on the page; of several pieces the first. */
 export const GO_ON = 'data-go-on';
 
+/** So much of what a finger hits is seen. */
+const SEEN = 0.75;
+
 const isEnd = ({ offer }: PlaceLeft): boolean => offer.takes === 'end';
 
 /** What is marked on the picture: ends, and whatever else was picked. */
@@ -48,7 +51,7 @@ export function PlacesMarked({
       className="pointer-events-none absolute inset-0 h-full w-full overflow-visible text-primary"
       fill="none"
       stroke="currentColor"
-      strokeWidth={radius / 5}
+      strokeWidth={radius / 6}
       strokeLinecap="round"
     >
       {places.map((place, index) => {
@@ -63,10 +66,17 @@ export function PlacesMarked({
             <circle
               cx={marks[index]?.x}
               cy={marks[index]?.y}
-              r={radius}
-              className="pointer-events-auto cursor-pointer"
+              r={radius * SEEN}
               fill="currentColor"
               fillOpacity={isPicked ? 0.7 : 0.1}
+            />
+            <circle
+              cx={marks[index]?.x}
+              cy={marks[index]?.y}
+              r={radius}
+              className="pointer-events-auto cursor-pointer"
+              fill="transparent"
+              stroke="none"
               onClick={() => onPick(ref)}
             />
           </g>

@@ -156,6 +156,7 @@ export function ShapeByHand({
           return (
             <path
               key={keyOf(handle)}
+              ref={holdPage}
               d={`M${x - size} ${y}l${size} ${-size} ${size} ${size} ${-size} ${size}z`}
               role="slider"
               tabIndex={0}
@@ -164,7 +165,7 @@ export function ShapeByHand({
               aria-valuemax={handle.pulls[0].to}
               aria-valuenow={to[0] ?? 0}
               aria-valuetext={saidOf(handle, to)}
-              className={`pointer-events-auto touch-none fill-base-100 outline-none! focus-visible:fill-primary ${canBePulled ? 'cursor-grab' : 'opacity-50'}`}
+              className={`pointer-events-auto fill-base-100 outline-none! focus-visible:fill-primary ${canBePulled ? 'cursor-grab' : 'opacity-50'}`}
               onPointerDown={(event) => {
                 const at = placeOf(event);
                 if (!at || !canBePulled) return;
@@ -230,6 +231,13 @@ export function ShapeByHand({
       )}
     </>
   );
+}
+
+/** A finger on a handle does not move the page: inside of a picture `touch-action` says nothing to browsers, and React listens too late to stop it. */
+function holdPage(handle: SVGElement | null): () => void {
+  const hold = (event: TouchEvent) => event.preventDefault();
+  handle?.addEventListener('touchstart', hold, { passive: false });
+  return () => handle?.removeEventListener('touchstart', hold);
 }
 
 /** Whether a handle has come to stand where it was pulled to. */
