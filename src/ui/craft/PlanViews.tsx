@@ -4,9 +4,7 @@ import dynamic from 'next/dynamic';
 import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { boxAbout, LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
-import { saidFrom, seenFrom, viewsOf, type Seen, type View } from '@/core/drawing/view';
-import type { Vec3 } from '@/core/geometry/path';
-import { hungRun } from '@/core/pattern/hung';
+import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import { drawPlan } from '@/core/technique/drawPlan';
 import type { Plan } from '@/core/technique/technique';
 import { drawingOf } from './drawingOf';
@@ -22,6 +20,12 @@ const RoundView = dynamic(() => import('./RoundView'), {
 const drawnFrom = (plan: Plan, view: View): LineDrawing =>
   view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view);
 
+/** How a piece hangs: turned so, and what lies over its picture then. */
+export interface Hanging {
+  readonly hung: (plan: Plan) => Plan;
+  readonly over: (view: View, box: LineDrawing['box']) => ReactNode;
+}
+
 /** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies; a ring from above, too. */
 export const PlanViews = memo(function PlanViews({
   plan: laid,
@@ -31,7 +35,7 @@ export const PlanViews = memo(function PlanViews({
   isRing = false,
   ghost,
   over,
-  hang,
+  hanging,
 }: {
   plan: Plan;
   looks: Looks;
@@ -42,15 +46,12 @@ export const PlanViews = memo(function PlanViews({
   ghost?: { readonly plan: Plan; readonly looks: Looks } | undefined;
   /** What lies over the picture, in its own millimetres. */
   over?: (view: View, box: LineDrawing['box']) => ReactNode;
-  /** Where it hangs from, and where its centre of mass lies; undefined for what is not made to hang. */
-  hang?: { readonly at: Vec3; readonly middle: Vec3 } | undefined;
+  /** How it hangs; undefined for what is not made to. */
+  hanging?: Hanging | undefined;
 }) {
   const [isLetToHang, letHang] = useState(false);
-  const hung = isLetToHang ? hang : undefined;
-  const plan = useMemo(
-    () => (hung && laid.run ? { ...laid, run: hungRun(laid.run, hung.at, hung) } : laid),
-    [laid, hung],
-  );
+  const hung = isLetToHang ? hanging : undefined;
+  const plan = useMemo(() => (hung ? hung.hung(laid) : laid), [laid, hung]);
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const views = plan.run ? ([...viewsOf(isRing), IN_THE_ROUND] as const) : (['front', 'back'] as const);
   const shown = views.find((each) => each === chosen) ?? 'front';
@@ -89,12 +90,12 @@ export const PlanViews = memo(function PlanViews({
               />
             </div>
           )}
-          {hung ? <Plumb from={hung.at} view={view} box={drawing.box} /> : over?.(view, drawing.box)}
+          {(hung?.over ?? over)?.(view, drawing.box)}
         </div>
       )}
       <div className="flex flex-wrap gap-x-6">
         <SeenFrom views={views} shown={shown} choose={choose} />
-        {hang && (
+        {hanging && (
           <label className="no-print mt-1 flex min-h-11 cursor-pointer items-center gap-2">
             <input
               type="checkbox"
@@ -109,20 +110,3 @@ export const PlanViews = memo(function PlanViews({
     </>
   );
 });
-
-/** A line straight down from where a piece hangs; from above it is a point. */
-function Plumb({ from, view, box }: { from: Vec3; view: View; box: LineDrawing['box'] }) {
-  const [{ x, y }] = seenFrom(view, [from]) as [Seen];
-  return (
-    <svg
-      aria-hidden="true"
-      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-      className="pointer-events-none absolute inset-0 h-full w-full text-primary"
-      stroke="currentColor"
-      strokeWidth={box.height / 250}
-      strokeDasharray={`${box.height / 40} ${box.height / 60}`}
-    >
-      <line x1={x} y1={y} x2={x} y2={view === 'above' ? y : box.y + box.height} />
-    </svg>
-  );
-}

@@ -19,6 +19,7 @@ import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { CHECKS, Remarks, TOUCHES, type Showing } from '@/ui/craft/Remarks';
 import { usePieceSaid } from '@/ui/craft/usePieceSaid';
+import { asItHangs } from './asItHangs';
 import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
 import { NextAct } from './NextAct';
 import { PlacesShown } from './PlacesShown';
@@ -65,7 +66,7 @@ export const PieceShown = memo(function PieceShown({
   const { piece } = part;
   const hang = piece?.hang;
   const hangs = useMemo(() => piece && hangingOf(piece, looks), [piece, looks]);
-  const hanging = useMemo(() => hang && hangs && { at: hang, middle: hangs.middle }, [hang, hangs]);
+  const hanging = useMemo(() => hang && hangs && asItHangs(hang, hangs), [hang, hangs]);
   const [remark, setRemark] = useState<Remark>();
   const showing: Showing = { shown: remark, show: setRemark };
   // What is shown follows the piece: it is what is said of it now, and nothing when that is not said any more.
@@ -151,7 +152,7 @@ export const PieceShown = memo(function PieceShown({
           isRing={isRing(part)}
           ghost={ghost}
           over={over}
-          hang={hanging}
+          hanging={hanging}
         />
       </section>
       <GoOnFrom places={own} picked={refs} onPick={onPick}>
