@@ -20,22 +20,16 @@ const RoundView = dynamic(() => import('./RoundView'), {
 const drawnFrom = (plan: Plan, view: View): LineDrawing =>
   view === 'front' ? drawingOf(plan) : drawPlan(plan, LARGE, view);
 
-/** How a piece hangs: turned so, and what lies over its picture then. */
-export interface Hanging {
-  readonly hung: (plan: Plan) => Plan;
-  readonly over: (view: View, box: LineDrawing['box']) => ReactNode;
-}
-
 /** A plan drawn to scale, from the front, from the back, or from the side and in the round where it is known how deep it lies; a ring from above, too. */
 export const PlanViews = memo(function PlanViews({
-  plan: laid,
+  plan,
   looks,
   label,
   className,
   isRing = false,
   ghost,
   over,
-  hanging,
+  beside,
 }: {
   plan: Plan;
   looks: Looks;
@@ -46,12 +40,9 @@ export const PlanViews = memo(function PlanViews({
   ghost?: { readonly plan: Plan; readonly looks: Looks } | undefined;
   /** What lies over the picture, in its own millimetres. */
   over?: (view: View, box: LineDrawing['box']) => ReactNode;
-  /** How it hangs; undefined for what is not made to. */
-  hanging?: Hanging | undefined;
+  /** What stands beside the choice of the view. */
+  beside?: ReactNode;
 }) {
-  const [isLetToHang, letHang] = useState(false);
-  const hung = isLetToHang ? hanging : undefined;
-  const plan = useMemo(() => (hung ? hung.hung(laid) : laid), [laid, hung]);
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const views = plan.run ? ([...viewsOf(isRing), IN_THE_ROUND] as const) : (['front', 'back'] as const);
   const shown = views.find((each) => each === chosen) ?? 'front';
@@ -59,8 +50,7 @@ export const PlanViews = memo(function PlanViews({
   // While one types, what is turned follows when there is time.
   const turned = useDeferredValue(shown === IN_THE_ROUND ? plan.run : undefined);
   const alone = useMemo(() => drawnFrom(plan, view), [plan, view]);
-  const tried = hung ? undefined : ghost;
-  const become = useMemo(() => tried && drawnFrom(tried.plan, view), [tried, view]);
+  const become = useMemo(() => ghost && drawnFrom(ghost.plan, view), [ghost, view]);
   const drawing = useMemo(
     () => (become ? { ...alone, box: boxAbout(alone.box, become.box) } : alone),
     [alone, become],
@@ -80,32 +70,22 @@ export const PlanViews = memo(function PlanViews({
       ) : (
         <div className="relative">
           {still}
-          {tried && become && (
+          {ghost && become && (
             <div aria-hidden="true" className="pointer-events-none absolute inset-0 opacity-50">
               <PlanDrawing
                 drawing={{ ...become, box: drawing.box }}
-                looks={tried.looks}
+                looks={ghost.looks}
                 label="What it could become"
                 className={className}
               />
             </div>
           )}
-          {(hung?.over ?? over)?.(view, drawing.box)}
+          {over?.(view, drawing.box)}
         </div>
       )}
       <div className="flex flex-wrap gap-x-6">
         <SeenFrom views={views} shown={shown} choose={choose} />
-        {hanging && (
-          <label className="no-print mt-1 flex min-h-11 cursor-pointer items-center gap-2">
-            <input
-              type="checkbox"
-              className="checkbox checkbox-sm"
-              checked={isLetToHang}
-              onChange={({ target }) => letHang(target.checked)}
-            />
-            as it hangs
-          </label>
-        )}
+        {beside}
       </div>
     </>
   );

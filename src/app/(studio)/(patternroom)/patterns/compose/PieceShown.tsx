@@ -19,7 +19,7 @@ import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
 import { CHECKS, Remarks, TOUCHES, type Showing } from '@/ui/craft/Remarks';
 import { usePieceSaid } from '@/ui/craft/usePieceSaid';
-import { asItHangs } from './asItHangs';
+import { asItHangs, LetHang } from './asItHangs';
 import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
 import { NextAct } from './NextAct';
 import { PlacesShown } from './PlacesShown';
@@ -67,6 +67,9 @@ export const PieceShown = memo(function PieceShown({
   const hang = piece?.hang;
   const hangs = useMemo(() => piece && hangingOf(piece, looks), [piece, looks]);
   const hanging = useMemo(() => hang && hangs && asItHangs(hang, hangs), [hang, hangs]);
+  const [isLetToHang, letHang] = useState(false);
+  const hung = isLetToHang ? hanging : undefined;
+  const plan = useMemo(() => (hung ? hung.hung(part.plan) : part.plan), [part, hung]);
   const [remark, setRemark] = useState<Remark>();
   const showing: Showing = { shown: remark, show: setRemark };
   // What is shown follows the piece: it is what is said of it now, and nothing when that is not said any more.
@@ -145,14 +148,14 @@ export const PieceShown = memo(function PieceShown({
     <>
       <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
         <PlanViews
-          plan={part.plan}
+          plan={plan}
           looks={looks}
           label={`${part.name}, drawn to scale`}
           className="h-[30vh] w-full lg:h-[46vh]"
           isRing={isRing(part)}
-          ghost={ghost}
-          over={over}
-          hanging={hanging}
+          ghost={hung ? undefined : ghost}
+          over={hung?.over ?? over}
+          beside={hanging && <LetHang isHung={isLetToHang} onChange={letHang} />}
         />
       </section>
       <GoOnFrom places={own} picked={refs} onPick={onPick}>

@@ -1,9 +1,16 @@
+import type { ReactNode } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import type { Vec3 } from '@/core/geometry/path';
 import type { PieceHanging } from '@/core/pattern/hangs';
 import { hungRun } from '@/core/pattern/hung';
-import type { Hanging } from '@/ui/craft/PlanViews';
+import type { Plan } from '@/core/technique/technique';
+
+/** How a piece hangs: turned so, and what lies over its picture then. */
+export interface Hanging {
+  readonly hung: (plan: Plan) => Plan;
+  readonly over: (view: View, box: LineDrawing['box']) => ReactNode;
+}
 
 /** A piece as it hangs, on its picture. @param at where it hangs from */
 export const asItHangs = (at: Vec3, hangs: PieceHanging): Hanging => ({
@@ -25,5 +32,26 @@ function Plumb({ from, view, box }: { from: Vec3; view: View; box: LineDrawing['
     >
       <line x1={x} y1={y} x2={x} y2={view === 'above' ? y : box.y + box.height} />
     </svg>
+  );
+}
+
+/** Whether a piece is shown as it hangs. */
+export function LetHang({
+  isHung,
+  onChange,
+}: {
+  readonly isHung: boolean;
+  readonly onChange: (isHung: boolean) => void;
+}) {
+  return (
+    <label className="no-print mt-1 flex min-h-11 cursor-pointer items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={isHung}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      as it hangs
+    </label>
   );
 }
