@@ -2,7 +2,7 @@
 
 import { formatMoney, type MinorUnits } from '@/core/units/money';
 import { Said } from './house';
-import { useCurrency } from './money';
+import { useCurrency } from './currency';
 
 /** What was paid in another currency than the studio's; nothing when it was the same. */
 export function MoneyIn({ of, currency }: { of: MinorUnits; currency: string }) {

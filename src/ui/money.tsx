@@ -1,6 +1,5 @@
 'use client';
 
-import { createContext, useContext, type ReactNode } from 'react';
 import {
   formatCost,
   formatCostInColumn,
@@ -9,15 +8,8 @@ import {
   type CostUnits,
   type MinorUnits,
 } from '@/core/units/money';
+import { useCurrency } from './currency';
 import { Said, useWriting } from './house';
-
-const CurrencyContext = createContext('USD');
-
-export function CurrencyProvider({ code, children }: { code: string; children: ReactNode }) {
-  return <CurrencyContext value={code}>{children}</CurrencyContext>;
-}
-
-export const useCurrency = (): string => useContext(CurrencyContext);
 
 /** An amount that is paid or asked. */
 export function Money({ of }: { of: MinorUnits }) {

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { CurrencyProvider } from '@/ui/money';
+import { CurrencyProvider } from '@/ui/currency';
 import { LengthsProvider } from '@/ui/lengths';
 import { ToastProvider } from '@/ui/toasts';
 import { HouseProvider } from '@/ui/house';

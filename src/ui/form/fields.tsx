@@ -12,7 +12,7 @@ import { formatMass, formatTroyOunces, parseMass } from '@/core/units/mass';
 import { currencyOf, formatMoney, parseMoney } from '@/core/units/money';
 import { useWriting } from '../house';
 import { useLengths } from '../lengths';
-import { useCurrency } from '../money';
+import { useCurrency } from '../currency';
 import { Field, TextInput } from './Field';
 import { useNumbers, type Dialect } from './useNumbers';
 

@@ -12,7 +12,8 @@ import { COST_WORDS } from '../costWords';
 import { Field, TextInput } from '../form/Field';
 import { Said } from '../house';
 import { metalEdge, metalFill } from '../metalColour';
-import { Cost, Money, MoneyAbout, useCurrency } from '../money';
+import { useCurrency } from '../currency';
+import { Cost, Money, MoneyAbout } from '../money';
 
 /** One column: the piece in one metal, at what was paid or at today's prices. */
 interface Column {

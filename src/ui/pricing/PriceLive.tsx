@@ -12,7 +12,7 @@ import type { PatternPart } from '@/core/pattern/pattern';
 import { fetchedTechniques } from '@/core/technique/fetchTechnique';
 import { parseMoney, toCost } from '@/core/units/money';
 import { useLengths } from '../lengths';
-import { useCurrency } from '../money';
+import { useCurrency } from '../currency';
 import { PriceLadder } from './PriceLadder';
 
 /** A bead or finding as it is typed; its cost is in the studio’s currency. */

@@ -4,7 +4,7 @@ import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YA
 import { sayDay } from '@/core/calendar/day';
 import { formatCost, cost, type CostUnits } from '@/core/units/money';
 import { useHouse, useWriting } from '@/ui/house';
-import { useCurrency } from '@/ui/money';
+import { useCurrency } from '@/ui/currency';
 
 /** A price on a day. */
 export interface PricePoint {

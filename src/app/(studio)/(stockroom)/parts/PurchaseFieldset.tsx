@@ -8,7 +8,7 @@ import type { PurchaseFields } from '@/studio/stock/purchase.input';
 import type { PurchaseAgain } from '@/studio/deliveries/again';
 import type { DeliveredWare } from '@/studio/deliveries/delivery.input';
 import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
-import { useCurrency } from '@/ui/money';
+import { useCurrency } from '@/ui/currency';
 import { BLANK } from './WareFields';
 
 /** What is known of purchases before: offered while one types. */

@@ -4,7 +4,7 @@ import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAx
 import type { SchoolPrice } from '@/core/costing/priceSchools';
 import { currencyOf, formatMoney, minor } from '@/core/units/money';
 import { useWriting } from '@/ui/house';
-import { useCurrency } from '@/ui/money';
+import { useCurrency } from '@/ui/currency';
 
 /** What a price is made of, from the ground up. Greys and the one accent: colour proper is for metal. */
 const PARTS = [

@@ -8,7 +8,8 @@ import { costAt } from '@/core/costing/unitPrice';
 import { TextInput } from '@/ui/form/Field';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { Fold } from '@/ui/Fold';
-import { Cost, useCurrency } from '@/ui/money';
+import { useCurrency } from '@/ui/currency';
+import { Cost } from '@/ui/money';
 import type { PartDraft } from '@/ui/pricing/PriceLive';
 
 interface PartsListProps {

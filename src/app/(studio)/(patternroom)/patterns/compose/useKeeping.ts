@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { tag } from '@/core/tag';
 import type { PatternBase } from '@/studio/patterns/writePattern';
-import { useCurrency } from '@/ui/money';
+import { useCurrency } from '@/ui/currency';
 import { newKey } from '@/ui/newKey';
 import { useToast } from '@/ui/toasts';
 import { useAct } from '@/ui/useAct';
