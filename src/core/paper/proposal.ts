@@ -26,15 +26,20 @@ export interface Proposal {
   readonly kind: string;
   /** Whom it is for; empty when that is not said. */
   readonly whom: string;
+  /** How large one is. */
   readonly size: PieceSize | undefined;
-  /** g */
-  readonly grams: number | undefined;
+  /** How many alike there are: 2 for a pair. */
+  readonly copies: number;
   /** As ring sizes are said everywhere. */
   readonly ringSize: string | undefined;
-  /** Its stones, beads and findings. */
+  /** The stones, beads and findings of all of them. */
   readonly holds: readonly string[];
-  /** What it is made of, and what it comes to then. */
-  readonly prices: readonly { readonly metal: string; readonly price: string }[];
+  /** What it is made of, and what it comes to and how heavy one is then, g. */
+  readonly prices: readonly {
+    readonly metal: string;
+    readonly price: string;
+    readonly grams: number | undefined;
+  }[];
   /** What is to be known of the prices. */
   readonly terms: readonly string[];
   readonly words: string;
@@ -73,18 +78,19 @@ function saidSize({ wide, high, deep }: PieceSize, rules: PaperRules): string {
 
 /** The facts of a piece, each by its name. */
 function factsOf(
-  { size, grams, ringSize, holds }: Proposal,
+  { size, copies, ringSize, holds }: Proposal,
   rules: PaperRules,
 ): readonly (readonly [string, string])[] {
   return [
     ...(ringSize === undefined ? [] : [['Ring size', ringSize] as const]),
-    ...(size ? [['Size', saidSize(size, rules)] as const] : []),
-    ...(grams === undefined
-      ? []
-      : [['Weight', `about ${writeNumbers(grams.toFixed(grams < 10 ? 1 : 0), rules.numbers)} g`] as const]),
+    ...(size ? [['Size', `${copies > 1 ? 'each ' : ''}${saidSize(size, rules)}`] as const] : []),
     ...(holds.length > 0 ? [['With', holds.join('; ')] as const] : []),
   ];
 }
+
+/** How heavy one of them is. */
+const saidWeight = (grams: number, copies: number, rules: PaperRules): string =>
+  `about ${writeNumbers(grams.toFixed(grams < 10 ? 1 : 0), rules.numbers)} g${copies > 1 ? ' each' : ''}`;
 
 /** Its views: the first one large, the others beside it, one below the other. */
 function pictures(
@@ -133,9 +139,10 @@ function written(
     write(said, MARGIN + NAMES, LINE - NAMES / 2);
   }
   y += 4;
-  for (const { metal, price } of proposal.prices) {
+  for (const { metal, price, grams } of proposal.prices) {
+    const weight = grams === undefined ? '' : `, ${saidWeight(grams, proposal.copies, rules)}`;
     shapes.push(
-      text(MARGIN, y, LETTERS.price, `In ${metal}`, { bold: true }),
+      text(MARGIN, y, LETTERS.price, `In ${metal}${weight}`, { bold: true }),
       text(right, y, LETTERS.price, price, { bold: true, anchor: 'end' }),
       line(MARGIN, y + 2.5, right, y + 2.5),
     );

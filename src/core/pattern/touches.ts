@@ -5,6 +5,7 @@ import type { RunPiece } from '../piece/run';
 import type { Vec3 } from '../geometry/path';
 import type { Body } from '../piece/piece';
 import { saidIn, type Remark } from './remark';
+import { listed } from '../units/listed';
 
 /** Places that are told at most, the deepest first. */
 const MOST = 6;
@@ -79,9 +80,4 @@ export function touchesIn(run: RunPiece): readonly Remark[] {
 
 /** {@link touchesIn}, as it is read. */
 export const saidTouches = (run: RunPiece): readonly string[] => saidIn(touchesIn(run));
-
-/** “at the foot, at the left and at the top”. */
-const listed = (words: readonly string[]): string =>
-  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
-
 const capitalised = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);

@@ -5,12 +5,11 @@ import { distance3, norm3, unit3 } from '../geometry/vec3';
 import { expectOk } from '../result';
 import {
   pulledBy,
-  shapingOf,
+  Shaping,
   stepped,
   textsPulled,
   valuesPulled,
   type Handle,
-  type Shaping,
 } from './handles';
 import { readTexts } from './readTexts';
 import { cutOf } from './technique';
@@ -23,7 +22,7 @@ const framed = (across = 9, bail = 4): readonly Told[] => [
 ];
 const LINE: readonly Told[] = [['a', 'free-line']];
 
-const shaping = (told: readonly Told[], id: string): Shaping => expectOk(shapingOf(usesOf(told), id));
+const shaping = (told: readonly Told[], id: string): Shaping => expectOk(Shaping.of(usesOf(told), id));
 
 function handleIn(told: readonly Told[], id: string, key: string): Handle {
   const [found] = shaping(told, id).handles([key]);
@@ -89,10 +88,10 @@ describe('pulling at it', () => {
   });
 
   it('shows the whole of what the technique does, and stays with the handle', () => {
-    const { handles, pulled } = shaping(framed(), 'a');
-    const [handle] = handles(['bail']);
+    const shaped = shaping(framed(), 'a');
+    const [handle] = shaped.handles(['bail']);
     if (!handle) throw new Error('no handle');
-    const { lines, at } = expectOk(pulled(handle, [9]));
+    const { lines, at } = expectOk(shaped.pulled(handle, [9]));
     expect(at.y - handle.at.y).toBeCloseTo(-5, 6);
     expect(new Set(lines.map(({ thick }) => thick)).size).toBe(2);
     const ends = lines.flatMap(({ path }) => path.slice(-1));
@@ -100,21 +99,21 @@ describe('pulling at it', () => {
   });
 
   it('says why when that cannot be made', () => {
-    const { handles, pulled } = shaping(framed(), 'b');
-    const [handle] = handles(['across']);
+    const shaped = shaping(framed(), 'b');
+    const [handle] = shaped.handles(['across']);
     if (!handle) throw new Error('no handle');
-    const refused = pulled(handle, [2]);
+    const refused = shaped.pulled(handle, [2]);
     expect(!refused.ok && refused.error).toMatch(/A spiral of .* is more than .* across; 2 mm is not/);
-    const broken = shapingOf(usesOf([['b', 'flat-spiral', { across: 2, start: 5 }]]), 'b');
+    const broken = Shaping.of(usesOf([['b', 'flat-spiral', { across: 2, start: 5 }]]), 'b');
     expect(!broken.ok && broken.error).toMatch(/spiral of/);
   });
 
   it('moves a point of a line to where it is pulled', () => {
-    const { handles, pulled } = shaping(LINE, 'a');
-    const last = [...handles(['points'])].at(-1);
+    const shaped = shaping(LINE, 'a');
+    const last = [...shaped.handles(['points'])].at(-1);
     if (!last) throw new Error('no points');
     const to = pulledBy(last, 'front', { x: 4, y: -2 });
-    const { lines, at } = expectOk(pulled(last, to ?? []));
+    const { lines, at } = expectOk(shaped.pulled(last, to ?? []));
     expect(distance3(at, { ...last.at, x: last.at.x + 4, y: last.at.y - 2 })).toBeLessThan(1e-6);
     expect(distance3(lines[0]?.path.at(-1) ?? last.at, at)).toBeLessThan(1e-6);
   });

@@ -260,61 +260,69 @@ export interface Pulled {
   readonly cuts: readonly { readonly name: string; readonly cut: number; readonly was: number }[];
 }
 
-/** A use of a piece, to be shaped by hand. */
-export interface Shaping {
+/** A use of a piece, to be shaped by hand. It is a class so that it holds what it is of and nothing of who asked for it. */
+export class Shaping {
+  readonly #uses: readonly ActUse[];
+  readonly #use: ActUse;
+  readonly #values: Values;
+  readonly #now: Made;
+
+  private constructor(uses: readonly ActUse[], use: ActUse, values: Values, now: Made) {
+    [this.#uses, this.#use, this.#values, this.#now] = [uses, use, values, now];
+  }
+
+  /**
+   * Shapes one use of a piece by hand.
+   * @param uses of the piece, in the order of the work
+   * @param id of the use
+   * @returns a sentence when it cannot be made as it stands
+   */
+  static of(uses: readonly ActUse[], id: string): Result<Shaping> {
+    const use = uses.find((each) => each.id === id);
+    if (!use?.values) return refuse('Something in it cannot be read.');
+    const made = madeWith(uses, id, use.values);
+    return made.ok ? ok(new Shaping(uses, use, use.values, made.value)) : made;
+  }
+
+  #make(values: Values): Result<Made> {
+    return madeWith(this.#uses, this.#use.id, values);
+  }
+
   /**
    * Its handles, one after the other as they are found: for every measure that moves something of what the use does, where it moves it most.
    * @param keys parameters that may be pulled at
    */
-  readonly handles: (keys: readonly string[]) => Generator<Handle, void>;
+  *handles(keys: readonly string[]): Generator<Handle, void> {
+    const make: Make = (values) => this.#make(values);
+    for (const key of keys) {
+      const parameter = this.#use.technique.parameters[key];
+      if (parameter?.kind === 'line') yield* pointHandles(make, this.#now, this.#values, key, parameter);
+      if (parameter?.kind !== 'length' && parameter?.kind !== 'count') continue;
+      const handle = measureHandle(make, this.#now, this.#values, key, parameter);
+      if (handle) yield handle;
+    }
+  }
+
   /**
    * What it comes to when a handle is pulled so far; what comes after it in the work is left out.
    * @returns a sentence when it cannot be made
    */
-  readonly pulled: (handle: Handle, to: readonly number[]) => Result<Pulled>;
-}
-
-/**
- * Shapes one use of a piece by hand.
- * @param uses of the piece, in the order of the work
- * @param id of the use
- * @returns a sentence when it cannot be made as it stands
- */
-export function shapingOf(uses: readonly ActUse[], id: string): Result<Shaping> {
-  const use = uses.find((each) => each.id === id);
-  const values = use?.values;
-  if (!values) return refuse('Something in it cannot be read.');
-  const make: Make = (given) => madeWith(uses, id, given);
-  const made = make(values);
-  if (!made.ok) return made;
-  const now = made.value;
-  const was = new Map(now.wires.map(({ wire, cut }) => [wire.id, cut]));
-  return ok({
-    *handles(keys) {
-      for (const key of keys) {
-        const parameter = use.technique.parameters[key];
-        if (parameter?.kind === 'line') yield* pointHandles(make, now, values, key, parameter);
-        if (parameter?.kind !== 'length' && parameter?.kind !== 'count') continue;
-        const handle = measureHandle(make, now, values, key, parameter);
-        if (handle) yield handle;
-      }
-    },
-    pulled(handle, to) {
-      const then = make(valuesPulled(values, handle, to));
-      if (!then.ok) return then;
-      const { courses, wires } = then.value;
-      const on = courses.find(({ key }) => key === handle.on.course);
-      const straight = handle.pulls.reduce(
-        (at, { value, per }, index) => plus3(at, scaled3(per, (to[index] ?? value) - value)),
-        handle.at,
-      );
-      return ok({
-        lines: courses.map(({ wire, thick, path }) => ({ wire, thick, path })),
-        at: handle.point === undefined && on ? atPart(on.path, handle.on.part) : straight,
-        cuts: wires.map(({ wire, cut }) => ({ name: wire.name, cut, was: was.get(wire.id) ?? cut })),
-      });
-    },
-  });
+  pulled(handle: Handle, to: readonly number[]): Result<Pulled> {
+    const then = this.#make(valuesPulled(this.#values, handle, to));
+    if (!then.ok) return then;
+    const { courses, wires } = then.value;
+    const was = new Map(this.#now.wires.map(({ wire, cut }) => [wire.id, cut]));
+    const on = courses.find(({ key }) => key === handle.on.course);
+    const straight = handle.pulls.reduce(
+      (at, { value, per }, index) => plus3(at, scaled3(per, (to[index] ?? value) - value)),
+      handle.at,
+    );
+    return ok({
+      lines: courses.map(({ wire, thick, path }) => ({ wire, thick, path })),
+      at: handle.point === undefined && on ? atPart(on.path, handle.on.part) : straight,
+      cuts: wires.map(({ wire, cut }) => ({ name: wire.name, cut, was: was.get(wire.id) ?? cut })),
+    });
+  }
 }
 
 const within = ({ from, to }: Pull, value: number, parameter: Handle['parameter']): number => {

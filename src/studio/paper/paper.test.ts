@@ -156,12 +156,13 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
       kind: 'pendant',
       whom: 'Wilhelmina Wintersby-Montgomery and her four grown daughters'.slice(0, MOST_ON_PROPOSAL.whom),
       size: pieceSize(run),
-      grams: 12.34,
+      copies: 1,
       ringSize: undefined,
       holds: ['labradorite teardrop stone, 30 × 18 mm', '2 × peridot bead, 3.5 mm', 'leather cord, 45 cm'],
       prices: ['copper', 'sterling silver', '14/20 gold-filled'].map((metal) => ({
         metal,
         price: '$1,234.50',
+        grams: 12.34,
       })),
       terms: ['Prices are without tax; 8.25 % is added.', 'Valid until 3 June 2026.'],
       words,
@@ -178,7 +179,7 @@ describe.each(SHEET_NAMES)('papers on %s', (sheet) => {
     expect(inks).toContain(METAL_COLOURS.copper.fill);
     const said = textsIn(readPdf(await sheetPdf([long], 'A proposal')));
     expect(said).toEqual(
-      expect.arrayContaining(['In sterling silver', '$1,234.50', 'about 12 g', 'from the back']),
+      expect.arrayContaining(['In sterling silver, about 12 g', '$1,234.50', 'from the back']),
     );
   });
 });

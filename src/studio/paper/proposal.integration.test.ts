@@ -1,8 +1,10 @@
-import { SHEETS } from '@/core/paper/sheet';
+import { SHEETS, type Page } from '@/core/paper/sheet';
 import { tag } from '@/core/tag';
 import { composedFrame } from '../../../tests/support/batches';
-import { closeBooks, openStudio, receive } from '../../../tests/support/studio';
+import { closeBooks, done, newKey, openStudio, receive } from '../../../tests/support/studio';
+import { composePattern } from '../patterns/composePattern';
 import { showPattern } from '../patterns/patterns';
+import { listSpecs } from '../wire/specs';
 import { makeProposal, proposedMetals, type ProposalTexts } from './proposal';
 
 afterAll(closeBooks);
@@ -20,6 +22,9 @@ async function proposedFrame() {
   const make = (texts: ProposalTexts) => makeProposal(session, pattern, metals, texts, RULES);
   return { session, pattern, metals, make };
 }
+
+const textsOn = (page: Page | undefined): readonly string[] =>
+  (page?.shapes ?? []).flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
 
 describe('a proposal to a customer', () => {
   it('offers the piece in the metals of the studio, at what keeps its margin', async () => {
@@ -41,17 +46,16 @@ describe('a proposal to a customer', () => {
       words: 'The chain is yours to choose.',
     });
     expect(wrong).toEqual({});
-    const said = (page?.shapes ?? []).flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
+    const said = textsOn(page);
     expect(page?.width).toBe(SHEETS.A4.width);
     expect(said).toEqual(
       expect.arrayContaining([
         'A pendant for the Alder sisters',
-        'In copper',
+        expect.stringMatching(/^In copper, about [\d.]+ g$/),
         '$84.00',
         expect.stringMatching(/^Valid until .*24.*2026\.$/),
         'The chain is yours to choose.',
         expect.stringMatching(/^[\d.]+ mm, [\d /]+ in wide; [\d.]+ mm, [\d /]+ in high/),
-        expect.stringMatching(/^about [\d.]+ g$/),
       ]),
     );
     expect(said.join(' ')).not.toMatch(/brass/i);
@@ -66,13 +70,57 @@ describe('a proposal to a customer', () => {
     for (const secret of secrets) expect(said.join('\n')).not.toContain(secret);
   });
 
+  it('weighs it in each metal by itself', async () => {
+    const { session, pattern } = await proposedFrame();
+    await receive(session, { metal: 'aluminium', gaugeNumber: '20' });
+    await receive(session, { metal: 'aluminium', gaugeNumber: '28', temper: 'dead soft' });
+    const metals = await proposedMetals(session, pattern);
+    const prices = Object.fromEntries(metals.map(({ field }) => [field, '84']));
+    const said = textsOn((await makeProposal(session, pattern, metals, prices, RULES)).page).join('\n');
+    const [copper, aluminium] = ['copper', 'aluminium'].map((metal) =>
+      Number(new RegExp(`^In ${metal}, about ([\\d.]+) g$`, 'm').exec(said)?.[1]),
+    );
+    // Aluminium weighs 2.70 and copper 8.89 g/cm³; the stone is as heavy in both.
+    expect(aluminium).toBeLessThan(copper ?? NaN);
+  });
+
+  it('names all metals of a pair of several, and says that its size and weight are of each', async () => {
+    const { session, pattern } = await proposedFrame();
+    const { composition } = pattern.body;
+    const thin = (await listSpecs(session)).find(
+      ({ metal, temper }) => metal === 'brass' && temper === 'dead soft',
+    );
+    if (!composition || !thin) throw new Error('it is composed, and there is brass to bind it with');
+    const uses = composition.uses.map((use) => ({ ...use, wires: { ...use.wires, binding: thin.id } }));
+    const number = done(
+      await composePattern(session, newKey(), null, {
+        name: 'Weir pair',
+        kind: 'earrings',
+        notes: '',
+        composition: { ...composition, uses, copies: 2 },
+        parts: [],
+      }),
+    ).number;
+    const pair = await showPattern(session, number);
+    if (!pair) throw new Error('it hangs in the room');
+    const metals = await proposedMetals(session, pair);
+    expect(metals.map(({ name }) => name)[0]).toBe(`copper and ${metals.at(-1)?.name}`);
+    const said = textsOn((await makeProposal(session, pair, metals, { 'price.copper': '84' }, RULES)).page);
+    expect(said).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^In copper and .*brass, about [\d.]+ g each$/i),
+        expect.stringMatching(/^each [\d.]+ mm/),
+      ]),
+    );
+  });
+
   it.each([
     [{ 'price.copper': '-3' }, 'price.copper', /negative/],
     [{ 'price.copper': 'much' }, 'price.copper', /“much” is not an amount/],
-    [{}, 'price.copper', /at least/],
-    [{ 'price.copper': '84', until: '2026-02-30' }, 'until', /“2026-02-30” is no day/],
-    [{ 'price.copper': '84', words: 'w'.repeat(501) }, 'words', /501 characters; at most 500/],
-    [{ 'price.copper': '84', whom: 'w'.repeat(61) }, 'whom', /61 characters; at most 60/],
+    [{}, 'prices', /at least/],
+    [{ 'price.copper': '84', until: '2026-02-30' }, 'until', /“2026-02-30” is not a day/],
+    [{ 'price.copper': '84', words: 'w'.repeat(501) }, 'words', /501 characters long; 500/],
+    [{ 'price.copper': '84', whom: 'w'.repeat(61) }, 'whom', /61 characters long; 60/],
   ])('of %j says what is wrong beside its field', async (texts, field, said) => {
     const { make } = await proposedFrame();
     const { page, wrong } = await make(texts as ProposalTexts);

@@ -1,35 +1,43 @@
-import { dayIn, isDay, sayDay } from '@/core/calendar/day';
+import { dayIn, sayDay } from '@/core/calendar/day';
 import { expectedSale } from '@/core/costing/expectedSale';
 import { mainMetal, metalsLadder } from '@/core/costing/ladder';
 import { LARGE } from '@/core/drawing/lineDrawing';
 import { allOf, type Looks } from '@/core/drawing/look';
 import { pieceSize } from '@/core/drawing/pieceSize';
-import { saidFrom, viewsOf } from '@/core/drawing/view';
-import { MOST_ON_PROPOSAL, proposalPage, type Proposal, type ProposedView } from '@/core/paper/proposal';
+import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
+import { proposalPage, type Proposal, type ProposedView } from '@/core/paper/proposal';
 import type { Page, PaperRules } from '@/core/paper/sheet';
 import { gramsOfPiece } from '@/core/pattern/hangs';
 import { isRing } from '@/core/pattern/drawnParts';
 import { looksOf } from '@/core/pattern/looksOf';
+import type { Specs } from '@/core/pattern/composition';
+import { wireBySpec, type PatternBody } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { drawPlan } from '@/core/technique/drawPlan';
 import { techniqueOf } from '@/core/technique/registry';
+import type { Plan } from '@/core/technique/technique';
 import { formatMoney, parseMoney, plainMoney } from '@/core/units/money';
+import { listed } from '@/core/units/listed';
 import { BASIS } from '@/core/units/percent';
 import { readNumbers, writeNumbers } from '@/core/units/writing';
 import { metalOf, type MetalId } from '@/core/wire/metal';
+import { Refused } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
 import { ownerOnly, type StudioSession } from '../kernel/useCase';
 import type { PatternView } from '../patterns/patterns';
 import { priceBook } from '../prices/priceBook';
 import { readSettings, type Settings } from '../settings/settings';
 import { listSpecs } from '../wire/specs';
 import { pieceDrawn } from './pieceFile';
+import { ProposalInput } from './proposal.input';
 
 /** What is typed for a proposal, by its fields: `whom`, `until`, `words`, and a price for each metal, as `price.copper`. */
 export type ProposalTexts = Readonly<Record<string, string>>;
 
 /** A metal that a piece can be proposed in. */
 export interface ProposedMetal {
-  readonly metal: MetalId;
+  /** Null for the piece as it stands, be it of several. */
+  readonly metal: MetalId | null;
   /** The field that its price is typed in. */
   readonly field: string;
   readonly name: string;
@@ -51,15 +59,21 @@ export async function proposedMetals(
   if (!book) return [];
   const rules = await readSettings(session);
   const specs = Object.fromEntries(known.map((spec) => [spec.id, spec]));
-  return metalsLadder(body, specs, book, techniqueOf, rules.lengthSystem).map(({ shown, outlay }) => {
+  return metalsLadder(body, specs, book, techniqueOf, rules.lengthSystem).map(({ metal, shown, outlay }) => {
     const { price, split } = expectedSale({ ...outlay, sharedBy: 1 }, rules, null);
     return {
-      metal: shown,
+      metal,
       field: `price.${shown}`,
-      name: metalOf(shown).name,
+      name: listed((metal ? [metal] : metalsOf(body, specs)).map((each) => metalOf(each).name)),
       usual: split ? writeNumbers(plainMoney(price, rules.currency), rules.numbers) : '',
     };
   });
+}
+
+/** The metals that the wires of a pattern are of, that of most wire first. */
+function metalsOf(body: Pick<PatternBody, 'cuts'>, specs: Specs): readonly MetalId[] {
+  const all = [...wireBySpec(body).keys()].flatMap((specId) => specs[specId]?.metal ?? []);
+  return [...new Set([mainMetal(body, specs), ...all])];
 }
 
 /** What is to be known of prices: the tax on them, and how long they stand. */
@@ -73,39 +87,21 @@ function termsOf({ taxPercent, taxIncluded, days, numbers }: Settings, until: st
   ];
 }
 
-/** A proposal as it was typed: what is wrong of it, by its fields, and its page when nothing is. */
+/** A proposal as it was typed: what is wrong of it, by its fields, as `prices` when no price was typed at all, and its page when nothing is. */
 export interface ProposalMade {
   readonly wrong: Readonly<Record<string, string>>;
   readonly page: Page | undefined;
 }
 
-/** What is wrong of the texts beside the prices, by their fields. */
-function wrongTexts({
-  whom = '',
-  until = '',
-  words = '',
-}: ProposalTexts): readonly (readonly [string, string])[] {
-  return [
-    ...(until === '' || isDay(until)
-      ? []
-      : [['until', `“${until}” is no day; choose one, like 2026-12-24, or leave it empty.`] as const]),
-    ...(whom.length > MOST_ON_PROPOSAL.whom
-      ? [
-          [
-            'whom',
-            `That is ${whom.length} characters; at most ${MOST_ON_PROPOSAL.whom} are allowed.`,
-          ] as const,
-        ]
-      : []),
-    ...(words.length > MOST_ON_PROPOSAL.words
-      ? [
-          [
-            'words',
-            `That is ${words.length} characters; at most ${MOST_ON_PROPOSAL.words} go on the page.`,
-          ] as const,
-        ]
-      : []),
-  ];
+/** What is wrong of what was typed besides the prices, by its fields. */
+async function wrongOf({ whom = '', until = '', words = '' }: ProposalTexts): Promise<ProposalMade['wrong']> {
+  try {
+    await readInput(ProposalInput, { whom, until, words });
+    return {};
+  } catch (error) {
+    if (error instanceof Refused) return error.problem.fields ?? {};
+    throw error;
+  }
 }
 
 /**
@@ -125,61 +121,51 @@ export async function makeProposal(
     const typed = (texts[each.field] ?? '').trim();
     return typed === '' ? [] : [{ ...each, price: parseMoney(readNumbers(typed, numbers), currency) }];
   });
-  const [first] = priced;
-  const wrong = Object.fromEntries([
-    ...priced.flatMap(({ field, price }) => (price.ok ? [] : [[field, price.error] as const])),
-    ...(first ? [] : [[metals[0]?.field ?? 'price', NO_PRICE] as const]),
-    ...wrongTexts(texts),
-  ]);
-  if (!first || Object.keys(wrong).length > 0) return { wrong, page: undefined };
-  const own = mainMetal(pattern.body, pattern.specs);
-  const { views, looks, ...seen } = seenOf(
-    pattern,
-    priced.some(({ metal }) => metal === own) ? undefined : first.metal,
-  );
+  const wrong = {
+    ...Object.fromEntries(
+      priced.flatMap(({ field, price }) => (price.ok ? [] : [[field, price.error] as const])),
+    ),
+    ...(priced.length > 0 ? {} : { prices: NO_PRICE }),
+    ...(await wrongOf(texts)),
+  };
+  if (Object.keys(wrong).length > 0) return { wrong, page: undefined };
+  const part = pieceDrawn(pattern);
+  const run = part?.plan.run;
+  const own = part ? looksOf(part, pattern.specs, pattern.body.parts) : allOf('copper');
+  const looksIn = (metal: MetalId | null): Looks => (metal ? { ...own, wireOf: allOf(metal).wireOf } : own);
   const proposal: Proposal = {
-    ...seen,
     studio: settings.name,
     day: sayDay(dayIn(settings.timeZone, new Date()), settings.days),
     name: pattern.name,
     kind: pattern.kind,
     whom: (texts['whom'] ?? '').trim(),
+    size: run && pieceSize(run),
+    copies: pattern.body.composition?.copies ?? 1,
     ringSize: ringSizeOf(pattern.body),
     holds: pattern.body.parts.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)),
-    prices: priced.flatMap(({ name, price }) =>
-      price.ok ? [{ metal: name, price: writeNumbers(formatMoney(price.value, currency), numbers) }] : [],
+    prices: priced.flatMap(({ name, metal, price }) =>
+      price.ok
+        ? [
+            {
+              metal: name,
+              price: writeNumbers(formatMoney(price.value, currency), numbers),
+              grams: run && gramsOfPiece(run, looksIn(metal)),
+            },
+          ]
+        : [],
     ),
     terms: termsOf(settings, texts['until'] ?? ''),
     words: (texts['words'] ?? '').trim(),
   };
-  return { wrong, page: proposalPage(proposal, views, looks, rules) };
+  // It is seen as it stands when that is among what is proposed.
+  const seenIn = priced.some(({ metal }) => metal === null) ? null : (priced[0]?.metal ?? null);
+  const views = part && run ? viewsOf(isRing(part)).map((view) => viewOf(part.plan, view)) : [];
+  return { wrong, page: proposalPage(proposal, views, looksIn(seenIn), rules) };
 }
 
 const NO_PRICE = 'Type a price for one metal at least: a proposal says what the piece comes to.';
 
-/**
- * What is seen and measured of the piece of a pattern; nothing of one that was written by hand.
- * @param metal that it is drawn in; undefined as it stands
- */
-function seenOf(
-  pattern: PatternView,
-  metal: MetalId | undefined,
-): Pick<Proposal, 'size' | 'grams'> & {
-  readonly views: readonly ProposedView[];
-  readonly looks: Looks;
-} {
-  const part = pieceDrawn(pattern);
-  const run = part?.plan.run;
-  if (!part || !run) return { size: undefined, grams: undefined, views: [], looks: allOf('copper') };
-  const own = looksOf(part, pattern.specs, pattern.body.parts);
-  const looks = metal ? { ...own, wireOf: allOf(metal).wireOf } : own;
-  return {
-    size: pieceSize(run),
-    grams: gramsOfPiece(run, looks),
-    looks,
-    views: viewsOf(isRing(part)).map((view) => ({
-      said: saidFrom(view),
-      drawing: drawPlan(part.plan, LARGE, view),
-    })),
-  };
-}
+const viewOf = (plan: Plan, view: View): ProposedView => ({
+  said: saidFrom(view),
+  drawing: drawPlan(plan, LARGE, view),
+});

@@ -18,6 +18,7 @@ import {
   type Plan,
 } from '@/core/technique/technique';
 import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
+import { listed } from '@/core/units/listed';
 import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
@@ -276,7 +277,7 @@ function headline({ plan, values }: Answer, system: LengthSystem): string {
   const cuts = [...counts].map(([said, count]) => (count > 1 ? `${count} × ${said}` : said));
   const more = cuts.length - MOST_SAID;
   const all = more > 0 ? [...cuts.slice(0, MOST_SAID), counted(more, 'more cut')] : cuts;
-  return all.length > 1 ? `${all.slice(0, -1).join(', ')} and ${all.at(-1)}` : (all[0] ?? '');
+  return listed(all);
 }
 
 const Shown = memo(function Shown({

@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { pullableOf } from '@/core/pattern/pullable';
 import { actUsesOf, type Resolved } from '@/core/pattern/resolve';
-import { shapingOf, type Handle, type Shaping } from '@/core/technique/handles';
+import { Shaping, type Handle } from '@/core/technique/handles';
 import type { Values } from '@/core/technique/readValues';
 
 /** A use that is shaped by hand, and its handles as far as they were found. */
@@ -29,7 +29,7 @@ export function useHandles(resolved: Resolved, id: string): Shaped | undefined {
     if (!use) return;
     const handles: Handle[] = [];
     const begin = () => {
-      const made = shapingOf(uses, id);
+      const made = Shaping.of(uses, id);
       const values = uses.find((each) => each.id === id)?.values;
       if (!made.ok || !values) return setFound(undefined);
       const shaping = made.value;

@@ -23,18 +23,26 @@ export function ProposalForm({
       <Field label="For" error={wrong['whom']} hint="A name, or nothing">
         {(ties) => <TextInput {...ties} name="whom" defaultValue={texts['whom']} />}
       </Field>
-      {metals.map(({ field, name, usual }) => (
-        <Field
-          key={field}
-          label={`Price in ${name}, ${currency}`}
-          error={wrong[field]}
-          hint={
-            usual === '' ? 'No cost is known of it yet' : `${usual} keeps your margin; empty leaves it out`
-          }
-        >
-          {(ties) => <TextInput {...ties} name={field} inputMode="decimal" defaultValue={texts[field]} />}
-        </Field>
-      ))}
+      <fieldset className="space-y-3">
+        <legend className="font-semibold">What it comes to</legend>
+        {wrong['prices'] && (
+          <p role="alert" className="text-error">
+            {wrong['prices']}
+          </p>
+        )}
+        {metals.map(({ field, name, usual }) => (
+          <Field
+            key={field}
+            label={`Price in ${name}, ${currency}`}
+            error={wrong[field]}
+            hint={
+              usual === '' ? 'No cost is known of it yet' : `${usual} keeps your margin; empty leaves it out`
+            }
+          >
+            {(ties) => <TextInput {...ties} name={field} inputMode="decimal" defaultValue={texts[field]} />}
+          </Field>
+        ))}
+      </fieldset>
       <Field label="Valid until" error={wrong['until']}>
         {(ties) => <TextInput {...ties} type="date" name="until" defaultValue={texts['until']} />}
       </Field>
