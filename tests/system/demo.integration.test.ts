@@ -58,6 +58,10 @@ it('is a working studio two years in, whose books add up; a run that is cut off 
     ['supply', 5],
   ] as const)
     expect((await showDrawer(owner, ware, {})).count).toBeGreaterThanOrEqual(least);
+  const stones = (await showDrawer(owner, 'stone', {})).pieces;
+  expect(
+    stones.filter(({ detail }) => detail.ware === 'stone' && (detail.traced ?? []).length > 0),
+  ).toHaveLength(1);
   expect((await showJars(owner)).length).toBeGreaterThanOrEqual(3);
   expect((await listCounts(owner)).map(({ postedAt }) => postedAt === null)).toEqual([true, false]);
   expect((await listToBuy(owner)).length).toBeGreaterThan(0);

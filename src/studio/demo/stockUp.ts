@@ -19,6 +19,7 @@ import { showRack, type RackPiece } from '../wire/rack';
 import { weighIn } from '../wire/weighIn';
 import { massOfLength } from '@/core/wire/mass';
 import { um } from '@/core/units/length';
+import { traceStone } from '../drawers/traceStone';
 import { DEMO_BEADS, DEMO_FINDINGS, DEMO_SPOOL_TYPES, DEMO_STONES, DEMO_SUPPLIES } from './drawers';
 import { keyOf } from './keyOf';
 import type { Chance } from './random';
@@ -149,6 +150,10 @@ export async function tidyUp(session: StudioSession, chance: Chance, turn: numbe
   );
 }
 
+/** The edge of a pebble of sea glass as it was traced over its photograph, mm: broad above, one side flatter than the other. */
+const PEBBLE =
+  '0.0,-15.9 4.6,-14.4 7.6,-10.3 8.9,-5.2 9.2,-0.0 8.6,5.7 6.6,11.2 3.4,14.7 0.0,15.1 -3.2,13.4 -6.0,10.2 -8.5,5.6 -9.8,0.0 -9.5,-5.6 -7.7,-10.4 -4.5,-14.2';
+
 /** What the stockroom looks like today: sets counted out, stones set aside, rings made, scrap sent off, counts taken. */
 export async function settleStockroom(owner: StudioSession): Promise<void> {
   const beads = (await showDrawer(owner, 'bead', {})).pieces;
@@ -175,6 +180,8 @@ export async function settleStockroom(owner: StudioSession): Promise<void> {
         }),
       );
   }
+  const pebble = stones.find(({ name }) => name.includes('sea glass freeform, 31'));
+  if (pebble) taken(await traceStone(owner, keyOf('traced pebble'), pebble.number, { points: PEBBLE }));
   const found = await longestWound(owner);
   if (found) {
     taken(
