@@ -7,11 +7,17 @@ export function Dialog({
   open,
   onClose,
   label,
+  isWide = false,
+  staysOpen = false,
   children,
 }: {
   open: boolean;
   onClose: () => void;
   label: string;
+  /** Whether what stands in it needs the width of the screen. */
+  isWide?: boolean;
+  /** Whether a click beside it leaves it open: what was done in it would be lost. */
+  staysOpen?: boolean;
   children: ReactNode;
 }) {
   const ref = useRef<HTMLDialogElement>(null);
@@ -25,8 +31,8 @@ export function Dialog({
       ref={ref}
       aria-label={label}
       onClose={onClose}
-      onClick={(event) => event.target === ref.current && onClose()}
-      className="leaf m-auto mt-[8vh] w-[min(42rem,94vw)] p-0 text-base-content shadow-2xl"
+      onClick={(event) => !staysOpen && event.target === ref.current && onClose()}
+      className={`leaf m-auto p-0 text-base-content shadow-2xl ${isWide ? 'mt-[3vh] w-[min(64rem,96vw)]' : 'mt-[8vh] w-[min(42rem,94vw)]'}`}
     >
       {open && <div className="p-4">{children}</div>}
     </dialog>

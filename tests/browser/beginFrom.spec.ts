@@ -29,6 +29,33 @@ test('a pattern begins from a stone of the drawer: what could hold it, with what
   await expect(page.getByRole('button', { name: 'Save pattern' })).toBeEnabled();
 });
 
+test('a pattern begins from a length of the rack: what could be cut from it', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/rack?words=20+ga+copper`);
+  await page
+    .getByRole('link', { name: /^W-\d+/ })
+    .first()
+    .click();
+  const become = page.getByRole('link', { name: 'What could it become?' });
+  await expect(become).toBeVisible();
+  const tag = /W-\d+/.exec(page.url())?.[0] ?? '';
+  await become.click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    new RegExp(`^\\d+ of \\d+ patterns can be cut from ${tag}, and the rack has the wire for \\d+$`),
+  );
+  await page
+    .getByRole('link', { name: /^Compose it for this/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ wires?, .* together, \d+ minutes$/);
+
+  // What is no length of the rack is said beside the field, which keeps what was typed.
+  await page.goto(`${DEMO_URL}/fitting?wire=W-999999`);
+  const field = page.getByRole('textbox', { name: /^A wire of the rack, by its tag/ });
+  await expect(field).toHaveValue('W-999999');
+  await expect(field).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByText('“W-999999” is no length of the rack', { exact: false })).toBeVisible();
+});
+
 test('a pattern begins from a finished piece, a pattern or a starter pattern', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/patterns/P-0058`);
   const wires = /^\d+ wires?, .* together, \d+ minutes$/;
@@ -64,6 +91,7 @@ test('a draft outlives a crash of its tab', async ({ owner: page, context }) => 
   await page.goto(`${DEMO_URL}/patterns/compose`);
   await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
   await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^4 wires/);
   await page.getByLabel('Name of the pattern').fill('Crash and carry on');
   await expect
     .poll(() => page.evaluate(() => window.localStorage.getItem('pewterer-pattern-new') ?? ''))

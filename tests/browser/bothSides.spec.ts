@@ -61,6 +61,38 @@ test('a length that is cut already is held against what the piece takes', async 
   await expect(had).toHaveValue(/^900 mm|^35/);
 });
 
+test('of a length that is too short it is said what it would do instead, and that is taken', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/P-0058/compose`);
+  const had = page.getByRole('textbox', { name: 'I have cut of frame wire 1' });
+  const cut = page.getByRole('region', { name: 'Cuts' }).getByRole('listitem').filter({ has: had });
+  // As long as it takes, and 8 mm less.
+  await had.fill('1 mm');
+  const short = cut.getByText(/too short/);
+  await expect(short).toBeVisible();
+  const takes = 1 + 25.4 * inInches(await short.innerText());
+  await had.fill(`${(takes - 8).toFixed(1)} mm`);
+  await cut.getByRole('button', { name: 'What it would do instead' }).click();
+  const instead = cut.getByRole('list', { name: 'What it would do instead' });
+  const curl = instead.getByRole('listitem').filter({ hasText: /“Across, outside” of flat spiral/ });
+  await expect(curl).toContainText(/instead of/, { timeout: 90_000 });
+  const { violations } = await new AxeBuilder({ page }).include('[aria-label="Cuts"]').analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  await curl.getByRole('button', { name: /^Take it/ }).click();
+  // It is just long enough then, and it can be taken back.
+  await expect(short).toBeHidden();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(short).toBeVisible();
+});
+
+/** “7 1/8 in too short …”, in inches. */
+const inInches = (said: string): number =>
+  (said.split(' in')[0] ?? '').split(' ').reduce((sum, part) => {
+    const [over, under = '1'] = part.split('/');
+    return sum + Number(over) / Number(under);
+  }, 0);
+
 test('the order of the work is a strip of pictures, moved by mouse or keys', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/patterns/P-0058/compose`);
   await page.getByText(/^The order of work in pictures/).click();

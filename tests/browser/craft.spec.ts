@@ -216,6 +216,35 @@ test('a freeform stone is traced over a photograph, by mouse and by keys', async
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/of 20 ga and/);
 });
 
+test('a technique is shaped by hand on its picture: its fields and its lengths follow', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/how-much?of=flat-spiral`);
+  const across = page.getByRole('textbox', { name: 'Across, outside' });
+  await page.getByLabel('shape by hand').check();
+  const handle = page.getByRole('slider', { name: 'Across, outside' });
+  await expect(handle).toBeVisible();
+  const before = [await across.inputValue(), await page.getByRole('heading', { level: 1 }).innerText()];
+  await handle.focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect.poll(async () => parseFloat(await across.inputValue())).toBe(parseFloat(before[0] ?? '') + 1);
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(before[1] ?? '');
+  // Pulled by the mouse it grows as far as it is pulled, and the address keeps it.
+  const typed = await across.inputValue();
+  await handle.hover();
+  const at = (await handle.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  await page.mouse.down();
+  for (const by of [10, 25, 40]) await page.mouse.move(at.x + at.width / 2 + by, at.y + at.height / 2 + by);
+  await page.mouse.up();
+  await expect(across).not.toHaveValue(typed);
+  const pulled = await across.inputValue();
+  await page.reload();
+  await expect(across).toHaveValue(pulled);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});
+
 test('a stone is traced near by, its points drawn to its edge, its scale told by a coin', async ({
   owner: page,
 }) => {
@@ -228,9 +257,7 @@ test('a stone is traced near by, its points drawn to its edge, its scale told by
   await page
     .getByLabel('Photograph of the stone')
     .setInputFiles({ name: 'stone.png', mimeType: 'image/png', buffer: picture });
-  await page
-    .getByLabel('Its scale is known by')
-    .selectOption({ label: 'something round, by three places on its rim' });
+  await page.getByLabel('Its scale is known by').selectOption({ label: 'something round, by its rim' });
   await page.getByLabel('How far it is across').fill('15 mm');
   const photo = page.getByRole('application', { name: 'Photograph to trace on' });
   const { width = 0 } = (await photo.boundingBox()) ?? {};

@@ -46,6 +46,35 @@ test('what is said of a piece is shown on its picture, and the piece is let to h
   const hang = page.getByRole('checkbox', { name: 'as it hangs' });
   await hang.check();
   await expect.poll(() => picture.getAttribute('viewBox')).not.toBe(laid);
+  // What is shown of it hangs with it: its weight straight below its bail, though not as it lies.
+  await hangs.click();
+  const apart = async () => {
+    const across = await rings.evaluateAll((all) => all.map((each) => Number(each.getAttribute('cx'))));
+    return Math.abs((across[0] ?? NaN) - (across[1] ?? NaN));
+  };
+  await expect.poll(apart).toBeLessThan(0.01);
   await hang.uncheck();
+  await expect.poll(apart).toBeGreaterThan(1);
+  await hangs.click();
   await expect.poll(() => picture.getAttribute('viewBox')).toBe(laid);
+});
+
+test('what keys come to is not hidden by the picture that stays above it', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/P-0058/compose`);
+  const piece = page.getByRole('region', { name: /^The piece: / }).first();
+  await expect(piece).toBeVisible();
+  // From below the picture back to it, as the page scrolls up beneath it.
+  await page.getByLabel('Add a technique').focus();
+  let seen = 0;
+  for (let step = 0; step < 25; step += 1) {
+    await page.keyboard.press('Shift+Tab');
+    const focused = page.locator(':focus');
+    const [at, edge] = [await focused.boundingBox(), await piece.boundingBox()];
+    if (!at || !edge || at.x < edge.x) continue;
+    const isOnIt = await piece.evaluate((region) => region.contains(document.activeElement));
+    if (isOnIt) break;
+    expect(at.y).toBeGreaterThanOrEqual(edge.y + edge.height - 1);
+    seen += 1;
+  }
+  expect(seen).toBeGreaterThan(8);
 });

@@ -58,7 +58,7 @@ export interface ProposedView {
 const LETTERS = { name: 9, head: 3.6, body: 3.8, price: 5, caption: 3 } as const;
 const LINE = 84;
 /** The picture takes at most so much of the height of the page; its first view so much of the width. */
-const [PICTURE, FIRST] = [0.45, 0.68];
+const [PICTURE, FIRST] = [0.55, 0.68];
 const CAPTION = 5;
 /** Between the pictures and what is written below; and what the names of facts take, mm. */
 const [GAP, NAMES] = [8, 24];

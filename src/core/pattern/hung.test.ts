@@ -5,7 +5,7 @@ import { allOf } from '../drawing/look';
 import { lengthOfPath } from '../geometry/path';
 import { distance3, minus3, vec3 } from '../geometry/vec3';
 import { gramsOfPiece, hangingOf } from './hangs';
-import { hungRun } from './hung';
+import { hangingTurn, hungRun } from './hung';
 
 const copper = allOf('copper');
 
@@ -24,7 +24,7 @@ describe('a piece that is let to hang', () => {
     const piece = pieceOf(told);
     const hangs = hangingOf(piece, copper);
     if (!hangs || !piece.hang) throw new Error('it hangs from its bail');
-    const hung = hungRun(piece.run, piece.hang, hangs);
+    const hung = hungRun(piece.run, hangingTurn(piece.hang, hangs));
     const then = hangingOf({ run: hung, hang: piece.hang }, copper);
     expect(then?.front).toBeCloseTo(0, 6);
     expect(then?.side).toBeCloseTo(0, 6);
@@ -42,7 +42,7 @@ describe('a piece that is let to hang', () => {
     fc.assert(
       fc.property(place, place, place, (x, y, z) => {
         const hang = vec3(2, -12, 1);
-        const hung = hungRun(run, hang, { middle: vec3(x, y, z) });
+        const hung = hungRun(run, hangingTurn(hang, { middle: vec3(x, y, z) }));
         const [from, to] = [hung.wires[0]?.path[0], hung.wires.at(-1)?.path.at(-1)];
         expect(from && to && distance3(from, to)).toBeCloseTo(distance3(first, last), 6);
         expect(from && distance3(from, hang)).toBeCloseTo(distance3(first, hang), 6);
@@ -54,9 +54,9 @@ describe('a piece that is let to hang', () => {
   it('turns over when its middle lies straight above, and stays when it lies straight below', () => {
     const { run } = pieceOf([['frame', 'bundle-frame', {}]]);
     const at = (of: typeof run) => of.wires[0]?.path[0] ?? vec3(NaN, NaN);
-    const below = hungRun(run, vec3(0, 0), { middle: vec3(0, 5) });
+    const below = hungRun(run, hangingTurn(vec3(0, 0), { middle: vec3(0, 5) }));
     expect(distance3(at(below), at(run))).toBeCloseTo(0, 9);
-    const above = hungRun(run, vec3(0, 0), { middle: vec3(0, -5) });
+    const above = hungRun(run, hangingTurn(vec3(0, 0), { middle: vec3(0, -5) }));
     const { x, y, z } = minus3(at(above), vec3(-at(run).x, -at(run).y, at(run).z));
     expect(Math.hypot(x, y, z)).toBeCloseTo(0, 9);
   });

@@ -11,12 +11,15 @@ export interface Swap {
   readonly width?: number;
 }
 
+/** Wires that are as thick as one another to within so much are of one size: gauges of two systems, and what draw plates leave. */
+export const SAME_SIZE = 0.04;
+
 /** How far two wires differ in what a swap does not name: profile must agree, then size, then temper. */
 function unlike(wanted: WireSpec & Required<Swap>, spec: WireSpec): number {
   if (spec.metal !== wanted.metal || spec.profile !== wanted.profile || spec.finish !== 'bare')
     return Infinity;
   const size = Math.abs(spec.width - wanted.width) / wanted.width;
-  if (size > 0.04) return Infinity;
+  if (size > SAME_SIZE) return Infinity;
   return size * 10 + (spec.temper === wanted.temper ? 0 : 1);
 }
 

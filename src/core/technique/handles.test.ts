@@ -3,14 +3,7 @@ import { pieceOf, usesOf, type Told } from '../../../tests/support/acts';
 import { VIEWS, seenFrom } from '../drawing/view';
 import { distance3, norm3, unit3 } from '../geometry/vec3';
 import { expectOk } from '../result';
-import {
-  pulledBy,
-  Shaping,
-  stepped,
-  textsPulled,
-  valuesPulled,
-  type Handle,
-} from './handles';
+import { pulledBy, Shaping, stepped, textsPulled, valuesPulled, type Handle } from './handles';
 import { readTexts } from './readTexts';
 import { cutOf } from './technique';
 

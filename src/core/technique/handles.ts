@@ -260,15 +260,24 @@ export interface Pulled {
   readonly cuts: readonly { readonly name: string; readonly cut: number; readonly was: number }[];
 }
 
+/** What is to be shaped by hand: one use among those of its piece, and the parameters of it that may be pulled at. */
+export interface ToShape {
+  /** Of the piece, in the order of the work. */
+  readonly uses: readonly ActUse[];
+  readonly id: string;
+  readonly keys: readonly string[];
+}
+
 /** A use of a piece, to be shaped by hand. It is a class so that it holds what it is of and nothing of who asked for it. */
 export class Shaping {
   readonly #uses: readonly ActUse[];
   readonly #use: ActUse;
-  readonly #values: Values;
+  /** What it is shaped from. */
+  readonly values: Values;
   readonly #now: Made;
 
   private constructor(uses: readonly ActUse[], use: ActUse, values: Values, now: Made) {
-    [this.#uses, this.#use, this.#values, this.#now] = [uses, use, values, now];
+    [this.#uses, this.#use, this.values, this.#now] = [uses, use, values, now];
   }
 
   /**
@@ -296,9 +305,9 @@ export class Shaping {
     const make: Make = (values) => this.#make(values);
     for (const key of keys) {
       const parameter = this.#use.technique.parameters[key];
-      if (parameter?.kind === 'line') yield* pointHandles(make, this.#now, this.#values, key, parameter);
+      if (parameter?.kind === 'line') yield* pointHandles(make, this.#now, this.values, key, parameter);
       if (parameter?.kind !== 'length' && parameter?.kind !== 'count') continue;
-      const handle = measureHandle(make, this.#now, this.#values, key, parameter);
+      const handle = measureHandle(make, this.#now, this.values, key, parameter);
       if (handle) yield handle;
     }
   }
@@ -308,7 +317,7 @@ export class Shaping {
    * @returns a sentence when it cannot be made
    */
   pulled(handle: Handle, to: readonly number[]): Result<Pulled> {
-    const then = this.#make(valuesPulled(this.#values, handle, to));
+    const then = this.#make(valuesPulled(this.values, handle, to));
     if (!then.ok) return then;
     const { courses, wires } = then.value;
     const was = new Map(this.#now.wires.map(({ wire, cut }) => [wire.id, cut]));

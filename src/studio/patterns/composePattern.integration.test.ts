@@ -26,6 +26,7 @@ import { proposeMaking } from '../making/proposeMaking';
 import { makePiece } from '../making/makePiece';
 import { labelsOf } from '../labels/labels';
 import { showPiece } from '../shelf/shelf';
+import { showStockPiece } from '../wire/rack';
 import { listSpecs } from '../wire/specs';
 import { composePattern } from './composePattern';
 import { fitPatterns } from './fitting';
@@ -128,26 +129,31 @@ describe('fitting', () => {
     });
     const {
       fitted: [small],
-    } = await fitPatterns(session, 'stone', stone('18 mm', '13 mm'));
+    } = await fitPatterns(session, { measure: 'stone', texts: stone('18 mm', '13 mm') });
     const {
       fitted: [large],
-    } = await fitPatterns(session, 'stone', stone('60 mm', '40 mm'));
+    } = await fitPatterns(session, { measure: 'stone', texts: stone('60 mm', '40 mm') });
     expect(small).toMatchObject({ number, refusal: '', shortages: [] });
     expect(large?.wires[0]?.length).toBeGreaterThan(small?.wires[0]?.length ?? Infinity);
     // Ten metres of each wire are on the rack, and no more than that.
     const {
       fitted: [huge],
-    } = await fitPatterns(session, 'stone', {
-      ...stone('190 mm', '180 mm'),
-      'stone.edge': '2 mm',
+    } = await fitPatterns(session, {
+      measure: 'stone',
+      texts: { ...stone('190 mm', '180 mm'), 'stone.edge': '2 mm' },
     });
     expect(huge?.shortages).toEqual([]);
     const {
       fitted: [impossible],
-    } = await fitPatterns(session, 'stone', stone('10 mm', '12 mm'));
+    } = await fitPatterns(session, { measure: 'stone', texts: stone('10 mm', '12 mm') });
     expect(impossible?.refusal).toMatch(/A teardrop is longer than wide/);
-    expect(await fitPatterns(session, 'ring', { ring: 'US 7' })).toEqual({ fitted: [], next: null });
-    expect(await fitPatterns(await openStudio(), 'stone', stone('18 mm', '13 mm'))).toEqual({
+    expect(await fitPatterns(session, { measure: 'ring', texts: { ring: 'US 7' } })).toEqual({
+      fitted: [],
+      next: null,
+    });
+    expect(
+      await fitPatterns(await openStudio(), { measure: 'stone', texts: stone('18 mm', '13 mm') }),
+    ).toEqual({
       fitted: [],
       next: null,
     });
@@ -159,7 +165,7 @@ describe('fitting', () => {
     const texts = composition.uses[0]?.texts;
     const open = withUse(composition, 'a', { texts: { ...texts, holds: '1' } });
     const loses = done(await composePattern(session, newKey(), null, form(open)));
-    const { fitted } = await fitPatterns(session, 'stone', composition.measures);
+    const { fitted } = await fitPatterns(session, { measure: 'stone', texts: composition.measures });
     expect(fitted.map(({ number, refusal, suits }) => [number, refusal, suits])).toEqual([
       [keeps.number, '', true],
       [loses.number, '', false],
@@ -174,9 +180,34 @@ describe('fitting', () => {
     done(await composePattern(session, newKey(), null, form({ ...composition, copies: 20 })));
     const {
       fitted: [fitted],
-    } = await fitPatterns(session, 'stone', composition.measures);
+    } = await fitPatterns(session, { measure: 'stone', texts: composition.measures });
     expect(fitted?.shortages).toHaveLength(2);
     expect(fitted?.shortages.every(({ missing }) => missing > 0)).toBe(true);
+  });
+
+  it('tries patterns on a length of the rack: what is as thick is cut from it alone, and refused when it is too short', async () => {
+    const { session, composition } = await studioWithFrame();
+    const { number } = done(await composePattern(session, newKey(), null, form(composition)));
+    const onWire = async (changed: Parameters<typeof receive>[1]) => {
+      const wire = await showStockPiece(session, await receive(session, changed));
+      if (!wire) throw new Error('it hangs on the rack');
+      return { wire, ...(await fitPatterns(session, { wire })) };
+    };
+    const sterling = { metal: 'sterling', gaugeNumber: '20' };
+    const { wire, fitted } = await onWire({ ...sterling, length: '2 m' });
+    expect(fitted).toMatchObject([{ number, refusal: '' }]);
+    const [frame] = fitted;
+    const taken = frame?.wires.find(({ spec }) => spec.id === wire.spec.id)?.length ?? 0;
+    expect(taken).toBeGreaterThan(200_000);
+    // The frame of copper that hangs beside it is not cut for it; the binding is not on the rack in sterling.
+    expect(frame?.wires.map(({ spec }) => spec.metal)).toEqual(['sterling', 'sterling']);
+    expect(frame?.shortages.map(({ spec }) => spec?.label.number)).toEqual(['28']);
+
+    const short = await onWire({ ...sterling, length: `${(taken - 10_000) / 1000} mm` });
+    expect(short.fitted).toMatchObject([
+      { suits: false, refusal: 'It takes 10 mm more of this wire than is left.' },
+    ]);
+    expect((await onWire({ metal: 'sterling', gaugeNumber: '12' })).fitted).toEqual([]);
   });
 });
 

@@ -11,6 +11,8 @@ export class FittingQuery {
   @AsksText(40) readonly depth?: string;
   @AsksText(40) readonly ring?: string;
   @AsksText(40) readonly bead?: string;
+  /** Tag of a length of the rack. */
+  @AsksText(40) readonly wire?: string;
   /** The number of the last pattern on the page before. */
   @AsksWhole(1, 99_999_999) readonly under?: string;
 }

@@ -2,22 +2,24 @@ import { proposeCuts, type Shortage } from '@/core/cutting/propose';
 import type { Judgement } from '@/core/judgement/judgement';
 import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
-import type { Measure } from '@/core/pattern/composition';
+import type { Composition, Measure } from '@/core/pattern/composition';
+import { cutFromWire } from '@/core/pattern/cutFromWire';
 import { resolve } from '@/core/pattern/resolve';
 import { whyNot } from '@/core/pattern/whyNot';
 import { techniqueOf } from '@/core/technique/registry';
 import { wantedCuts, wireBySpec, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Texts } from '@/core/technique/readTexts';
-import type { Micrometres } from '@/core/units/length';
+import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import { isTradeWire } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
 import { choicesFor } from '../making/proposeMaking';
 import { settingsIn } from '../settings/settings';
+import type { StockPieceView } from '../wire/rack';
 import { allWires, specsById, type KnownSpec } from '../wire/specs';
 import { listStarters } from './starters';
 
-/** A pattern that is tried on a stone, a ring or a bead. */
+/** A pattern that is tried on a stone, a ring or a bead, or on a length of the rack. */
 export interface Fitted {
   /** Null for a pattern of the house that the studio has no copy of. */
   readonly number: number | null;
@@ -37,6 +39,20 @@ export interface Fitted {
   /** What it takes for these measures, for its cost. */
   readonly takes: Pick<PatternBody, 'cuts' | 'parts' | 'steps'>;
 }
+
+/** A measure that patterns are tried on. */
+export interface OnMeasure {
+  readonly measure: Measure;
+  readonly texts: Texts;
+}
+
+/** What patterns are tried on: their measures, or the wire that they are cut from. */
+export type TriedOn =
+  | OnMeasure
+  | {
+      /** A length of the rack: everything as thick as it is cut from it alone. */
+      readonly wire: Pick<StockPieceView, 'id' | 'number' | 'spec' | 'length'>;
+    };
 
 /** Composed patterns that are tried at once; the newest first. */
 const AT_ONCE = 60;
@@ -60,8 +76,11 @@ export interface FittedPage {
   readonly next: number | null;
 }
 
-/** What is read before anything is worked out: no transaction stays open meanwhile. */
-async function readPatterns(session: StudioSession, under: number | undefined) {
+/**
+ * What is read before anything is worked out: no transaction stays open meanwhile.
+ * @param isOfAnyWire whether patterns may come to be of other wires than they name
+ */
+async function readPatterns(session: StudioSession, under: number | undefined, isOfAnyWire: boolean) {
   return look(session, async (tx) => {
     const found = await tx.select<OwnRow>(
       `SELECT p.number, p.name, p.kind, r.body
@@ -75,7 +94,7 @@ async function readPatterns(session: StudioSession, under: number | undefined) {
     const ids = rows.flatMap(({ body }) =>
       (body.composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
     );
-    const specs = Object.fromEntries(await specsById(tx, ids));
+    const specs = isOfAnyWire ? await allWires(tx) : Object.fromEntries(await specsById(tx, ids));
     return {
       rows,
       ...(await readStock(tx, specs)),
@@ -95,28 +114,19 @@ async function readStock(tx: Tx, specs: Readonly<Record<string, KnownSpec>>) {
 type Read = Awaited<ReturnType<typeof readStock>>;
 
 /**
- * Tries composed patterns that are bound to a measure on the one that is given: which suit it, how much wire each takes, and
- * whether the rack has it. Those that suit come first, and of them those with the least to be said against.
+ * Tries composed patterns that are bound to a measure on the one that is given, or those that are of a wire like one of the rack on that: which suit
+ * it, how much wire each takes, and whether the rack has it. Those that suit come first, and of them those with the least to be said against.
  * @param under only patterns of smaller numbers, for the pages after the first
  */
-export async function fitPatterns(
-  session: StudioSession,
-  measure: Measure,
-  texts: Texts,
-  under?: number,
-): Promise<FittedPage> {
-  const read = await readPatterns(session, under);
-  return { fitted: await inTurn(read.rows, measure, texts, read), next: read.next };
+export async function fitPatterns(session: StudioSession, on: TriedOn, under?: number): Promise<FittedPage> {
+  const read = await readPatterns(session, under, 'wire' in on);
+  return { fitted: await inTurn(read.rows, on, read), next: read.next };
 }
 
 /**
  * Tries patterns of the house that the studio has no copy of, as {@link fitPatterns} tries its own; wires that it lacks are those of the trade.
  */
-export async function fitStarters(
-  session: StudioSession,
-  measure: Measure,
-  texts: Texts,
-): Promise<readonly Fitted[]> {
+export async function fitStarters(session: StudioSession, on: TriedOn): Promise<readonly Fitted[]> {
   const { starters } = await listStarters(session);
   const read = await look(session, async (tx) => readStock(tx, await allWires(tx)));
   const rows = starters.flatMap(({ name, kind, notes, composition, parts, isTaken }): Row[] => {
@@ -124,20 +134,15 @@ export async function fitStarters(
     const body = { name, kind, notes, composition, cuts: [], parts: named, steps: [] };
     return isTaken ? [] : [{ number: null, name, kind, body }];
   });
-  return inTurn(rows, measure, texts, read);
+  return inTurn(rows, on, read);
 }
 
 /** Tries patterns one by one, and lets others have their turn in between. */
-async function inTurn(
-  rows: readonly Row[],
-  measure: Measure,
-  texts: Texts,
-  read: Read,
-): Promise<readonly Fitted[]> {
+async function inTurn(rows: readonly Row[], on: TriedOn, read: Read): Promise<readonly Fitted[]> {
   const fitted: Fitted[] = [];
   let since = performance.now();
   for (const row of rows) {
-    const one = tryOn(row, measure, texts, read);
+    const one = tryOn(row, on, read);
     if (one) fitted.push(one);
     if (performance.now() - since < BREATH_MS) continue;
     await new Promise((resolve) => setImmediate(resolve));
@@ -148,23 +153,46 @@ async function inTurn(
   return fitted.sort((a, b) => rank(a) - rank(b) || (a.number ?? 0) - (b.number ?? 0));
 }
 
-/** A pattern on the measure; undefined when it is not bound to it. */
-function tryOn(
-  row: Row,
-  measure: Measure,
-  texts: Texts,
-  { specs, stock, lengthSystem }: Read,
-): Fitted | undefined {
-  const { composition } = row.body;
-  if (!composition) return undefined;
-  const resolved = resolve(composition, specs, techniqueOf, { ...composition.measures, ...texts });
-  if (!resolved.measures.includes(measure)) return undefined;
-  const refusal = whyNot(resolved);
+/** A pattern as it is for what it is tried on; undefined when that has nothing to do with it. */
+function madeFor(composition: Composition, on: TriedOn, specs: Read['specs']) {
+  if ('wire' in on) {
+    const cut = cutFromWire(composition, on.wire.spec.id, specs);
+    return cut && { composition: cut, resolved: resolve(cut, specs, techniqueOf) };
+  }
+  const resolved = resolve(composition, specs, techniqueOf, { ...composition.measures, ...on.texts });
+  return resolved.measures.includes(on.measure) ? { composition, resolved } : undefined;
+}
+
+/** How much of a length a pattern takes that it has not; nothing when it has it. */
+function missingOf(
+  cuts: PatternBody['cuts'],
+  { wire }: { readonly wire: Pick<StockPieceView, 'spec' | 'length'> },
+) {
+  const taken = wireBySpec({ cuts }).get(wire.spec.id) ?? 0;
+  return Math.max(0, taken - wire.length);
+}
+
+/** A pattern on what it is tried on; undefined when that has nothing to do with it. */
+function tryOn(row: Row, on: TriedOn, { specs, stock, lengthSystem }: Read): Fitted | undefined {
+  const made = row.body.composition && madeFor(row.body.composition, on, specs);
+  if (!made) return undefined;
+  const { composition, resolved } = made;
   const cuts = cutsOf(resolved, lengthSystem);
   const judgements = resolved.uses.flatMap((use) => use.judgements);
-  const { shortages } = proposeCuts(wantedCuts({ cuts }), stock);
+  const short = 'wire' in on ? missingOf(cuts, on) : 0;
+  const refusal =
+    whyNot(resolved) ||
+    (short > 0
+      ? `It takes ${formatLengthShort(um(short), lengthSystem)} more of this wire than is left.`
+      : '');
+  // Of a wire that it is tried on only that length is cut.
+  const free = stock.filter(
+    ({ id, specId }) => !('wire' in on) || specId !== on.wire.spec.id || id === on.wire.id,
+  );
+  const { shortages } = proposeCuts(wantedCuts({ cuts }), free);
   return {
     ...row,
+    body: { ...row.body, composition },
     refusal,
     suits: refusal === '' && judgements.every(({ weight }) => weight !== 'fault'),
     specs: Object.fromEntries(

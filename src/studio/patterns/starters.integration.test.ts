@@ -68,12 +68,12 @@ it('tries the house’s own patterns on a stone: those that the studio has no co
     'stone.edge': '2 mm',
     'stone.depth': '5 mm',
   });
-  const small = await fitStarters(session, 'stone', oval('20 mm', '15 mm'));
+  const small = await fitStarters(session, { measure: 'stone', texts: oval('20 mm', '15 mm') });
   const made = small.filter(({ refusal }) => refusal === '');
   // What cannot be made says which act does not fit, and comes last.
   expect(made.length).toBeGreaterThanOrEqual(1);
   expect(small.at(-1)?.refusal).toMatch(/^Outline frame with half-round bands: .* mm/);
-  const large = await fitStarters(session, 'stone', oval('30 mm', '22 mm'));
+  const large = await fitStarters(session, { measure: 'stone', texts: oval('30 mm', '22 mm') });
   for (const { name, number, wires, shortages, takes } of made) {
     expect([name, number]).toEqual([name, null]);
     expect([name, takes.cuts.length > 0, takes.steps.length > 0]).toEqual([name, true, true]);
@@ -86,7 +86,7 @@ it('tries the house’s own patterns on a stone: those that the studio has no co
   }
   const [first] = made;
   done(await takeStarters(session, newKey(), { names: [first?.name ?? ''] }));
-  const left = await fitStarters(session, 'stone', oval('20 mm', '15 mm'));
+  const left = await fitStarters(session, { measure: 'stone', texts: oval('20 mm', '15 mm') });
   expect(left.map(({ name }) => name)).toEqual(
     small.map(({ name }) => name).filter((name) => name !== first?.name),
   );

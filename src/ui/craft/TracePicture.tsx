@@ -57,12 +57,11 @@ export function TracePicture({
       const now = Math.min(NEAREST, Math.max(1, before * by));
       return { near: now, middle: plus(about, scaled(minus(middle, about), before / now)) };
     });
+  /** It stands in the middle of its room: where something is on it, the browser knows. */
   const placeOf = ({ clientX, clientY }: { readonly clientX: number; readonly clientY: number }): Vec => {
-    const box = picture.current?.getBoundingClientRect() ?? new DOMRect(0, 0, 1, 1);
-    return vec(
-      left + ((clientX - box.left) / box.width) * wide,
-      top + ((clientY - box.top) / box.height) * high,
-    );
+    const back = picture.current?.getScreenCTM()?.inverse();
+    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(back);
+    return vec(Math.min(ACROSS, Math.max(0, x)), Math.min(photo.high, Math.max(0, y)));
   };
   // A wheel that turns over the photograph brings it nearer, and does not move the page: the browser must be told before it does.
   const onWheel = useRef<(event: WheelEvent) => void>(undefined);
@@ -99,13 +98,12 @@ export function TracePicture({
   };
   const onPointerMove = ({ clientX, clientY }: PointerEvent) => {
     const from = held.current;
-    const box = picture.current?.getBoundingClientRect();
-    if (!from || !box) return;
+    const dots = picture.current?.getScreenCTM()?.a;
+    if (!from || dots === undefined) return;
     const off = minus(vec(clientX, clientY), from.from);
     if (!from.isMoved && distance(off, vec(0, 0)) < HELD_STILL) return;
     held.current = { ...from, isMoved: true };
-    const by = vec((off.x / box.width) * wide, (off.y / box.height) * high);
-    setSight({ near, middle: minus(from.sight.middle, by) });
+    setSight({ near, middle: minus(from.sight.middle, scaled(off, 1 / dots)) });
   };
   /** Marks are as large on the screen however near it is. */
   const mark = 1 / near;
@@ -118,7 +116,7 @@ export function TracePicture({
         aria-label="Photograph to trace on"
         tabIndex={0}
         viewBox={`${left} ${top} ${wide} ${high}`}
-        className="block w-full cursor-crosshair touch-none border border-base-300"
+        className="block max-h-[46vh] w-full cursor-crosshair touch-none border border-base-300 bg-base-200 lg:max-h-[72vh]"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           held.current = { from: vec(event.clientX, event.clientY), sight: { near, middle }, isMoved: false };

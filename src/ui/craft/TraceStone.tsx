@@ -11,6 +11,7 @@ import type { Texts } from '@/core/technique/readTexts';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Dialog } from '../Dialog';
 import { Field, TextInput } from '../form/Field';
+import { Tick } from '../form/Tick';
 import { useLengths } from '../lengths';
 import { onEdge, photoFrom, type TracedPhoto } from './tracedPhoto';
 import { TracePicture } from './TracePicture';
@@ -29,9 +30,10 @@ export function TraceStone({ name, onTraced }: TraceStoneProps) {
       <button type="button" className="btn btn-sm min-h-11" onClick={() => setOpen(true)}>
         Trace it over a photograph
       </button>
-      <Dialog open={open} onClose={() => setOpen(false)} label="Trace a stone over a photograph">
+      <Dialog open={open} onClose={() => setOpen(false)} label={TITLE} isWide staysOpen>
         <Tracing
           name={name}
+          onLeave={() => setOpen(false)}
           onTraced={(texts) => {
             onTraced(texts);
             setOpen(false);
@@ -42,10 +44,22 @@ export function TraceStone({ name, onTraced }: TraceStoneProps) {
   );
 }
 
+const TITLE = 'Trace a stone over a photograph';
+
 /** What the size of the photograph is known by. */
 const SCALES = {
-  length: { said: 'a length, by its two ends', label: 'Known length', places: 2 },
-  round: { said: 'something round, by three places on its rim', label: 'How far it is across', places: 3 },
+  length: {
+    said: 'a length, by its two ends',
+    label: 'Known length',
+    hint: 'Of a ruler in the picture, or of the stone by the calliper',
+    places: 2,
+  },
+  round: {
+    said: 'something round, by its rim',
+    label: 'How far it is across',
+    hint: 'Of a coin or a washer beside the stone, by the calliper',
+    places: 3,
+  },
 } as const;
 type ScaleBy = keyof typeof SCALES;
 
@@ -61,7 +75,7 @@ function scaleOf(by: ScaleBy, set: readonly Vec[], length: number): Result<Photo
   return across.ok ? { ok: true, value: { ...across.value, length } } : across;
 }
 
-function Tracing({ name, onTraced }: TraceStoneProps) {
+function Tracing({ name, onTraced, onLeave }: TraceStoneProps & { readonly onLeave: () => void }) {
   const { system } = useLengths();
   const [photo, setPhoto] = useState<TracedPhoto>();
   const [by, setBy] = useState<ScaleBy>('length');
@@ -70,6 +84,7 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
   const [isDrawn, setDrawn] = useState(true);
   const [isSmooth, setSmooth] = useState(false);
   const [problem, setProblem] = useState('');
+  const [wrongLength, setWrongLength] = useState('');
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo.url) : undefined), [photo]);
 
   const load = (file: File | undefined) => {
@@ -83,7 +98,7 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
       () => setProblem('This file is no picture that the browser can show.'),
     );
   };
-  const { places, label } = SCALES[by];
+  const { places, label, hint } = SCALES[by];
   const [scale, points] = [set.slice(0, places), set.slice(places)];
   const outline = isSmooth ? smoothed(points) : points;
   const place = (point: Vec) =>
@@ -95,7 +110,8 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
   const takeBack = () => setSet((before) => before.slice(0, -1));
   const take = () => {
     const length = parseLength(known, system);
-    if (!length.ok) return setProblem(length.error);
+    setWrongLength(length.ok ? '' : length.error);
+    if (!length.ok) return;
     const scaled = scaleOf(by, scale, length.value / UM_PER_MM);
     if (!scaled.ok) return setProblem(scaled.error);
     const traced = traceOutline(outline, scaled.value);
@@ -111,97 +127,96 @@ function Tracing({ name, onTraced }: TraceStoneProps) {
   };
   return (
     <div className="space-y-3">
-      <input
-        type="file"
-        accept="image/*"
-        aria-label="Photograph of the stone"
-        className="file-input w-full"
-        onChange={(event) => load(event.target.files?.[0])}
-      />
-      {photo && (
-        <>
-          <div className="grid gap-3 sm:grid-cols-2">
-            <Field label="Its scale is known by">
-              {(ties) => (
-                <select
-                  {...ties}
-                  className="select w-full text-base"
-                  value={by}
-                  onChange={({ target }) => {
-                    setBy(target.value as ScaleBy);
-                    setSet([]);
-                  }}
-                >
-                  {Object.entries(SCALES).map(([each, { said }]) => (
-                    <option key={each} value={each}>
-                      {said}
-                    </option>
-                  ))}
-                </select>
-              )}
-            </Field>
-            <Field
-              label={label}
-              hint={
-                by === 'length'
-                  ? 'Of a ruler in the picture, or of the stone by the calliper'
-                  : 'Of a coin or a washer beside the stone, by the calliper'
-              }
-            >
-              {(ties) => (
-                <TextInput {...ties} value={known} onChange={(event) => setKnown(event.target.value)} />
-              )}
-            </Field>
-          </div>
-          <p className="text-sm" aria-live="polite">
-            {set.length < places
-              ? `Set ${by === 'length' ? 'end' : 'place'} ${set.length + 1} of ${by === 'length' ? 'the known length' : 'three on the rim'}: click, or move the cross with the arrow keys and press Enter.`
-              : `Now go round the stone: ${points.length} ${points.length === 1 ? 'point' : 'points'} set, ${OUTLINE_POINTS.least} at least; more where it bends.`}
-          </p>
-          <TracePicture
-            key={photo.url}
-            photo={photo}
-            scale={scale}
-            points={outline}
-            onPlace={place}
-            onTakeBack={takeBack}
+      <h2>{TITLE}</h2>
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_19rem]">
+        <div className={`space-y-3 ${photo ? 'lg:col-start-2' : 'lg:col-span-2'}`}>
+          <input
+            type="file"
+            accept="image/*"
+            aria-label="Photograph of the stone"
+            className="file-input w-full"
+            onChange={(event) => load(event.target.files?.[0])}
           />
-          <div className="flex flex-wrap gap-x-4">
-            <label className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={isDrawn}
-                onChange={({ target }) => setDrawn(target.checked)}
-              />
-              Draw points to the edge that is near
-            </label>
-            <label className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-sm"
-                checked={isSmooth}
-                onChange={({ target }) => setSmooth(target.checked)}
-              />
-              Smooth out the tremble of the hand
-            </label>
+          {photo && (
+            <>
+              <Field label="Its scale is known by">
+                {(ties) => (
+                  <select
+                    {...ties}
+                    className="select w-full text-base"
+                    value={by}
+                    onChange={({ target }) => {
+                      setBy(target.value as ScaleBy);
+                      setSet([]);
+                    }}
+                  >
+                    {Object.entries(SCALES).map(([each, { said }]) => (
+                      <option key={each} value={each}>
+                        {said}
+                      </option>
+                    ))}
+                  </select>
+                )}
+              </Field>
+              <Field label={label} hint={hint} error={wrongLength}>
+                {(ties) => (
+                  <TextInput {...ties} value={known} onChange={(event) => setKnown(event.target.value)} />
+                )}
+              </Field>
+            </>
+          )}
+        </div>
+        {photo && (
+          <div className="min-w-0 space-y-2 lg:col-start-1 lg:row-span-2 lg:row-start-1">
+            <p className="text-sm" aria-live="polite">
+              {set.length < places
+                ? `Set ${by === 'length' ? 'end' : 'place'} ${set.length + 1} of ${by === 'length' ? 'the known length' : 'three on the rim'}: click, or move the cross with the arrow keys and press Enter.`
+                : `Now go round the stone: ${points.length} ${points.length === 1 ? 'point' : 'points'} set, ${OUTLINE_POINTS.least} at least; more where it bends.`}
+            </p>
+            <TracePicture
+              key={photo.url}
+              photo={photo}
+              scale={scale}
+              points={outline}
+              onPlace={place}
+              onTakeBack={takeBack}
+            />
+          </div>
+        )}
+        <div className="space-y-3 lg:col-start-2">
+          {photo && (
+            <>
+              <Tick checked={isDrawn} onChange={setDrawn}>
+                Draw points to the edge that is near
+              </Tick>
+              <Tick checked={isSmooth} onChange={setSmooth}>
+                Smooth out the tremble of the hand
+              </Tick>
+            </>
+          )}
+          <div aria-live="assertive">
+            {problem && (
+              <p role="alert" className="font-semibold text-error">
+                {problem}
+              </p>
+            )}
           </div>
           <div className="flex flex-wrap gap-2">
-            <button type="button" className="btn" disabled={set.length === 0} onClick={takeBack}>
-              Take the last point back
-            </button>
-            <button type="button" className="btn btn-primary" onClick={take}>
-              Take the outline over
+            {photo && (
+              <>
+                <button type="button" className="btn" disabled={set.length === 0} onClick={takeBack}>
+                  Take the last point back
+                </button>
+                <button type="button" className="btn btn-primary" onClick={take}>
+                  Take the outline over
+                </button>
+              </>
+            )}
+            <button type="button" className="btn" onClick={onLeave}>
+              Leave it
             </button>
           </div>
-        </>
-      )}
-      <div aria-live="assertive">
-        {problem && (
-          <p role="alert" className="font-semibold text-error">
-            {problem}
-          </p>
-        )}
+        </div>
       </div>
     </div>
   );

@@ -4,12 +4,20 @@ import { completedRing } from '@/core/ring/ringSize';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { asked as askedBy, type Search } from '@/app/lib/search';
-import { MEASURES, type Measure } from '@/core/pattern/composition';
-import { readTexts, type Texts } from '@/core/technique/readTexts';
+import { MEASURES } from '@/core/pattern/composition';
+import { readTexts } from '@/core/technique/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import { showDrawer } from '@/studio/drawers/drawers';
-import { fitPatterns, fitStarters, type Fitted } from '@/studio/patterns/fitting';
+import {
+  fitPatterns,
+  fitStarters,
+  type Fitted,
+  type OnMeasure,
+  type TriedOn,
+} from '@/studio/patterns/fitting';
+import type { StudioSession } from '@/studio/kernel/useCase';
+import { showStockPiece, type StockPieceView } from '@/studio/wire/rack';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
 import type { CostUnits } from '@/core/units/money';
@@ -35,29 +43,34 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
     detail.ware === 'stone' ? [{ ...detail, number }] : [],
   );
   const chosen = stones.find(({ number }) => number === numberOnTag('stone', asked.stone ?? ''));
-  const tried = triedOn({ ...asked, ring: asked.ring && completedRing(asked.ring, rings) }, chosen);
-  const wrong = tried ? wrongIn(tried) : {};
+  const wire = asked.wire ? await wireAsked(session, asked.wire) : undefined;
+  const tried: TriedOn | undefined =
+    wire !== undefined
+      ? typeof wire === 'object'
+        ? { wire }
+        : undefined
+      : triedOn({ ...asked, ring: asked.ring && completedRing(asked.ring, rings) }, chosen);
+  const wrong = typeof wire === 'string' ? { wire } : tried ? wrongIn(tried) : {};
   const under = asked.under ? numberOf(asked.under) : undefined;
   const { fitted, next } =
     tried && Object.keys(wrong).length === 0
-      ? await fitPatterns(session, tried.measure, tried.texts, under)
+      ? await fitPatterns(session, tried, under)
       : { fitted: [], next: null };
   const begun = tried && isOwner && under === undefined && Object.keys(wrong).length === 0;
-  const starters = begun
-    ? (await fitStarters(session, tried.measure, tried.texts)).filter(({ refusal }) => refusal === '')
-    : [];
+  const starters = begun ? (await fitStarters(session, tried)).filter(({ refusal }) => refusal === '') : [];
   const book = tried ? await priceBook(session) : null;
   const costOf = book ? costing(book, await readSettings(session)) : undefined;
   const begin = (each: Fitted) =>
-    isOwner && tried && each.refusal === '' ? beginHref(each, tried.texts, chosen) : undefined;
+    isOwner && tried && each.refusal === '' ? beginHref(each, tried, chosen) : undefined;
+  const texts = tried && 'texts' in tried ? tried.texts : {};
   const suited = fitted.filter(({ suits }) => suits);
   const ready = suited.filter(({ shortages }) => shortages.length === 0);
   return (
     <>
       <h1>
         {tried && Object.keys(wrong).length === 0
-          ? `${suited.length} of ${fitted.length} patterns suit it, and the rack has the wire for ${ready.length}`
-          : 'Which patterns suit this stone, this finger or this bead?'}
+          ? headline(tried, suited.length, fitted.length, ready.length)
+          : 'Which patterns suit this stone, this finger, this bead or this wire?'}
       </h1>
       <div className="no-print mt-4 grid items-start gap-4 lg:grid-cols-3">
         <form
@@ -140,17 +153,20 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
             asked={asked.bead}
             wrong={wrong['bead']}
           />
+          <OneMeasure
+            name="wire"
+            about="A wire of the rack"
+            label="A wire of the rack, by its tag"
+            placeholder="W-0012"
+            action="Try this wire"
+            asked={asked.wire}
+            wrong={wrong['wire']}
+          />
         </div>
       </div>
       <ul className="mt-4 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
         {fitted.map((each) => (
-          <Tried
-            key={each.number}
-            fitted={each}
-            texts={tried?.texts ?? {}}
-            costs={costOf?.(each)}
-            begin={begin(each)}
-          />
+          <Tried key={each.number} fitted={each} texts={texts} costs={costOf?.(each)} begin={begin(each)} />
         ))}
       </ul>
       {starters.length > 0 && (
@@ -159,13 +175,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
           <p className="muted mt-1">They are not among yours yet; drawn in these measures.</p>
           <ul className="mt-3 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
             {starters.map((each) => (
-              <Tried
-                key={each.name}
-                fitted={each}
-                texts={tried?.texts ?? {}}
-                costs={costOf?.(each)}
-                begin={begin(each)}
-              />
+              <Tried key={each.name} fitted={each} texts={texts} costs={costOf?.(each)} begin={begin(each)} />
             ))}
           </ul>
         </section>
@@ -194,7 +204,7 @@ function OneMeasure({
   asked = '',
   wrong,
 }: {
-  name: 'ring' | 'bead';
+  name: 'ring' | 'bead' | 'wire';
   about: string;
   label: string;
   placeholder: string;
@@ -222,11 +232,27 @@ function OneMeasure({
   );
 }
 
+/** The headline of an answer. */
+function headline(tried: TriedOn, suited: number, all: number, ready: number): string {
+  const rack = `the rack has the wire for ${ready}`;
+  return 'wire' in tried
+    ? `${suited} of ${all} patterns can be cut from ${tag('wire', tried.wire.number)}, and ${rack}`
+    : `${suited} of ${all} patterns suit it, and ${rack}`;
+}
+
+/** A length of the rack, by its tag; a sentence when there is none. */
+async function wireAsked(session: StudioSession, typed: string): Promise<StockPieceView | string> {
+  const number = numberOnTag('wire', typed.trim().toUpperCase());
+  const piece = number === undefined ? null : await showStockPiece(session, number);
+  if (!piece) return `“${typed}” is no length of the rack; write its tag, like W-0012.`;
+  return piece.length > 0 ? piece : `${tag('wire', piece.number)} is used up.`;
+}
+
 /** What is tried, as the measures of a pattern have it. */
 function triedOn(
   { outline, length, width, edge, depth, ring, bead }: FittingQuery,
   stone: StoneMeasures | undefined,
-): { readonly measure: Measure; readonly texts: Texts } | undefined {
+): OnMeasure | undefined {
   if (stone) return { measure: 'stone', texts: stoneTexts(stone) };
   if (ring) return { measure: 'ring', texts: { ring } };
   if (bead) return { measure: 'bead', texts: { bead } };
@@ -244,7 +270,9 @@ function triedOn(
   };
 }
 
-function wrongIn({ measure, texts }: { measure: Measure; texts: Texts }): Readonly<Record<string, string>> {
+function wrongIn(tried: TriedOn): Readonly<Record<string, string>> {
+  if ('wire' in tried) return {};
+  const { measure, texts } = tried;
   const read = readTexts({ [measure]: MEASURES[measure] }, texts, 'mm');
   return read.ok ? {} : read.error;
 }
@@ -260,10 +288,15 @@ const costing =
 /** Where a pattern is composed on for what it was tried on. */
 function beginHref(
   { number, name }: Fitted,
-  texts: Texts,
+  tried: TriedOn,
   stone: { readonly number: number } | undefined,
 ): string {
   const of: Record<string, string> = number === null ? { starter: name } : { from: tag('pattern', number) };
-  const made = stone ? { for: tag('stone', stone.number) } : texts;
+  const made =
+    'wire' in tried
+      ? { wire: tag('wire', tried.wire.number) }
+      : stone
+        ? { for: tag('stone', stone.number) }
+        : tried.texts;
   return `/patterns/compose?${new URLSearchParams({ ...of, ...made }).toString()}`;
 }

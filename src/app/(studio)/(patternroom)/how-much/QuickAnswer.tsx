@@ -4,6 +4,9 @@ import dynamic from 'next/dynamic';
 import { allOf } from '@/core/drawing/look';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { counted } from '@/core/units/counted';
+import type { LineDrawing } from '@/core/drawing/lineDrawing';
+import type { View } from '@/core/drawing/view';
+import { isActed } from '@/core/technique/act';
 import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
 import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
 import { FINDING_GROUPS } from '@/core/technique/findingGroups';
@@ -38,10 +41,15 @@ import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
+import { Tick } from '@/ui/form/Tick';
 import { WhenSeen } from '@/ui/WhenSeen';
 
 /** What it costs stands below: it comes when it is seen. */
 const Priced = dynamic(() => import('./Priced').then((loaded) => loaded.Priced), { ssr: false });
+/** What is pulled at comes after what is seen. */
+const ShapeAnswer = dynamic(() => import('./ShapeAnswer').then((loaded) => loaded.ShapeAnswer), {
+  ssr: false,
+});
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
   ssr: false,
 });
@@ -145,6 +153,7 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
     return { technique: first, texts: startTexts(first, system, initialTexts), metal: told?.id ?? 'copper' };
   });
   const [question, setQuestion] = useState(initial);
+  const [isShaping, setShaping] = useState(false);
   useAddress(question, initial);
   const { technique, texts, metal } = question;
   // What is typed is shown at once, what comes of it when the typing pauses.
@@ -155,7 +164,10 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
   if (now.answer && kept !== now.answer) setKept(now.answer);
   const shown = now.answer ?? (kept?.technique === settled.technique ? kept : undefined);
 
-  const fill = (more: Texts) => setQuestion((before) => ({ ...before, texts: { ...before.texts, ...more } }));
+  const fill = useCallback(
+    (more: Texts) => setQuestion((before) => ({ ...before, texts: { ...before.texts, ...more } })),
+    [],
+  );
   const { picked, pick } = usePicked(
     first,
     useCallback(
@@ -244,7 +256,17 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               <Said>{now.refusal}</Said>
             </p>
           )}
-          {shown && <Shown answer={shown} metal={settled.metal} known={known} />}
+          {shown && (
+            <Shown
+              answer={shown}
+              texts={settled.texts}
+              metal={settled.metal}
+              known={known}
+              isShaping={isShaping}
+              setShaping={setShaping}
+              onShape={fill}
+            />
+          )}
           {now.answer && FINDING_GROUPS.includes(now.answer.technique.group) && (
             <IntoTheDrawer {...now.answer} texts={settled.texts} />
           )}
@@ -258,6 +280,7 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               </Link>
             </>
           )}
+          {shown && <OrderOfWork plan={shown.plan} />}
           <Judgements of={judgements.filter(({ about }) => !keys.includes(about))} />
         </div>
       </div>
@@ -282,14 +305,40 @@ function headline({ plan, values }: Answer, system: LengthSystem): string {
 
 const Shown = memo(function Shown({
   answer: { technique, values, plan },
+  texts,
   metal,
   known,
+  isShaping,
+  setShaping,
+  onShape,
 }: {
   answer: Answer;
+  texts: Texts;
   metal: MetalId;
   known: Readonly<Record<string, KnownWire>>;
+  /** Whether its measures are handles on the picture. */
+  isShaping: boolean;
+  setShaping: (isShaping: boolean) => void;
+  onShape: (texts: Texts) => void;
 }) {
   const looks = useMemo(() => allOf(metal), [metal]);
+  const canBeShaped = isActed(technique);
+  const over = useCallback(
+    (view: View, box: LineDrawing['box']) =>
+      canBeShaped &&
+      isShaping && (
+        <ShapeAnswer
+          technique={technique}
+          values={values}
+          texts={texts}
+          looks={looks}
+          view={view}
+          box={box}
+          onShape={onShape}
+        />
+      ),
+    [technique, canBeShaped, isShaping, values, texts, looks, onShape],
+  );
   const grams = massOfPlan(plan, values, () => metal);
   return (
     <>
@@ -305,7 +354,15 @@ const Shown = memo(function Shown({
           plan={plan}
           looks={looks}
           label={`${technique.title}, drawn to scale`}
-          className="mt-2 h-64 w-full"
+          className="mt-2 h-[40vh] w-full lg:h-[50vh]"
+          over={over}
+          beside={
+            canBeShaped && (
+              <Tick checked={isShaping} onChange={setShaping} className="no-print mt-1">
+                shape by hand
+              </Tick>
+            )
+          }
           isRing={technique.group === 'rings'}
         />
         <ul className="mt-2 list-inside list-disc text-sm">
@@ -331,26 +388,31 @@ const Shown = memo(function Shown({
           }))}
         />
       </section>
-      <section className="leaf p-4">
-        <h2>Order of work</h2>
-        <ol className="mt-2 list-inside list-decimal">
-          {plan.steps.map(({ id, name, minutes }) => (
-            <li key={id}>
-              <Said>{name}</Said>{' '}
-              <span className="muted text-sm">
-                <Said>{`${Number(minutes.toFixed(1))} min`}</Said>
-              </span>
-              {plan.order
-                .filter(({ first }) => first === id)
-                .map(({ then, why }) => (
-                  <span key={then} className="muted block pl-6 text-sm">
-                    <Said>{`before “${plan.steps.find((step) => step.id === then)?.name ?? ''}”: ${why}`}</Said>
-                  </span>
-                ))}
-            </li>
-          ))}
-        </ol>
-      </section>
     </>
+  );
+});
+
+const OrderOfWork = memo(function OrderOfWork({ plan }: Pick<Answer, 'plan'>) {
+  return (
+    <section className="leaf p-4">
+      <h2>Order of work</h2>
+      <ol className="mt-2 list-inside list-decimal">
+        {plan.steps.map(({ id, name, minutes }) => (
+          <li key={id}>
+            <Said>{name}</Said>{' '}
+            <span className="muted text-sm">
+              <Said>{`${Number(minutes.toFixed(1))} min`}</Said>
+            </span>
+            {plan.order
+              .filter(({ first }) => first === id)
+              .map(({ then, why }) => (
+                <span key={then} className="muted block pl-6 text-sm">
+                  <Said>{`before “${plan.steps.find((step) => step.id === then)?.name ?? ''}”: ${why}`}</Said>
+                </span>
+              ))}
+          </li>
+        ))}
+      </ol>
+    </section>
   );
 });

@@ -304,6 +304,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               byId={byId}
               inHand={composition.inHand ?? NO_TEXTS}
               compose={compose}
+              onShape={changes.shape}
             />
           )}
           {resolved.uses.length > 1 && <EndReach uses={resolved.uses} />}

@@ -1,9 +1,11 @@
 'use client';
 
-import { createContext, memo, useCallback, useContext, useMemo } from 'react';
+import dynamic from 'next/dynamic';
+import { createContext, memo, useCallback, useContext, useMemo, type ReactNode } from 'react';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { cutKey, withLengthTyped, type CutInHand } from '@/core/pattern/inHand';
-import type { Resolved } from '@/core/pattern/resolve';
+import type { Resolved, ResolvedCut } from '@/core/pattern/resolve';
+import { cutOf } from '@/core/technique/technique';
 import { completedText, readInside, type Texts } from '@/core/technique/readTexts';
 import { mm } from '@/core/units/length';
 import { CutStrips, type Strip } from '@/ui/craft/CutStrips';
@@ -14,25 +16,44 @@ import { useHouse } from '@/ui/house';
 import { Reckoned, useLengths } from '@/ui/lengths';
 import { useSame } from '@/ui/useSame';
 
+/** It is asked of a length that is too short. */
+const InsteadOfIt = dynamic(() => import('./InsteadOfIt').then((loaded) => loaded.InsteadOfIt), {
+  ssr: false,
+});
+
 interface CutsToScaleProps {
   readonly resolved: Resolved;
   readonly byId: Specs;
   /** Lengths that are cut already, as typed. */
   readonly inHand: Texts;
   readonly compose: (next: (before: Composition) => Composition, tag: string) => void;
+  readonly onShape: (use: string, texts: Texts, tag: string) => void;
 }
 
 /** What is in hand for each cut, for the fields below them: they change while the cuts stay. */
 interface InHand {
   readonly typed: Texts;
-  readonly had: ReadonlyMap<string, CutInHand | undefined>;
+  readonly cuts: ReadonlyMap<string, ResolvedCut>;
   readonly onType: (key: string, typed: string) => void;
+  /** What is asked of a length that is too short. */
+  readonly instead: (cut: ResolvedCut) => ReactNode;
 }
 
-const InHandContext = createContext<InHand>({ typed: {}, had: new Map(), onType: () => undefined });
+const InHandContext = createContext<InHand>({
+  typed: {},
+  cuts: new Map(),
+  onType: () => undefined,
+  instead: () => null,
+});
 
 /** The wires that a pattern is cut from, to one scale, and what of them is cut already. */
-export const CutsToScale = memo(function CutsToScale({ resolved, byId, inHand, compose }: CutsToScaleProps) {
+export const CutsToScale = memo(function CutsToScale({
+  resolved,
+  byId,
+  inHand,
+  compose,
+  onShape,
+}: CutsToScaleProps) {
   const onType = useCallback(
     (key: string, typed: string) =>
       compose(
@@ -44,10 +65,18 @@ export const CutsToScale = memo(function CutsToScale({ resolved, byId, inHand, c
   const told = useMemo(
     () => ({
       typed: inHand,
-      had: new Map(resolved.cuts.map((cut) => [cutKey(cut.use.id, cut), cut.inHand])),
+      cuts: new Map(resolved.cuts.map((cut) => [cutKey(cut.use.id, cut), cut])),
       onType,
+      instead: (cut: ResolvedCut) => (
+        <InsteadOfIt
+          resolved={resolved}
+          cut={cut}
+          length={cutOf(cut) + (cut.inHand?.over ?? 0)}
+          onShape={onShape}
+        />
+      ),
     }),
-    [inHand, resolved, onType],
+    [inHand, resolved, onType, onShape],
   );
   return (
     <section className="leaf p-4" aria-label="Cuts">
@@ -65,8 +94,15 @@ export const CutsToScale = memo(function CutsToScale({ resolved, byId, inHand, c
 });
 
 function LengthBelow({ strip: { key, title } }: { readonly strip: Strip }) {
-  const { typed, had, onType } = useContext(InHandContext);
-  return <LengthInHand cut={title} of={key} typed={typed[key] ?? ''} inHand={had.get(key)} onType={onType} />;
+  const { typed, cuts, onType, instead } = useContext(InHandContext);
+  const cut = cuts.get(key);
+  const inHand = cut?.inHand;
+  return (
+    <>
+      <LengthInHand cut={title} of={key} typed={typed[key] ?? ''} inHand={inHand} onType={onType} />
+      {cut && inHand && inHand.over < 0 && instead(cut)}
+    </>
+  );
 }
 
 const LENGTH = { field: 'inHand', label: 'I have cut', kind: 'length' } as const;
@@ -105,8 +141,7 @@ const LengthInHand = memo(function LengthInHand({
           inHand &&
           (short ? (
             <strong className="text-error">
-              <Reckoned of={mm(-inHand.over)} /> too short: cut another, or ask below what an end in hand
-              makes.
+              <Reckoned of={mm(-inHand.over)} /> too short: cut another, or see what it would do instead.
             </strong>
           ) : inHand.over > 0 ? (
             <>

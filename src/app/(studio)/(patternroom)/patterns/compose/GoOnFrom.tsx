@@ -2,8 +2,8 @@
 
 import type { ReactNode } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import { seenFrom, type View } from '@/core/drawing/view';
-import type { Vec } from '@/core/geometry/vector';
+import { seenFrom, type Seen, type View } from '@/core/drawing/view';
+import { distance, type Vec } from '@/core/geometry/vector';
 import type { PlaceLeft } from '@/core/pattern/placesLeft';
 import { mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';
@@ -58,21 +58,26 @@ export function PlacesMarked({
         const { ref } = place.offer;
         const isPicked = picked.includes(ref);
         const line = seenFrom(view, place.line);
+        const [at] = seenFrom(view, [place.at]) as [Seen];
+        const mark = marks[index];
         return (
           <g key={ref}>
             {isPicked && !isEnd(place) && (
               <polyline points={line.map(({ x, y }) => `${x},${y}`).join(' ')} strokeWidth={radius / 2} />
             )}
+            {mark && distance(mark, at) > radius && (
+              <line x1={at.x} y1={at.y} x2={mark.x} y2={mark.y} strokeWidth={radius / 10} />
+            )}
             <circle
-              cx={marks[index]?.x}
-              cy={marks[index]?.y}
+              cx={mark?.x}
+              cy={mark?.y}
               r={radius * SEEN}
               fill="currentColor"
               fillOpacity={isPicked ? 0.7 : 0.1}
             />
             <circle
-              cx={marks[index]?.x}
-              cy={marks[index]?.y}
+              cx={mark?.x}
+              cy={mark?.y}
               r={radius}
               className="pointer-events-auto cursor-pointer"
               fill="transparent"

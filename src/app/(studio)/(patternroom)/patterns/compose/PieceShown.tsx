@@ -4,27 +4,27 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { spread } from '@/core/drawing/spread';
 import { seenFrom, type View } from '@/core/drawing/view';
-import type { Path, Vec3 } from '@/core/geometry/path';
 import { isRing, type DrawnPart } from '@/core/pattern/drawnParts';
-import { hangingOf, saidHanging } from '@/core/pattern/hangs';
 import { looksOf } from '@/core/pattern/looksOf';
-import { linesOfUse, type Remark } from '@/core/pattern/remark';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
+import { toShape } from '@/core/pattern/toShape';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
 import type { GoingOn } from '@/core/technique/takesFor';
 import { PieceHangs } from '@/ui/craft/PieceHangs';
 import { PlanViews } from '@/ui/craft/PlanViews';
-import { CHECKS, Remarks, TOUCHES, type Showing } from '@/ui/craft/Remarks';
-import { usePieceSaid } from '@/ui/craft/usePieceSaid';
-import { asItHangs, LetHang } from './asItHangs';
+import { markRadius } from '@/ui/craft/markRadius';
+import { CHECKS, Remarks, TOUCHES } from '@/ui/craft/Remarks';
+import { ShapeByHand } from '@/ui/craft/ShapeByHand';
+import { Tick } from '@/ui/form/Tick';
+import { useHandles } from '@/ui/craft/useHandles';
+import { Plumb } from './asItHangs';
 import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
 import { NextAct } from './NextAct';
 import { PlacesShown } from './PlacesShown';
-import { ShapeByHand } from './ShapeByHand';
-import { useHandles } from './useHandles';
+import { useShownWhere } from './useShownWhere';
 import { useTrial } from './useTrial';
 import type { Work } from './work';
 
@@ -58,30 +58,12 @@ export const PieceShown = memo(function PieceShown({
 }: PieceShownProps) {
   const { resolved, atHand, parts } = work;
   const looks = useMemo(() => looksOf(part, atHand.specs, parts), [part, atHand, parts]);
-  const said = usePieceSaid(part.piece ?? {});
   const own = useMemo(
     () => (part.plan.run ? placesLeft(resolved.left, [{ run: part.plan.run }]) : []),
     [resolved, part],
   );
-  const { piece } = part;
-  const hang = piece?.hang;
-  const hangs = useMemo(() => piece && hangingOf(piece, looks), [piece, looks]);
-  const hanging = useMemo(() => hang && hangs && asItHangs(hang, hangs), [hang, hangs]);
-  const [isLetToHang, letHang] = useState(false);
-  const hung = isLetToHang ? hanging : undefined;
-  const plan = useMemo(() => (hung ? hung.hung(part.plan) : part.plan), [part, hung]);
-  const [remark, setRemark] = useState<Remark>();
-  const showing: Showing = { shown: remark, show: setRemark };
-  // What is shown follows the piece: it is what is said of it now, and nothing when that is not said any more.
-  const shownAt = useMemo(() => {
-    const now = [...(said?.checks ?? NOTHING), ...(said?.touches ?? NOTHING)];
-    const hung = hangs && hang ? [{ said: saidHanging(hangs), at: [hang, hangs.middle] }] : [];
-    return [...now, ...hung].find((each) => each.said === remark?.said)?.at ?? NOWHERE;
-  }, [said, hangs, hang, remark]);
-  const pointedAt = useMemo(
-    () => (piece && pointed !== undefined ? linesOfUse(piece, pointed) : NO_LINES),
-    [piece, pointed],
-  );
+  const where = useShownWhere(part, looks, pointed);
+  const { hangs, hung, showing } = where;
   const refs = useMemo(() => picked.map(({ ref }) => ref), [picked]);
   const isAsked = picked.some(({ ref }) => own.some(({ offer }) => offer.ref === ref));
   const { trying, trial, onTry, onStop } = useTrial(work, picked, isAsked ? able : NONE);
@@ -99,11 +81,19 @@ export const PieceShown = memo(function PieceShown({
     setTakenAfter(undefined);
     setShaping(last);
   }
-  const shaped = useHandles(resolved, shaping);
+  const shaped = useHandles(useMemo(() => toShape(resolved, shaping), [resolved, shaping]));
   const name = uses.find(({ id }) => id === shaping)?.name ?? '';
   const over = useCallback(
     (view: View, box: LineDrawing['box']) => {
-      const radius = Math.max(box.width, box.height) / MARK;
+      const radius = markRadius(box);
+      const places = <PlacesShown at={where.at} lines={where.lines} radius={radius} view={view} box={box} />;
+      if (hung)
+        return (
+          <>
+            {places}
+            <Plumb from={hung.from} view={view} box={box} />
+          </>
+        );
       const marked = markedOf(own, refs);
       const handles = shaped?.handles ?? [];
       // All of them together: a handle stands beside an end that lies where it does.
@@ -116,7 +106,7 @@ export const PieceShown = memo(function PieceShown({
       );
       return (
         <>
-          <PlacesShown at={shownAt} lines={pointedAt} radius={radius} view={view} box={box} />
+          {places}
           <PlacesMarked
             places={marked}
             marks={marks}
@@ -128,7 +118,7 @@ export const PieceShown = memo(function PieceShown({
           />
           {shaped && (
             <ShapeByHand
-              key={shaped.id}
+              key={shaped.of.id}
               shaped={shaped}
               name={name}
               marks={marks.slice(marked.length)}
@@ -136,26 +126,32 @@ export const PieceShown = memo(function PieceShown({
               looks={looks}
               view={view}
               box={box}
-              onShape={(texts, tag) => onShape(shaped.id, texts, tag)}
+              onShape={(texts, tag) => onShape(shaped.of.id, texts, tag)}
             />
           )}
         </>
       );
     },
-    [own, refs, onPick, shaped, name, looks, onShape, shownAt, pointedAt],
+    [own, refs, onPick, shaped, name, looks, onShape, where.at, where.lines, hung],
   );
   return (
     <>
-      <section aria-label={`The piece: ${part.name}`} className="leaf sticky top-0 z-10 p-2">
+      <section aria-label={`The piece: ${part.name}`} className="stays-above leaf sticky top-0 z-10 p-2">
         <PlanViews
-          plan={plan}
+          plan={hung?.plan ?? part.plan}
           looks={looks}
           label={`${part.name}, drawn to scale`}
           className="h-[30vh] w-full lg:h-[46vh]"
           isRing={isRing(part)}
           ghost={hung ? undefined : ghost}
-          over={hung?.over ?? over}
-          beside={hanging && <LetHang isHung={isLetToHang} onChange={letHang} />}
+          over={over}
+          beside={
+            hangs && (
+              <Tick checked={hung !== undefined} onChange={where.letHang} className="no-print mt-1">
+                as it hangs
+              </Tick>
+            )
+          }
         />
       </section>
       <GoOnFrom places={own} picked={refs} onPick={onPick}>
@@ -200,21 +196,15 @@ export const PieceShown = memo(function PieceShown({
         </p>
       </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
-        {hangs && hang && <PieceHangs hangs={hangs} at={hang} showing={showing} />}
-        <Remarks of={said?.checks ?? NOTHING} label={CHECKS} showing={showing} />
-        <Remarks of={said?.touches ?? NOTHING} label={TOUCHES} isWarning showing={showing} />
+        {hangs && <PieceHangs hangs={hangs.how} at={hangs.from} showing={showing} />}
+        <Remarks of={where.checks} label={CHECKS} showing={showing} />
+        <Remarks of={where.touches} label={TOUCHES} isWarning showing={showing} />
       </section>
     </>
   );
 });
 
 const NONE: readonly GoingOn[] = [];
-const NOTHING: readonly Remark[] = [];
-const NOWHERE: readonly Vec3[] = [];
-const NO_LINES: readonly Path[] = [];
 
 /** Whether a technique has a shape of its own: one that is alike to another is shaped there. */
 const isShaped = ({ use }: ResolvedUse): boolean => use.mirrors === undefined;
-
-/** What a finger hits of an end or a handle is so many times smaller than the picture: 24 points of the screen at least on a tablet (WCAG 2.2, 2.5.8). */
-const MARK = 26;

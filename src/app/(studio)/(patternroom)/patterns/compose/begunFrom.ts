@@ -1,11 +1,13 @@
 import { textsAsked, type Search } from '@/app/lib/search';
 import { withMissingWires } from '@/core/pattern/addTechnique';
-import { MEASURES, type Specs } from '@/core/pattern/composition';
+import { MEASURES, type Composition, type Specs } from '@/core/pattern/composition';
+import { cutFromWire } from '@/core/pattern/cutFromWire';
 import { describeStone } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import { techniqueOf } from '@/core/technique/registry';
 import type { Texts } from '@/core/technique/readTexts';
 import type { StudioSession } from '@/studio/kernel/useCase';
+import { showStockPiece } from '@/studio/wire/rack';
 import { composedOf } from '@/studio/patterns/composedOf';
 import { STARTERS } from '@/studio/patterns/starters';
 import { bodyOfTag } from '@/studio/pictures/bodies';
@@ -31,7 +33,7 @@ const isMeasure = (field: string): boolean =>
 
 /**
  * What an address begins a pattern from: `from` the tag of a pattern or of a finished piece, or `starter` the name of a pattern of the house; for
- * `for`, the tag of a stone of the drawer, or for measures as they are typed.
+ * `for`, the tag of a stone of the drawer, or for measures as they are typed; cut from `wire`, the tag of a length of the rack.
  * @returns undefined when it names nothing to begin from; a sentence when what it names has nothing to begin with
  */
 export async function begunFrom(
@@ -39,7 +41,7 @@ export async function begunFrom(
   search: Search,
   { specs, stones, currency }: AtHand,
 ): Promise<Begun | string | undefined> {
-  const { from = '', starter = '', for: made = '', ...others } = await textsAsked(search);
+  const { from = '', starter = '', for: made = '', wire = '', ...others } = await textsAsked(search);
   if (from === '' && starter === '') return undefined;
   const source = starter === '' ? await ofTag(session, from, specs, currency) : ofStarter(starter, specs);
   if (typeof source === 'string') return source;
@@ -47,10 +49,9 @@ export async function begunFrom(
   const stone = stones.find(({ number }) => number === numberOnTag('stone', made));
   if (made !== '' && !stone) return `${made} is no stone that lies free in the drawer.`;
   const { composition } = source;
-  const begun = {
-    ...source,
-    composition: { ...composition, measures: { ...composition.measures, ...measures } },
-  };
+  const cut = wire === '' ? composition : await ofWire(session, composition, wire, specs);
+  if (typeof cut === 'string') return cut;
+  const begun = { ...source, composition: { ...cut, measures: { ...cut.measures, ...measures } } };
   return {
     given: stone
       ? {
@@ -58,8 +59,21 @@ export async function begunFrom(
           name: `${begun.name}, ${describeStone(stone)}`.slice(0, MOST_NAME),
         }
       : begun,
-    from: JSON.stringify([from, starter, made, measures]),
+    from: JSON.stringify([from, starter, made, wire, measures]),
   };
+}
+
+/** What it is begun from, cut from a length of the rack; a sentence when that cannot be. */
+async function ofWire(
+  session: StudioSession,
+  composition: Composition,
+  typed: string,
+  specs: Specs,
+): Promise<Composition | string> {
+  const number = numberOnTag('wire', typed);
+  const piece = number === undefined ? null : await showStockPiece(session, number);
+  if (!piece) return `There is no length ${typed} on the rack.`;
+  return cutFromWire(composition, piece.spec.id, specs) ?? `Nothing in it is of a wire like ${typed}.`;
 }
 
 /** The longest name that a pattern takes. */

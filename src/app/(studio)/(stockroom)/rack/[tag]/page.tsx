@@ -59,9 +59,16 @@ export default async function StockPiecePage({ params }: { params: Params }) {
         <section className="leaf p-4">
           <div className="flex flex-wrap items-start justify-between gap-3">
             <WireChip spec={spec} box={44} />
-            <Link href={`/labels?items=${tag('wire', piece.number)}`} className="btn btn-sm no-print">
-              Print its label
-            </Link>
+            <p className="no-print flex flex-wrap gap-2">
+              {length > 0 && (
+                <Link href={`/fitting?wire=${tag('wire', piece.number)}`} className="btn btn-sm">
+                  What could it become?
+                </Link>
+              )}
+              <Link href={`/labels?items=${tag('wire', piece.number)}`} className="btn btn-sm">
+                Print its label
+              </Link>
+            </p>
           </div>
           <div className="mt-3">
             <Ruler span={span} label="Ruler" />

@@ -16,9 +16,9 @@ import {
 } from '@/core/technique/handles';
 import type { Texts } from '@/core/technique/readTexts';
 import { formatLengthShort, mm } from '@/core/units/length';
-import { PlanDrawing } from '@/ui/craft/PlanDrawing';
-import { Said } from '@/ui/house';
-import { Reckoned, useLengths } from '@/ui/lengths';
+import { PlanDrawing } from './PlanDrawing';
+import { Said } from '../house';
+import { Reckoned, useLengths } from '../lengths';
 import type { Shaped } from './useHandles';
 
 /** A handle that is being pulled, or was just now. */
@@ -140,7 +140,7 @@ export function ShapeByHand({
         role="group"
         aria-label={`Handles of ${name}`}
         viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-        className="pointer-events-none absolute inset-0 h-full w-full overflow-visible text-primary"
+        className="no-print pointer-events-none absolute inset-0 h-full w-full overflow-visible text-primary"
         fill="none"
         stroke="currentColor"
         strokeWidth={size / 6}

@@ -1,0 +1,42 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { Shaping, type Handle, type ToShape } from '@/core/technique/handles';
+import type { Values } from '@/core/technique/readValues';
+
+/** A use that is shaped by hand, and its handles as far as they were found. */
+export interface Shaped {
+  /** What it was worked out of: another object when anything changed. */
+  readonly of: ToShape;
+  readonly values: Values;
+  readonly shaping: Shaping;
+  readonly handles: readonly Handle[];
+}
+
+/**
+ * The handles of a use, found one after the other while nothing else is to be done; those of before stay until then.
+ * @param asked the same object as long as nothing changed; undefined when nothing is shaped
+ */
+export function useHandles(asked: ToShape | undefined): Shaped | undefined {
+  const [found, setFound] = useState<Shaped>();
+  useEffect(() => {
+    if (!asked) return;
+    const handles: Handle[] = [];
+    const begin = () => {
+      const made = Shaping.of(asked.uses, asked.id);
+      if (!made.ok) return setFound(undefined);
+      const shaping = made.value;
+      const coming = shaping.handles(asked.keys);
+      const next = () => {
+        const { value, done } = coming.next();
+        if (value) handles.push(value);
+        if (done) setFound({ of: asked, values: shaping.values, shaping, handles });
+        else timer = setTimeout(next);
+      };
+      next();
+    };
+    let timer = setTimeout(begin);
+    return () => clearTimeout(timer);
+  }, [asked]);
+  return found?.of.id === asked?.id ? found : undefined;
+}
