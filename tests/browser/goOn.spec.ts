@@ -119,3 +119,42 @@ test('what a technique does is shaped by hand on the picture, by mouse or by key
   await page.getByRole('button', { name: 'Redo Across, outside of Flat spiral' }).click();
   await expect(across).toHaveAttribute('aria-valuenow', pulled ?? '');
 });
+
+test('a point of a line is drawn to what is near, and is not while Alt is held', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const goOn = page.getByRole('region', { name: 'Go on from' });
+  await goOn.getByRole('button', { name: /^frame wire 1, right end/ }).click();
+  await goOn.getByRole('radio', { name: /line of your own/ }).check();
+  await page.getByRole('button', { name: 'Take it' }).click();
+  const handles = page.getByRole('group', { name: 'Handles of Line of your own' });
+  const point = handles.getByRole('slider', { name: 'point 4 of 4' });
+  await expect(point).toBeVisible();
+  const box = await point.boundingBox();
+  const piece = await page.getByRole('region', { name: /^The piece: / }).boundingBox();
+  if (!box || !piece) throw new Error('the handle is not seen');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const said = page.getByRole('status').filter({ hasText: 'point 4 of 4' });
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // Down towards the stone, until something is near.
+  const near = /, (at the edge of|beside|opposite) /;
+  const way = Math.sign(piece.x + piece.width / 2 - x) || 1;
+  let [at, down] = [x, y];
+  for (let step = 0; step < 80; step += 1) {
+    at += 2 * way;
+    down += 3.2;
+    await page.mouse.move(at, down);
+    if (near.test(await said.innerText())) break;
+  }
+  await expect(said).toHaveText(near);
+  await page.keyboard.down('Alt');
+  await page.mouse.move(at + 1, down);
+  await expect(said).not.toHaveText(near);
+  await page.keyboard.up('Alt');
+  await page.mouse.move(at, down);
+  await expect(said).toHaveText(near);
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Undo .*Line of your own/ })).toBeEnabled();
+});

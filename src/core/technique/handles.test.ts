@@ -3,7 +3,9 @@ import { pieceOf, usesOf, type Told } from '../../../tests/support/acts';
 import { VIEWS, seenFrom } from '../drawing/view';
 import { distance3, norm3, unit3 } from '../geometry/vec3';
 import { expectOk } from '../result';
-import { pulledBy, Shaping, stepped, textsPulled, valuesPulled, type Handle } from './handles';
+import { Shaping } from './handles';
+import { roundWire, type StoneSize } from './parameter';
+import { pulledBy, stepped, straightTo, textsPulled, valuesPulled, type Handle } from './pulls';
 import { readTexts } from './readTexts';
 import { cutOf } from './technique';
 
@@ -206,4 +208,35 @@ it('cuts what its plan cuts', () => {
     planned.reduce((sum, cut) => sum + cut.count * cutOf(cut), 0),
     6,
   );
+});
+
+it('draws a point that is pulled near the edge of a stone against it, and nothing but points', () => {
+  const stone: StoneSize = { outline: 'round', length: 20, width: 20, edge: 3, depth: 5 };
+  const told: readonly Told[] = [
+    ['a', 'bundle-frame', { stone, wire: roundWire(0.8), bound: 0, bail: 3, holds: 2, tail: 40 }],
+    ['b', 'free-line', {}, { ends: ['a.left 1'] }],
+  ];
+  const middle = pieceOf(told).run.bodies[0]?.pose.at ?? { x: NaN, y: NaN };
+  const shaped = shaping(told, 'b');
+  const point = [...shaped.handles(['points'])].at(-1);
+  if (!point) throw new Error('its points are pulled');
+  // 45° below the middle of the stone, where no wire is nearer than its edge: pulled 0.3 mm too far out.
+  const far = (10 + 0.4 + 0.3) / Math.SQRT2;
+  const pulled =
+    pulledBy(point, 'front', { x: middle.x + far - point.at.x, y: middle.y + far - point.at.y }) ?? [];
+  const drawn = shaped.drawnTo(point, pulled, 0.6);
+  const lies = straightTo(point, drawn?.to ?? []);
+  expect(Math.hypot(lies.x - middle.x, lies.y - middle.y)).toBeCloseTo(10.4, 1);
+  // The wires of the frame lie there too: those of the other side are opposite.
+  expect(drawn?.said).toMatch(/^(at the edge of the stone|opposite frame wire \d)$/);
+  expect(
+    shaped.drawnTo(
+      point,
+      pulled.map((value) => value + 200),
+      0.6,
+    ),
+  ).toBeUndefined();
+  const other = [...shaping(told, 'a').handles(['bail'])][0];
+  if (!other) throw new Error('its bail is pulled');
+  expect(shaping(told, 'a').drawnTo(other, [4], 50)).toBeUndefined();
 });

@@ -1,41 +1,16 @@
-import { seenFrom, type View } from '../drawing/view';
 import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { between3, distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
-import type { Vec } from '../geometry/vector';
+import { minus, type Vec } from '../geometry/vector';
 import { ok, refuse, type Result } from '../result';
 import type { RunWire } from '../piece/run';
-import type { LengthSystem } from '../units/length';
+import type { RunCourse } from '../piece/steps';
+import { drawnTo, guidesOf, type Guide } from './guides';
 import type { ActUse } from './joinActs';
 import type { CountParameter, LengthParameter, LineParameter } from './parameter';
-import { planActs } from './planActs';
+import { planActs, type PlannedPiece } from './planActs';
+import { pulledBy, straightTo, TO, valuesPulled, type Handle, type Pull } from './pulls';
 import { SIDES } from './wireState';
-import { textsOf } from './readTexts';
 import type { Values } from './readValues';
-
-/** A measure that one pulls at. */
-export interface Pull {
-  readonly value: number;
-  readonly from: number;
-  readonly to: number;
-  /** What one stroke of a key changes it by. */
-  readonly step: number;
-  /** How the handle moves for each unit of it, mm. */
-  readonly per: Vec3;
-}
-
-/** Where on a piece one takes hold of what a technique does, to change a measure of it. */
-export interface Handle {
-  /** The parameter, and of a line which of its points. */
-  readonly key: string;
-  readonly point?: number;
-  readonly parameter: LengthParameter | CountParameter | LineParameter;
-  readonly label: string;
-  readonly at: Vec3;
-  /** Its course, and how far along that it sits, as a part of its length; it goes with the course while one pulls. */
-  readonly on: { readonly course: string; readonly part: number };
-  /** One for a measure; for a point of a line how far on and how far to the right it is. */
-  readonly pulls: readonly [Pull] | readonly [Pull, Pull];
-}
 
 /** A course of a use as it lies: told by its wire, its hand and its place along that. */
 interface OwnCourse {
@@ -53,8 +28,6 @@ const STILL = 0.02;
 const EVEN = 1.1;
 /** Of places that move about alike, by this part, the first one is taken. */
 const ALIKE = 0.98;
-/** Lengths are pulled to this, mm. */
-const TO = 0.1;
 /** Points of a line lie no farther from where it begins, mm. */
 const LINE_REACH = 1000;
 
@@ -70,10 +43,11 @@ const asFarAs = (uses: readonly ActUse[], id: string, values: Values): readonly 
     .slice(0, uses.findIndex((use) => use.id === id) + 1)
     .map((use) => (use.id === id ? { ...use, values } : use));
 
-/** What a use comes to: its courses as they lie, and the wires that they are of. */
+/** What a use comes to: its courses as they lie, the wires that they are of, and the piece as far as it. */
 interface Made {
   readonly courses: readonly OwnCourse[];
   readonly wires: readonly RunWire[];
+  readonly piece: PlannedPiece;
 }
 
 /** What a use does to wires when it has these values, and what is cut then; what comes after it is left out. */
@@ -101,7 +75,7 @@ function madeWith(uses: readonly ActUse[], id: string, values: Values): Result<M
     }),
   );
   const wires = piece.run.wires.filter(({ wire }) => worked.has(wire.id));
-  return ok({ courses, wires });
+  return ok({ courses, wires, piece });
 }
 
 /** Points at equal parts of a line, its beginning and its end among them. */
@@ -275,6 +249,7 @@ export class Shaping {
   /** What it is shaped from. */
   readonly values: Values;
   readonly #now: Made;
+  #guides: readonly Guide[] | undefined;
 
   private constructor(uses: readonly ActUse[], use: ActUse, values: Values, now: Made) {
     [this.#uses, this.#use, this.values, this.#now] = [uses, use, values, now];
@@ -312,6 +287,30 @@ export class Shaping {
     }
   }
 
+  /** What points of its lines are drawn to. */
+  #along(): readonly Guide[] {
+    const { courses, piece } = this.#now;
+    const isOwn = ({ course }: RunCourse) => course !== undefined && piece.by.get(course) === this.#use.id;
+    const middle = piece.hang?.x ?? piece.run.bodies[0]?.pose.at.x ?? 0;
+    return (this.#guides ??= guidesOf(piece.run, isOwn, courses[0]?.thick ?? 0, middle));
+  }
+
+  /**
+   * Where the handle of a point is drawn to from where it was pulled: to the edge of a stone, beside a wire, or where a wire lies on the other side.
+   * @param reach it is drawn no farther than this, mm
+   * @returns undefined when nothing is near, or it is no point
+   */
+  drawnTo(
+    handle: Handle,
+    to: readonly number[],
+    reach: number,
+  ): { readonly to: readonly number[]; readonly said: string } | undefined {
+    if (handle.point === undefined) return undefined;
+    const drawn = drawnTo(straightTo(handle, to), this.#along(), reach);
+    const there = drawn && pulledBy(handle, 'front', minus(drawn.at, handle.at));
+    return there && { to: there, said: drawn.said };
+  }
+
   /**
    * What it comes to when a handle is pulled so far; what comes after it in the work is left out.
    * @returns a sentence when it cannot be made
@@ -322,80 +321,10 @@ export class Shaping {
     const { courses, wires } = then.value;
     const was = new Map(this.#now.wires.map(({ wire, cut }) => [wire.id, cut]));
     const on = courses.find(({ key }) => key === handle.on.course);
-    const straight = handle.pulls.reduce(
-      (at, { value, per }, index) => plus3(at, scaled3(per, (to[index] ?? value) - value)),
-      handle.at,
-    );
     return ok({
       lines: courses.map(({ wire, thick, path }) => ({ wire, thick, path })),
-      at: handle.point === undefined && on ? atPart(on.path, handle.on.part) : straight,
+      at: handle.point === undefined && on ? atPart(on.path, handle.on.part) : straightTo(handle, to),
       cuts: wires.map(({ wire, cut }) => ({ name: wire.name, cut, was: was.get(wire.id) ?? cut })),
     });
   }
 }
-
-const within = ({ from, to }: Pull, value: number, parameter: Handle['parameter']): number => {
-  const rounded =
-    parameter.kind === 'count' ? Math.round(value) : Number((Math.round(value / TO) * TO).toFixed(3));
-  return Math.min(to, Math.max(from, rounded));
-};
-
-/** A handle that moves less than this part of what it does is pulled toward the eye: it is not pulled from there. */
-const SEEN_PART = 0.2;
-
-/**
- * What a handle’s measures become when it is pulled across a picture.
- * @param view that the picture is
- * @param by how far it is pulled on the picture, mm
- * @returns one value for each pull, within what is allowed; undefined when it moves toward the eye there
- */
-export function pulledBy({ pulls, parameter }: Handle, view: View, by: Vec): readonly number[] | undefined {
-  const ways = seenFrom(
-    view,
-    pulls.map(({ per }) => per),
-  );
-  const [a, b] = ways;
-  const [first, second] = pulls;
-  if (!a) return undefined;
-  if (!b || !second) {
-    const square = a.x ** 2 + a.y ** 2;
-    if (Math.sqrt(square) < SEEN_PART * norm3(first.per)) return undefined;
-    return [within(first, first.value + (by.x * a.x + by.y * a.y) / square, parameter)];
-  }
-  const across = a.x * b.y - a.y * b.x;
-  if (Math.abs(across) < SEEN_PART * norm3(first.per) * norm3(second.per)) return undefined;
-  return [
-    within(first, first.value + (by.x * b.y - by.y * b.x) / across, parameter),
-    within(second, second.value + (a.x * by.y - a.y * by.x) / across, parameter),
-  ];
-}
-
-/** A handle that was pulled so far already: it is pulled on from there. */
-export const pulledSoFar = <H extends Pick<Handle, 'pulls'>>(handle: H, to: readonly number[]): H => {
-  const [first, second] = handle.pulls;
-  const along = { ...first, value: to[0] ?? first.value };
-  return { ...handle, pulls: second ? [along, { ...second, value: to[1] ?? second.value }] : [along] };
-};
-
-/** What a handle’s measures become by strokes of a key. @param strokes of each pull */
-export const stepped = ({ pulls, parameter }: Handle, strokes: readonly number[]): readonly number[] =>
-  pulls.map((pull, index) => within(pull, pull.value + (strokes[index] ?? 0) * pull.step, parameter));
-
-/** Values with what a handle was pulled to. */
-export function valuesPulled(values: Values, { key, point }: Handle, to: readonly number[]): Values {
-  const [x = 0, y = 0] = to;
-  if (point === undefined) return { ...values, [key]: x };
-  return {
-    ...values,
-    [key]: (values[key] as readonly Vec[]).map((each, index) => (index === point ? { x, y } : each)),
-  };
-}
-
-/** What is typed when a handle was pulled so far, by field. */
-export const textsPulled = (
-  values: Values,
-  handle: Handle,
-  to: readonly number[],
-  system: LengthSystem,
-): Readonly<Record<string, string>> =>
-  textsOf({ [handle.key]: handle.parameter }, valuesPulled(values, handle, to), system);

@@ -6,14 +6,8 @@ import type { Looks } from '@/core/drawing/look';
 import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import type { Vec3 } from '@/core/geometry/path';
 import type { Vec } from '@/core/geometry/vector';
-import {
-  pulledBy,
-  pulledSoFar,
-  stepped,
-  textsPulled,
-  type Handle,
-  type Pulled,
-} from '@/core/technique/handles';
+import type { Pulled } from '@/core/technique/handles';
+import { pulledBy, pulledSoFar, stepped, textsPulled, type Handle } from '@/core/technique/pulls';
 import type { Texts } from '@/core/technique/readTexts';
 import { formatLengthShort, mm } from '@/core/units/length';
 import { PlanDrawing } from './PlanDrawing';
@@ -30,6 +24,8 @@ interface Pull {
   readonly at: Vec3;
   readonly made: Pulled | undefined;
   readonly refusal: string;
+  /** What a point was drawn to; empty when it lies where it was pulled. */
+  readonly drawn: string;
   /** Where the hand took hold of it, from its middle; undefined when it was let go. */
   readonly held: Vec | undefined;
 }
@@ -42,6 +38,9 @@ const STROKES: Readonly<Record<string, readonly [number, number]>> = {
 };
 /** While one pulls it is drawn less finely: it is drawn anew with every move. */
 const WHILE_PULLED: Fineness = { layer: 0.4, stray: 0.06 };
+
+/** A point is drawn to what is nearer to it than such a part of its mark; with Alt held it stays where it is pulled. */
+const DRAWN = 0.7;
 
 /** Page up and Page down are so many strokes. */
 const LEAP = 10;
@@ -91,11 +90,11 @@ export function ShapeByHand({
     () => pull?.made && { ...drawLines(pull.made.lines, [], view, WHILE_PULLED), box },
     [pull, view, box],
   );
-  const pullTo = (handle: Handle, to: readonly number[], held: Vec | undefined) => {
+  const pullTo = (handle: Handle, to: readonly number[], held: Vec | undefined, drawn = '') => {
     const made = shaping.pulled(handle, to);
     const next: Pull = made.ok
-      ? { handle, of, to, at: made.value.at, made: made.value, refusal: '', held }
-      : { ...(pull ?? standing(handle)), handle, of, refusal: made.error, held };
+      ? { handle, of, to, at: made.value.at, made: made.value, refusal: '', drawn, held }
+      : { ...(pull ?? standing(handle)), handle, of, refusal: made.error, drawn: '', held };
     setPull(next);
     return next;
   };
@@ -106,6 +105,7 @@ export function ShapeByHand({
     at: handle.at,
     made: undefined,
     refusal: '',
+    drawn: '',
     held: undefined,
   });
   /** A handle as it was pulled so far. */
@@ -182,7 +182,10 @@ export function ShapeByHand({
                   x: at.x - pull.held.x - seen.x,
                   y: at.y - pull.held.y - seen.y,
                 });
-                if (to?.some((value, of) => value !== pull.to[of])) pullTo(handle, to, pull.held);
+                if (!to?.some((value, of) => value !== pull.to[of])) return;
+                const isFlat = view === 'front' || view === 'back';
+                const drawn = isFlat && !event.altKey ? shaping.drawnTo(handle, to, size * DRAWN) : undefined;
+                pullTo(handle, drawn?.to ?? to, pull.held, drawn?.said);
               }}
               onPointerUp={() => {
                 if (!isOf(pull, handle) || !pull.held) return;
@@ -212,6 +215,7 @@ export function ShapeByHand({
         <output className="absolute top-0 left-0 max-w-[60%] bg-base-100/90 p-1 text-sm">
           <strong>
             {said.handle.label} <Said>{saidOf(said.handle, said.to)}</Said>
+            {said.drawn && `, ${said.drawn}`}
           </strong>
           {said.refusal ? (
             <span className="block text-error">

@@ -128,7 +128,7 @@ function Tracing({ name, onTraced, onLeave }: TraceStoneProps & { readonly onLea
   return (
     <div className="space-y-3">
       <h2>{TITLE}</h2>
-      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <div className="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_19rem] lg:grid-rows-[auto_1fr]">
         <div className={`space-y-3 ${photo ? 'lg:col-start-2' : 'lg:col-span-2'}`}>
           <input
             type="file"

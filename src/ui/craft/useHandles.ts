@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { Shaping, type Handle, type ToShape } from '@/core/technique/handles';
+import { Shaping, type ToShape } from '@/core/technique/handles';
+import type { Handle } from '@/core/technique/pulls';
 import type { Values } from '@/core/technique/readValues';
 
 /** A use that is shaped by hand, and its handles as far as they were found. */

@@ -73,31 +73,42 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
           : 'Which patterns suit this stone, this finger, this bead or this wire?'}
       </h1>
       <div className="no-print mt-4 grid items-start gap-4 lg:grid-cols-3">
-        <form
-          action="/fitting"
-          aria-label="From the drawer"
-          className="leaf flex flex-wrap items-end gap-3 p-4"
-        >
-          <label className="min-w-0 grow text-sm font-semibold">
-            A stone of the studio
-            <select
-              name="stone"
-              className="select w-full text-base font-normal"
-              defaultValue={asked.stone ?? ''}
-            >
-              <option value="">Choose one…</option>
-              {stones.map((stone) => (
-                <option key={stone.number} value={tag('stone', stone.number)}>
-                  {tag('stone', stone.number)} {describeStone(stone)}
-                </option>
-              ))}
-            </select>
-          </label>
-          <button type="submit" className="btn btn-primary">
-            Try this stone
-          </button>
-          {chosen && <StoneDrawing stone={chosen} scale={2} />}
-        </form>
+        <div className="space-y-4">
+          <form
+            action="/fitting"
+            aria-label="From the drawer"
+            className="leaf flex flex-wrap items-end gap-3 p-4"
+          >
+            <label className="min-w-0 grow text-sm font-semibold">
+              A stone of the studio
+              <select
+                name="stone"
+                className="select w-full text-base font-normal"
+                defaultValue={asked.stone ?? ''}
+              >
+                <option value="">Choose one…</option>
+                {stones.map((stone) => (
+                  <option key={stone.number} value={tag('stone', stone.number)}>
+                    {tag('stone', stone.number)} {describeStone(stone)}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <button type="submit" className="btn btn-primary">
+              Try this stone
+            </button>
+            {chosen && <StoneDrawing stone={chosen} scale={2} />}
+          </form>
+          <OneMeasure
+            name="wire"
+            about="A wire of the rack"
+            label="A wire of the rack, by its tag"
+            placeholder="W-0012"
+            action="Try this wire"
+            asked={asked.wire}
+            wrong={wrong['wire']}
+          />
+        </div>
         <form
           action="/fitting"
           aria-label="A stone by its measures"
@@ -152,15 +163,6 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
             action="Try this bead"
             asked={asked.bead}
             wrong={wrong['bead']}
-          />
-          <OneMeasure
-            name="wire"
-            about="A wire of the rack"
-            label="A wire of the rack, by its tag"
-            placeholder="W-0012"
-            action="Try this wire"
-            asked={asked.wire}
-            wrong={wrong['wire']}
           />
         </div>
       </div>

@@ -191,7 +191,9 @@ export const PieceShown = memo(function PieceShown({
           {shaped === undefined
             ? 'Choose what you want to shape: its measures become handles on the picture.'
             : shaped.handles.length > 0
-              ? 'Pull a handle, or move it with the arrow keys; the numbers stand with the technique.'
+              ? shaped.handles.some(({ point }) => point !== undefined)
+                ? 'Pull a point, or move it with the arrow keys. It is drawn to edges of stones, beside wires and opposite wires of the other side that are near; hold Alt to leave it where you pull it.'
+                : 'Pull a handle, or move it with the arrow keys; the numbers stand with the technique.'
               : 'Nothing of it can be pulled at; its measures stand with the technique.'}
         </p>
       </section>
