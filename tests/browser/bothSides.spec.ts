@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { framed } from './support/framed';
 import { DEMO_URL, expect, test } from './support/studio';
 
 test('what one side does the other does alike, until it is cut loose', async ({ owner: page }) => {
@@ -59,6 +60,30 @@ test('a length that is cut already is held against what the piece takes', async 
   await had.fill('900 mm');
   await page.reload();
   await expect(had).toHaveValue(/^900 mm|^35/);
+});
+
+test('what an end does is done again, so many times or along a length, and is taken back at once', async ({
+  owner: page,
+}) => {
+  await framed(page, /bend/);
+  const cards = page.getByRole('region', { name: /^Bend of ends/ });
+  await expect(cards).toHaveCount(1);
+  const again = page.getByRole('region', { name: 'Do it again' });
+  await again.getByText('Do it again along an end').click();
+  const times = again.getByLabel('So many times, or along');
+  await times.fill('often');
+  await again.getByRole('button', { name: 'Do it again' }).click();
+  await expect(again.getByText(/“often” is neither so many times, like 3, nor a length/)).toBeVisible();
+  await times.fill('3');
+  await again.getByRole('button', { name: 'Do it again' }).click();
+  await expect(cards).toHaveCount(4);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  await page.getByRole('button', { name: 'Undo Bend of ends added' }).click();
+  await expect(cards).toHaveCount(1);
+  await times.fill('10 m');
+  await again.getByRole('button', { name: 'Do it again' }).click();
+  await expect(again.getByText(/1 to 24 are allowed at once/)).toBeVisible();
 });
 
 test('of a length that is too short it is said what it would do instead, and that is taken', async ({

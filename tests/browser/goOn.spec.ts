@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { framed } from './support/framed';
 import { DEMO_URL, expect, test } from './support/studio';
 
 test('a piece goes on from the ends that one picks, by name or on its picture', async ({ owner: page }) => {
@@ -60,13 +61,7 @@ test('a piece goes on from the ends that one picks, by name or on its picture', 
 test('what a technique does is shaped by hand on the picture, by mouse or by keys', async ({
   owner: page,
 }) => {
-  await page.goto(`${DEMO_URL}/patterns/compose`);
-  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
-  await page.getByRole('button', { name: 'Add it' }).click();
-  const goOn = page.getByRole('region', { name: 'Go on from' });
-  await goOn.getByRole('button', { name: /^frame wire 1, right end/ }).click();
-  await goOn.getByRole('radio', { name: /curl up/ }).check();
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await framed(page, /curl up/);
 
   // What was just taken is what the hand is on.
   const handles = page.getByRole('group', { name: 'Handles of Flat spiral' });
@@ -118,16 +113,19 @@ test('what a technique does is shaped by hand on the picture, by mouse or by key
   await expect(across).toHaveAttribute('aria-valuenow', '12.5');
   await page.getByRole('button', { name: 'Redo Across, outside of Flat spiral' }).click();
   await expect(across).toHaveAttribute('aria-valuenow', pulled ?? '');
+
+  // To which side it is rolled is chosen on the picture too.
+  const way = handles.getByRole('button', { name: /^Rolled up: to the right; press for to the left$/ });
+  await way.focus();
+  await page.keyboard.press('Enter');
+  await expect(card.getByLabel('Rolled up', { exact: true })).toHaveValue('to the left');
+  await expect(handles.getByRole('button', { name: /^Rolled up: to the left; press for / })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo Rolled up of Flat spiral' }).click();
+  await expect(way).toBeVisible();
 });
 
 test('a point of a line is drawn to what is near, and is not while Alt is held', async ({ owner: page }) => {
-  await page.goto(`${DEMO_URL}/patterns/compose`);
-  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
-  await page.getByRole('button', { name: 'Add it' }).click();
-  const goOn = page.getByRole('region', { name: 'Go on from' });
-  await goOn.getByRole('button', { name: /^frame wire 1, right end/ }).click();
-  await goOn.getByRole('radio', { name: /line of your own/ }).check();
-  await page.getByRole('button', { name: 'Take it' }).click();
+  await framed(page, /line of your own/);
   const handles = page.getByRole('group', { name: 'Handles of Line of your own' });
   const point = handles.getByRole('slider', { name: 'point 4 of 4' });
   await expect(point).toBeVisible();

@@ -240,3 +240,39 @@ it('draws a point that is pulled near the edge of a stone against it, and nothin
   if (!other) throw new Error('its bail is pulled');
   expect(shaping(told, 'a').drawnTo(other, [4], 50)).toBeUndefined();
 });
+
+describe('a choice of how something lies', () => {
+  const choicesIn = (told: readonly Told[], id: string, keys: readonly string[]) =>
+    [...shaping(told, id).choices(keys)].flatMap((each) => each ?? []);
+
+  it('is offered where it changes most: the spiral does not pass there when it is rolled the other way', () => {
+    const [way, ...others] = choicesIn(framed(), 'b', ['way', 'across', 'wire']);
+    expect(others).toEqual([]);
+    if (!way) throw new Error('it is rolled to one side');
+    expect(way.next).not.toBe(way.now);
+    const pathWhen = (to: string) => {
+      const told = framed().map(([id, technique, values, takes]): Told =>
+        id === 'b' ? [id, technique, { ...values, way: to }, takes] : [id, technique, values, takes],
+      );
+      const { run, by } = pieceOf(told);
+      const courses = run.wires.flatMap(({ first, second }) => [...first, ...second]);
+      return courses
+        .filter(({ course }) => course && by.get(course) === 'b')
+        .flatMap(({ path }) => path.map((place) => distance3(place, way.at)));
+    };
+    expect(Math.min(...pathWhen(way.now))).toBeLessThan(0.6);
+    expect(Math.min(...pathWhen(way.next))).toBeGreaterThan(2);
+  });
+
+  it('is what can be made, each in its turn, and nothing where nothing would lie otherwise', () => {
+    const technique = usesOf(framed())[1]?.technique;
+    const { choices } = technique?.parameters['way'] as { choices: readonly string[] };
+    for (const now of choices) {
+      const told = framed().map(([id, of, values, takes]): Told =>
+        id === 'b' ? [id, of, { ...values, way: now }, takes] : [id, of, values, takes],
+      );
+      for (const { next } of choicesIn(told, 'b', ['way'])) expect(choices).toContain(next);
+    }
+    expect(choicesIn(LINE, 'a', ['second'])).toEqual([]);
+  });
+});

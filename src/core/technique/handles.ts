@@ -6,7 +6,7 @@ import type { RunWire } from '../piece/run';
 import type { RunCourse } from '../piece/steps';
 import { drawnTo, guidesOf, type Guide } from './guides';
 import type { ActUse } from './joinActs';
-import type { CountParameter, LengthParameter, LineParameter } from './parameter';
+import type { ChoiceParameter, CountParameter, LengthParameter, LineParameter } from './parameter';
 import { planActs, type PlannedPiece } from './planActs';
 import { pulledBy, straightTo, TO, valuesPulled, type Handle, type Pull } from './pulls';
 import { SIDES } from './wireState';
@@ -139,6 +139,16 @@ function mostMoved(
   return most.evenly && norm3(most.evenly.by) >= STILL ? most.evenly : most.all;
 }
 
+/** The place of courses that lies farthest from where they lie then, and how far, mm. */
+function mostLeft(before: readonly OwnCourse[], after: readonly OwnCourse[]): { at: Vec3; far: number } {
+  const places = before.flatMap(({ path }) => atParts(path, PLACES));
+  const farFrom = (at: Vec3) =>
+    Math.min(...after.map(({ path }) => distance3(nearestOn(path, at).at, at)), LINE_REACH);
+  return places
+    .map((at) => ({ at, far: farFrom(at) }))
+    .reduce((most, each) => (each.far > most.far ? each : most), { at: places[0] as Vec3, far: 0 });
+}
+
 /** @param part of the length of a line, 0 to 1 */
 function atPart(path: Path, part: number): Vec3 {
   let left = lengthOfPath(path) * part;
@@ -224,6 +234,17 @@ function pointHandles(
   }));
 }
 
+/** A choice of a use that changes how it lies: to which side, round which way, in front or behind. */
+export interface ChoiceHandle {
+  readonly key: string;
+  readonly parameter: ChoiceParameter;
+  /** Where it changes most. */
+  readonly at: Vec3;
+  readonly now: string;
+  /** What it becomes next; of those that can be made. */
+  readonly next: string;
+}
+
 /** What a use comes to while one pulls at it. */
 export interface Pulled {
   /** Its courses as they lie then. */
@@ -284,6 +305,27 @@ export class Shaping {
       if (parameter?.kind !== 'length' && parameter?.kind !== 'count') continue;
       const handle = measureHandle(make, this.#now, this.values, key, parameter);
       if (handle) yield handle;
+    }
+  }
+
+  /**
+   * Its choices, one after the other as they are found: those by which something of what the use does lies elsewhere, there where it lies no more with
+   * the next one that can be made.
+   * @param keys parameters that may be chosen
+   */
+  *choices(keys: readonly string[]): Generator<ChoiceHandle | undefined, void> {
+    for (const key of keys) {
+      const parameter = this.#use.technique.parameters[key];
+      const now = this.values[key];
+      if (parameter?.kind !== 'choice' || typeof now !== 'string') continue;
+      const at = parameter.choices.indexOf(now);
+      const inTurn = [...parameter.choices.slice(at + 1), ...parameter.choices.slice(0, at)];
+      const found = inTurn.flatMap((next): ChoiceHandle[] => {
+        const then = this.#make({ ...this.values, [key]: next });
+        const left = then.ok ? mostLeft(this.#now.courses, then.value.courses) : undefined;
+        return left && left.far >= STILL ? [{ key, parameter, at: left.at, now, next }] : [];
+      });
+      yield found[0];
     }
   }
 

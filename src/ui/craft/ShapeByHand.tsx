@@ -6,9 +6,9 @@ import type { Looks } from '@/core/drawing/look';
 import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import type { Vec3 } from '@/core/geometry/path';
 import type { Vec } from '@/core/geometry/vector';
-import type { Pulled } from '@/core/technique/handles';
+import type { ChoiceHandle, Pulled } from '@/core/technique/handles';
 import { pulledBy, pulledSoFar, stepped, textsPulled, type Handle } from '@/core/technique/pulls';
-import type { Texts } from '@/core/technique/readTexts';
+import { textsOf, type Texts } from '@/core/technique/readTexts';
 import { formatLengthShort, mm } from '@/core/units/length';
 import { PlanDrawing } from './PlanDrawing';
 import { Said } from '../house';
@@ -58,7 +58,7 @@ function strokesOf({ key }: KeyboardEvent, { point }: Handle): readonly number[]
 
 /** The handles of a technique on its picture: pulled by mouse or finger, moved by keys; what it comes to is seen while one pulls. */
 export function ShapeByHand({
-  shaped: { of, values, shaping, handles },
+  shaped: { of, values, shaping, handles, choices },
   name,
   marks,
   size,
@@ -70,7 +70,7 @@ export function ShapeByHand({
   readonly shaped: Shaped;
   /** What is shaped. */
   readonly name: string;
-  /** Where each handle stands on the picture while it is not pulled, and how large it is there. */
+  /** Where each handle, and then each choice, stands on the picture while it is not pulled, and how large it is there. */
   readonly marks: readonly Vec[];
   readonly size: number;
   readonly looks: Looks;
@@ -210,6 +210,17 @@ export function ShapeByHand({
             </path>
           );
         })}
+        {choices.map((choice, index) => (
+          <ChoiceMark
+            key={choice.key}
+            choice={choice}
+            at={marks[handles.length + index] ?? (seenFrom(view, [choice.at])[0] as Seen)}
+            size={size}
+            onTurn={({ key, parameter, next }) =>
+              onShape(textsOf({ [key]: parameter }, { [key]: next }, system), '')
+            }
+          />
+        ))}
       </svg>
       {said && (
         <output className="absolute top-0 left-0 max-w-[60%] bg-base-100/90 p-1 text-sm">
@@ -234,6 +245,44 @@ export function ShapeByHand({
         </output>
       )}
     </>
+  );
+}
+
+/** A choice on the picture: pressed, it becomes the next that can be made. */
+function ChoiceMark({
+  choice,
+  at: { x, y },
+  size,
+  onTurn,
+}: {
+  readonly choice: ChoiceHandle;
+  readonly at: Vec;
+  readonly size: number;
+  readonly onTurn: (choice: ChoiceHandle) => void;
+}) {
+  const { parameter, now, next } = choice;
+  const said = `${parameter.label}: ${now}; press for ${next}`;
+  const [wide, half] = [size * 0.5, size * 0.25];
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={said}
+      className="group pointer-events-auto cursor-pointer outline-none!"
+      onClick={() => onTurn(choice)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onTurn(choice);
+      }}
+    >
+      <circle cx={x} cy={y} r={size} className="fill-base-100 group-focus-visible:fill-primary/40" />
+      {/* Two arrows, one each way. */}
+      <path
+        d={`M${x - wide} ${y - half}h${2 * wide}l${-half} ${-half}M${x + wide} ${y + half}h${-2 * wide}l${half} ${half}`}
+      />
+      <title>{said}</title>
+    </g>
   );
 }
 

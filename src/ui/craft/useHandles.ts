@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { Shaping, type ToShape } from '@/core/technique/handles';
+import { Shaping, type ChoiceHandle, type ToShape } from '@/core/technique/handles';
 import type { Handle } from '@/core/technique/pulls';
 import type { Values } from '@/core/technique/readValues';
 
@@ -12,6 +12,7 @@ export interface Shaped {
   readonly values: Values;
   readonly shaping: Shaping;
   readonly handles: readonly Handle[];
+  readonly choices: readonly ChoiceHandle[];
 }
 
 /**
@@ -23,15 +24,18 @@ export function useHandles(asked: ToShape | undefined): Shaped | undefined {
   useEffect(() => {
     if (!asked) return;
     const handles: Handle[] = [];
+    const choices: ChoiceHandle[] = [];
     const begin = () => {
       const made = Shaping.of(asked.uses, asked.id);
       if (!made.ok) return setFound(undefined);
       const shaping = made.value;
-      const coming = shaping.handles(asked.keys);
+      const [pulls, others] = [shaping.handles(asked.keys), shaping.choices(asked.keys)];
       const next = () => {
-        const { value, done } = coming.next();
-        if (value) handles.push(value);
-        if (done) setFound({ of: asked, values: shaping.values, shaping, handles });
+        const pull = pulls.next();
+        if (pull.value) handles.push(pull.value);
+        const other = pull.done ? others.next() : undefined;
+        if (other?.value) choices.push(other.value);
+        if (other?.done) setFound({ of: asked, values: shaping.values, shaping, handles, choices });
         else timer = setTimeout(next);
       };
       next();

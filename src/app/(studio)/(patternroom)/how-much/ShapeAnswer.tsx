@@ -47,7 +47,7 @@ export function ShapeAnswer({
   const marks = spread(
     seenFrom(
       view,
-      shaped.handles.map(({ at }) => at),
+      [...shaped.handles, ...shaped.choices].map(({ at }) => at),
     ),
     radius,
   );

@@ -95,7 +95,7 @@ export const PieceShown = memo(function PieceShown({
           </>
         );
       const marked = markedOf(own, refs);
-      const handles = shaped?.handles ?? [];
+      const handles = shaped ? [...shaped.handles, ...shaped.choices] : [];
       // All of them together: a handle stands beside an end that lies where it does.
       const marks = spread(
         seenFrom(
@@ -190,10 +190,10 @@ export const PieceShown = memo(function PieceShown({
         <p className="muted min-w-0 grow text-sm">
           {shaped === undefined
             ? 'Choose what you want to shape: its measures become handles on the picture.'
-            : shaped.handles.length > 0
+            : shaped.handles.length + shaped.choices.length > 0
               ? shaped.handles.some(({ point }) => point !== undefined)
                 ? 'Pull a point, or move it with the arrow keys. It is drawn to edges of stones, beside wires and opposite wires of the other side that are near; hold Alt to leave it where you pull it.'
-                : 'Pull a handle, or move it with the arrow keys; the numbers stand with the technique.'
+                : 'Pull a handle, or move it with the arrow keys; press what has two arrows to have it another way. The numbers stand with the technique.'
               : 'Nothing of it can be pulled at; its measures stand with the technique.'}
         </p>
       </section>

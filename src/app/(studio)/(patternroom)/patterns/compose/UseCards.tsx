@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { FlipHorizontal2 } from 'lucide-react';
 import { withoutUse } from '@/core/pattern/changes';
@@ -14,6 +15,9 @@ import type { PatternDraft } from './patternDraft';
 import type { Pointed } from './pointed';
 import { UseCard } from './UseCard';
 import type { Changes } from './useChanges';
+
+/** It is asked of a piece that goes on from something. */
+const RepeatUses = dynamic(() => import('./RepeatUses').then((loaded) => loaded.RepeatUses), { ssr: false });
 
 /** Changes that need to know what techniques do. */
 const knowingChanges = (compose: Changes['compose'], { specs, techniques }: AtHand) => ({
@@ -74,6 +78,9 @@ export function UseCards({
         <button type="button" className="btn" onClick={mirrorSide}>
           <FlipHorizontal2 size={18} aria-hidden="true" /> Mirror the whole side
         </button>
+      )}
+      {uses.length > 1 && (
+        <RepeatUses composition={composition} resolved={resolved} atHand={atHand} onRepeat={changes.swap} />
       )}
       <div className="grid items-start gap-4 md:grid-cols-2 2xl:grid-cols-3">
         {uses.map((each, index) => {
