@@ -10,6 +10,7 @@ import { goneOn } from './goneOn';
 import { withMirrored } from './mirrored';
 import { MOST_TIMES, readTimes, repeatableFrom, withRepeated } from './repeated';
 import { resolve } from './resolve';
+import { pullableIn } from './toShape';
 
 const AT_HAND = { specs: {}, techniques: techniqueOf };
 const resolved = (composition: Composition) => resolve(composition, {}, techniqueOf);
@@ -73,6 +74,9 @@ describe('what is done again along an end', () => {
     const both = expectOk(withMirrored(wave, 'b', resolved(wave)));
     const twin = both.uses.at(-1)?.id ?? '';
     expect(repeatableFrom(twin, resolved(both))).toBeUndefined();
+    // Nor is it changed by hand: its measures are those of the other.
+    expect(pullableIn(resolved(both), twin)).toEqual([]);
+    expect(pullableIn(resolved(both), 'b')).toContain('about');
     const curled = on(wave, 'flat-spiral', { ends: ['c.end 1'] });
     expect(repeatableFrom('b', resolved(curled))).toBeUndefined();
     const refused = withRepeated(curled, 'b', 2, AT_HAND);
@@ -93,6 +97,9 @@ describe('how often', () => {
     expect(readTimes('3', 8, 'mm')).toEqual({ ok: true, value: 3 });
     expect(readTimes('60 mm', 8, 'mm')).toEqual({ ok: true, value: 7 });
     expect(readTimes('2 in', 25.4, 'in')).toEqual({ ok: true, value: 2 });
+    const none = readTimes('60 mm', 0, 'mm');
+    expect(none.ok ? '' : none.error).toMatch(/takes no length of its end; write how many times/);
+    expect(readTimes('3', 0, 'mm')).toEqual({ ok: true, value: 3 });
   });
 
   it.each([

@@ -122,6 +122,7 @@ export function readTimes(text: string, long: number, system: LengthSystem): Res
   const read = parseLength(typed, system);
   if (!isCount && !read.ok)
     return refuse(`“${typed}” is neither so many times, like 3, nor a length, like 60 mm.`);
+  if (!isCount && long <= 0) return refuse('It takes no length of its end; write how many times, like 3.');
   const along = read.ok ? read.value / UM_PER_MM : 0;
   const times = isCount ? Number(typed) : Math.floor(along / long + 1e-6);
   if (!isCount && times < 1)

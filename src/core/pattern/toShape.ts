@@ -12,10 +12,12 @@ export function usesOfPiece({ uses, pieces }: Pieces, id: string): readonly ActU
   return piece ? actUsesOf(uses).filter((each) => piece.uses.includes(each.id)) : [];
 }
 
-/** Parameters of a use that can be changed by hand, by its id; none of one that is not there. */
+/** Parameters of a use that can be changed by hand, by its id; none of one that is not there, or that is alike to another: it is changed there. */
 export function pullableIn({ uses }: Pick<Resolved, 'uses'>, id: string): readonly string[] {
   const found = uses.find(({ use }) => use.id === id);
-  return found && isActed(found.technique) ? pullableOf(found.use, found.technique) : [];
+  return found && found.use.mirrors === undefined && isActed(found.technique)
+    ? pullableOf(found.use, found.technique)
+    : [];
 }
 
 /** A use of a pattern, to be shaped by hand among those of its piece; undefined when it is of none. */
