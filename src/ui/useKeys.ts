@@ -9,7 +9,8 @@ export interface Shortcut {
   readonly run: () => void;
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
+/** Whether keys that are pressed there are typed into something. */
+export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 

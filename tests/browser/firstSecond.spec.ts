@@ -48,6 +48,31 @@ test('what is typed early into a field is no shortcut', async ({ page }) => {
   await expect(words).toHaveValue('12');
 });
 
+test('the card of a technique that comes late leaves the focus to who types already', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  let letCome = () => {};
+  const mayCome = new Promise<void>((resolve) => (letCome = resolve));
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    const response = await route.fetch();
+    if ((await response.text()).includes('Its measures and wires')) await mayCome;
+    await route.fulfill({ response });
+  });
+  await page.getByLabel('Begin with a technique').selectOption('Bundle frame round a stone');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const long = page
+    .getByRole('region', { name: 'What it is made for' })
+    .getByRole('textbox', { name: 'Stone: Length', exact: true });
+  await long.fill('');
+  await expect(page.getByRole('region', { name: /^Bundle frame round a stone/ })).toHaveCount(0);
+  letCome();
+  await expect(page.getByRole('region', { name: /^Bundle frame round a stone/ })).toBeVisible();
+  // A digit that is no part of a number leads to another room.
+  await page.keyboard.type('24 mm');
+  await expect(long).toHaveValue('24 mm');
+  await expect(page).toHaveURL(/\/patterns\/compose$/);
+});
+
 test('what is typed into the quick answer before the page listens is not lost', async ({ page }) => {
   await signIn(page, DEMO_OWNER);
   await page.route(/_next\/static\/.*\.js/, async (route) => {

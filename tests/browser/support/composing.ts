@@ -106,8 +106,9 @@ async function addOne(
 }
 
 /** Picks offers by their names, and lets go of what is in hand from before and is none of them. */
-async function pick({ hand }: Bench, goOn: Locator, offers: readonly Offer[]): Promise<void> {
-  // What was typed last is worked out a moment later: until then an end may be gone.
+async function pick({ page, hand }: Bench, goOn: Locator, offers: readonly Offer[]): Promise<void> {
+  // What was typed last is worked out a moment later: until then an end may be gone, or be another’s.
+  await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
   for (const { label, takes } of offers)
     if (takes === 'end') await expect(goOn.getByRole('button', { name: called(label) })).toBeVisible();
   const pressed = goOn.getByRole('button', { pressed: true });

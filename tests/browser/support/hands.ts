@@ -41,7 +41,9 @@ export const byMouse = (page: Page): Hand =>
       await list.selectOption(option);
     },
     type: async (field, text) => {
-      await field.click({ clickCount: 3 });
+      // One press: what is typed before is worked out a moment later, and moves what stands below it.
+      await field.click();
+      await page.keyboard.press('ControlOrMeta+A');
       await page.keyboard.type(text);
     },
     goBack: () => Promise.resolve(),

@@ -223,7 +223,10 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
         </p>
       )}
       {/* On a narrow screen everything stands below one another as it is read: the order of work is long, so it comes last. */}
-      <div className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)] lg:grid-rows-[auto_auto_auto_1fr]">
+      <div
+        aria-busy={settled !== composition}
+        className="mt-4 grid grid-cols-1 items-start gap-4 lg:grid-cols-[21rem_minmax(0,1fr)] lg:grid-rows-[auto_auto_auto_1fr]"
+      >
         <PatternHead draft={draft} />
         {resolved.measures.length > 0 && (
           <section className="leaf p-4" aria-label="What it is made for">

@@ -16,6 +16,7 @@ import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Field, TextInput } from '@/ui/form/Field';
 import { RemoveButton } from '@/ui/form/RowButtons';
+import { isTyping } from '@/ui/useKeys';
 import { GO_ON } from './GoOnFrom';
 import type { Pointed } from './pointed';
 import { PortFields } from './PortFields';
@@ -92,8 +93,9 @@ export const UseCard = memo(function UseCard({
   const card = useRef<HTMLElement>(null);
   const [isNew] = useState(isFresh);
   // What was just added is what one goes on with: Tab comes to its measures next, and nothing moves on the page.
+  // Where it comes late, one may be typing what the piece is made for by then.
   useEffect(() => {
-    if (isNew) card.current?.focus({ preventScroll: true });
+    if (isNew && !isTyping(document.activeElement)) card.current?.focus({ preventScroll: true });
   }, [isNew]);
   const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
   const before = (key: string, parameter: Parameter) => {
