@@ -43,6 +43,8 @@ it('a bead is seen as far as its surface reaches, however it lies, and as near',
         );
       },
     ),
+    // Looked at all but along its hole.
+    { examples: [[[-0.1, -1.571727784702629e-163, 0], 4, 7, 'side']] },
   );
 });
 

@@ -21,6 +21,8 @@ const LIES_FLAT = 0.99;
 
 /** Points round a bead. */
 const ROUND = 48;
+/** A bead whose hole is seen by less than this of its length is looked at along it. */
+const SAME = 1e-9;
 
 /**
  * A bead from one side: the outline of an ellipsoid is an ellipse, as far from its middle to every side as the ellipsoid reaches
@@ -29,7 +31,7 @@ const ROUND = 48;
 function beadSeen({ pose, length, width }: Extract<PlacedBody, { kind: 'bead' }>, view: View): BodySeen {
   const [middle, along] = seenFrom(view, [pose.at, pose.along]) as [Seen, Seen];
   const seen = Math.sqrt(along.x ** 2 + along.y ** 2);
-  const [x, y] = seen > 0 ? [along.x / seen, along.y / seen] : [1, 0];
+  const [x, y] = seen > SAME ? [along.x / seen, along.y / seen] : [1, 0];
   const [half, across] = [length / 2, width / 2];
   const far = Math.sqrt((half * seen) ** 2 + (across * along.near) ** 2);
   const deep = Math.sqrt((half * along.near) ** 2 + (across * seen) ** 2);

@@ -11,7 +11,7 @@ import { drawingSvg } from './drawingSvg';
 import { pieceGltf } from './gltf';
 import { allOf } from './look';
 import { LARGE } from './lineDrawing';
-import { bodyMesh, tubeMesh, type Mesh } from './mesh';
+import { bodyMesh, IN_A_FILE, ON_A_SCREEN, tubeMesh, type Mesh } from './mesh';
 import { cross3, dot3, minus3, norm3, vec3 } from '../geometry/vec3';
 import { pose } from '../geometry/pose';
 import { VIEWS } from './view';
@@ -28,25 +28,31 @@ const volumeOf = ({ positions, triangles }: Mesh): number =>
   }, 0);
 
 describe('surfaces', () => {
-  it('a straight wire is a prism of ten sides, closed, facing outward', () => {
-    const mesh = tubeMesh([vec3(0, 0), vec3(4, 0), vec3(10, 0)], 2);
-    // A regular polygon of n sides about a circle of r has n/2 · r² · sin(2π/n).
-    expect(volumeOf(mesh)).toBeCloseTo(10 * 5 * Math.sin(Math.PI / 5), 6);
+  it.each([
+    ['in a file', IN_A_FILE, 10],
+    ['on a screen', ON_A_SCREEN, 8],
+  ])('a straight wire is a prism %s, closed, facing outward', (_, fineness, sides) => {
+    const mesh = tubeMesh([vec3(0, 0), vec3(4, 0), vec3(10, 0)], 2, fineness);
+    // A regular polygon of n sides in a circle of r has n/2 · r² · sin(2π/n).
+    expect(volumeOf(mesh)).toBeCloseTo(10 * (sides / 2) * Math.sin((2 * Math.PI) / sides), 6);
     for (const [index, at] of mesh.positions.entries())
       if (norm3(minus3(at, vec3(at.x, 0, 0))) > 0.5)
         expect(dot3(mesh.normals[index] as never, minus3(at, vec3(at.x, 0, 0)))).toBeGreaterThan(0.9);
   });
 
-  it('a bead, a point and a cabochon hold what they should', () => {
+  it.each([
+    ['in a file', IN_A_FILE],
+    ['on a screen', ON_A_SCREEN],
+  ])('a bead, a point and a cabochon hold what they should %s', (_, fineness) => {
     const flat = pose(vec3(0, 0), vec3(1, 0));
-    const bead = bodyMesh({ kind: 'bead', id: 'b', width: 6, length: 6, hole: 1, pose: flat });
+    const bead = bodyMesh({ kind: 'bead', id: 'b', width: 6, length: 6, hole: 1, pose: flat }, fineness);
     // A bead is drawn of fewer corners, which lie on it: it holds a little less.
     expect(volumeOf(bead) / ((4 / 3) * Math.PI * 27)).toBeGreaterThan(0.98);
     expect(volumeOf(bead) / ((4 / 3) * Math.PI * 27)).toBeLessThan(1);
-    const pebble = bodyMesh({ kind: 'point', id: 'p', length: 12, width: 6, pose: flat });
+    const pebble = bodyMesh({ kind: 'point', id: 'p', length: 12, width: 6, pose: flat }, fineness);
     expect(volumeOf(pebble) / ((4 / 3) * Math.PI * 9 * 6)).toBeCloseTo(1, 2);
     const size = { outline: 'oval', length: 20, width: 14, depth: 6, edge: 2 } as const;
-    const cab = bodyMesh({ kind: 'cab', id: 's', size, pose: flat });
+    const cab = bodyMesh({ kind: 'cab', id: 's', size, pose: flat }, fineness);
     expect(volumeOf(cab) / (Math.PI * 10 * 7 * (2 + (2 / 3) * 4))).toBeCloseTo(1, 2);
   });
 });

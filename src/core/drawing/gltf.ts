@@ -1,6 +1,7 @@
 import type { Vec3 } from '../geometry/path';
 import type { RunPiece } from '../piece/run';
 import type { Look, Looks } from './look';
+import { IN_A_FILE } from './mesh';
 import { solidsOf } from './solids';
 
 /** Bytes of a number as the format has it, and its codes for them (glTF 2.0, 3.6.2.2). */
@@ -27,7 +28,7 @@ function colourFactor(hex: string): number[] {
 
 /** A piece in the round as glTF 2.0, everything in one file. */
 export function pieceGltf(run: RunPiece, of: Looks): object {
-  const shapes = solidsOf(run, of);
+  const shapes = solidsOf(run, of, IN_A_FILE);
   const buffer = new GltfBuffer();
   const key = ({ colour, isMetal }: Look) => `${colour} ${isMetal}`;
   const looks = [...new Map(shapes.map(({ look }) => [key(look), look])).values()];

@@ -61,11 +61,21 @@ function facing(
   return towards >= 0 ? [a, b, c] : [a, c, b];
 }
 
-/** Sides of a wire that is drawn in the round. */
-const SIDES = 10;
+/** How closely surfaces follow what they are of. */
+export interface Fineness {
+  /** Sides of a wire. */
+  readonly sides: number;
+  /** How far a wire may stray from its line, as a part of its thickness. */
+  readonly stray: number;
+  /** Points round the edge of a cabochon, and rings from there to the middle of its face. */
+  readonly cab: { readonly round: number; readonly rings: number };
+}
 
-/** How far a wire may stray from its line where it is drawn in the round, as a part of its thickness. */
-const STRAY = 0.02;
+/** For a file, which is looked at as closely as one likes. */
+export const IN_A_FILE: Fineness = { sides: 10, stray: 0.02, cab: { round: 192, rings: 24 } };
+
+/** For a piece that is turned on a screen: half as many triangles, since some browsers have them drawn by the processor. */
+export const ON_A_SCREEN: Fineness = { sides: 8, stray: 0.03, cab: { round: 96, rings: 12 } };
 
 const offInSpace: Off<Vec3> = (point, first, last) => {
   const [way, to] = [minus3(last, first), minus3(point, first)];
@@ -74,8 +84,8 @@ const offInSpace: Off<Vec3> = (point, first, last) => {
 };
 
 /** A round wire along a line, closed at both ends. @param thick mm */
-export function tubeMesh(path: Path, thick: number): Mesh {
-  const line = spaceLine(thinned(path, STRAY * thick, offInSpace));
+export function tubeMesh(path: Path, thick: number, { sides, stray }: Fineness): Mesh {
+  const line = spaceLine(thinned(path, stray * thick, offInSpace));
   let along = 0;
   const poses = line.points.map((point, index) => {
     const before = line.points[index - 1];
@@ -84,8 +94,8 @@ export function tubeMesh(path: Path, thick: number): Mesh {
   });
   const ringAt = (index: number, radius: number): readonly Vec3[] => {
     const pose = poses[index] as (typeof poses)[number];
-    return Array.from({ length: SIDES }, (_, side) => {
-      const angle = (2 * Math.PI * side) / SIDES;
+    return Array.from({ length: sides }, (_, side) => {
+      const angle = (2 * Math.PI * side) / sides;
       return inPose(pose, 0, radius * Math.sin(angle), radius * Math.cos(angle));
     });
   };
@@ -99,14 +109,14 @@ export function tubeMesh(path: Path, thick: number): Mesh {
   });
 }
 
-/** Points round a body, and rings along half of it or from its edge to the middle of its face. */
+/** Points round a body, and rings along half of it. */
 const [ROUND, RINGS] = [48, 24];
 /** Of a bead, of which there are many; it is small. */
 const [BEAD_ROUND, BEAD_RINGS] = [24, 10];
 
 /** A body in the round. */
-export function bodyMesh(body: PlacedBody): Mesh {
-  if (body.kind === 'cab') return cabMesh(body);
+export function bodyMesh(body: PlacedBody, { cab }: Fineness): Mesh {
+  if (body.kind === 'cab') return cabMesh(body, cab);
   const [from, to] = body.kind === 'bead' ? [-body.length / 2, body.length / 2] : [0, body.length];
   const radius = (along: number) => (body.kind === 'bead' ? beadRadius(body, along) : radiusAt(body, along));
   const [around, half] = body.kind === 'bead' ? [BEAD_ROUND, BEAD_RINGS] : [ROUND, RINGS];
@@ -131,18 +141,25 @@ const outwardFrom = (middle: Vec3, at: Vec3): Vec3 => {
 };
 
 /** A cabochon: its back flat, its edge straight up, its face a dome. */
-function cabMesh(body: Extract<PlacedBody, { kind: 'cab' }>): Mesh {
+function cabMesh(
+  body: Extract<PlacedBody, { kind: 'cab' }>,
+  { round, rings: inward }: Fineness['cab'],
+): Mesh {
   const outline = expectOk(outlineOf(body.size));
-  const edge = pointsOf(outline, Math.ceil((4 * ROUND) / outline.curves.length));
+  const edge = pointsOf(outline, Math.ceil(round / outline.curves.length));
   const middle = centroidOf(outline);
-  const ring = (inward: number, height: number): readonly Vec3[] =>
-    edge.map(({ x, y }) => onBody(body, x + (middle.x - x) * inward, y + (middle.y - y) * inward, height));
-  const dome = Array.from({ length: RINGS + 1 }, (_, index) => index / RINGS);
+  const ring = (part: number, height: number): readonly Vec3[] =>
+    edge.map(({ x, y }) => onBody(body, x + (middle.x - x) * part, y + (middle.y - y) * part, height));
+  // A dome is steepest at its edge: its rings stand closer there.
+  const dome = Array.from(
+    { length: inward + 1 },
+    (_, index) => 1 - Math.cos((Math.PI * index) / (2 * inward)),
+  );
   const rings = [
     ring(1, 0),
     ring(0, 0),
     ring(0, 0),
-    ...dome.map((inward) => ring(inward, domeAt(body.size, inward))),
+    ...dome.map((part) => ring(part, domeAt(body.size, part))),
   ];
   const up = body.pose.up;
   const inside = onBody(body, middle.x, middle.y, body.size.edge / 2);

@@ -1,7 +1,7 @@
 import type { RunPiece } from '../piece/run';
 import { wireColour } from '../wire/metalColour';
 import { STONE_LOOK, type Look, type Looks } from './look';
-import { bodyMesh, together, tubeMesh, type Mesh } from './mesh';
+import { bodyMesh, together, tubeMesh, type Fineness, type Mesh } from './mesh';
 import { strandsOf, type Strands } from './twisted';
 
 /** A wire or a body of a piece in the round. */
@@ -12,12 +12,14 @@ export interface PieceSolid {
 }
 
 /** A wire that is twisted on its own axis in the round. */
-const strandsMesh = ({ paths, thick }: Strands): Mesh => together(paths.map((path) => tubeMesh(path, thick)));
+const strandsMesh = ({ paths, thick }: Strands, fineness: Fineness): Mesh =>
+  together(paths.map((path) => tubeMesh(path, thick, fineness)));
 
 /** What a piece is in the round: its wires, as thick as they are, and its stones and beads. */
 export const solidsOf = (
   { wires, bodies }: RunPiece,
   { wireOf, materialOf }: Looks,
+  fineness: Fineness,
 ): readonly PieceSolid[] => [
   ...wires
     .filter(({ path }) => path.length > 1)
@@ -25,13 +27,13 @@ export const solidsOf = (
       name,
       mesh:
         twisted === undefined
-          ? tubeMesh(path, size.width)
-          : strandsMesh(strandsOf(path, size.width, twisted)),
+          ? tubeMesh(path, size.width, fineness)
+          : strandsMesh(strandsOf(path, size.width, twisted), fineness),
       look: { colour: wireColour(wireOf(cutFrom)).fill, isMetal: true },
     })),
   ...bodies.map((body) => ({
     name: body.kind === 'bead' ? 'bead' : 'stone',
-    mesh: bodyMesh(body),
+    mesh: bodyMesh(body, fineness),
     look: materialOf(body.id) ?? STONE_LOOK,
   })),
 ];

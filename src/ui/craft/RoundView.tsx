@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Looks } from '@/core/drawing/look';
+import { ON_A_SCREEN } from '@/core/drawing/mesh';
 import { solidsOf } from '@/core/drawing/solids';
 import type { RunPiece } from '@/core/piece/run';
 import { hasWebGl, RoundScene, type Turn } from './roundScene';
@@ -59,7 +60,7 @@ export default function RoundView({
   const [nearer, setNearer] = useState(1);
   const [isThere] = useState(hasWebGl);
   const hint = useId();
-  const solids = useMemo(() => solidsOf(run, looks), [run, looks]);
+  const solids = useMemo(() => solidsOf(run, looks, ON_A_SCREEN), [run, looks]);
 
   const draw = useCallback(() => {
     const { clientWidth = 0, clientHeight = 0 } = canvas.current ?? {};
