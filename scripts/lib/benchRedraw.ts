@@ -129,6 +129,8 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
     await inspector.send('Performance.enable');
     const drawings = page.getByRole('img', { name: /drawn to scale/ });
     const folds = page.getByText('Its measures and wires');
+    // The one that was added last is open; it shuts when another comes.
+    await folds.nth(TECHNIQUES.length - 1).waitFor();
     await folds.nth(TECHNIQUES.indexOf('bead-halo')).click();
     await folds.nth(TECHNIQUES.indexOf('cradle')).click();
     const whole = 'in a pattern of twelve techniques';

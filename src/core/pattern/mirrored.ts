@@ -1,6 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
 import type { ChosenPorts, Offer } from '../technique/joinActs';
+import { refOfUse, takesInstead, leaverOf } from '../technique/refs';
 import type { Techniques } from '../technique/technique';
 import { freeId } from './addTechnique';
 import type { Composition, Specs, TechniqueUse } from './composition';
@@ -18,11 +19,11 @@ function opposite(
   left: readonly Offer[],
   uses: readonly TechniqueUse[],
 ): Offer | undefined {
-  const [use = '', rest = ''] = [ref.slice(0, ref.indexOf('.')), ref.slice(ref.indexOf('.') + 1)];
+  const use = leaverOf(ref);
   const twin =
     uses.find(({ mirrors }) => mirrors === use) ??
     uses.find(({ id }) => id === uses.find((each) => each.id === use)?.mirrors);
-  if (twin) return left.find((offer) => offer.ref === `${twin.id}.${rest}`);
+  if (twin) return left.find((offer) => offer.ref === refOfUse(ref, twin.id));
   const offer = offered.find((each) => each.ref === ref);
   return offer && left.find((each) => isOpposite(each, offer));
 }
@@ -33,11 +34,7 @@ function takesOpposite(
   left: readonly Offer[],
   uses: readonly TechniqueUse[],
 ): ChosenPorts | undefined {
-  const ports = Object.entries(takes).map(
-    ([port, refs]) => [port, refs.map((ref) => opposite(ref, offered, left, uses)?.ref)] as const,
-  );
-  if (ports.length === 0 || ports.some(([, refs]) => refs.includes(undefined))) return undefined;
-  return Object.fromEntries(ports.map(([port, refs]) => [port, refs.flatMap((ref) => ref ?? [])]));
+  return takesInstead(takes, (ref) => opposite(ref, offered, left, uses)?.ref);
 }
 
 /** Whether what a use does can be done on the other side too, and is not yet: it takes up ends whose opposites are free. */

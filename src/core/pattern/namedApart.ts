@@ -1,10 +1,11 @@
+import { refsOf } from '../technique/refs';
 import type { ResolvedUse } from './resolve';
 
 type Named = Pick<ResolvedUse, 'use' | 'offered'>;
 
 /** A technique by its name and what it takes up. */
 function withTaken({ use, offered }: Named): string {
-  const takes = Object.values(use.takes).flat();
+  const takes = refsOf(use.takes);
   const labels = offered.filter(({ ref }) => takes.includes(ref)).map(({ label }) => label);
   return labels.length > 0 ? `${use.name}: ${labels.join(', ')}` : use.name;
 }

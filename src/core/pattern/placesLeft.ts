@@ -1,5 +1,6 @@
-import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
-import { between3, distance3, minus3, plus3, scaled3, unit3 } from '../geometry/vec3';
+import { atPart } from '../geometry/onLine';
+import type { Path, Vec3 } from '../geometry/path';
+import { distance3, minus3, plus3, scaled3, unit3 } from '../geometry/vec3';
 import type { RunPiece, RunWire } from '../piece/run';
 import type { Side } from '../piece/piece';
 import type { Offer } from '../technique/joinActs';
@@ -16,19 +17,6 @@ export interface PlaceLeft {
   readonly cut?: number;
 }
 
-/** How far on the middle of a line lies: half of its length along it. */
-function middleOfLine(line: Path): Vec3 {
-  let half = lengthOfPath(line) / 2;
-  for (const [index, to] of line.entries()) {
-    const from = line[index - 1];
-    if (!from) continue;
-    const long = distance3(from, to);
-    if (half <= long && long > 0) return between3(from, to, half / long);
-    half -= long;
-  }
-  return line[0] as Vec3;
-}
-
 /** Where a hand ends, and which way it goes there; undefined for a hand that lies nowhere. */
 function endOf(wire: RunWire, side: Side): { readonly at: Vec3; readonly along: Vec3 } | undefined {
   const line = wire[side].flatMap(({ path }) => path);
@@ -41,7 +29,7 @@ function endOf(wire: RunWire, side: Side): { readonly at: Vec3; readonly along: 
 function placeOf(offer: Offer, wire: RunWire): PlaceLeft | undefined {
   if (offer.takes === 'stretch') {
     const line = wire[offer.side].find(({ course }) => course?.id === offer.over)?.path ?? [];
-    return line.length > 1 ? { offer, at: middleOfLine(line), line } : undefined;
+    return line.length > 1 ? { offer, at: atPart(line, 1 / 2), line } : undefined;
   }
   if (offer.takes === 'wire') {
     const [first, second] = [endOf(wire, 'first'), endOf(wire, 'second')];

@@ -1,6 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
 import type { ChosenPorts, Offer } from '../technique/joinActs';
+import { refOfUse, refsOf, takesInstead, leaverOf } from '../technique/refs';
 import { said } from '../technique/technique';
 import { counted } from '../units/counted';
 import { parseLength, UM_PER_MM, type LengthSystem } from '../units/length';
@@ -22,15 +23,12 @@ export interface Repeatable {
   readonly long: number;
 }
 
-const refsOf = ({ takes }: Pick<TechniqueUse, 'takes'>): readonly string[] => Object.values(takes).flat();
-const idOf = (ref: string): string => ref.slice(0, ref.indexOf('.'));
-
 /** A use and those that go on from it alone, in the order of the work. */
 function goingOn(id: string, uses: readonly ResolvedUse[]): readonly TechniqueUse[] {
   const chain: TechniqueUse[] = [];
   for (const { use } of uses) {
-    const refs = refsOf(use);
-    const isOfIt = refs.length > 0 && refs.every((ref) => chain.some((each) => each.id === idOf(ref)));
+    const refs = refsOf(use.takes);
+    const isOfIt = refs.length > 0 && refs.every((ref) => chain.some((each) => each.id === leaverOf(ref)));
     if (use.id === id || isOfIt) chain.push(use);
   }
   return chain;
@@ -41,23 +39,19 @@ function takesLeft(
   { use: { takes }, offered }: ResolvedUse,
   left: readonly Offer[],
 ): ChosenPorts | undefined {
-  const ports = Object.entries(takes).map(([port, refs]) => {
-    const now = refs.map((ref) => {
-      const end = offered.find((each) => each.ref === ref && each.takes === 'end');
-      return (
-        end && left.find((each) => each.takes === 'end' && each.wire === end.wire && each.side === end.side)
-      );
-    });
-    return [port, now.map((each) => each?.ref)] as const;
+  return takesInstead(takes, (ref) => {
+    const end = offered.find((each) => each.ref === ref && each.takes === 'end');
+    return (
+      end &&
+      left.find((each) => each.takes === 'end' && each.wire === end.wire && each.side === end.side)?.ref
+    );
   });
-  if (ports.length === 0 || ports.some(([, refs]) => refs.includes(undefined))) return undefined;
-  return Object.fromEntries(ports.map(([port, refs]) => [port, refs.flatMap((ref) => ref ?? [])]));
 }
 
 /** What a technique and those that go on from it could do again; undefined when its ends are not left free, or it follows another. */
 export function repeatableFrom(id: string, { uses, pieces, left }: Worked): Repeatable | undefined {
   const first = uses.find(({ use }) => use.id === id);
-  const [ref] = first ? refsOf(first.use) : [];
+  const [ref] = first ? refsOf(first.use.takes) : [];
   if (!first || ref === undefined || !isActed(first.technique) || !takesLeft(first, left)) return undefined;
   const chain = goingOn(id, uses);
   const end = first.offered.find((each) => each.ref === ref);
@@ -91,14 +85,11 @@ export function withRepeated(
     const first = worked.uses.find(({ use }) => use.id === id) as ResolvedUse;
     const again = takesLeft(first, worked.left);
     const copies = new Map<string, string>();
-    const ofCopy = (ref: string) => `${copies.get(idOf(ref)) ?? ''}${ref.slice(ref.indexOf('.'))}`;
+    const ofCopy = (ref: string) => refOfUse(ref, copies.get(leaverOf(ref)) ?? '');
     const next = chain.reduce((before, use): Composition => {
       const copy = freeId(before);
       copies.set(use.id, copy);
-      const takes =
-        use.id === id
-          ? (again ?? {})
-          : Object.fromEntries(Object.entries(use.takes).map(([port, refs]) => [port, refs.map(ofCopy)]));
+      const takes = (use.id === id ? again : takesInstead(use.takes, ofCopy)) ?? {};
       return { ...before, uses: [...before.uses, { ...use, id: copy, takes }] };
     }, now);
     worked = resolve(next, specs, techniques);

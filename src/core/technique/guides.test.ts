@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { vec3 } from '../geometry/vec3';
 import { vec } from '../geometry/vector';
 import { pieceOf } from '../../../tests/support/acts';
 import { drawnTo, guidesOf, type Guide } from './guides';
@@ -7,12 +8,12 @@ import { roundWire, type StoneSize } from './parameter';
 const ROUND: Guide = {
   said: 'at the edge of the stone',
   line: Array.from({ length: 721 }, (_, index) =>
-    vec(10 * Math.cos((Math.PI * index) / 360), 10 * Math.sin((Math.PI * index) / 360)),
+    vec3(10 * Math.cos((Math.PI * index) / 360), 10 * Math.sin((Math.PI * index) / 360)),
   ),
   off: 0.4,
 };
-const UPRIGHT: Guide = { said: 'beside a wire', line: [vec(5, -20), vec(5, 20)], off: 0.9 };
-const OPPOSITE: Guide = { said: 'opposite a wire', line: [vec(-5, -20), vec(-5, 20)], off: 0 };
+const UPRIGHT: Guide = { said: 'beside a wire', line: [vec3(5, -20), vec3(5, 20)], off: 0.9 };
+const OPPOSITE: Guide = { said: 'opposite a wire', line: [vec3(-5, -20), vec3(-5, 20)], off: 0 };
 
 describe('a point of a line', () => {
   it('is drawn to lie against the edge of a round stone: half a thickness outside of its radius (plane geometry)', () => {
@@ -43,7 +44,7 @@ describe('a point of a line', () => {
   });
 
   it('is drawn to the nearest, and stays where it is when nothing is near', () => {
-    const beside = { ...UPRIGHT, said: 'nearer', line: [vec(6.9, -20), vec(6.9, 20)] };
+    const beside = { ...UPRIGHT, said: 'nearer', line: [vec3(6.9, -20), vec3(6.9, 20)] };
     expect(drawnTo(vec(6.1, 0), [UPRIGHT, beside], 1)?.said).toBe('nearer');
     expect(drawnTo(vec(8, 3), [UPRIGHT], 1)).toBeUndefined();
     expect(drawnTo(vec(0, 0), [], 1)).toBeUndefined();

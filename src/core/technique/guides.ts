@@ -1,5 +1,7 @@
 import { bodySeen } from '../drawing/bodySeen';
+import { nearestOn } from '../geometry/onLine';
 import type { Path } from '../geometry/path';
+import { vec3 } from '../geometry/vec3';
 import { distance, minus, plus, scaled, vec, type Vec } from '../geometry/vector';
 import type { RunPiece } from '../piece/run';
 import type { RunCourse } from '../piece/steps';
@@ -8,7 +10,7 @@ import type { RunCourse } from '../piece/steps';
 export interface Guide {
   /** “at the edge of the stone”, “beside frame wire 1”. */
   readonly said: string;
-  readonly line: readonly Vec[];
+  readonly line: Path;
   readonly off: number;
 }
 
@@ -18,7 +20,7 @@ export interface DrawnTo {
   readonly said: string;
 }
 
-const flat = (path: Path): readonly Vec[] => path.map(({ x, y }) => vec(x, y));
+const flat = (path: readonly Vec[]): Path => path.map(({ x, y }) => vec3(x, y));
 
 /**
  * What a line of a piece is led along: the edges of its stones and its wires, side by side with them, and its wires as they lie on the other side.
@@ -36,7 +38,7 @@ export function guidesOf(
     const { points } = bodySeen(body, 'front');
     return {
       said: `at the edge of the ${body.kind === 'bead' ? 'bead' : 'stone'}`,
-      line: [...points, ...points.slice(0, 1)],
+      line: flat([...points, ...points.slice(0, 1)]),
       off: thick / 2,
     };
   });
@@ -50,26 +52,10 @@ export function guidesOf(
     ...courses.map(({ name, width, line }) => ({ said: `beside ${name}`, line, off: (thick + width) / 2 })),
     ...courses.map(({ name, line }) => ({
       said: `opposite ${name}`,
-      line: line.map(({ x, y }) => vec(2 * middle - x, y)),
+      line: line.map(({ x, y }) => vec3(2 * middle - x, y)),
       off: 0,
     })),
   ];
-}
-
-/** The nearest place of a line to a point. */
-function nearest(line: readonly Vec[], to: Vec): Vec | undefined {
-  let [found, least]: [Vec | undefined, number] = [line[0], Infinity];
-  line.slice(1).forEach((next, index) => {
-    const from = line[index] as Vec;
-    const way = minus(next, from);
-    const square = way.x ** 2 + way.y ** 2;
-    const off = minus(to, from);
-    const part = square > 0 ? Math.min(1, Math.max(0, (off.x * way.x + off.y * way.y) / square)) : 0;
-    const place = plus(from, scaled(way, part));
-    const far = distance(place, to);
-    if (far < least) [found, least] = [place, far];
-  });
-  return found;
 }
 
 /**
@@ -79,13 +65,13 @@ function nearest(line: readonly Vec[], to: Vec): Vec | undefined {
 export function drawnTo(point: Vec, guides: readonly Guide[], reach: number): DrawnTo | undefined {
   let [found, least]: [DrawnTo | undefined, number] = [undefined, reach];
   for (const { line, off, said } of guides) {
-    const place = nearest(line, point);
-    const far = place ? distance(place, point) : 0;
+    const { at, far } = nearestOn(line, vec3(point.x, point.y));
+    const place = vec(at.x, at.y);
     // On the line itself nobody knows to which side of it.
-    if (!place || (off > 0 && far === 0)) continue;
-    const at = off > 0 ? plus(place, scaled(minus(point, place), off / far)) : place;
-    const moved = distance(at, point);
-    if (moved < least) [found, least] = [{ at, said }, moved];
+    if (off > 0 && far === 0) continue;
+    const led = off > 0 ? plus(place, scaled(minus(point, place), off / far)) : place;
+    const moved = distance(led, point);
+    if (moved < least) [found, least] = [{ at: led, said }, moved];
   }
   return found;
 }

@@ -5,6 +5,7 @@ import type { Act, ActTechnique, ActWire, FreeEnd, Port, Taken, TakenEnd, TakenW
 import type { MarkedCourse } from './ofPiece';
 import type { WireSize } from './parameter';
 import type { Values } from './readValues';
+import { leaverOf } from './refs';
 import type { OrderRule } from './technique';
 import {
   freshHand,
@@ -196,7 +197,7 @@ class Joining {
     const offers: Offer[] = [];
     for (const ref of refs) {
       const offer = this.#offers.get(ref);
-      const from = ref.slice(0, ref.indexOf('.'));
+      const from = leaverOf(ref);
       const waits = this.#failed.get(from);
       if (waits !== undefined) return refuse(waitsFor(waits));
       if (!offer) return refuse(`${port.label}: what was chosen is not there before this; choose again.`);

@@ -110,7 +110,7 @@ export default function RoundView({
         tabIndex={0}
         aria-label={`${label}, in the round, ${saidTurn(turn)}`}
         aria-describedby={hint}
-        className={`cursor-grab touch-none active:cursor-grabbing ${className}`}
+        className={`mx-auto block max-w-2xl cursor-grab touch-none active:cursor-grabbing ${className}`}
         onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
         onPointerMove={(event) => {
           if (event.currentTarget.hasPointerCapture(event.pointerId))

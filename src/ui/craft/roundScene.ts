@@ -10,6 +10,7 @@ import {
   OrthographicCamera,
   Scene,
   SRGBColorSpace,
+  Vector2,
   Vector3,
   WebGLRenderer,
 } from 'three';
@@ -75,14 +76,20 @@ export class RoundScene {
   /** Draws it as it is turned, in a room of so many points on the screen. @param nearer 1 shows all of it */
   draw({ about, tipped }: Turn, nearer: number, width: number, height: number, density: number): void {
     if (width === 0 || height === 0) return;
-    this.#renderer.setPixelRatio(density);
-    this.#renderer.setSize(width, height, false);
+    this.#fit(width, height, density);
     const half = (ROOM * this.#reach) / nearer;
     const [wide, high] = width > height ? [half * (width / height), half] : [half, half * (height / width)];
     Object.assign(this.#camera, { left: -wide, right: wide, top: high, bottom: -high });
     this.#camera.updateProjectionMatrix();
     this.#piece.rotation.set(MathUtils.degToRad(tipped), MathUtils.degToRad(about), 0, 'XYZ');
     this.#renderer.render(this.#scene, this.#camera);
+  }
+
+  /** Room to draw in is only asked for where it changed: it is cleared, and told out anew, whenever it is asked for. */
+  #fit(width: number, height: number, density: number): void {
+    const now = this.#renderer.getSize(new Vector2());
+    if (this.#renderer.getPixelRatio() !== density) this.#renderer.setPixelRatio(density);
+    if (now.x !== width || now.y !== height) this.#renderer.setSize(width, height, false);
   }
 
   dispose(): void {

@@ -1,7 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { Shaping, type ChoiceHandle, type ToShape } from '@/core/technique/handles';
+import type { ChoiceHandle } from '@/core/technique/foundHandles';
+import { Shaping, type ToShape } from '@/core/technique/handles';
 import type { Handle } from '@/core/technique/pulls';
 import type { Values } from '@/core/technique/readValues';
 

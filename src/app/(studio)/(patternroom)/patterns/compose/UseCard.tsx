@@ -202,7 +202,10 @@ export const UseCard = memo(function UseCard({
         <details
           className="mt-2"
           open={open}
-          onToggle={({ currentTarget }) => setOpen(currentTarget.open || isWrong)}
+          // It tells of what was done here too, a moment later: what is so already is not said once more, or it would undo what came in between.
+          onToggle={({ currentTarget }) => {
+            if (currentTarget.open !== open) setOpen(currentTarget.open || isWrong);
+          }}
         >
           <summary className="min-h-11 cursor-pointer content-center font-semibold">
             Its measures and wires{judgements.length > 0 && ` · ${judgements.length} to consider`}

@@ -10,6 +10,7 @@ import type { AtHand } from '@/core/pattern/goneOn';
 import { canMirror, cutLoose, withMirrored, withSideMirrored } from '@/core/pattern/mirrored';
 import { namedApart } from '@/core/pattern/namedApart';
 import { resolve, type Resolved, type ResolvedUse } from '@/core/pattern/resolve';
+import { refsOf, leaverOf } from '@/core/technique/refs';
 import type { KnownSpec } from '@/studio/wire/specs';
 import type { PatternDraft } from './patternDraft';
 import type { Pointed } from './pointed';
@@ -119,9 +120,5 @@ export function UseCards({
 const isWholeSide = (oneSided: readonly ResolvedUse[], uses: readonly ResolvedUse[]): boolean =>
   oneSided.length > 1 ||
   oneSided.some(({ use: { id } }) =>
-    uses.some(({ use: { takes } }) =>
-      Object.values(takes)
-        .flat()
-        .some((ref) => ref.startsWith(`${id}.`)),
-    ),
+    uses.some(({ use: { takes } }) => refsOf(takes).some((ref) => leaverOf(ref) === id)),
   );
