@@ -1,5 +1,6 @@
 import { initialValues } from '@/core/technique/parameter';
-import type { ActUse, ChosenPorts } from '@/core/technique/joinActs';
+import type { ActUse } from '@/core/technique/joinActs';
+import type { ChosenPorts } from '@/core/technique/refs';
 import { isActed } from '@/core/technique/act';
 import { planActs, type PlannedPiece } from '@/core/technique/planActs';
 import { expectOk } from '@/core/result';

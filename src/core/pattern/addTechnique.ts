@@ -1,5 +1,6 @@
 import { isActed } from '../technique/act';
-import type { ChosenPorts, Offer } from '../technique/joinActs';
+import type { Offer } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import { initialValues, isAsked, type WireSize } from '../technique/parameter';
 import { readTexts, textsOf, type Texts } from '../technique/readTexts';
 import type { AnyTechnique, Techniques } from '../technique/technique';

@@ -1,6 +1,6 @@
 import { beadLength, stone, type Parameter, type Parameters } from '../technique/parameter';
 import type { OwnStep } from './ownSteps';
-import type { ChosenPorts } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import { textsOf, type Texts } from '../technique/readTexts';
 import { insideWanted } from '../technique/ringStart';
 import type { Techniques } from '../technique/technique';

@@ -1,4 +1,4 @@
-import type { ChosenPorts } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import type { PlannedPiece } from '../technique/planActs';
 import type { AnyTechnique, Techniques } from '../technique/technique';
 import { withTechnique } from './addTechnique';

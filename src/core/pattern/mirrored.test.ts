@@ -3,7 +3,7 @@ import { pickedUp } from '../../../tests/support/pickedUp';
 import { named } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
 import { TECHNIQUES, techniqueOf } from '../technique/registry';
-import type { ChosenPorts } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import type { Texts } from '../technique/readTexts';
 import { withUse, withoutUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';

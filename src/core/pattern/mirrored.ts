@@ -1,7 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
-import type { ChosenPorts, Offer } from '../technique/joinActs';
-import { refOfUse, takesInstead, leaverOf } from '../technique/refs';
+import type { Offer } from '../technique/joinActs';
+import { refOfUse, takesInstead, leaverOf, type ChosenPorts } from '../technique/refs';
 import type { Techniques } from '../technique/technique';
 import { freeId } from './addTechnique';
 import type { Composition, Specs, TechniqueUse } from './composition';

@@ -1,6 +1,6 @@
 import { ok, refuse, type Result } from '../result';
 import type { OfferedTechnique } from '../technique/technique';
-import type { ChosenPorts } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import type { Texts } from '../technique/readTexts';
 import { ACTS } from '../judgement/finishes';
 import { isAct, isOwnStepId, LONGEST_NAME, MOST_OWN_STEPS, OWN_STEP_KINDS, type OwnStep } from './ownSteps';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { named } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
 import { techniqueOf } from '../technique/registry';
-import type { ChosenPorts } from '../technique/joinActs';
+import type { ChosenPorts } from '../technique/refs';
 import type { Texts } from '../technique/readTexts';
 import { withUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';

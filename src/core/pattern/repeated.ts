@@ -1,7 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
-import type { ChosenPorts, Offer } from '../technique/joinActs';
-import { refOfUse, refsOf, takesInstead, leaverOf } from '../technique/refs';
+import type { Offer } from '../technique/joinActs';
+import { refOfUse, refsOf, takesInstead, leaverOf, type ChosenPorts } from '../technique/refs';
 import { said } from '../technique/technique';
 import { counted } from '../units/counted';
 import { parseLength, UM_PER_MM, type LengthSystem } from '../units/length';

@@ -13,11 +13,12 @@ import {
   type PlannedCut,
   type Techniques,
 } from '../technique/technique';
+import { isAlike } from '../isAlike';
 import { isActed } from '../technique/act';
 import type { Caution } from '../technique/cautions';
 import type { ActUse, Offer } from '../technique/joinActs';
 import { cutFromParts } from '../technique/wireState';
-import { planActs, type PlannedPiece, type PlannedUse } from '../technique/planActs';
+import { isSameAct, planActs, type PlannedPiece, type PlannedUse } from '../technique/planActs';
 import { gramsPerMetre } from '../wire/mass';
 import {
   boundMeasures,
@@ -117,11 +118,6 @@ const resolvedUses = new WeakMap<
   { readonly outcome: Outcome; readonly resolved: ResolvedUse }
 >();
 
-const sameTexts = (a: Texts, b: Texts): boolean => {
-  const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((key) => a[key] === b[key]);
-};
-
 function resolveUse(
   use: TechniqueUse,
   measures: Texts,
@@ -138,7 +134,7 @@ function resolveUse(
     before.wires === use.wires &&
     before.specs === specs &&
     before.acts === acts.join() &&
-    sameTexts(before.texts, texts);
+    isAlike(before.texts, texts);
   const outcome = stands ? before.outcome : workOut(use, technique, texts, specs, acts);
   if (!stands) workedOut.set(use.texts, { wires: use.wires, specs, acts: acts.join(), texts, outcome });
   const known = resolvedUses.get(use);
@@ -179,13 +175,6 @@ const plannedActs = new WeakMap<
   Values,
   { readonly acts: readonly ActUse[]; readonly planned: ReturnType<typeof planActs> }
 >();
-
-const isSameAct = (a: ActUse, b: ActUse | undefined): boolean =>
-  a.id === b?.id &&
-  a.name === b.name &&
-  a.technique === b.technique &&
-  a.values === b.values &&
-  a.takes === b.takes;
 
 function planTogether(acts: readonly ActUse[]): ReturnType<typeof planActs> {
   const key = acts.find(({ values }) => values)?.values;

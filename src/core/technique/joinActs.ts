@@ -5,7 +5,7 @@ import type { Act, ActTechnique, ActWire, FreeEnd, Port, Taken, TakenEnd, TakenW
 import type { MarkedCourse } from './ofPiece';
 import type { WireSize } from './parameter';
 import type { Values } from './readValues';
-import { leaverOf } from './refs';
+import { leaverOf, type ChosenPorts } from './refs';
 import type { OrderRule } from './technique';
 import {
   freshHand,
@@ -16,9 +16,6 @@ import {
   type HandState,
   type WireState,
 } from './wireState';
-
-/** What was chosen for the ports of a use: names of what others leave, “use.id”; a port that is left out is cut afresh. */
-export type ChosenPorts = Readonly<Record<string, readonly string[]>>;
 
 /** A technique as a piece uses it. */
 export interface ActUse {

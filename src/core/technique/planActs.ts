@@ -1,6 +1,7 @@
 import type { Vec3 } from '../geometry/path';
 import { plus3, scaled3, vec3 } from '../geometry/vec3';
-import { refuse, type Result } from '../result';
+import { isAlike } from '../isAlike';
+import { ok, refuse, type Result } from '../result';
 import type { RunPiece } from '../piece/run';
 import type { Act, ActTechnique } from './act';
 import { joinActs, waitsFor, type ActUse, type JoinedPiece, type JoinedUse, type Offer } from './joinActs';
@@ -33,6 +34,76 @@ export interface PlannedPiece {
 
 const EMPTY = { order: [], holds: [], parts: [], notes: [] } as const;
 
+/** Whether a use is told as it was before. */
+export const isSameAct = (a: ActUse, b: ActUse | undefined): boolean =>
+  a.id === b?.id &&
+  a.name === b.name &&
+  a.technique === b.technique &&
+  a.values === b.values &&
+  a.takes === b.takes;
+
+/** What the uses of one piece come to. */
+interface Made {
+  readonly plans: ReadonlyMap<string, Result<Plan>>;
+  readonly pieces: readonly PlannedPiece[];
+}
+
+/** What pieces came to last, by the values of the first of their uses: while one types in what another piece is made by, they stay. */
+const piecesKnown = new WeakMap<Values, { readonly uses: readonly ActUse[]; readonly made: Made }>();
+
+function madeOf(piece: JoinedPiece, joined: readonly JoinedUse[]): Made {
+  const uses = joined.flatMap(({ use }) => (piece.uses.includes(use.id) ? [use] : []));
+  const key = uses[0]?.values;
+  const known = key && piecesKnown.get(key);
+  if (known?.uses.length === uses.length && known.uses.every((use, index) => isSameAct(use, uses[index])))
+    return known.made;
+  const made = makeOf(piece, uses, joined);
+  if (key) piecesKnown.set(key, { uses, made });
+  return made;
+}
+
+function makeOf(piece: JoinedPiece, uses: readonly ActUse[], joined: readonly JoinedUse[]): Made {
+  const plans = new Map<string, Result<Plan>>();
+  const made = cut(piece);
+  if (made.ok) {
+    for (const { use, act } of joined)
+      if (act.ok && piece.uses.includes(use.id)) plans.set(use.id, ok(planOf(use.id, act.value, made.value)));
+    const { uses: of, rules, hangs, by } = piece;
+    return {
+      plans,
+      pieces: [{ uses: of, run: made.value.run, rules, by, hang: hangOf(made.value.run, hangs) }],
+    };
+  }
+  // What the last of them does cannot be made: the others are planned without it.
+  const last = piece.uses.at(-1) as string;
+  const others = uses.filter(({ id }) => id !== last);
+  const without = planActs(others);
+  for (const { id, plan } of without.uses) plans.set(id, plan);
+  const waits = others.find(({ id }) => plans.get(id)?.ok === false);
+  plans.set(last, waits ? refuse(waitsFor(waits.name)) : made);
+  return { plans, pieces: without.pieces };
+}
+
+const isSameOffer = ({ size: sizeA, ...a }: Offer, { size: sizeB, ...b }: Offer): boolean =>
+  isAlike(a, b) && isAlike(sizeA, sizeB);
+
+/** Uses by what they come to, so that nothing that shows one need look again while it comes to the same. */
+const usesKnown = new WeakMap<Plan, PlannedUse>();
+
+function plannedUse(now: PlannedUse): PlannedUse {
+  if (!now.plan.ok) return now;
+  const known = usesKnown.get(now.plan.value);
+  if (
+    known?.id === now.id &&
+    isAlike(known.values ?? {}, now.values ?? {}) &&
+    known.offered.length === now.offered.length &&
+    known.offered.every((offer, index) => isSameOffer(offer, now.offered[index] as Offer))
+  )
+    return known;
+  usesKnown.set(now.plan.value, now);
+  return now;
+}
+
 /** Plans uses that are done to one piece or to several, in the order of the work. */
 export function planActs(uses: readonly ActUse[]): {
   readonly uses: readonly PlannedUse[];
@@ -41,34 +112,13 @@ export function planActs(uses: readonly ActUse[]): {
   readonly left: readonly Offer[];
 } {
   const joined = joinActs(uses);
-  const plans = new Map<string, Result<Plan>>();
-  const pieces = joined.pieces.flatMap((piece) => {
-    const made = cut(piece);
-    if (made.ok) {
-      for (const id of piece.uses) {
-        const { act } = joined.uses.find(({ use }) => use.id === id) as JoinedUse;
-        if (act.ok) plans.set(id, { ok: true, value: planOf(id, act.value, made.value) });
-      }
-      const { uses: of, rules, hangs, by } = piece;
-      return [{ uses: of, run: made.value.run, rules, by, hang: hangOf(made.value.run, hangs) }];
-    }
-    // What the last of them does cannot be made: the others are planned without it.
-    const last = piece.uses.at(-1) as string;
-    const others = uses.filter(({ id }) => id !== last && piece.uses.includes(id));
-    const without = planActs(others);
-    for (const { id, plan } of without.uses) plans.set(id, plan);
-    const waits = others.find(({ id }) => plans.get(id)?.ok === false);
-    plans.set(last, waits ? refuse(waitsFor(waits.name)) : made);
-    return without.pieces;
-  });
+  const made = joined.pieces.map((piece) => madeOf(piece, joined.uses));
+  const plans = new Map(made.flatMap((each) => [...each.plans]));
   return {
-    uses: joined.uses.map(({ use: { id }, values, act, offered }) => ({
-      id,
-      values,
-      plan: act.ok ? (plans.get(id) as Result<Plan>) : act,
-      offered,
-    })),
-    pieces,
+    uses: joined.uses.map(({ use: { id }, values, act, offered }) =>
+      plannedUse({ id, values, plan: act.ok ? (plans.get(id) as Result<Plan>) : act, offered }),
+    ),
+    pieces: made.flatMap(({ pieces }) => pieces),
     left: joined.left,
   };
 }

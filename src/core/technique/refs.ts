@@ -1,4 +1,5 @@
-import type { ChosenPorts } from './joinActs';
+/** What was chosen for the ports of a use: names of what others leave, “use.id”; a port that is left out is cut afresh. */
+export type ChosenPorts = Readonly<Record<string, readonly string[]>>;
 
 /** The id of the use that leaves what a reference, “use.id”, is of. */
 export const leaverOf = (ref: string): string => ref.slice(0, ref.indexOf('.'));

@@ -1,6 +1,7 @@
 import { groupBy } from '../groupBy';
 import { isActed, type Takes } from './act';
-import type { ChosenPorts, Offer } from './joinActs';
+import type { Offer } from './joinActs';
+import type { ChosenPorts } from './refs';
 import { offerOf, type AnyTechnique, type OfferedTechnique } from './technique';
 
 /** A port as one looks for what goes on from something. */

@@ -2,7 +2,7 @@ import { withTechnique } from '@/core/pattern/addTechnique';
 import { withUse } from '@/core/pattern/changes';
 import { swapThroughout } from '@/core/pattern/swapWires';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
-import type { ChosenPorts } from '@/core/technique/joinActs';
+import type { ChosenPorts } from '@/core/technique/refs';
 import type { PatternKind } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/technique/registry';
 import type { Texts } from '@/core/technique/readTexts';

@@ -10,7 +10,8 @@ import {
 import { measureOf, MEASURES } from '../../../src/core/pattern/composition';
 import { planActs } from '../../../src/core/technique/planActs';
 import { isActed } from '../../../src/core/technique/act';
-import type { ChosenPorts, Offer } from '../../../src/core/technique/joinActs';
+import type { Offer } from '../../../src/core/technique/joinActs';
+import type { ChosenPorts } from '../../../src/core/technique/refs';
 import { takesFor, goingOnOf } from '../../../src/core/technique/takesFor';
 import type { AnyTechnique } from '../../../src/core/technique/technique';
 import { usesOf, type Told } from '../../support/acts';
