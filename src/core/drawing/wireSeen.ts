@@ -3,7 +3,7 @@ import type { Course } from '../piece/piece';
 import type { RunWire } from '../piece/run';
 
 /** Whether a course lies in a hole, where nobody sees it. */
-const isInHole = (course: Course | undefined): boolean =>
+export const isInHole = (course: Course | undefined): boolean =>
   course?.isHidden === true ||
   course?.kind === 'threaded' ||
   (course?.kind === 'beside' && course.does === 'through');

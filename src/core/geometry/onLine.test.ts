@@ -7,9 +7,21 @@ import { distance3, vec3 } from './vec3';
 const ANGLE: Path = [vec3(0, 0), vec3(3, 0), vec3(3, 4)];
 
 it('is told how far along the nearest place is, and how far off', () => {
-  expect(nearestOn(ANGLE, vec3(1.5, -2, 0))).toEqual({ at: vec3(1.5, 0), part: 1.5 / 7, far: 2 });
-  expect(nearestOn(ANGLE, vec3(5, 2, 1))).toEqual({ at: vec3(3, 2), part: 5 / 7, far: Math.sqrt(5) });
-  expect(nearestOn([vec3(1, 1)], vec3(1, 4))).toEqual({ at: vec3(1, 1), part: 0, far: 3 });
+  expect(nearestOn(ANGLE, vec3(1.5, -2, 0))).toEqual({
+    at: vec3(1.5, 0),
+    part: 1.5 / 7,
+    far: 2,
+    from: 0,
+    on: 0.5,
+  });
+  expect(nearestOn(ANGLE, vec3(5, 2, 1))).toEqual({
+    at: vec3(3, 2),
+    part: 5 / 7,
+    far: Math.sqrt(5),
+    from: 1,
+    on: 0.5,
+  });
+  expect(nearestOn([vec3(1, 1)], vec3(1, 4))).toEqual({ at: vec3(1, 1), part: 0, far: 3, from: 0, on: 0 });
 });
 
 it('what is so far along a line is nearest to itself, and nothing on the line is nearer to a point than what is found', () => {

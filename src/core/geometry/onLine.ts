@@ -8,11 +8,14 @@ export interface OnLine {
   readonly part: number;
   /** How far it is from what it was looked for, mm. */
   readonly far: number;
+  /** Behind which of its points it lies, and how far on to the next, 0 to 1. */
+  readonly from: number;
+  readonly on: number;
 }
 
 /** The nearest place of a line to a point. @param path of one point at least */
 export function nearestOn(path: Path, to: Vec3): OnLine {
-  let [at, gone, along] = [path[0] as Vec3, 0, 0];
+  let [at, gone, along, behind, on] = [path[0] as Vec3, 0, 0, 0, 0];
   let least = distance3(at, to);
   for (const [index, next] of path.entries()) {
     const from = path[index - 1];
@@ -22,10 +25,13 @@ export function nearestOn(path: Path, to: Vec3): OnLine {
     const part = square > 0 ? Math.min(1, Math.max(0, dot3(minus3(to, from), way) / square)) : 0;
     const place = between3(from, next, part);
     const far = distance3(place, to);
-    if (far < least) [at, along, least] = [place, gone + part * Math.sqrt(square), far];
+    if (far < least) {
+      [at, along, least] = [place, gone + part * Math.sqrt(square), far];
+      [behind, on] = [index - 1, part];
+    }
     gone += Math.sqrt(square);
   }
-  return { at, part: gone > 0 ? along / gone : 0, far: least };
+  return { at, part: gone > 0 ? along / gone : 0, far: least, from: behind, on };
 }
 
 /** The place so far along a line. @param part of its length, 0 to 1 */

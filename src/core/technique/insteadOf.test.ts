@@ -24,12 +24,19 @@ const wireOf = (told: readonly Told[]) => {
   return { name: cut.name, long: cutOf(cut) };
 };
 
-const insteads = (told: readonly Told[], short: number, keys?: readonly string[]): readonly Instead[] => {
+const insteads = (
+  told: readonly Told[],
+  short: number,
+  keys?: readonly string[],
+  alike: Readonly<Record<string, readonly string[]>> = {},
+): readonly Instead[] => {
   const uses = usesOf(told);
   const { name, long } = wireOf(told);
-  const keysOf = (id: string) =>
-    keys ?? Object.keys(uses.find((use) => use.id === id)?.technique.parameters ?? {});
-  return [...insteadOf(uses, { use: 'frame', name }, long - short, keysOf)].flatMap((each) => each ?? []);
+  const changeable = (id: string) => ({
+    keys: keys ?? Object.keys(uses.find((use) => use.id === id)?.technique.parameters ?? {}),
+    alike: alike[id] ?? [],
+  });
+  return [...insteadOf(uses, { use: 'frame', name }, long - short, changeable)].flatMap((each) => each ?? []);
 };
 
 describe('what is done with a wire that is too short', () => {
@@ -74,6 +81,21 @@ describe('what is done with a wire that is too short', () => {
       expect(wireOf(told).long).toBeCloseTo(cut, 6);
       expect(cut).toBeLessThanOrEqual(long - 12 + 1e-6);
     }
+  });
+
+  it('is half as much of each of two that are alike on both ends of the wire', () => {
+    const other: Told = ['other', 'flat-spiral', CURL[2], { ends: ['frame.right 1'] }];
+    const across = (alike: Readonly<Record<string, readonly string[]>>) =>
+      insteads([FRAME, CURL, other], 20, ['across'], alike).find(({ use }) => use === 'curl')?.value ?? NaN;
+    const [alone, both] = [across({}), across({ curl: ['other'] })];
+    // Both ends of one wire are curled: each of two that change together gives up less.
+    expect(both).toBeGreaterThan(alone + 0.5);
+    const told = [FRAME, CURL, other].map(([id, technique, values, ...takes]): Told =>
+      id === 'frame'
+        ? [id, technique, values, ...takes]
+        : [id, technique, { ...values, across: both }, ...takes],
+    );
+    expect(wireOf(told).long).toBeLessThanOrEqual(wireOf([FRAME, CURL, other]).long - 20 + 1e-6);
   });
 
   it('is nothing of what may not be changed, and nothing when no measure can take up so much', () => {

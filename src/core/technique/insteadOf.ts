@@ -23,6 +23,12 @@ export interface CutOfPiece {
   readonly name: string;
 }
 
+/** What may be changed of a use: its parameters, and the uses that are alike to it and change with it. */
+export interface Changeable {
+  readonly keys: readonly string[];
+  readonly alike: readonly string[];
+}
+
 /** Needs that differ by less are one, mm. */
 const SAME = 0.01;
 /** What a length is changed by to see whether the wire depends on it, mm. */
@@ -33,24 +39,29 @@ const TRIED = 0.5;
  * large as it is enough for with all else as it is.
  * @param uses of the piece, in the order of the work
  * @param length of the wire, with its tails, mm
- * @param keysOf the parameters of a use that may be changed, by its id
+ * @param changeable what may be changed of a use, by its id
  * @returns undefined for a measure that does not help: whoever works it out can rest after each
  */
 export function* insteadOf(
   uses: readonly ActUse[],
   { use: from, name: wire }: CutOfPiece,
   length: number,
-  keysOf: (id: string) => readonly string[],
+  changeable: (id: string) => Changeable,
 ): Generator<Instead | undefined, void> {
   for (const { id, name, technique, values } of uses) {
     if (!values) continue;
-    const keys = keysOf(id);
+    const { keys, alike } = changeable(id);
+    const changes = new Set([id, ...alike]);
     for (const { key, parameter } of askedFor(technique)) {
       const was = values[key] as number;
       if (!keys.includes(key)) continue;
       const needOf = (value: number): number => {
         const planned = planActs(
-          uses.map((each) => (each.id === id ? { ...each, values: { ...values, [key]: value } } : each)),
+          uses.map((each) =>
+            changes.has(each.id) && each.values
+              ? { ...each, values: { ...each.values, [key]: value } }
+              : each,
+          ),
         );
         if (planned.uses.some(({ plan }) => !plan.ok)) return Infinity;
         const made = planned.uses.find((each) => each.id === from)?.plan;
@@ -60,7 +71,8 @@ export function* insteadOf(
       const least = parameter.kind === 'count' ? 1 : TRIED;
       const less = was - least;
       const helps = less >= parameter.from && needOf(less) < needOf(was) - SAME;
-      const reached = helps ? reachedBy(parameter, was, needOf, length) : undefined;
+      // Only less of it is looked for: nothing above what it is need be tried.
+      const reached = helps ? reachedBy({ ...parameter, to: was }, was, needOf, length) : undefined;
       yield reached?.ok && reached.value.value < was
         ? { use: id, name, key, parameter, was, value: reached.value.value, cut: reached.value.cut }
         : undefined;

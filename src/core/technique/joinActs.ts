@@ -65,6 +65,8 @@ export interface JoinedPiece {
   readonly hangs: NonNullable<Act['hangs']>;
   /** The use that each course is of. */
   readonly by: ReadonlyMap<Course, string>;
+  /** The use that each of its stones and beads is of, by its id. */
+  readonly bodyBy: ReadonlyMap<string, string>;
   /** What must be done before something is taken up; steps are “use.step”. */
   readonly rules: readonly PieceRule[];
 }
@@ -345,18 +347,17 @@ class Joining {
       const wires = [...this.#wires.values()].filter(({ use }) => uses.includes(use));
       const byWire = <T>(of: (state: WireState) => T | undefined): Record<string, T> =>
         Object.fromEntries(wires.flatMap((each) => [[each.id, of(each)] as const]).filter(isTold));
+      const bodies = [...this.#bodies.values()].filter(({ use }) => uses.includes(use));
       return {
         uses,
-        piece: {
-          wires: wires.map(wireOf),
-          bodies: [...this.#bodies.values()].flatMap(({ body, use }) => (uses.includes(use) ? [body] : [])),
-        },
+        piece: { wires: wires.map(wireOf), bodies: bodies.map(({ body }) => body) },
         given: wires.flatMap(({ id, isGiven }) => (isGiven ? [id] : [])),
         middles: byWire(({ middle }) => middle),
         marked: this.#marked.filter(({ wire }) => wires.some(({ id }) => id === wire)),
         hangs: this.#hangs.filter(({ wire }) => wires.some(({ id }) => id === wire)),
         rules: this.#rules.filter(({ use }) => uses.includes(use)),
         by: this.#by,
+        bodyBy: new Map(bodies.map(({ body, use }) => [body.id, use])),
       };
     });
   }

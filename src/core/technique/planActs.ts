@@ -28,6 +28,7 @@ export interface PlannedPiece {
   readonly rules: JoinedPiece['rules'];
   /** The use that each course is of. */
   readonly by: JoinedPiece['by'];
+  readonly bodyBy: JoinedPiece['bodyBy'];
   /** Where it hangs from: the middle of what a chain goes through; undefined when nothing is made for that. */
   readonly hang: Vec3 | undefined;
 }
@@ -68,10 +69,10 @@ function makeOf(piece: JoinedPiece, uses: readonly ActUse[], joined: readonly Jo
   if (made.ok) {
     for (const { use, act } of joined)
       if (act.ok && piece.uses.includes(use.id)) plans.set(use.id, ok(planOf(use.id, act.value, made.value)));
-    const { uses: of, rules, hangs, by } = piece;
+    const { uses: of, rules, hangs, by, bodyBy } = piece;
     return {
       plans,
-      pieces: [{ uses: of, run: made.value.run, rules, by, hang: hangOf(made.value.run, hangs) }],
+      pieces: [{ uses: of, run: made.value.run, rules, by, bodyBy, hang: hangOf(made.value.run, hangs) }],
     };
   }
   // What the last of them does cannot be made: the others are planned without it.

@@ -1,7 +1,7 @@
 import { proposeCuts, type Shortage } from '@/core/cutting/propose';
 import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { findingsMade } from '@/core/technique/findingsMade';
-import type { Micrometres } from '@/core/units/length';
+import { um, type Micrometres } from '@/core/units/length';
 import { describeMetal } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import type { WireForm } from '@/core/stock/ware';
@@ -187,4 +187,14 @@ export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]
         ORDER BY p.is_off_cut DESC, p.quantity LIMIT ${OFFERED}) AS c`,
     [tx.session.studioId, [...new Set(specIds)], null],
   );
+}
+
+/** How much of a wire of the rack is set aside for no batch; nothing of one that is not there. */
+export async function lengthFree(tx: Tx, stockPieceId: string): Promise<Micrometres> {
+  const [found] = await tx.select<{ readonly length: Micrometres }>(
+    `SELECT p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length FROM stock_pieces p
+      WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
+    [tx.session.studioId, stockPieceId, null],
+  );
+  return found?.length ?? um(0);
 }

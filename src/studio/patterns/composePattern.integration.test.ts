@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { spawnSync } from 'node:child_process';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
-import { formatLength } from '@/core/units/length';
+import { formatLength, um } from '@/core/units/length';
 import { withTechnique } from '@/core/pattern/addTechnique';
 import { withStepAt, withUse } from '@/core/pattern/changes';
 import { EMPTY_COMPOSITION, type Composition } from '@/core/pattern/composition';
@@ -19,6 +19,7 @@ import {
   receive,
   simplePattern,
 } from '../../../tests/support/studio';
+import { plannedBatch } from '../../../tests/support/cuttingTable';
 import type { StudioSession } from '../kernel/useCase';
 import { patternPaper } from '../paper/patternPaper';
 import { pieceFile } from '../paper/pieceFile';
@@ -205,9 +206,31 @@ describe('fitting', () => {
 
     const short = await onWire({ ...sterling, length: `${(taken - 10_000) / 1000} mm` });
     expect(short.fitted).toMatchObject([
-      { suits: false, refusal: 'It takes 10 mm more of this wire than is left.' },
+      { suits: false, refusal: 'It takes 10 mm more of this wire than is free.' },
     ]);
     expect((await onWire({ metal: 'sterling', gaugeNumber: '12' })).fitted).toEqual([]);
+  });
+
+  it('leaves to a batch what is set aside for it', async () => {
+    // 9.8 m of a spool of 10 m are set aside.
+    const { session, wire: spool } = await plannedBatch(98);
+    const wire = await showStockPiece(session, spool);
+    if (!wire) throw new Error('it hangs on the rack');
+    const begun = withTechnique(EMPTY_COMPOSITION, named('ear-wire'), techniqueOf, {});
+    const ofSpool = (copies: number): Composition => ({
+      ...withUse(begun, 'a', { wires: { wire: wire.spec.id } }),
+      copies,
+    });
+    done(await composePattern(session, newKey(), null, form(ofSpool(2))));
+    done(await composePattern(session, newKey(), null, form(ofSpool(6))));
+    const { fitted } = await fitPatterns(session, { wire });
+    const taken = fitted.map(({ wires }) => wires[0]?.length ?? NaN);
+    expect(taken[0]).toBeLessThan(200_000);
+    expect(fitted.map(({ refusal }) => refusal)).toEqual([
+      '',
+      `It takes ${formatLength(um((taken[1] ?? NaN) - 200_000), 'mm')} more of this wire than is free.`,
+    ]);
+    expect(fitted[0]?.shortages).toEqual([]);
   });
 });
 

@@ -13,7 +13,7 @@ import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import { isTradeWire } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
-import { choicesFor } from '../making/proposeMaking';
+import { choicesFor, lengthFree } from '../making/proposeMaking';
 import { settingsIn } from '../settings/settings';
 import type { StockPieceView } from '../wire/rack';
 import { allWires, specsById, type KnownSpec } from '../wire/specs';
@@ -78,9 +78,8 @@ export interface FittedPage {
 
 /**
  * What is read before anything is worked out: no transaction stays open meanwhile.
- * @param isOfAnyWire whether patterns may come to be of other wires than they name
  */
-async function readPatterns(session: StudioSession, under: number | undefined, isOfAnyWire: boolean) {
+async function readPatterns(session: StudioSession, under: number | undefined, on: TriedOn) {
   return look(session, async (tx) => {
     const found = await tx.select<OwnRow>(
       `SELECT p.number, p.name, p.kind, r.body
@@ -94,21 +93,23 @@ async function readPatterns(session: StudioSession, under: number | undefined, i
     const ids = rows.flatMap(({ body }) =>
       (body.composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),
     );
-    const specs = isOfAnyWire ? await allWires(tx) : Object.fromEntries(await specsById(tx, ids));
+    // On a wire of the rack patterns come to be of other wires than they name.
+    const specs = 'wire' in on ? await allWires(tx) : Object.fromEntries(await specsById(tx, ids));
     return {
       rows,
-      ...(await readStock(tx, specs)),
+      ...(await readStock(tx, specs, on)),
       next: found.length > AT_ONCE ? (rows.at(-1)?.number ?? null) : null,
     };
   });
 }
 
 /** The wires that patterns name, and what the rack has of them. */
-async function readStock(tx: Tx, specs: Readonly<Record<string, KnownSpec>>) {
-  const own = Object.keys(specs).filter((id) => !isTradeWire(id));
+async function readStock(tx: Tx, specs: Readonly<Record<string, KnownSpec>>, on: TriedOn) {
+  const tried = 'wire' in on ? { ...on.wire, length: await lengthFree(tx, on.wire.id) } : undefined;
+  const own = Object.keys(specs).filter((id) => !isTradeWire(id) && id !== tried?.spec.id);
   const stock = (await choicesFor(tx, own)).map((each) => ({ ...each, isOffCut: each.form === 'off-cut' }));
   const { lengthSystem } = await settingsIn(tx);
-  return { specs, stock, lengthSystem };
+  return { specs, stock, lengthSystem, tried };
 }
 
 type Read = Awaited<ReturnType<typeof readStock>>;
@@ -119,7 +120,7 @@ type Read = Awaited<ReturnType<typeof readStock>>;
  * @param under only patterns of smaller numbers, for the pages after the first
  */
 export async function fitPatterns(session: StudioSession, on: TriedOn, under?: number): Promise<FittedPage> {
-  const read = await readPatterns(session, under, 'wire' in on);
+  const read = await readPatterns(session, under, on);
   return { fitted: await inTurn(read.rows, on, read), next: read.next };
 }
 
@@ -128,7 +129,7 @@ export async function fitPatterns(session: StudioSession, on: TriedOn, under?: n
  */
 export async function fitStarters(session: StudioSession, on: TriedOn): Promise<readonly Fitted[]> {
   const { starters } = await listStarters(session);
-  const read = await look(session, async (tx) => readStock(tx, await allWires(tx)));
+  const read = await look(session, async (tx) => readStock(tx, await allWires(tx), on));
   const rows = starters.flatMap(({ name, kind, notes, composition, parts, isTaken }): Row[] => {
     const named = parts.map((part) => ({ ...part, unitCost: null }));
     const body = { name, kind, notes, composition, cuts: [], parts: named, steps: [] };
@@ -163,32 +164,29 @@ function madeFor(composition: Composition, on: TriedOn, specs: Read['specs']) {
   return resolved.measures.includes(on.measure) ? { composition, resolved } : undefined;
 }
 
-/** How much of a length a pattern takes that it has not; nothing when it has it. */
-function missingOf(
-  cuts: PatternBody['cuts'],
-  { wire }: { readonly wire: Pick<StockPieceView, 'spec' | 'length'> },
-) {
-  const taken = wireBySpec({ cuts }).get(wire.spec.id) ?? 0;
-  return Math.max(0, taken - wire.length);
+/** How much of a wire of the rack a pattern takes that no batch leaves it; nothing when there is enough. */
+function missingOf(cuts: PatternBody['cuts'], { spec, length }: NonNullable<Read['tried']>) {
+  const taken = wireBySpec({ cuts }).get(spec.id) ?? 0;
+  return Math.max(0, taken - length);
 }
 
 /** A pattern on what it is tried on; undefined when that has nothing to do with it. */
-function tryOn(row: Row, on: TriedOn, { specs, stock, lengthSystem }: Read): Fitted | undefined {
+function tryOn(row: Row, on: TriedOn, { specs, stock, lengthSystem, tried }: Read): Fitted | undefined {
   const made = row.body.composition && madeFor(row.body.composition, on, specs);
   if (!made) return undefined;
   const { composition, resolved } = made;
   const cuts = cutsOf(resolved, lengthSystem);
   const judgements = resolved.uses.flatMap((use) => use.judgements);
-  const short = 'wire' in on ? missingOf(cuts, on) : 0;
+  const short = tried ? missingOf(cuts, tried) : 0;
   const refusal =
     whyNot(resolved) ||
     (short > 0
-      ? `It takes ${formatLengthShort(um(short), lengthSystem)} more of this wire than is left.`
+      ? `It takes ${formatLengthShort(um(short), lengthSystem)} more of this wire than is free.`
       : '');
   // Of a wire that it is tried on only that length is cut.
-  const free = stock.filter(
-    ({ id, specId }) => !('wire' in on) || specId !== on.wire.spec.id || id === on.wire.id,
-  );
+  const free = tried
+    ? [...stock, { id: tried.id, specId: tried.spec.id, length: tried.length, isOffCut: false }]
+    : stock;
   const { shortages } = proposeCuts(wantedCuts({ cuts }), free);
   return {
     ...row,

@@ -1,16 +1,17 @@
 'use client';
 
-import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { Fragment, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { drawLines, type Fineness, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
 import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import type { Vec3 } from '@/core/geometry/path';
-import type { Vec } from '@/core/geometry/vector';
+import { distance, type Vec } from '@/core/geometry/vector';
 import type { ChoiceHandle } from '@/core/technique/foundHandles';
 import type { Pulled } from '@/core/technique/handles';
 import { pulledBy, pulledSoFar, stepped, textsPulled, type Handle } from '@/core/technique/pulls';
 import { textsOf, type Texts } from '@/core/technique/readTexts';
 import { formatLengthShort, mm } from '@/core/units/length';
+import { placeOn } from './placeOn';
 import { PlanDrawing } from './PlanDrawing';
 import { Said } from '../house';
 import { Reckoned, useLengths } from '../lengths';
@@ -114,10 +115,7 @@ export function ShapeByHand({
   const keep = ({ handle, to, refusal }: Pull, tag: string) => {
     if (refusal === '') onShape(textsPulled(values, handle, to, system), tag);
   };
-  const placeOf = ({ clientX, clientY }: PointerEvent): Vec | undefined => {
-    const back = picture.current?.getScreenCTM()?.inverse();
-    return back && new DOMPoint(clientX, clientY).matrixTransform(back);
-  };
+  const placeOf = (event: PointerEvent): Vec | undefined => placeOn(picture.current, event);
   const saidOf = (handle: Handle, to: readonly number[]): string =>
     to
       .map((value) =>
@@ -153,69 +151,74 @@ export function ShapeByHand({
           const [stood, stands] = seenFrom(view, [handle.at, at]) as [Seen, Seen];
           const mark = marks[index] ?? stood;
           const [x, y] = [mark.x + stands.x - stood.x, mark.y + stands.y - stood.y];
+          const isAside = distance(mark, stood) > size;
           const canBePulled = pulledBy(handle, view, { x: 0, y: 0 }) !== undefined;
           return (
-            <path
-              key={keyOf(handle)}
-              ref={holdPage}
-              d={`M${x - size} ${y}l${size} ${-size} ${size} ${size} ${-size} ${size}z`}
-              role="slider"
-              tabIndex={0}
-              aria-label={handle.label}
-              aria-valuemin={handle.pulls[0].from}
-              aria-valuemax={handle.pulls[0].to}
-              aria-valuenow={to[0] ?? 0}
-              aria-valuetext={saidOf(handle, to)}
-              className={`pointer-events-auto fill-base-100 outline-none! focus-visible:fill-primary ${canBePulled ? 'cursor-grab' : 'opacity-50'}`}
-              onPointerDown={(event) => {
-                const at = placeOf(event);
-                if (!at || !canBePulled) return;
-                event.currentTarget.setPointerCapture(event.pointerId);
-                const now = nowOf(handle);
-                const seen = seenFrom(view, [now.at])[0] as Seen;
-                setPull({ ...now, held: { x: at.x - seen.x, y: at.y - seen.y } });
-              }}
-              onPointerMove={(event) => {
-                const at = placeOf(event);
-                if (!at || !isOf(pull, handle) || !pull.held) return;
-                const seen = seenFrom(view, [pull.at])[0] as Seen;
-                const to = pulledBy(pulledSoFar(handle, pull.to), view, {
-                  x: at.x - pull.held.x - seen.x,
-                  y: at.y - pull.held.y - seen.y,
-                });
-                if (!to?.some((value, of) => value !== pull.to[of])) return;
-                const isFlat = view === 'front' || view === 'back';
-                const drawn = isFlat && !event.altKey ? shaping.drawnTo(handle, to, size * DRAWN) : undefined;
-                pullTo(handle, drawn?.to ?? to, pull.held, drawn?.said);
-              }}
-              onPointerUp={() => {
-                if (!isOf(pull, handle) || !pull.held) return;
-                const isOther = pull.to.some((value, which) => value !== handle.pulls[which]?.value);
-                if (isOther) keep(pull, '');
-                setPull(isOther && pull.refusal === '' ? { ...pull, held: undefined } : undefined);
-              }}
-              onPointerCancel={() => setPull(undefined)}
-              onBlur={() => {
-                if (!pull?.held) setPull(undefined);
-              }}
-              onKeyDown={(event) => {
-                if (event.key === 'Escape') return setPull(undefined);
-                const strokes = strokesOf(event, handle);
-                if (!strokes) return;
-                event.preventDefault();
-                const to = stepped(pulledSoFar(handle, nowOf(handle).to), strokes);
-                keep(pullTo(handle, to, undefined), keyOf(handle));
-              }}
-            >
-              <title>{`${handle.label}: ${saidOf(handle, to)}`}</title>
-            </path>
+            <Fragment key={keyOf(handle)}>
+              {isAside && <line x1={stands.x} y1={stands.y} x2={x} y2={y} strokeWidth={size / 10} />}
+              <path
+                ref={holdPage}
+                d={`M${x - size} ${y}l${size} ${-size} ${size} ${size} ${-size} ${size}z`}
+                role="slider"
+                tabIndex={0}
+                aria-label={handle.label}
+                aria-valuemin={handle.pulls[0].from}
+                aria-valuemax={handle.pulls[0].to}
+                aria-valuenow={to[0] ?? 0}
+                aria-valuetext={saidOf(handle, to)}
+                className={`pointer-events-auto fill-base-100 outline-none! focus-visible:fill-primary ${canBePulled ? 'cursor-grab' : 'opacity-50'}`}
+                onPointerDown={(event) => {
+                  const at = placeOf(event);
+                  if (!at || !canBePulled) return;
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                  const now = nowOf(handle);
+                  const seen = seenFrom(view, [now.at])[0] as Seen;
+                  setPull({ ...now, held: { x: at.x - seen.x, y: at.y - seen.y } });
+                }}
+                onPointerMove={(event) => {
+                  const at = placeOf(event);
+                  if (!at || !isOf(pull, handle) || !pull.held) return;
+                  const seen = seenFrom(view, [pull.at])[0] as Seen;
+                  const to = pulledBy(pulledSoFar(handle, pull.to), view, {
+                    x: at.x - pull.held.x - seen.x,
+                    y: at.y - pull.held.y - seen.y,
+                  });
+                  if (!to?.some((value, of) => value !== pull.to[of])) return;
+                  const isFlat = view === 'front' || view === 'back';
+                  const drawn =
+                    isFlat && !event.altKey ? shaping.drawnTo(handle, to, size * DRAWN) : undefined;
+                  pullTo(handle, drawn?.to ?? to, pull.held, drawn?.said);
+                }}
+                onPointerUp={() => {
+                  if (!isOf(pull, handle) || !pull.held) return;
+                  const isOther = pull.to.some((value, which) => value !== handle.pulls[which]?.value);
+                  if (isOther) keep(pull, '');
+                  setPull(isOther && pull.refusal === '' ? { ...pull, held: undefined } : undefined);
+                }}
+                onPointerCancel={() => setPull(undefined)}
+                onBlur={() => {
+                  if (!pull?.held) setPull(undefined);
+                }}
+                onKeyDown={(event) => {
+                  if (event.key === 'Escape') return setPull(undefined);
+                  const strokes = strokesOf(event, handle);
+                  if (!strokes) return;
+                  event.preventDefault();
+                  const to = stepped(pulledSoFar(handle, nowOf(handle).to), strokes);
+                  keep(pullTo(handle, to, undefined), keyOf(handle));
+                }}
+              >
+                <title>{`${handle.label}: ${saidOf(handle, to)}`}</title>
+              </path>
+            </Fragment>
           );
         })}
         {choices.map((choice, index) => (
           <ChoiceMark
             key={choice.key}
             choice={choice}
-            at={marks[handles.length + index] ?? (seenFrom(view, [choice.at])[0] as Seen)}
+            stood={seenFrom(view, [choice.at])[0] as Seen}
+            mark={marks[handles.length + index]}
             size={size}
             onTurn={({ key, parameter, next }) =>
               onShape(textsOf({ [key]: parameter }, { [key]: next }, system), '')
@@ -252,16 +255,20 @@ export function ShapeByHand({
 /** A choice on the picture: pressed, it becomes the next that can be made. */
 function ChoiceMark({
   choice,
-  at: { x, y },
+  stood,
+  mark = stood,
   size,
   onTurn,
 }: {
   readonly choice: ChoiceHandle;
-  readonly at: Vec;
+  readonly stood: Vec;
+  /** Where it stands when others lie where it does. */
+  readonly mark: Vec | undefined;
   readonly size: number;
   readonly onTurn: (choice: ChoiceHandle) => void;
 }) {
   const { parameter, now, next } = choice;
+  const { x, y } = mark;
   const said = `${parameter.label}: ${now}; press for ${next}`;
   const [wide, half] = [size * 0.5, size * 0.25];
   return (
@@ -277,6 +284,9 @@ function ChoiceMark({
         onTurn(choice);
       }}
     >
+      {distance(mark, stood) > size && (
+        <line x1={stood.x} y1={stood.y} x2={x} y2={y} strokeWidth={size / 10} />
+      )}
       <circle cx={x} cy={y} r={size} className="fill-base-100 group-focus-visible:fill-primary/40" />
       {/* Two arrows, one each way. */}
       <path

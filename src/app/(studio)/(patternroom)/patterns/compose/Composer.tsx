@@ -31,7 +31,7 @@ import { BackButton } from './BackButton';
 import { PartsList } from './PartsList';
 import { isPatternDraft, type PatternDraft, type StoneChoice } from './patternDraft';
 import { PatternHead } from './PatternHead';
-import type { Pointed } from './pointed';
+import type { Asked, Pointed } from './pointed';
 import { useDraft } from './useDraft';
 import { useChanges } from './useChanges';
 import { useKeeping } from './useKeeping';
@@ -178,6 +178,12 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     );
   }, [resolved]);
   const [pointed, setPointed] = useState<Pointed>();
+  /** The technique whose measures were asked for, and how often. */
+  const [asked, setAsked] = useState<Asked>();
+  const ask = useCallback(
+    (use: string) => setAsked((before) => ({ use, times: (before?.times ?? 0) + 1 })),
+    [],
+  );
   const [there] = useState(() => new Set(composition.uses.map(({ id }) => id)));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -263,6 +269,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               onLetGo={letGo}
               onTake={addTechnique}
               onShape={changes.shape}
+              onAsk={ask}
               pointed={pointed?.use}
             />
           ))}
@@ -299,6 +306,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               there={there}
               pointed={pointed}
               onPoint={setPointed}
+              asked={asked}
             />
           )}
           {resolved.cuts.length > 0 && (

@@ -5,9 +5,9 @@ import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { seenFrom, type Seen, type View } from '@/core/drawing/view';
 import { distance, type Vec } from '@/core/geometry/vector';
 import type { PlaceLeft } from '@/core/pattern/placesLeft';
-import { mm } from '@/core/units/length';
+import { formatLengthShort, mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';
-import { Length } from '@/ui/lengths';
+import { Length, useLengths } from '@/ui/lengths';
 
 interface Picking {
   readonly places: readonly PlaceLeft[];
@@ -44,6 +44,7 @@ export function PlacesMarked({
   readonly view: View;
   readonly box: LineDrawing['box'];
 }) {
+  const { system } = useLengths();
   return (
     <svg
       aria-hidden="true"
@@ -83,7 +84,13 @@ export function PlacesMarked({
               fill="transparent"
               stroke="none"
               onClick={() => onPick(ref)}
-            />
+            >
+              <title>
+                {place.left !== undefined && place.left > 0
+                  ? `${place.offer.label} · ${formatLengthShort(mm(place.left), system)} free`
+                  : place.offer.label}
+              </title>
+            </circle>
           </g>
         );
       })}

@@ -37,9 +37,10 @@ export function InsteadOfIt({
 
   const work = () => {
     const uses = usesOfPiece(resolved, cut.use.id);
-    const coming = insteadOf(uses, { use: cut.use.id, name: cut.name }, length, (id) =>
-      pullableIn(resolved, id),
-    );
+    const coming = insteadOf(uses, { use: cut.use.id, name: cut.name }, length, (id) => ({
+      keys: pullableIn(resolved, id),
+      alike: resolved.uses.flatMap(({ use }) => (use.mirrors === id ? [use.id] : [])),
+    }));
     const all: Instead[] = [];
     // One measure at a time: whoever types meanwhile is not kept waiting.
     const next = () => {

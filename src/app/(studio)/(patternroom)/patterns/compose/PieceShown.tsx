@@ -9,6 +9,7 @@ import { looksOf } from '@/core/pattern/looksOf';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
+import { thingsOf, type Thing, type Under } from '@/core/pattern/things';
 import { toShape } from '@/core/pattern/toShape';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
@@ -19,11 +20,14 @@ import { markRadius } from '@/ui/craft/markRadius';
 import { CHECKS, Remarks, TOUCHES } from '@/ui/craft/Remarks';
 import { ShapeByHand } from '@/ui/craft/ShapeByHand';
 import { Tick } from '@/ui/form/Tick';
+import { Said } from '@/ui/house';
 import { useHandles } from '@/ui/craft/useHandles';
 import { Plumb } from './asItHangs';
 import { GoOnFrom, markedOf, PlacesMarked } from './GoOnFrom';
 import { NextAct } from './NextAct';
 import { PlacesShown } from './PlacesShown';
+import { PointAt } from './PointAt';
+import { ThingsNamed } from './ThingsNamed';
 import { useShownWhere } from './useShownWhere';
 import { useTrial } from './useTrial';
 import type { Work } from './work';
@@ -40,6 +44,8 @@ interface PieceShownProps {
   readonly onTake: (id: string) => void;
   /** @param tag changes of one tag that follow each other are taken back together */
   readonly onShape: (use: string, texts: Texts, tag: string) => void;
+  /** Asks for the measures of a technique. */
+  readonly onAsk: (use: string) => void;
   /** The technique that a judgement is of that is shown on the picture. */
   readonly pointed: string | undefined;
 }
@@ -54,6 +60,7 @@ export const PieceShown = memo(function PieceShown({
   onLetGo,
   onTake,
   onShape,
+  onAsk,
   pointed,
 }: PieceShownProps) {
   const { resolved, atHand, parts } = work;
@@ -72,6 +79,20 @@ export const PieceShown = memo(function PieceShown({
     return become && { plan: become.plan, looks: looksOf(become, atHand.specs, parts) };
   }, [trial, atHand, parts]);
 
+  const things = useMemo(() => thingsOf(part, own), [part, own]);
+  const [heldId, setHeld] = useState('');
+  const held = things.all.find(({ id }) => id === heldId);
+  const hold = useCallback((thing: Thing | undefined) => {
+    setHeld(thing?.id ?? '');
+    if (thing) setShaping(thing.use);
+  }, []);
+  const point = useCallback(
+    ({ thing, left }: Under) => {
+      hold(thing);
+      if (left) onPick(left.offer.ref);
+    },
+    [hold, onPick],
+  );
   const uses = part.uses.map(({ use }) => use);
   const last = uses.at(-1)?.id ?? '';
   const [shaping, setShaping] = useState('');
@@ -106,6 +127,7 @@ export const PieceShown = memo(function PieceShown({
       );
       return (
         <>
+          <PointAt things={things} held={held} radius={radius} view={view} box={box} onPoint={point} />
           {places}
           <PlacesMarked
             places={marked}
@@ -132,7 +154,7 @@ export const PieceShown = memo(function PieceShown({
         </>
       );
     },
-    [own, refs, onPick, shaped, name, looks, onShape, where.at, where.lines, hung],
+    [own, refs, onPick, things, held, point, shaped, name, looks, onShape, where.at, where.lines, hung],
   );
   return (
     <>
@@ -177,7 +199,10 @@ export const PieceShown = memo(function PieceShown({
           <select
             className="select max-w-full text-base font-normal"
             value={uses.some(({ id }) => id === shaping) ? shaping : ''}
-            onChange={({ target }) => setShaping(target.value)}
+            onChange={({ target }) => {
+              setHeld('');
+              setShaping(target.value);
+            }}
           >
             <option value="">nothing</option>
             {part.uses.filter(isShaped).map((each) => (
@@ -187,15 +212,32 @@ export const PieceShown = memo(function PieceShown({
             ))}
           </select>
         </label>
+        {held && (
+          <p className="min-w-0" aria-live="polite">
+            In hand: <Said>{held.name}</Said>
+          </p>
+        )}
+        {shaping !== '' && uses.some(({ id }) => id === shaping) && (
+          <button type="button" className="btn btn-sm min-h-11" onClick={() => onAsk(shaping)}>
+            To its measures
+          </button>
+        )}
         <p className="muted min-w-0 grow text-sm">
           {shaped === undefined
-            ? 'Choose what you want to shape: its measures become handles on the picture.'
+            ? 'Press what you want to shape on the picture, or choose it: its measures become handles on the picture.'
             : shaped.handles.length + shaped.choices.length > 0
               ? shaped.handles.some(({ point }) => point !== undefined)
                 ? 'Pull a point, or move it with the arrow keys. It is drawn to edges of stones, beside wires and opposite wires of the other side that are near; hold Alt to leave it where you pull it.'
                 : 'Pull a handle, or move it with the arrow keys; press what has two arrows to have it another way. The numbers stand with the technique.'
               : 'Nothing of it can be pulled at; its measures stand with the technique.'}
         </p>
+        <div className="w-full">
+          <ThingsNamed
+            things={things.all}
+            held={held}
+            onHold={(thing) => hold(thing.id === held?.id ? undefined : thing)}
+          />
+        </div>
       </section>
       <section aria-label="What is to be said of the piece" className="leaf px-4 pt-1 pb-3">
         {hangs && <PieceHangs hangs={hangs.how} at={hangs.from} showing={showing} />}

@@ -41,6 +41,8 @@ interface UseCardProps {
   /** What is said by the judgement of it that is shown on the picture. */
   readonly pointed: string | undefined;
   readonly onPoint: (pointed: Pointed | undefined) => void;
+  /** How often its measures were asked for; 0 when those of another were asked for since. */
+  readonly asked: number;
   /** Whether it was added last: its measures are what one goes on with. */
   readonly isFresh: boolean;
   /** What it is alike to on the other side, by name. */
@@ -66,6 +68,7 @@ export const UseCard = memo(function UseCard({
   isDrawn,
   pointed,
   onPoint,
+  asked,
   isFresh,
   follows,
   onMirror,
@@ -89,6 +92,11 @@ export const UseCard = memo(function UseCard({
     setWasFresh(isFresh);
     setOpen(isFresh || isWrong);
   }
+  const [wasAsked, setWasAsked] = useState(asked);
+  if (wasAsked !== asked) {
+    setWasAsked(asked);
+    if (asked > 0) setOpen(true);
+  }
   const heading = useId();
   const card = useRef<HTMLElement>(null);
   const [isNew] = useState(isFresh);
@@ -97,6 +105,9 @@ export const UseCard = memo(function UseCard({
   useEffect(() => {
     if (isNew && !isTyping(document.activeElement)) card.current?.focus({ preventScroll: true });
   }, [isNew]);
+  useEffect(() => {
+    if (asked > 0) card.current?.focus();
+  }, [asked]);
   const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
   const before = (key: string, parameter: Parameter) => {
     if (parameter.kind === 'wire' && !unasked.includes(key))

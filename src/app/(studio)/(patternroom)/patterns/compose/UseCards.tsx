@@ -13,7 +13,7 @@ import { resolve, type Resolved, type ResolvedUse } from '@/core/pattern/resolve
 import { refsOf, leaverOf } from '@/core/technique/refs';
 import type { KnownSpec } from '@/studio/wire/specs';
 import type { PatternDraft } from './patternDraft';
-import type { Pointed } from './pointed';
+import type { Asked, Pointed } from './pointed';
 import { UseCard } from './UseCard';
 import type { Changes } from './useChanges';
 
@@ -44,6 +44,7 @@ export function UseCards({
   there,
   pointed,
   onPoint,
+  asked,
 }: {
   /** As it is typed. */
   readonly composition: Composition;
@@ -59,6 +60,7 @@ export function UseCards({
   readonly there: ReadonlySet<string>;
   readonly pointed: Pointed | undefined;
   readonly onPoint: (pointed: Pointed | undefined) => void;
+  readonly asked: Asked | undefined;
 }) {
   const { compose } = changes;
   const { remove, mirror, mirrorSide, loosen } = useMemo(
@@ -101,6 +103,7 @@ export function UseCards({
                 isDrawn={!together.some((part) => part.uses.includes(each))}
                 pointed={pointed?.use === use.id ? pointed.said : undefined}
                 onPoint={onPoint}
+                asked={asked?.use === use.id ? asked.times : 0}
                 isFresh={use.id === last && !there.has(use.id)}
                 follows={followedBy(use.mirrors)}
                 onMirror={oneSided.includes(each) ? mirror : undefined}
