@@ -156,3 +156,54 @@ test('a point of a line is drawn to what is near, and is not while Alt is held',
   await page.mouse.up();
   await expect(page.getByRole('button', { name: /^Undo .*Line of your own/ })).toBeEnabled();
 });
+
+test('whatever lies on the picture is pointed at: it names itself, is taken in hand, and leads to its measures', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/patterns/compose`);
+  await page.getByLabel('Begin with a technique').selectOption('bundle-frame');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByLabel('Add a technique').selectOption('coil');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const piece = page.getByRole('region', { name: /^The piece: Bundle/ });
+  const shaping = page.getByRole('region', { name: 'Shaping' }).first();
+  const stone = shaping.getByRole('button', { name: /^stone, .*: Bundle frame round a stone$/ });
+  await shaping.getByText(/^Stones, beads and wires by name/).click();
+  await expect(stone).toHaveAttribute('aria-pressed', 'false');
+  const picture = piece.getByRole('img', { name: /drawn to scale/ });
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('it is drawn');
+
+  // Its middle is the stone, seen in front of the wires that go round behind it.
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.72);
+  await expect(piece.getByText(/^stone, /)).toBeVisible();
+  await page.mouse.down();
+  await page.mouse.up();
+  await expect(stone).toHaveAttribute('aria-pressed', 'true');
+  await expect(shaping.getByText(/^In hand: stone, /)).toBeVisible();
+  await expect(piece.getByRole('slider').first()).toBeVisible();
+
+  // To its measures: the fold that was shut is open, and the keyboard is there.
+  const card = page.getByRole('region', { name: 'Bundle frame round a stone' });
+  await expect(card.getByLabel('Called here')).toBeHidden();
+  await shaping.getByRole('button', { name: 'To its measures' }).click();
+  await expect(card.getByLabel('Called here')).toBeVisible();
+  await expect(card).toBeFocused();
+
+  // By name, with keys: a wire, and what the technique does with it. Pressed again it is let go.
+  const wire = shaping.getByRole('button', { name: 'frame wire 2: Bundle frame round a stone' });
+  await wire.focus();
+  await page.keyboard.press('Space');
+  await expect(shaping.getByText('In hand: frame wire 2: Bundle frame round a stone')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(shaping.getByText(/^In hand/)).toHaveCount(0);
+
+  // What is left of a wire to go on from is picked with it.
+  const goOn = page.getByRole('region', { name: 'Go on from' }).first();
+  const pressed = goOn.getByRole('button', { pressed: true, includeHidden: true });
+  await expect(pressed).toHaveCount(0);
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height - 12);
+  await page.mouse.move(0, 0);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+});

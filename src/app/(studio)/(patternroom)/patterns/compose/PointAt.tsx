@@ -30,6 +30,8 @@ export function PointAt({
     const at = placeOn(picture.current, event);
     return at && ask(at, radius);
   };
+  // A finger points at nothing before it presses: what it took in hand is named then.
+  const called = under?.name ?? held?.name;
   return (
     <>
       <svg
@@ -57,12 +59,12 @@ export function PointAt({
           <ThingShown thing={under.thing} view={view} wide={radius / 10} />
         )}
       </svg>
-      {under && (
+      {called !== undefined && (
         <p
           aria-hidden="true"
           className="no-print pointer-events-none absolute bottom-0 left-0 max-w-[75%] bg-base-100/90 px-2 py-1 text-sm"
         >
-          <Said>{under.name}</Said>
+          <Said>{called}</Said>
         </p>
       )}
     </>
