@@ -5,14 +5,21 @@ import type { ReactNode } from 'react';
 export function Fold({
   title,
   open = false,
+  onOpen,
   children,
 }: {
   title: string;
   open?: boolean;
+  /** Told when it was opened or shut: what weighs much comes when it is wanted. */
+  onOpen?: (isOpen: boolean) => void;
   children: ReactNode;
 }) {
   return (
-    <details open={open} className="border-b border-base-300 py-2 last:border-b-0">
+    <details
+      open={open}
+      onToggle={onOpen && (({ currentTarget }) => onOpen(currentTarget.open))}
+      className="border-b border-base-300 py-2 last:border-b-0"
+    >
       <summary className="flex min-h-11 cursor-pointer items-center justify-between gap-3 font-semibold">
         {title}
         <ChevronDown size={18} aria-hidden="true" className="shrink-0 in-open:rotate-180" />

@@ -10,6 +10,7 @@ import type { ResolvedUse } from '@/core/pattern/resolve';
 import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
 import { thingsOf, type Thing, type Under } from '@/core/pattern/things';
+import { lazily } from '@/core/lazily';
 import { toShape } from '@/core/pattern/toShape';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
@@ -79,9 +80,10 @@ export const PieceShown = memo(function PieceShown({
     return become && { plan: become.plan, looks: looksOf(become, atHand.specs, parts) };
   }, [trial, atHand, parts]);
 
-  const things = useMemo(() => thingsOf(part, own), [part, own]);
+  // While one types nobody points at anything.
+  const things = useMemo(() => lazily(() => thingsOf(part, own)), [part, own]);
   const [heldId, setHeld] = useState('');
-  const held = things.all.find(({ id }) => id === heldId);
+  const held = heldId === '' ? undefined : things().all.find(({ id }) => id === heldId);
   const hold = useCallback((thing: Thing | undefined) => {
     setHeld(thing?.id ?? '');
     if (thing) setShaping(thing.use);
@@ -233,7 +235,7 @@ export const PieceShown = memo(function PieceShown({
         </p>
         <div className="w-full">
           <ThingsNamed
-            things={things.all}
+            things={things}
             held={held}
             onHold={(thing) => hold(thing.id === held?.id ? undefined : thing)}
           />

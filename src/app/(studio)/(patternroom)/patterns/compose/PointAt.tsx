@@ -1,6 +1,7 @@
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { seenFrom, type View } from '@/core/drawing/view';
+import { lazily } from '@/core/lazily';
 import { pointing, type Thing, type Things, type Under } from '@/core/pattern/things';
 import { Said } from '@/ui/house';
 import { placeOn } from '@/ui/craft/placeOn';
@@ -14,7 +15,7 @@ export function PointAt({
   box,
   onPoint,
 }: {
-  readonly things: Things;
+  readonly things: () => Things;
   /** What is in hand. */
   readonly held: Thing | undefined;
   /** What a finger reaches, mm. */
@@ -24,11 +25,11 @@ export function PointAt({
   readonly onPoint: (under: Under) => void;
 }) {
   const picture = useRef<SVGSVGElement>(null);
-  const ask = useMemo(() => pointing(things, view), [things, view]);
+  const ask = useMemo(() => lazily(() => pointing(things(), view)), [things, view]);
   const [under, setUnder] = useState<Under>();
   const underOf = (event: MouseEvent): Under | undefined => {
     const at = placeOn(picture.current, event);
-    return at && ask(at, radius);
+    return at && ask()(at, radius);
   };
   // A finger points at nothing before it presses: what it took in hand is named then.
   const called = under?.name ?? held?.name;

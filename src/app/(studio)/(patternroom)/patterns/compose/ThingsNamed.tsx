@@ -1,4 +1,7 @@
-import type { Thing } from '@/core/pattern/things';
+'use client';
+
+import { useState } from 'react';
+import type { Thing, Things } from '@/core/pattern/things';
 import { Fold } from '@/ui/Fold';
 import { Said } from '@/ui/house';
 
@@ -8,14 +11,15 @@ export function ThingsNamed({
   held,
   onHold,
 }: {
-  readonly things: readonly Thing[];
+  readonly things: () => Things;
   readonly held: Thing | undefined;
   readonly onHold: (thing: Thing) => void;
 }) {
+  const [isOpen, setOpen] = useState(false);
   return (
-    <Fold title={`Stones, beads and wires by name (${things.length})`}>
+    <Fold title="Stones, beads and wires by name" onOpen={setOpen}>
       <div className="flex flex-wrap gap-2">
-        {things.map((thing) => (
+        {(isOpen ? things().all : []).map((thing) => (
           <button
             key={thing.id}
             type="button"
