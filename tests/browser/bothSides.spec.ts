@@ -81,6 +81,8 @@ test('what an end does is done again, so many times or along a length, and is ta
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
   await page.getByRole('button', { name: 'Undo Bend of ends added' }).click();
   await expect(cards).toHaveCount(1);
+  await again.getByRole('button', { name: /^Once round the stone: / }).click();
+  await expect(times).toHaveValue(/^\d+(\.\d+)? mm$/);
   await times.fill('10 m');
   await again.getByRole('button', { name: 'Do it again' }).click();
   await expect(again.getByText(/1 to 24 are allowed at once/)).toBeVisible();

@@ -8,7 +8,7 @@ import { withUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
 import { goneOn } from './goneOn';
 import { withMirrored } from './mirrored';
-import { MOST_TIMES, readTimes, repeatableFrom, withRepeated } from './repeated';
+import { againRound, MOST_TIMES, readTimes, repeatableFrom, withRepeated } from './repeated';
 import { resolve } from './resolve';
 import { pullableIn } from './toShape';
 
@@ -112,4 +112,17 @@ describe('how often', () => {
     const read = readTimes(typed, 8, 'mm');
     expect(read.ok ? '' : read.error).toMatch(reason);
   });
+});
+
+it('goes once round a stone: as often as it fits along the outline, the one that is there among them', () => {
+  // A circle of 20 mm is 62.83 mm round (plane geometry).
+  const round = { outline: 'oval', length: 20, width: 20, depth: 6, edge: 2 } as const;
+  for (const long of [5, 6.2, 20.9]) {
+    const left = againRound(round, long);
+    expect(left).toBeCloseTo(20 * Math.PI - long, 3);
+    const again = expectOk(readTimes(`${left?.toFixed(2)} mm`, long, 'mm'));
+    expect(again + 1).toBe(Math.floor((20 * Math.PI) / long));
+  }
+  expect(againRound(round, 32)).toBeUndefined();
+  expect(againRound(round, 0)).toBeUndefined();
 });

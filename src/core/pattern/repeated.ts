@@ -1,6 +1,9 @@
+import { perimeterOf } from '../outline/outline';
+import { outlineOf } from '../outline/outlineOf';
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
 import type { Offer } from '../technique/joinActs';
+import type { StoneSize } from '../technique/parameter';
 import { refOfUse, refsOf, takesInstead, leaverOf, type ChosenPorts } from '../technique/refs';
 import { said } from '../technique/technique';
 import { counted } from '../units/counted';
@@ -101,6 +104,17 @@ export function withRepeated(
     now = next;
   }
   return ok(now);
+}
+
+/**
+ * How much of the outline of a stone is left to go round it with the same again, mm.
+ * @param long what it takes each time, mm: it was done once already
+ * @returns undefined when it does not fit once more, or takes no length
+ */
+export function againRound(stone: StoneSize, long: number): number | undefined {
+  const outline = outlineOf(stone);
+  const left = outline.ok ? perimeterOf(outline.value) - long : 0;
+  return long > 0 && left >= long ? left : undefined;
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { costSheet, type Rates } from '@/core/costing/costSheet';
 import { forecast, type PriceBook } from '@/core/costing/forecast';
 import { completedRing } from '@/core/ring/ringSize';
@@ -235,11 +236,16 @@ function OneMeasure({
 }
 
 /** The headline of an answer. */
-function headline(tried: TriedOn, suited: number, all: number, ready: number): string {
-  const rack = `the rack has the wire for ${ready}`;
-  return 'wire' in tried
-    ? `${suited} of ${all} patterns can be cut from ${tag('wire', tried.wire.number)}, and ${rack}`
-    : `${suited} of ${all} patterns suit it, and ${rack}`;
+function headline(tried: TriedOn, suited: number, all: number, ready: number): ReactNode {
+  const rack = `, and the rack has the wire for ${ready}`;
+  if (!('wire' in tried)) return `${suited} of ${all} patterns suit it${rack}`;
+  return (
+    <>
+      {suited} of {all} patterns can be cut from{' '}
+      <span className="whitespace-nowrap">{tag('wire', tried.wire.number)}</span>
+      {rack}
+    </>
+  );
 }
 
 /** A length of the rack, by its tag; a sentence when there is none. */

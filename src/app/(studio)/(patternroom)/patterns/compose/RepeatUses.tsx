@@ -4,8 +4,9 @@ import { useState } from 'react';
 import type { Composition } from '@/core/pattern/composition';
 import type { AtHand } from '@/core/pattern/goneOn';
 import { namedApart } from '@/core/pattern/namedApart';
-import { MOST_TIMES, readTimes, repeatableFrom, withRepeated } from '@/core/pattern/repeated';
+import { againRound, MOST_TIMES, readTimes, repeatableFrom, withRepeated } from '@/core/pattern/repeated';
 import type { Resolved } from '@/core/pattern/resolve';
+import type { StoneSize } from '@/core/technique/parameter';
 import { counted } from '@/core/units/counted';
 import { mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';
@@ -36,6 +37,8 @@ export function RepeatUses({
   });
   const from = all.find(({ id }) => id === chosen) ?? all.at(-1);
   if (!from) return null;
+  const stone = resolved.measured['stone'] as StoneSize | undefined;
+  const round = stone && againRound(stone, from.long);
   const repeat = () => {
     const times = readTimes(typed, from.long, system);
     const next = times.ok ? withRepeated(composition, from.id, times.value, atHand) : times;
@@ -79,6 +82,15 @@ export function RepeatUses({
             Do it again
           </button>
         </div>
+        {round !== undefined && (
+          <button
+            type="button"
+            className="btn btn-sm mt-2 min-h-11"
+            onClick={() => setTyped(`${Number(round.toFixed(2))} mm`)}
+          >
+            Once round the stone: <Reckoned of={mm(round)} />
+          </button>
+        )}
       </Fold>
     </section>
   );

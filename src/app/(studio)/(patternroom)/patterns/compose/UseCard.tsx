@@ -105,9 +105,11 @@ export const UseCard = memo(function UseCard({
   useEffect(() => {
     if (isNew && !isTyping(document.activeElement)) card.current?.focus({ preventScroll: true });
   }, [isNew]);
+  // Asked for before it was here, as by an undo, it is not come to once more.
+  const [askedBefore] = useState(asked);
   useEffect(() => {
-    if (asked > 0) card.current?.focus();
-  }, [asked]);
+    if (asked > 0 && asked !== askedBefore) card.current?.focus();
+  }, [asked, askedBefore]);
   const change = (next: Partial<TechniqueUse>, field: string) => onChange(use.id, next, `${use.id}.${field}`);
   const before = (key: string, parameter: Parameter) => {
     if (parameter.kind === 'wire' && !unasked.includes(key))
