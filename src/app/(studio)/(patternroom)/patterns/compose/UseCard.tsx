@@ -10,7 +10,7 @@ import { unaskedOf } from '@/core/pattern/pullable';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
 import type { KnownSpec } from '@/studio/wire/specs';
-import { drawingOf } from '@/ui/craft/drawingOf';
+import { smallDrawingOf } from '@/ui/craft/drawingOf';
 import { Judgements, type JudgementShowing } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
@@ -179,7 +179,7 @@ export const UseCard = memo(function UseCard({
       </div>
       {isDrawn && plan && looks && takesWire(technique) && (
         <PlanDrawing
-          drawing={drawingOf(plan)}
+          drawing={smallDrawingOf(plan)}
           looks={looks}
           label={`${use.name}, drawn to scale`}
           className="mt-2 h-40 w-full"
