@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type RefObject } from 'react';
 import type { ChoiceHandle } from '@/core/technique/foundHandles';
 import { Shaping, type ToShape } from '@/core/technique/handles';
 import type { Handle } from '@/core/technique/pulls';
@@ -16,11 +16,15 @@ export interface Shaped {
   readonly choices: readonly ChoiceHandle[];
 }
 
+/** So long it is waited for what is still to come. */
+const MOVING_MS = 30;
+
 /**
  * The handles of a use, found one after the other while nothing else is to be done; those of before stay until then.
  * @param asked the same object as long as nothing changed; undefined when nothing is shaped
+ * @param isMoving whether it was changed since, and that is still to come: handles that stand where it was in between would be moved from there
  */
-export function useHandles(asked: ToShape | undefined): Shaped | undefined {
+export function useHandles(asked: ToShape | undefined, isMoving?: RefObject<boolean>): Shaped | undefined {
   const [found, setFound] = useState<Shaped>();
   useEffect(() => {
     if (!asked) return;
@@ -36,13 +40,17 @@ export function useHandles(asked: ToShape | undefined): Shaped | undefined {
         if (pull.value) handles.push(pull.value);
         const other = pull.done ? others.next() : undefined;
         if (other?.value) choices.push(other.value);
-        if (other?.done) setFound({ of: asked, values: shaping.values, shaping, handles, choices });
+        if (other?.done) show();
         else timer = setTimeout(next);
+      };
+      const show = () => {
+        if (isMoving?.current) timer = setTimeout(show, MOVING_MS);
+        else setFound({ of: asked, values: shaping.values, shaping, handles, choices });
       };
       next();
     };
     let timer = setTimeout(begin);
     return () => clearTimeout(timer);
-  }, [asked]);
+  }, [asked, isMoving]);
   return found?.of.id === asked?.id ? found : undefined;
 }

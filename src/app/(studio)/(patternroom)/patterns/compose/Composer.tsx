@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { Suspense, useCallback, useMemo, useRef, useState } from 'react';
+import { Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
@@ -109,6 +109,10 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
   // What is typed is shown at once, what comes of it when the typing pauses; what is added, moved or taken away is no typing.
   const typed = useSettled(composition);
   const settled = isSameWork(typed, composition) ? typed : composition;
+  const isMoving = useRef(false);
+  useLayoutEffect(() => {
+    isMoving.current = settled !== composition;
+  }, [settled, composition]);
   const atHand = useMemo(() => ({ specs: byId, techniques }), [byId, techniques]);
   const resolved = useMemo(() => resolve(settled, byId, techniques), [settled, byId, techniques]);
   const { parts } = now;
@@ -263,6 +267,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               key={part.id}
               part={part}
               work={work}
+              isMoving={isMoving}
               picked={goingOn}
               able={able}
               onPick={pick}

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState, type RefObject } from 'react';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import { spread } from '@/core/drawing/spread';
 import { seenFrom, type View } from '@/core/drawing/view';
@@ -36,6 +36,8 @@ import type { Work } from './work';
 interface PieceShownProps {
   readonly part: DrawnPart;
   readonly work: Work;
+  /** Whether something was changed that is not worked out yet. */
+  readonly isMoving: RefObject<boolean>;
   /** What was picked to go on from, of all pieces. */
   readonly picked: readonly Offer[];
   /** Techniques that go on from that. */
@@ -55,6 +57,7 @@ interface PieceShownProps {
 export const PieceShown = memo(function PieceShown({
   part,
   work,
+  isMoving,
   picked,
   able,
   onPick,
@@ -104,7 +107,10 @@ export const PieceShown = memo(function PieceShown({
     setTakenAfter(undefined);
     setShaping(last);
   }
-  const shaped = useHandles(useMemo(() => toShape(resolved, shaping), [resolved, shaping]));
+  const shaped = useHandles(
+    useMemo(() => toShape(resolved, shaping), [resolved, shaping]),
+    isMoving,
+  );
   const name = uses.find(({ id }) => id === shaping)?.name ?? '';
   const over = useCallback(
     (view: View, box: LineDrawing['box']) => {
