@@ -14,6 +14,7 @@ import { measurePulling } from './benchPulling';
 import { measureTyping } from './benchRedraw';
 import { median, tell } from './figures';
 import { Refusal } from './say';
+import { countScripting } from './scripting';
 
 /** One pendant that fifteen techniques make together, each going on from what others left. */
 const FIFTEEN: HousePattern = {
@@ -72,7 +73,7 @@ interface Opened {
 async function openRoom(page: Page, url: string): Promise<Opened> {
   const inspector = await page.context().newCDPSession(page);
   await inspector.send('Network.enable');
-  await inspector.send('Performance.enable');
+  const scripting = await countScripting(inspector);
   const sent = new Set<string>();
   let bytes = 0;
   inspector.on('Network.responseReceived', ({ requestId, type }) => {
@@ -82,11 +83,10 @@ async function openRoom(page: Page, url: string): Promise<Opened> {
     if (sent.has(requestId)) bytes += encodedDataLength;
   });
   await page.goto(`${url}/patterns`, { waitUntil: 'networkidle' });
-  const { metrics } = await inspector.send('Performance.getMetrics');
-  const seconds = metrics.find(({ name }) => name === 'ScriptDuration')?.value ?? 0;
+  const scriptMs = await scripting();
   await inspector.detach();
   const cards = await page.getByRole('img', { name: /drawn to scale/ }).count();
-  return { cards, kilobytes: bytes / 1000, scriptMs: 1000 * seconds };
+  return { cards, kilobytes: bytes / 1000, scriptMs };
 }
 
 /** What turning a piece costs: from a key to its picture, where the processor draws. */
@@ -148,8 +148,8 @@ export async function measurePieces(url: string, session: StudioSession, cookie:
     const pattern = await keep(session, [FIFTEEN]);
     await page.goto(`${url}${pattern}/compose`);
     const inspector = await context.newCDPSession(page);
-    await inspector.send('Performance.enable');
-    await measureTyping(inspector, {
+    const scripting = await countScripting(inspector);
+    await measureTyping(scripting, {
       name: 'the length of the stone of a piece of fifteen techniques',
       page,
       field: page.getByRole('textbox', { name: /^Stone: Length/ }).first(),
@@ -157,7 +157,7 @@ export async function measurePieces(url: string, session: StudioSession, cookie:
       unit: ' mm',
       follows: page.getByRole('img', { name: /drawn to scale/ }).first(),
     });
-    for (const [technique, handle] of PULLED) await measurePulling(page, inspector, technique, handle);
+    for (const [technique, handle] of PULLED) await measurePulling(page, scripting, technique, handle);
     await measureEditing(page, inspector);
 
     const turning = await round.newContext();

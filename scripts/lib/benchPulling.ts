@@ -1,6 +1,7 @@
-import type { CDPSession, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { tell } from './figures';
 import { Refusal } from './say';
+import { spentOn, type Scripting } from './scripting';
 
 /** Scripting that a move of the hand may cost: one frame. */
 const FRAME_MS = 16;
@@ -13,19 +14,15 @@ const nextFrame = (page: Page) =>
   page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
 
 /**
- * Scripting of a move while one pulls at a handle of a piece, by the browser’s own count; what it is pulled to is looked at after every move.
+ * Scripting of a move while one pulls at a handle of a piece; what it is pulled to is looked at after every move.
  * @param technique whose handle is pulled, as it is called in the piece
  */
 export async function measurePulling(
   page: Page,
-  inspector: CDPSession,
+  scripting: Scripting,
   technique: string,
   handle: string,
 ): Promise<void> {
-  const scripting = async () => {
-    const { metrics } = await inspector.send('Performance.getMetrics');
-    return (metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0) * 1000;
-  };
   const shape = page.getByLabel('Shape by hand');
   const options = await shape.getByRole('option').allInnerTexts();
   const called = options.find((each) => each.startsWith(technique));
@@ -43,10 +40,10 @@ export async function measurePulling(
   let spent = 0;
   for (let move = 1; move <= MOVES; move += 1) {
     const far = EACH * (move <= MOVES / 2 ? move : MOVES - move);
-    const start = await scripting();
-    await page.mouse.move(x + far, y - far);
-    await nextFrame(page);
-    spent += (await scripting()) - start;
+    spent += await spentOn(scripting, async () => {
+      await page.mouse.move(x + far, y - far);
+      await nextFrame(page);
+    });
     pulled.add((await slider.getAttribute('aria-valuenow')) ?? '');
   }
   await page.keyboard.press('Escape');

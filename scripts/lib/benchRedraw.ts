@@ -1,9 +1,10 @@
-import { chromium, type CDPSession, type Locator, type Page } from '@playwright/test';
+import { chromium, type Locator, type Page } from '@playwright/test';
 import playwright from '../../playwright.config';
 import { receive } from '../../tests/support/studio';
 import type { StudioSession } from '../../src/data/inStudio';
 import { tell } from './figures';
 import { Refusal } from './say';
+import { countScripting, spentOn, type Scripting } from './scripting';
 
 /** Twelve techniques of all sorts: what a large pattern holds. */
 const TECHNIQUES = [
@@ -44,24 +45,15 @@ export interface Typing {
   readonly follows?: Locator;
 }
 
-/** Scripting of a keystroke by the browser’s own count. Every key is looked for in its field, and what follows from it on the page. */
+/** Scripting of a keystroke. Every key is looked for in its field, and what follows from it on the page. */
 export async function measureTyping(
-  inspector: CDPSession,
+  scripting: Scripting,
   { name, page, field, start, unit, follows }: Typing,
 ): Promise<void> {
-  const scripting = async () => {
-    const { metrics } = await inspector.send('Performance.getMetrics');
-    return (metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0) * 1000;
-  };
   const [before, changed] = [`${start}${unit}`, `${start}${DIGIT}${unit}`];
   await field.fill(before);
   await field.evaluate((input: HTMLInputElement, at) => input.setSelectionRange(at, at), start.length);
   const shown = () => follows?.evaluate((each) => each.innerHTML);
-  const spentOn = async (work: () => Promise<unknown>) => {
-    const start = await scripting();
-    await work();
-    return (await scripting()) - start;
-  };
   const press = (key: number) => page.keyboard.press(key % 2 === 0 ? `Digit${DIGIT}` : 'Backspace');
   // One key after another, as a quick hand types: what follows from them waits for a pause, and is looked at below.
   const type = async () => {
@@ -82,7 +74,7 @@ export async function measureTyping(
   await type();
   await page.waitForTimeout(SETTLED_MS);
   await typed();
-  const spent = await spentOn(type);
+  const spent = await spentOn(scripting, type);
   const made = await typed();
   if (made !== wanted.map((each) => `${each}|`).join(''))
     throw new Refusal(`${name}: the keys made “${made}”`);
@@ -94,7 +86,7 @@ export async function measureTyping(
   for (let key = 0; key < PAUSES; key += 1) {
     const drawn = await shown();
     following.push(
-      await spentOn(async () => {
+      await spentOn(scripting, async () => {
         await press(key);
         await page.waitForTimeout(SETTLED_MS);
       }),
@@ -125,8 +117,7 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
       await page.getByLabel(/^(Begin with|Add) a technique$/).selectOption(technique);
       await page.getByRole('button', { name: 'Add it' }).click();
     }
-    const inspector = await context.newCDPSession(page);
-    await inspector.send('Performance.enable');
+    const scripting = await countScripting(await context.newCDPSession(page));
     const drawings = page.getByRole('img', { name: /drawn to scale/ });
     const folds = page.getByText('Its measures and wires');
     // The one that was added last is open; it shuts when another comes.
@@ -134,7 +125,7 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
     await folds.nth(TECHNIQUES.indexOf('bead-halo')).click();
     await folds.nth(TECHNIQUES.indexOf('cradle')).click();
     const whole = 'in a pattern of twelve techniques';
-    await measureTyping(inspector, {
+    await measureTyping(scripting, {
       name: `a measure of one technique ${whole}`,
       page,
       field: page.getByRole('textbox', { name: 'The frame stands off the stone by' }),
@@ -142,14 +133,14 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
       unit: ' mm',
       follows: drawings.nth(TECHNIQUES.indexOf('cradle')),
     });
-    await measureTyping(inspector, {
+    await measureTyping(scripting, {
       name: `the name ${whole}`,
       page,
       field: page.getByLabel('Name of the pattern'),
       start: 'Weir ',
       unit: '',
     });
-    await measureTyping(inspector, {
+    await measureTyping(scripting, {
       name: `the length of the stone that they share ${whole}`,
       page,
       field: page.getByRole('textbox', { name: /^Stone: Length/ }).first(),
@@ -164,7 +155,7 @@ export async function measureRedraw(url: string, session: StudioSession, cookie:
     ] as const) {
       const field = page.getByRole('textbox', { name: label }).first();
       await page.goto(`${url}/how-much?of=${technique}`);
-      await measureTyping(inspector, {
+      await measureTyping(scripting, {
         name: `how much wire for a ${technique.replace('-', ' ')}`,
         page,
         field,
