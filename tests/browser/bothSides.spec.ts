@@ -81,7 +81,7 @@ test('what an end does is done again, so many times or along a length, and is ta
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
   await page.getByRole('button', { name: 'Undo Bend of ends added' }).click();
   await expect(cards).toHaveCount(1);
-  await again.getByRole('button', { name: /^Once round the stone: / }).click();
+  await again.getByRole('button', { name: /^Until it goes once round the stone: .* more$/ }).click();
   await expect(times).toHaveValue(/^\d+(\.\d+)? mm$/);
   await times.fill('10 m');
   await again.getByRole('button', { name: 'Do it again' }).click();

@@ -183,18 +183,23 @@ test('whatever lies on the picture is pointed at: it names itself, is taken in h
   await expect(shaping.getByText(/^In hand: stone, /)).toBeVisible();
   await expect(piece.getByRole('slider').first()).toBeVisible();
 
-  // To its measures: the fold that was shut is open, and the keyboard is there.
+  // To its measures: those of the stone are what the whole pattern is made for.
   const card = page.getByRole('region', { name: 'Bundle frame round a stone', exact: true });
+  const toMeasures = shaping.getByRole('button', { name: 'To its measures' });
+  await toMeasures.click();
+  await expect(page.getByRole('region', { name: 'What it is made for' })).toBeFocused();
   await expect(card.getByLabel('Called here')).toBeHidden();
-  await shaping.getByRole('button', { name: 'To its measures' }).click();
-  await expect(card.getByLabel('Called here')).toBeVisible();
-  await expect(card).toBeFocused();
 
   // By name, with keys: a wire, and what the technique does with it. Pressed again it is let go.
   const wire = shaping.getByRole('button', { name: 'frame wire 2: Bundle frame round a stone' });
   await wire.focus();
   await page.keyboard.press('Space');
   await expect(shaping.getByText('In hand: frame wire 2: Bundle frame round a stone')).toBeVisible();
+  // Those of a wire are its technique's: the fold that was shut is open, and the keyboard is there.
+  await toMeasures.click();
+  await expect(card.getByLabel('Called here')).toBeVisible();
+  await expect(card).toBeFocused();
+  await wire.focus();
   await page.keyboard.press('Space');
   await expect(shaping.getByText(/^In hand/)).toHaveCount(0);
 

@@ -22,6 +22,8 @@ export interface Thing {
   /** The use that makes it. */
   readonly use: string;
   readonly name: string;
+  /** What kind of body it is; nothing of a wire. */
+  readonly body?: PlacedBody['kind'];
   /** What shows it, as it lies: its wire, or its edge from the front. */
   readonly lines: readonly Path[];
 }
@@ -77,7 +79,7 @@ function bodiesOf({ run, bodyBy }: PlannedPiece, uses: readonly NamedUse[]): rea
     const [first] = bodies;
     if (use === undefined || !first) return [];
     const name = `${calledBody(first, bodies.length)}: ${nameOf(use, uses)}`;
-    const thing = { id, use, name, lines: bodies.map(edgeOf) };
+    const thing = { id, use, name, body: first.kind, lines: bodies.map(edgeOf) };
     return bodies.map((body) => ({ thing, name: calledBody(body), body }));
   });
 }

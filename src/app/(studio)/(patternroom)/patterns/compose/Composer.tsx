@@ -188,6 +188,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
     (use: string) => setAsked((before) => ({ use, times: (before?.times ?? 0) + 1 })),
     [],
   );
+  const madeFor = useRef<HTMLElement>(null);
   const [there] = useState(() => new Set(composition.uses.map(({ id }) => id)));
   const total = resolved.cuts.reduce((sum, cut) => sum + cut.count * cutLengthOf(cut), 0);
   const wires = resolved.cuts.reduce((sum, { count }) => sum + count, 0);
@@ -239,7 +240,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
       >
         <PatternHead draft={draft} />
         {resolved.measures.length > 0 && (
-          <section className="leaf p-4" aria-label="What it is made for">
+          <section ref={madeFor} tabIndex={-1} className="leaf p-4" aria-label="What it is made for">
             <h2 className="mb-2">What it is made for</h2>
             {resolved.measures.includes('stone') && stones.length > 0 && (
               <StoneFromStock stones={stones} onChoose={change} />
@@ -275,6 +276,7 @@ function Composing({ base, given, from = '', specs, stones, book, rules, offered
               onTake={addTechnique}
               onShape={changes.shape}
               onAsk={ask}
+              madeFor={madeFor}
               pointed={pointed?.use}
             />
           ))}

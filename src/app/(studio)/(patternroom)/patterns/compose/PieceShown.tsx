@@ -11,6 +11,7 @@ import { namedApart } from '@/core/pattern/namedApart';
 import { placesLeft } from '@/core/pattern/placesLeft';
 import { thingsOf, type Thing, type Under } from '@/core/pattern/things';
 import { lazily } from '@/core/lazily';
+import { boundMeasures } from '@/core/pattern/composition';
 import { toShape } from '@/core/pattern/toShape';
 import type { Offer } from '@/core/technique/joinActs';
 import type { Texts } from '@/core/technique/readTexts';
@@ -49,6 +50,8 @@ interface PieceShownProps {
   readonly onShape: (use: string, texts: Texts, tag: string) => void;
   /** Asks for the measures of a technique. */
   readonly onAsk: (use: string) => void;
+  /** Where the measures are that techniques share. */
+  readonly madeFor: RefObject<HTMLElement | null>;
   /** The technique that a judgement is of that is shown on the picture. */
   readonly pointed: string | undefined;
 }
@@ -65,6 +68,7 @@ export const PieceShown = memo(function PieceShown({
   onTake,
   onShape,
   onAsk,
+  madeFor,
   pointed,
 }: PieceShownProps) {
   const { resolved, atHand, parts } = work;
@@ -112,6 +116,14 @@ export const PieceShown = memo(function PieceShown({
     isMoving,
   );
   const name = uses.find(({ id }) => id === shaping)?.name ?? '';
+  const askMeasures = () => {
+    // A stone or bead that its technique shares with others has its measures with what they are all made for.
+    const measure = held?.body && (held.body === 'bead' ? 'bead' : 'stone');
+    const alone = { uses: uses.filter(({ id }) => id === shaping) };
+    const isShared = measure !== undefined && boundMeasures(alone, atHand.techniques).includes(measure);
+    if (isShared) madeFor.current?.focus();
+    else onAsk(shaping);
+  };
   const over = useCallback(
     (view: View, box: LineDrawing['box']) => {
       const radius = markRadius(box);
@@ -226,7 +238,7 @@ export const PieceShown = memo(function PieceShown({
           </p>
         )}
         {shaping !== '' && uses.some(({ id }) => id === shaping) && (
-          <button type="button" className="btn btn-sm min-h-11" onClick={() => onAsk(shaping)}>
+          <button type="button" className="btn btn-sm min-h-11" onClick={askMeasures}>
             To its measures
           </button>
         )}

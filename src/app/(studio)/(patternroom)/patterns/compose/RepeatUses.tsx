@@ -88,7 +88,7 @@ export function RepeatUses({
             className="btn btn-sm mt-2 min-h-11"
             onClick={() => setTyped(`${Number(round.toFixed(2))} mm`)}
           >
-            Once round the stone: <Reckoned of={mm(round)} />
+            Until it goes once round the stone: <Reckoned of={mm(round)} /> more
           </button>
         )}
       </Fold>
