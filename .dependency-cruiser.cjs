@@ -1,9 +1,41 @@
 /** Imports point one way: app → ui, studio → data → core; ui → core; devices stand behind ports. */
+const { readdirSync } = require('node:fs');
+
+/** Floors of the studio from the ground up; a room uses those below it, and those beside it as long as none of them uses it in turn. */
+const STUDIO_FLOORS = [
+  ['kernel', 'jobs'],
+  ['settings', 'people', 'tokens', 'catalogue', 'books'],
+  ['reservations', 'ledger', 'stock'],
+  [
+    ...['wire', 'drawers', 'scrap', 'prices', 'counting', 'deliveries', 'photos', 'holes'],
+    ...['patterns', 'batches', 'trayMaking', 'making', 'shelf', 'corrections'],
+  ],
+  [
+    ...['cuttingPlan', 'cuttingTable', 'makeable', 'schedule', 'toBuy', 'fitting', 'calculate'],
+    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'jobRegistry', 'demo'],
+  ],
+];
+
+const onNoFloor = readdirSync('src/studio', { withFileTypes: true })
+  .filter((entry) => entry.isDirectory() && !STUDIO_FLOORS.flat().includes(entry.name))
+  .map(({ name }) => name);
+if (onNoFloor.length > 0) throw new Error(`src/studio: ${onNoFloor.join(', ')} stands on no floor`);
+
+const rooms = (floors) => `^src/studio/(${floors.flat().join('|')})/`;
+
 const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error', from, to });
 
 module.exports = {
   forbidden: [
     forbid('no-circular', 'A ring of imports has no bottom to stand on.', {}, { circular: true }),
+    ...STUDIO_FLOORS.slice(1).map((_, below) =>
+      forbid(
+        `no-way-up-from-studio-floor-${below + 1}`,
+        'A room of the studio knows nothing of the floors above it.',
+        { path: rooms(STUDIO_FLOORS.slice(0, below + 1)), pathNot: '\\.test\\.ts$' },
+        { path: rooms(STUDIO_FLOORS.slice(below + 1)) },
+      ),
+    ),
     forbid(
       'core-is-pure',
       'The core runs the same in a browser, a worker, the server and a test.',

@@ -4,7 +4,7 @@ import { massOfLength } from '@/core/wire/mass';
 import { Bench, openAsker, operation, type Operation } from '../../tests/support/randomWork';
 import { addTestHelper, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
-import { specsById } from './wire/specs';
+import { specsById } from './catalogue/wireSpecs';
 
 /** Ten thousand random operations of a stockroom, several at a time: nothing may be lost or made up. */
 

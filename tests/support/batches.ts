@@ -4,10 +4,10 @@ import { EMPTY_COMPOSITION } from '../../src/core/pattern/composition';
 import { techniqueOf } from '../../src/core/technique/registry';
 import type { AnyTechnique } from '../../src/core/technique/technique';
 import { composePattern } from '../../src/studio/patterns/composePattern';
-import { listSpecs } from '../../src/studio/wire/specs';
+import { listSpecs } from '../../src/studio/catalogue/wireSpecs';
 import type { BatchLineInput } from '../../src/studio/batches/planBatch.input';
 import { showBatch, type BatchView } from '../../src/studio/batches/batches';
-import { planCutting } from '../../src/studio/batches/planCutting';
+import { planCutting } from '../../src/studio/cuttingPlan/planCutting';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { done, newKey, openStudio, receive, simplePattern } from './studio';
 

@@ -1,7 +1,7 @@
 import type { CostLineId } from '../../src/core/costing/costSheet';
 import { checkBooks } from '../../src/data/checkBooks';
-import { showCuttingTable, type CuttingTable } from '../../src/studio/batches/cuttingTable';
-import { cutWire } from '../../src/studio/batches/cutWire';
+import { showCuttingTable, type CuttingTable } from '../../src/studio/cuttingTable/cuttingTable';
+import { cutWire } from '../../src/studio/cuttingTable/cutWire';
 import { planBatch } from '../../src/studio/batches/planBatch';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { makePiece } from '../../src/studio/making/makePiece';

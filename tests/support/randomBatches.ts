@@ -1,12 +1,12 @@
 import { tag } from '../../src/core/tag';
 import { cancelBatch, takeUpAgain } from '../../src/studio/batches/cancelBatch';
 import { listBatches } from '../../src/studio/batches/batches';
-import { cutAsPlanned, cutWire } from '../../src/studio/batches/cutWire';
-import { showCuttingTable } from '../../src/studio/batches/cuttingTable';
-import { logMiscut } from '../../src/studio/batches/logMiscut';
+import { cutAsPlanned, cutWire } from '../../src/studio/cuttingTable/cutWire';
+import { showCuttingTable } from '../../src/studio/cuttingTable/cuttingTable';
+import { logMiscut } from '../../src/studio/cuttingTable/logMiscut';
 import { planBatch } from '../../src/studio/batches/planBatch';
-import { planCutting } from '../../src/studio/batches/planCutting';
-import { undoCut } from '../../src/studio/batches/undoCut';
+import { planCutting } from '../../src/studio/cuttingPlan/planCutting';
+import { undoCut } from '../../src/studio/cuttingTable/undoCut';
 import type { Outcome } from '../../src/studio/kernel/outcome';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { makePiece } from '../../src/studio/making/makePiece';

@@ -9,7 +9,7 @@ import { makeFindings } from '../../src/studio/drawers/makeFindings';
 import { receiveBeads, receiveFindings } from '../../src/studio/drawers/receive';
 import type { Outcome } from '../../src/studio/kernel/outcome';
 import { look, type StudioSession } from '../../src/studio/kernel/useCase';
-import { reverseMovement } from '../../src/studio/ledger/reverse';
+import { reverseMovement } from '../../src/studio/corrections/reverseMovement';
 import { makePiece } from '../../src/studio/making/makePiece';
 import { proposeMaking } from '../../src/studio/making/proposeMaking';
 import { sendForRefining } from '../../src/studio/scrap/jars';

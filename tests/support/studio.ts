@@ -10,7 +10,7 @@ import { makePiece } from '../../src/studio/making/makePiece';
 import { proposeMaking } from '../../src/studio/making/proposeMaking';
 import { receiveWire } from '../../src/studio/wire/receiveWire';
 import type { ReceiveWireInput } from '../../src/studio/wire/receiveWire.input';
-import { listSpecs } from '../../src/studio/wire/specs';
+import { listSpecs } from '../../src/studio/catalogue/wireSpecs';
 import { writePattern } from '../../src/studio/patterns/writePattern';
 import type { WritePatternInput } from '../../src/studio/patterns/writePattern.input';
 

@@ -22,7 +22,7 @@ import { patternToFile } from '../../src/studio/patterns/patternFile';
 import { listPatterns, showPattern, type PatternCard } from '../../src/studio/patterns/patterns';
 import { pieceFile } from '../../src/studio/paper/pieceFile';
 import { showPiece } from '../../src/studio/shelf/shelf';
-import { listSpecs } from '../../src/studio/wire/specs';
+import { listSpecs } from '../../src/studio/catalogue/wireSpecs';
 import { done, newKey } from '../support/studio';
 import kept from '../fixtures/release-before-pieces.json';
 

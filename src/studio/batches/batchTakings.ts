@@ -10,7 +10,7 @@ import { numberOf } from '../kernel/rules';
 import { look, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
-import { specsOfStudio } from '../wire/specs';
+import { specsOfStudio } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf } from './batches';
 import { bodyOfLine, stonesFor } from './planBatch';
 import { BatchLineInput } from './planBatch.input';

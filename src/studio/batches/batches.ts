@@ -22,10 +22,10 @@ import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } f
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
 import { replacementPrices } from '../prices/replacement';
-import { specsOfStudio, type KnownSpec } from '../wire/specs';
+import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import { countParts, partsInDrawers, type FreePart } from '../drawers/partsInDrawers';
-import { freeWires } from './freeStock';
+import { freeWires } from '../reservations/freeWires';
 import type { BatchLineInput } from './planBatch.input';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';

@@ -2,7 +2,8 @@ import { tag } from '@/core/tag';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { batchNumbered } from './batches';
-import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
+import { SET_ASIDE_FOR_OTHERS, setStoneAside } from '../reservations/reservations';
+import { dropEverything } from './plansKept';
 import { lockOpenBatch, setTrayAside } from './tray';
 
 /** Cancels a batch: everything that was set aside for it is free again; wires that are cut already are off-cuts now. */
@@ -14,7 +15,7 @@ export function cancelBatch(session: StudioSession, postKey: string, number: num
     () => number,
     async (tx) => {
       const batch = await lockOpenBatch(tx, number);
-      await releaseAll(tx, batch.id);
+      await dropEverything(tx, batch.id);
       await tx.run(
         `UPDATE batches SET state = 'cancelled', planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
           WHERE studio_id = $1 AND batch_id = $2`,

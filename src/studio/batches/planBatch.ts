@@ -18,9 +18,10 @@ import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { specsOfStudio, type KnownSpec } from '../wire/specs';
+import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
-import { releaseAll, SET_ASIDE_FOR_OTHERS, setStoneAside } from './setAsides';
+import { SET_ASIDE_FOR_OTHERS, setStoneAside } from '../reservations/reservations';
+import { dropEverything } from './plansKept';
 import { setTrayAside } from './tray';
 
 /** The batch that a form was opened on, as it was then. */
@@ -68,7 +69,7 @@ export function planBatch(
     const [name, dueOn] = [input.name.trim(), input.dueOn === '' ? null : input.dueOn];
     const begun = known ? await linesBegun(tx, batchId) : [];
     if (known) {
-      await releaseAll(tx, batchId);
+      await dropEverything(tx, batchId);
       await setTrayAside(tx, batchId);
       await tx.run('DELETE FROM batch_lines WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
       await tx.run(

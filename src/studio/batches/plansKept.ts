@@ -1,5 +1,6 @@
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import type { Tx } from '@/data/inStudio';
+import { releaseAll, releaseUncut } from '../reservations/reservations';
 
 /** How the wires of one spec are to be cut for a batch. */
 export interface PlanOfSpec {
@@ -22,4 +23,26 @@ export async function keepPlan(tx: Tx, batchId: string, { specId, plan }: PlanOf
      ON CONFLICT (studio_id, batch_id, spec_id) DO UPDATE SET plan = excluded.plan`,
     [tx.session.studioId, batchId, specId, JSON.stringify(plan), tx.session.now],
   );
+}
+
+/** Forgets how the wires of a batch were to be cut. @param specIds only of these; of all when left out */
+const forgetPlans = (tx: Tx, batchId: string, specIds?: readonly string[]): Promise<unknown> =>
+  tx.run(
+    'DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2 AND ($3::uuid[] IS NULL OR spec_id = ANY ($3))',
+    [tx.session.studioId, batchId, specIds ?? null],
+  );
+
+/**
+ * Gives up how the wires of a batch were to be cut, and what was set aside for that; what is cut already and what is picked stays.
+ * @param specIds only of these; of all when left out
+ */
+export async function dropPlans(tx: Tx, batchId: string, specIds?: readonly string[]): Promise<void> {
+  await releaseUncut(tx, batchId, specIds);
+  await forgetPlans(tx, batchId, specIds);
+}
+
+/** Gives up everything that a batch counted on: all that was set aside for it, and how its wires were to be cut. */
+export async function dropEverything(tx: Tx, batchId: string): Promise<void> {
+  await releaseAll(tx, batchId);
+  await forgetPlans(tx, batchId);
 }

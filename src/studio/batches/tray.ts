@@ -190,11 +190,3 @@ export async function setTrayAside(tx: Tx, batchId: string): Promise<number> {
   );
   return gone.length;
 }
-
-/**
- * In SQL over set_asides s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
- * wire once its piece is made is wire like any other.
- */
-export const IN_TRAY = `EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = s.studio_id AND c.batch_id = s.batch_id AND c.cut_id = s.stock_piece_id
-  AND c.kind = 'cut' AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = c.studio_id AND b.batch_id = c.batch_id AND b.line = c.line
-                                        AND b.piece = c.piece))`;

@@ -6,7 +6,8 @@ import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
 import { linesInBrief } from './batches';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
-import { IN_TRAY, madeCounts, NOTHING_DONE, progressOf } from './tray';
+import { IN_TRAY } from '../reservations/reservations';
+import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 
 /** Lines of several batches keep their numbers apart. */
 const APART = 1000;

@@ -7,11 +7,11 @@ import { answerTechnique, ENDPOINTS } from './endpoints';
 
 /** No question, however odd, breaks the program: it is answered, or refused in a sentence. The questions come from the registry. */
 
-jest.mock('../aside/aside', () => ({
-  aside: async (job: string, { problem }: { problem: never }) => {
+jest.mock('../jobs/runJob', () => ({
+  runJob: async (job: { readonly name: string }, { problem }: { problem: never }) => {
     const { solveCutting } = jest.requireActual('@/core/cutting/solve');
     const { loadSolver } = jest.requireActual('@/core/programme/programme');
-    expect(job).toBe('planCuts');
+    expect(job.name).toBe('planCuts');
     return solveCutting(problem, await loadSolver(), { limitMs: 20, clock: () => performance.now() });
   },
 }));

@@ -1,5 +1,5 @@
 import type { ClassConstructor } from 'class-transformer';
-import type { AskedBy } from '../aside/aside';
+import type { AskedBy } from '../jobs/runJob';
 import type { Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt } from '../kernel/useCase';
@@ -13,7 +13,7 @@ import {
   RingSizeInput,
 } from './calculate.input';
 import { calculateOutline, calculateRingSize, calculateWeave, calculateWire, identify } from './calculations';
-import { calculateCutting } from '../cutting/calculateCutting';
+import { calculateCutting } from './calculateCutting';
 import { calculatePiece } from './calculatePiece';
 import { calculateTechnique } from './calculateTechnique';
 

@@ -13,7 +13,7 @@ import {
 } from '../../../tests/support/studio';
 import { showDrawerPiece } from '../drawers/drawers';
 import { showLedger } from '../ledger/ledgerPage';
-import { reverseMovement } from '../ledger/reverse';
+import { reverseMovement } from '../corrections/reverseMovement';
 import { replacementPrices } from '../prices/replacement';
 import { look } from '../kernel/useCase';
 import { receiveWire } from '../wire/receiveWire';

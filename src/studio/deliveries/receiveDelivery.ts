@@ -17,7 +17,7 @@ import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
 import { costIsOf, ensureSupplier, takeIn, type Goods } from '../stock/takeIn';
 import { wireGoods } from '../wire/receiveWire';
-import { specsById } from '../wire/specs';
+import { specsById } from '../catalogue/wireSpecs';
 import {
   BeadLine,
   DeliveryInput,

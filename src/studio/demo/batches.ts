@@ -1,9 +1,9 @@
 import { addDays, formatISO } from 'date-fns';
 import { tag } from '@/core/tag';
-import { showCuttingTable } from '../batches/cuttingTable';
-import { cutWire } from '../batches/cutWire';
-import { logMiscut } from '../batches/logMiscut';
-import { beginPlanning, workOutCutting } from '../batches/planCutting';
+import { showCuttingTable } from '../cuttingTable/cuttingTable';
+import { cutWire } from '../cuttingTable/cutWire';
+import { logMiscut } from '../cuttingTable/logMiscut';
+import { beginPlanning, workOutCutting } from '../cuttingPlan/planCutting';
 import { planBatch } from '../batches/planBatch';
 import type { BatchLineInput } from '../batches/planBatch.input';
 import type { StudioSession } from '../kernel/useCase';

@@ -7,7 +7,7 @@ import type { HousePattern } from '../patterns/composedOf';
 import { HOUSE_PATTERNS } from '../patterns/housePatterns';
 import { pricePiece } from '../shelf/shelf';
 import { receiveWire } from '../wire/receiveWire';
-import { listSpecs, type KnownSpec } from '../wire/specs';
+import { listSpecs, type KnownSpec } from '../catalogue/wireSpecs';
 import { bought, DAYS, nameOf } from './buying';
 import { handMade } from './handMade';
 import { composeInput } from './composeInput';

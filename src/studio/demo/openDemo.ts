@@ -3,7 +3,7 @@ import { findSignIn } from '@/data/beforeStudio';
 import type { StudioSession } from '../kernel/useCase';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
-import { listSpecs } from '../wire/specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 
 import { writePattern } from '../patterns/writePattern';
 import { addHelper } from '../people/helpers';
@@ -13,7 +13,7 @@ import { setDevice } from '../settings/devices';
 import { changeSettings } from '../settings/settings';
 import { pricePiece } from '../shelf/shelf';
 import { receiveWire } from '../wire/receiveWire';
-import type { KnownSpec } from '../wire/specs';
+import type { KnownSpec } from '../catalogue/wireSpecs';
 import { planDemoBatches } from './batches';
 
 import { bought, DAYS, nameOf } from './buying';

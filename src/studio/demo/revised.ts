@@ -1,7 +1,7 @@
 import { composePattern } from '../patterns/composePattern';
 import type { HousePattern } from '../patterns/composedOf';
 import type { StudioSession } from '../kernel/useCase';
-import { listSpecs } from '../wire/specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';

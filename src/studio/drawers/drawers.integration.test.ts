@@ -10,7 +10,7 @@ import {
   simplePattern,
 } from '../../../tests/support/studio';
 import { showLedger } from '../ledger/ledgerPage';
-import { reverseMovement } from '../ledger/reverse';
+import { reverseMovement } from '../corrections/reverseMovement';
 import { makePiece } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
 import { showPiece, showShelf } from '../shelf/shelf';

@@ -10,7 +10,7 @@ import { invalid, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { enterLabour } from '../ledger/labour';
 import { Posting } from '../ledger/posting';
-import { throwAway, TOO_SHORT } from '../scrap/throwAway';
+import { throwAway, TOO_SHORT } from '../ledger/throwAway';
 import { numberOf } from '../kernel/rules';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';

@@ -1,7 +1,7 @@
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import type { Tx } from '@/data/inStudio';
-import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
 
 /** What a part of a pattern is in the drawers, and how much of it is free. */
 export interface FreePart {

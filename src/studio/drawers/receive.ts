@@ -18,7 +18,7 @@ import { StockPiece } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
 import { refused, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { ensureArticle } from '../stock/articles';
+import { ensureArticle } from '../catalogue/articles';
 import type { PurchaseFields } from '../stock/purchase.input';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import {

@@ -23,7 +23,7 @@ import { partWire } from '../wire/partWire';
 import { showStockPiece } from '../wire/rack';
 import { relabelWire } from '../wire/relabelWire';
 import { showLedger } from './ledgerPage';
-import { reverseMovement } from './reverse';
+import { reverseMovement } from '../corrections/reverseMovement';
 import { stockValueOn } from './valueOn';
 
 afterAll(closeBooks);

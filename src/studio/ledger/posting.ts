@@ -8,8 +8,8 @@ import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece } from '@/data/models/stock';
 import { passNumber, takeNumbers } from '../kernel/numbers';
-import { letGoOfTooMuch } from '../batches/setAsides';
-import { ensureArticle } from '../stock/articles';
+import { letGoOfTooMuch } from '../reservations/reservations';
+import { ensureArticle } from '../catalogue/articles';
 import { reopenMonths } from './closings';
 
 /** A stock piece as it is locked for a posting. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { inStudio, type Tx } from '@/data/inStudio';
-import { aside } from '../aside/aside';
+import type { Job } from '../jobs/job';
+import { runJob } from '../jobs/runJob';
 import { log } from '../kernel/log';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -17,6 +18,7 @@ import {
   type Mapping,
 } from './importFile';
 import { AnswerImportInput, MendImportInput } from './importList.input';
+import { CHECK_IMPORT, POST_IMPORT, type FileAsked } from './jobs';
 import { listOf } from './lists';
 import { fileAsCsv } from './sheetFile';
 import type { StockList } from './stockList';
@@ -71,7 +73,7 @@ export function openImport(
         ],
       ),
     );
-    begin('checkImport', session, id);
+    begin(CHECK_IMPORT, session, id);
     return { id };
   });
 }
@@ -149,7 +151,7 @@ function readAgain(
         [session.studioId, id, JSON.stringify(mapping), JSON.stringify(answers), JSON.stringify(mends)],
       );
     });
-    begin('checkImport', session, id);
+    begin(CHECK_IMPORT, session, id);
     return null;
   });
 }
@@ -190,14 +192,14 @@ export function postImport(
         [session.studioId, id],
       );
     });
-    begin('postImport', session, id);
+    begin(POST_IMPORT, session, id);
     return null;
   });
 }
 
 /** Checks or posts a file in a thread of its own; when the thread itself breaks, the file says so. */
-function begin(job: 'checkImport' | 'postImport', session: StudioSession, id: string): void {
-  aside(job, { session, id }, session).catch(async (fault: unknown) => {
+function begin(job: Job<FileAsked, void>, session: StudioSession, id: string): void {
+  runJob(job, { session, id }, session).catch(async (fault: unknown) => {
     const isRefused = fault instanceof Refused;
     if (!isRefused) log.error({ err: fault, job }, 'a thread broke');
     await note(session, id, { state: 'failed', message: isRefused ? fault.message : BROKEN }).catch(

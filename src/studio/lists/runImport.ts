@@ -15,6 +15,7 @@ import { answersKept } from './answersKept';
 import { columnWays } from './columnWays';
 import { csvRows } from './csv';
 import { BROKEN, importOf, note, type BadRow, type ImportRow } from './importFile';
+import type { FileAsked } from './jobs';
 import { listOf } from './lists';
 import { Questions, type Question } from './questions';
 import { RowReader, type Reading } from './rowReader';
@@ -27,7 +28,7 @@ const CHUNK = 500;
 const SHOWN = 200;
 
 /** The dry run: reads every row and says what is wrong with it. Nothing is posted. */
-export async function checkImport(session: StudioSession, id: string): Promise<void> {
+export async function checkImport({ session, id }: FileAsked): Promise<void> {
   await working(session, id, async (file, list) => {
     const read = await readRows(session, file, list, (done) => note(session, id, { done }));
     if (!read) return;
@@ -46,7 +47,7 @@ export async function checkImport(session: StudioSession, id: string): Promise<v
 class Cancelled extends Error {}
 
 /** Posts the good rows of a checked file, in one transaction. */
-export async function postImport(session: StudioSession, id: string): Promise<void> {
+export async function postImport({ session, id }: FileAsked): Promise<void> {
   await working(session, id, async (file, list) => {
     const read = await readRows(session, file, list, () => note(session, id, {}));
     if (!read) return;

@@ -7,7 +7,7 @@ import { FINISHES, METAL_IDS, metalOf, TEMPERS } from '@/core/wire/metal';
 import { hasOwnHeight, isTwisted, PROFILES, usualHeight } from '@/core/wire/profile';
 import { lengthOfMass } from '@/core/wire/mass';
 import { specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
-import { ensureSpec, SPEC_COLUMNS, specFromRow, type SpecColumns } from '../wire/specs';
+import { ensureSpec, SPEC_COLUMNS, specFromRow, type SpecColumns } from '../catalogue/wireSpecs';
 import { COMMON_COLUMNS, commonCells, massCell, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type RowReader } from './rowReader';
 import { type StockList } from './stockList';

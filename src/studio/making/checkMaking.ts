@@ -6,10 +6,10 @@ import { formatLength, sumLengths, um, type Micrometres } from '@/core/units/len
 import { describeSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { invalid, Refused, refused } from '../kernel/outcome';
-import { setAsideOf } from '../batches/setAsides';
+import { setAsideOf } from '../reservations/reservations';
 import { lockStock, type HeldStock } from '../ledger/posting';
 import { minimumsOf, type Settings } from '../settings/settings';
-import { specsById, type KnownSpec } from '../wire/specs';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import type { MakePieceInput } from './makePiece.input';
 
 /** A wire that a making takes from, held for it. */

@@ -9,13 +9,13 @@ import { ug } from '@/core/units/mass';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
 import type { Tx } from '@/data/inStudio';
-import { type WasteShare } from '../batches/makeFromTray';
+import { type WasteShare } from '../trayMaking/makeFromTray';
 import { ensureFinding } from '../drawers/receive';
 import { enterLabour } from '../ledger/labour';
 import type { Posting } from '../ledger/posting';
 import { replacementPrices } from '../prices/replacement';
 import { type Settings } from '../settings/settings';
-import { type KnownSpec } from '../wire/specs';
+import { type KnownSpec } from '../catalogue/wireSpecs';
 import { ensurePlace } from '../stock/places';
 import { type IntoDrawerInput } from './makePiece.input';
 

@@ -15,7 +15,7 @@ import type { StudioSession } from '../kernel/useCase';
 import { showDrawerPiece } from '../drawers/drawers';
 import { receiveFindings } from '../drawers/receive';
 import { showLedger } from '../ledger/ledgerPage';
-import { reverseMovement } from '../ledger/reverse';
+import { reverseMovement } from '../corrections/reverseMovement';
 import { showPiece, showShelf } from '../shelf/shelf';
 import { showRack, showStockPiece } from '../wire/rack';
 import { makePiece } from './makePiece';

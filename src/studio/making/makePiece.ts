@@ -9,7 +9,7 @@ import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
-import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../batches/makeFromTray';
+import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../trayMaking/makeFromTray';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';

@@ -7,13 +7,13 @@ import type { Tx } from '@/data/inStudio';
 import type { WireForm } from '@/core/stock/ware';
 import { piecesReady } from '@/core/batch/batch';
 import { batchNumbered, linesOf } from '../batches/batches';
-import type { PieceOfBatch } from '../batches/makeFromTray';
-import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+import type { PieceOfBatch } from '../trayMaking/makeFromTray';
+import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
 import { proposeParts, type PartProposal } from './proposeParts';
 import type { IntoDrawerInput } from './makePiece.input';
-import { specsById, type KnownSpec } from '../wire/specs';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { bodyShownTo, showPattern, type PatternView } from '../patterns/patterns';
 
 /** A stock piece that a cut may be taken from. */

@@ -2,7 +2,7 @@ import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { SET_ASIDE_FOR_OTHERS } from '../batches/setAsides';
+import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
 import { partsInDrawers } from '../drawers/partsInDrawers';
 
 /** Something in the drawers that a part of a piece may be taken from. */

@@ -2,7 +2,7 @@ import type { PatternPart } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { lessAside, setAsideOf } from '../batches/setAsides';
+import { lessAside, setAsideOf } from '../reservations/reservations';
 import { invalid, Refused } from '../kernel/outcome';
 import { numberOf } from '../kernel/rules';
 import { lockStock, type HeldStock, type Posting } from '../ledger/posting';

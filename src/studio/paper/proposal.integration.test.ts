@@ -4,7 +4,7 @@ import { composedFrame } from '../../../tests/support/batches';
 import { closeBooks, done, newKey, openStudio, receive } from '../../../tests/support/studio';
 import { composePattern } from '../patterns/composePattern';
 import { showPattern } from '../patterns/patterns';
-import { listSpecs } from '../wire/specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 import { makeProposal, proposedMetals, type ProposalTexts } from './proposal';
 
 afterAll(closeBooks);

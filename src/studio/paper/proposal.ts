@@ -27,7 +27,7 @@ import { ownerOnly, type StudioSession } from '../kernel/useCase';
 import type { PatternView } from '../patterns/patterns';
 import { priceBook } from '../prices/priceBook';
 import { readSettings, type Settings } from '../settings/settings';
-import { listSpecs } from '../wire/specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 import { pieceDrawn } from './pieceFile';
 import { ProposalInput } from './proposal.input';
 

@@ -12,7 +12,7 @@ import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { ensureSpec, specsById } from '../wire/specs';
+import { ensureSpec, specsById } from '../catalogue/wireSpecs';
 import { ComposePatternInput } from './composePattern.input';
 import { keepPattern, partsFrom, type PatternBase, type Written } from './writePattern';
 

@@ -6,7 +6,7 @@ import { Refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { allWires, ensureSpec } from '../wire/specs';
+import { allWires, ensureSpec } from '../catalogue/wireSpecs';
 import { composedBody } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { patternFromFile, type PatternRead } from './patternFile';

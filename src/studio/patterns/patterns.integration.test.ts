@@ -7,7 +7,7 @@ import {
   receive,
   simplePattern,
 } from '../../../tests/support/studio';
-import { listSpecs } from '../wire/specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 import { listPatterns, showPattern } from './patterns';
 import { writePattern } from './writePattern';
 

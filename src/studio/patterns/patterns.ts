@@ -5,7 +5,7 @@ import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
-import { specsById, type KnownSpec } from '../wire/specs';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import type { PatternQuery } from './patterns.input';
 
 /** A pattern as it hangs in the pattern room: its wires are drawn. */

@@ -2,7 +2,7 @@ import { closeBooks, done, newKey, openStudio, problemOf } from '../../../tests/
 import { tradeWireOf, TRADE_WIRES } from '@/core/wire/tradeWires';
 import { showRack } from '../wire/rack';
 import { composePattern } from './composePattern';
-import { fitStarters } from './fitting';
+import { fitStarters } from '../fitting/fitting';
 import { listPatterns, showPattern } from './patterns';
 import { listStarters, takeStarters } from './starters';
 

@@ -4,7 +4,7 @@ import type { Tx } from '@/data/inStudio';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { allWires } from '../wire/specs';
+import { allWires } from '../catalogue/wireSpecs';
 import { composedBody } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { composedOf } from './composedOf';

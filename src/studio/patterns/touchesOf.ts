@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
 import type { Specs } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
-import { aside } from '../aside/aside';
+import { runJob } from '../jobs/runJob';
+import { LOOK_FOR_TOUCHES } from './jobs';
 import { Refused } from '../kernel/outcome';
 import type { StudioSession } from '../kernel/useCase';
 import type { PartTouches, TouchesAsked } from './lookForTouches';
@@ -24,7 +25,7 @@ export async function touchesOf(
   const known = found.get(key);
   if (known) return known;
   try {
-    const touches = await aside('lookForTouches', about, session);
+    const touches = await runJob(LOOK_FOR_TOUCHES, about, session);
     found.set(key, touches);
     return touches;
   } catch (fault) {

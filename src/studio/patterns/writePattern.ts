@@ -13,7 +13,7 @@ import { numberOf } from '../kernel/rules';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
-import { specsById } from '../wire/specs';
+import { specsById } from '../catalogue/wireSpecs';
 import { WritePatternInput, type PatternPartInput } from './writePattern.input';
 
 export interface Written {

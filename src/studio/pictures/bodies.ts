@@ -3,7 +3,7 @@ import { readTag, type Tagged } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo, specsOf } from '../patterns/patterns';
-import type { KnownSpec } from '../wire/specs';
+import type { KnownSpec } from '../catalogue/wireSpecs';
 
 /**
  * What finished pieces were made as, by their numbers: for a batch as its line says, else as their revision of the pattern does. One that was

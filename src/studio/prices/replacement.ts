@@ -15,7 +15,7 @@ import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn } from '../settings/settings';
-import { specsById, type KnownSpec } from '../wire/specs';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { lastMetalPrices, type KnownPrice } from './metalPrices';
 import { SetPricingInput, type PriceSource } from './replacement.input';
 

@@ -10,7 +10,7 @@ import {
   settingsInput,
   simplePattern,
 } from '../../../tests/support/studio';
-import { showSchedule } from '../batches/benchHours';
+import { showSchedule } from '../schedule/benchHours';
 import { planBatch } from '../batches/planBatch';
 import { todayOf, type StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';

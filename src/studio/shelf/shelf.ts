@@ -14,7 +14,7 @@ import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn, type Settings } from '../settings/settings';
-import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../wire/specs';
+import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../catalogue/wireSpecs';
 import { PricePieceInput } from './pricePiece.input';
 import type { ShelfQuery } from './shelf.input';
 

@@ -8,9 +8,9 @@ import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockNumbered, Posting, type HeldStock } from '../ledger/posting';
-import { throwAway } from '../scrap/throwAway';
+import { throwAway } from '../ledger/throwAway';
 import { settingsIn } from '../settings/settings';
-import { specsById } from '../wire/specs';
+import { specsById } from '../catalogue/wireSpecs';
 import { TakeOutInput } from './takeOut.input';
 
 /** A stock piece that is there, locked. @throws Refused when it is not, or is used up */

@@ -11,7 +11,7 @@ import {
 } from '../../../tests/support/studio';
 import { showDrawerPiece } from '../drawers/drawers';
 import { cancelBatch } from '../batches/cancelBatch';
-import { cutAsPlanned } from '../batches/cutWire';
+import { cutAsPlanned } from '../cuttingTable/cutWire';
 import { namePart, pickableArticles } from '../batches/namePart';
 import { planBatch } from '../batches/planBatch';
 import { receiveBeads, receiveFindings } from '../drawers/receive';

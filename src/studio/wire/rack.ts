@@ -8,7 +8,7 @@ import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
 import { HISTORY, historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
-import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from './specs';
+import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../catalogue/wireSpecs';
 import type { RackQuery } from './rack.input';
 
 /** One length of wire on the rack. Costs are null for helpers. */

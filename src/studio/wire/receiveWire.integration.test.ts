@@ -12,7 +12,7 @@ import { findAnything } from '../find/findAnything';
 import { writePattern } from '../patterns/writePattern';
 import { listSuppliers, showRack, showStockPiece } from './rack';
 import { receiveWire } from './receiveWire';
-import { listSpecs } from './specs';
+import { listSpecs } from '../catalogue/wireSpecs';
 
 afterAll(closeBooks);
 

@@ -11,7 +11,7 @@ import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import { ReceiveWireInput, type WireFields } from './receiveWire.input';
 import { specFromInput } from './specFromInput';
-import { ensureSpec } from './specs';
+import { ensureSpec } from '../catalogue/wireSpecs';
 
 /** The new spool's number. */
 export interface Received {

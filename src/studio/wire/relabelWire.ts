@@ -7,7 +7,7 @@ import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { lockOne } from '../stock/takeOut';
 import { specFromInput } from './specFromInput';
-import { ensureSpec, specsById } from './specs';
+import { ensureSpec, specsById } from '../catalogue/wireSpecs';
 import { RelabelWireInput } from './relabelWire.input';
 
 /**

@@ -3,7 +3,7 @@ import type { Tx } from '@/data/inStudio';
 import { invalid } from '../kernel/outcome';
 import type { HeldStock } from '../ledger/posting';
 import { lockOne } from '../stock/takeOut';
-import { specsById, type KnownSpec } from './specs';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 
 /**
  * The wire whose tag was typed, locked, with what it is.

@@ -12,7 +12,7 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
 import { lockOne, quantityWithin } from '../stock/takeOut';
-import { ensureSpec, specsById } from './specs';
+import { ensureSpec, specsById } from '../catalogue/wireSpecs';
 import { TwistWireInput } from './twistWire.input';
 
 /** Makes twisted stock out of a square wire, or of two rounds: it carries all they carried. */

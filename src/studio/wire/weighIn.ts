@@ -9,7 +9,7 @@ import { readInput } from '../kernel/readInput';
 import { Refused, refused, stale, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockNumbered, Posting } from '../ledger/posting';
-import { specsById } from './specs';
+import { specsById } from '../catalogue/wireSpecs';
 import { numberOf } from '../kernel/rules';
 import { WeighInInput } from './weighIn.input';
 

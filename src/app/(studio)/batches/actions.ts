@@ -3,18 +3,18 @@
 import { action, question } from '@/app/lib/action';
 import { takingsAsTyped } from '@/studio/batches/batchTakings';
 import { watchPlanning } from '@/studio/batches/batches';
-import { setBenchHours } from '@/studio/batches/benchHours';
-import type { BenchHoursInput } from '@/studio/batches/benchHours.input';
+import { setBenchHours } from '@/studio/schedule/benchHours';
+import type { BenchHoursInput } from '@/studio/schedule/benchHours.input';
 import { cancelBatch, takeUpAgain } from '@/studio/batches/cancelBatch';
-import { watchTable } from '@/studio/batches/cuttingTable';
-import { cutAsPlanned, cutWire } from '@/studio/batches/cutWire';
-import type { CutWireInput, MiscutInput } from '@/studio/batches/cutWire.input';
-import { logMiscut } from '@/studio/batches/logMiscut';
+import { watchTable } from '@/studio/cuttingTable/cuttingTable';
+import { cutAsPlanned, cutWire } from '@/studio/cuttingTable/cutWire';
+import type { CutWireInput, MiscutInput } from '@/studio/cuttingTable/cutWire.input';
+import { logMiscut } from '@/studio/cuttingTable/logMiscut';
 import { namePart } from '@/studio/batches/namePart';
 import { planBatch, type BatchBase } from '@/studio/batches/planBatch';
 import type { PlanBatchInput } from '@/studio/batches/planBatch.input';
-import { planCutting, stopPlanning } from '@/studio/batches/planCutting';
-import { undoCut } from '@/studio/batches/undoCut';
+import { planCutting, stopPlanning } from '@/studio/cuttingPlan/planCutting';
+import { undoCut } from '@/studio/cuttingTable/undoCut';
 import { aForm, aKey, aList, anId, aNumber, aRecord, aText, orNull } from '@/studio/kernel/arguments';
 
 const aBase = orNull(aRecord<BatchBase>({ number: aNumber, version: aNumber }));

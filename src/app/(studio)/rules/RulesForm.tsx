@@ -8,7 +8,7 @@ import { readNumbers } from '@/core/units/writing';
 import { METALS } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import { ChangeSettingsInput } from '@/studio/settings/settings.input';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { Field, TextInput } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';

@@ -1,7 +1,7 @@
 import { Link } from '@/ui/Link';
 import { lastBookCheck } from '@/studio/books/lastCheck';
 import { listPeople } from '@/studio/people/helpers';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { isCurrencyOpen } from '@/studio/settings/changeCurrency';
 import { readSettings } from '@/studio/settings/settings';
 import { Money } from '@/ui/money';

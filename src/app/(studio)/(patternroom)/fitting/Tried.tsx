@@ -7,7 +7,7 @@ import type { Texts } from '@/core/technique/readTexts';
 import { techniqueOf } from '@/core/technique/registry';
 import type { CostUnits } from '@/core/units/money';
 import { formatGauge } from '@/core/wire/gauge';
-import type { Fitted } from '@/studio/patterns/fitting';
+import type { Fitted } from '@/studio/fitting/fitting';
 import { Judgements } from '@/ui/craft/Judgements';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Said } from '@/ui/house';

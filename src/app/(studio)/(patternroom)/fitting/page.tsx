@@ -16,7 +16,7 @@ import {
   type Fitted,
   type OnMeasure,
   type TriedOn,
-} from '@/studio/patterns/fitting';
+} from '@/studio/fitting/fitting';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showStockPiece, type StockPieceView } from '@/studio/wire/rack';
 import { priceBook } from '@/studio/prices/priceBook';
@@ -24,7 +24,7 @@ import { readSettings } from '@/studio/settings/settings';
 import type { CostUnits } from '@/core/units/money';
 import { StoneDrawing } from '@/ui/StoneDrawing';
 import { Tried } from './Tried';
-import { FittingQuery } from '@/studio/patterns/fitting.input';
+import { FittingQuery } from '@/studio/fitting/fitting.input';
 import { numberOf } from '@/studio/kernel/rules';
 
 export const metadata = { title: 'Fitting' };

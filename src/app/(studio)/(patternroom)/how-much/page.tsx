@@ -6,7 +6,7 @@ import { offerOf, takesWire } from '@/core/technique/technique';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { askedHowMuch } from './askedHowMuch';
 import type { Pricing } from './question';
 import { QuickAnswer } from './QuickAnswer';

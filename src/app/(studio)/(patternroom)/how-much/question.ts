@@ -3,7 +3,7 @@ import type { PriceBook } from '@/core/costing/forecast';
 import type { Texts } from '@/core/technique/readTexts';
 import type { AnyTechnique } from '@/core/technique/technique';
 import type { MetalId } from '@/core/wire/metal';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 
 /** What is asked. */
 export interface Question {

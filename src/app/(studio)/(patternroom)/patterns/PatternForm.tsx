@@ -8,7 +8,7 @@ import { tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
 import type { PatternBase } from '@/studio/patterns/writePattern';
 import { WritePatternInput } from '@/studio/patterns/writePattern.input';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import {
   ChoiceField,
   LengthField,

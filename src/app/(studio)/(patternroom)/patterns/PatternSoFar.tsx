@@ -5,7 +5,7 @@ import { cutLength } from '@/core/pattern/pattern';
 import { parseLength, um, type Micrometres } from '@/core/units/length';
 import { describeSpec } from '@/core/wire/spec';
 import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { Length } from '@/ui/lengths';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 

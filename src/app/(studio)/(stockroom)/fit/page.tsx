@@ -5,13 +5,13 @@ import { thickestThrough, type HoleFinish } from '@/core/bead/holeFit';
 import { numberOnTag, tag } from '@/core/tag';
 import { formatDiameter, parseLength } from '@/core/units/length';
 import { gaugeSize } from '@/core/wire/gauge';
-import { beadsForWire, wiresForHole } from '@/studio/fit/fit';
+import { beadsForWire, wiresForHole } from '@/studio/holes/holes';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showStockPiece } from '@/studio/wire/rack';
 import { Length } from '@/ui/lengths';
 import { WireChip } from '@/ui/WireChip';
 import { Said } from '@/ui/house';
-import { FitQuery } from '@/studio/fit/fit.input';
+import { FitQuery } from '@/studio/holes/holes.input';
 
 export const metadata = { title: 'Fit' };
 

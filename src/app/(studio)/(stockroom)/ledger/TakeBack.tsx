@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { ReverseInput } from '@/studio/ledger/reverse.input';
+import { ReverseInput } from '@/studio/corrections/reverseMovement.input';
 import { Dialog } from '@/ui/Dialog';
 import { ActForm } from '@/ui/form/ActForm';
 import { TextField } from '@/ui/form/fields';

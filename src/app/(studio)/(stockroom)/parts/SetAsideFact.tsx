@@ -1,7 +1,7 @@
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { Measure } from '@/core/stock/amount';
-import { setAsidesOf } from '@/studio/batches/setAsidesOf';
+import { setAsidesOf } from '@/studio/reservations/reservationsOf';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { Amount } from '@/ui/Amount';
 import { Fact } from './HistoryTable';

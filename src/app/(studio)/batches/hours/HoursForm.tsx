@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { sayDay } from '@/core/calendar/day';
-import { BenchHoursInput } from '@/studio/batches/benchHours.input';
+import { BenchHoursInput } from '@/studio/schedule/benchHours.input';
 import { NotesField, NumberField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';

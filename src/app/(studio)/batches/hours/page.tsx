@@ -4,7 +4,7 @@ import { Link } from '@/ui/Link';
 import { groupBy } from '@/core/groupBy';
 import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
-import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/batches/benchHours';
+import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/schedule/benchHours';
 import { HoursQuery } from '@/studio/batches/batches.input';
 import { numberOf } from '@/studio/kernel/rules';
 import { MorePages } from '@/ui/MorePages';

@@ -13,7 +13,7 @@ import type { Outcome } from '@/studio/kernel/outcome';
 import type { MadeAlike } from '@/studio/making/makeAlike';
 import type { Made } from '@/studio/making/makePiece';
 import { MakePieceInput } from '@/studio/making/makePiece.input';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';

@@ -1,7 +1,7 @@
 'use server';
 
 import { action } from '@/app/lib/action';
-import type { PieceOfBatch } from '@/studio/batches/makeFromTray';
+import type { PieceOfBatch } from '@/studio/trayMaking/makeFromTray';
 import { makeAlike } from '@/studio/making/makeAlike';
 import { makePiece, type MadeFrom } from '@/studio/making/makePiece';
 import type { MakePieceInput } from '@/studio/making/makePiece.input';

@@ -20,7 +20,7 @@ import { touchesOf } from '@/studio/patterns/touchesOf';
 import { showPattern } from '@/studio/patterns/patterns';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { PriceLadder } from '@/ui/pricing/PriceLadder';
 import { Length } from '@/ui/lengths';
 import { Cost } from '@/ui/money';

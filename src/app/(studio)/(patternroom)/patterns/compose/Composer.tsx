@@ -17,7 +17,7 @@ import { takesFor, type GoingOn } from '@/core/technique/takesFor';
 import { cutLengthOf } from '@/core/technique/totals';
 import { formatToCut, um } from '@/core/units/length';
 import type { PatternBase } from '@/studio/patterns/writePattern';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';

@@ -7,7 +7,7 @@ import { resolve, type Resolved } from '@/core/pattern/resolve';
 import { fetchedTechniques } from '@/core/technique/fetchTechnique';
 import { METALS, TEMPERS, type MetalId, type Temper } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { cutLengthOf } from '@/core/technique/totals';
 import { Fold } from '@/ui/Fold';
 

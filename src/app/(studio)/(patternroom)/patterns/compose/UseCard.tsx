@@ -9,7 +9,7 @@ import { looksOf, type Named } from '@/core/pattern/looksOf';
 import { unaskedOf } from '@/core/pattern/pullable';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import type { Parameter } from '@/core/technique/parameter';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { smallDrawingOf } from '@/ui/craft/drawingOf';
 import { Judgements, type JudgementShowing } from '@/ui/craft/Judgements';
 import { ParameterFields } from '@/ui/craft/ParameterFields';

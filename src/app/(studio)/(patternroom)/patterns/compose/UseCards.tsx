@@ -11,7 +11,7 @@ import { canMirror, cutLoose, withMirrored, withSideMirrored } from '@/core/patt
 import { namedApart } from '@/core/pattern/namedApart';
 import { resolve, type Resolved, type ResolvedUse } from '@/core/pattern/resolve';
 import { refsOf, leaverOf } from '@/core/technique/refs';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import type { PatternDraft } from './patternDraft';
 import type { Asked, Pointed } from './pointed';
 import { UseCard } from './UseCard';

@@ -5,7 +5,7 @@ import type { WireParameter, WireSize } from '@/core/technique/parameter';
 import { UM_PER_MM } from '@/core/units/length';
 import { describeSpec, describeSize } from '@/core/wire/spec';
 import { isTradeWire } from '@/core/wire/tradeWires';
-import type { KnownSpec } from '@/studio/wire/specs';
+import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { Field } from '@/ui/form/Field';
 
 /** How far a wire is from what a technique proposes: those that come near stand first. */

@@ -5,7 +5,7 @@ import { goingOnOf } from '@/core/technique/takesFor';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import type { ComposerProps } from './Composer';
 
 /** The wires, owned or sold in the trade, and the free stones that a pattern can be composed with, and what everything costs. For the owner. */

@@ -1,4 +1,4 @@
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { pageOwner } from '@/app/lib/member';
 import { NoWireYet } from '../NoWireYet';
 import { PatternForm } from '../PatternForm';

@@ -8,7 +8,7 @@ import { tag, TAG_PATHS } from '@/core/tag';
 import { formatDiameter } from '@/core/units/length';
 import type { Measure } from '@/core/stock/amount';
 import { showDrawerPiece, type DrawerDetail } from '@/studio/drawers/drawers';
-import { wiresForHole } from '@/studio/fit/fit';
+import { wiresForHole } from '@/studio/holes/holes';
 import { showPricing } from '@/studio/prices/replacement';
 import { showMinimum } from '@/studio/toBuy/toBuy';
 import { Amount } from '@/ui/Amount';

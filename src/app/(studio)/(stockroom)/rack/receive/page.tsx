@@ -3,7 +3,7 @@ import { pageOwner } from '@/app/lib/member';
 import { asked, type Search } from '@/app/lib/search';
 import { purchaseAgain } from '@/studio/deliveries/again';
 import { AgainQuery } from '@/studio/deliveries/deliveries.input';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { ReceiveWireForm } from './ReceiveWireForm';
 
 export const metadata = { title: 'Receive wire' };

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { MiscutInput } from '@/studio/batches/cutWire.input';
+import { MiscutInput } from '@/studio/cuttingTable/cutWire.input';
 import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, TextField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';

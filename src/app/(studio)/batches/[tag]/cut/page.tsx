@@ -4,7 +4,7 @@ import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
 import { CuttingTableQuery } from '@/studio/batches/batches.input';
-import { showCuttingTable, type CuttingTable } from '@/studio/batches/cuttingTable';
+import { showCuttingTable, type CuttingTable } from '@/studio/cuttingTable/cuttingTable';
 import { Fold } from '@/ui/Fold';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';

@@ -1,7 +1,7 @@
 import { currentMember } from '@/app/lib/member';
 import { sent } from '@/app/lib/sent';
-import { benchCalendar } from '@/studio/batches/benchCalendar';
-import { showSchedule } from '@/studio/batches/benchHours';
+import { benchCalendar } from '@/studio/schedule/benchCalendar';
+import { showSchedule } from '@/studio/schedule/benchHours';
 
 /** The bench plan for a calendar. */
 export async function GET(): Promise<Response> {

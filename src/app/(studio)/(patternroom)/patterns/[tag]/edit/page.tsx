@@ -1,5 +1,5 @@
 import { showPattern } from '@/studio/patterns/patterns';
-import { listSpecs } from '@/studio/wire/specs';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { pageOwner } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { PatternForm } from '../../PatternForm';

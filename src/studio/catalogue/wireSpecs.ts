@@ -1,0 +1,97 @@
+import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
+import { tradeWiresBeside } from '@/core/wire/tradeWires';
+import type { Tx } from '@/data/inStudio';
+import { WireSpecRow } from '@/data/models/stock';
+import { look, type StudioSession } from '../kernel/useCase';
+import { ensureArticle } from './articles';
+
+/** A wire spec the studio has, with its id. */
+export interface KnownSpec extends WireSpec {
+  readonly id: string;
+}
+
+/** The columns of wire_specs s that make a spec, for queries that join it. */
+export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.twist, s.temper,
+  s.finish, s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
+
+/** A row of such a query. */
+export type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId'>;
+
+/** A stored spec as the core knows it. */
+export function specFromRow(row: SpecColumns): KnownSpec {
+  const { specId, widthUm, heightUm, twist, gaugeSystem, gaugeNumber } = row;
+  const { metal, profile, temper, finish, finishName } = row;
+  return {
+    id: specId,
+    metal,
+    profile,
+    width: widthUm,
+    height: heightUm,
+    ...(twist > 0 ? { twist } : {}),
+    temper,
+    finish,
+    finishName,
+    label: { system: gaugeSystem, number: gaugeNumber },
+  };
+}
+
+/** The studio's spec that is the same stock, made when there is none yet. */
+export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
+  const article = await ensureArticle(tx, {
+    ware: 'wire',
+    name: describeSpec(spec),
+    identity: specIdentity(spec),
+    sortKey: specKey(spec),
+  });
+  const specId = article.id;
+  if (!article.isNew) {
+    const { studioId } = tx.session;
+    return specFromRow(
+      await WireSpecRow.findOne({ where: { studioId, specId }, rejectOnEmpty: true, ...tx.within }),
+    );
+  }
+  await tx.add(WireSpecRow, [
+    {
+      specId,
+      metal: spec.metal,
+      profile: spec.profile,
+      widthUm: spec.width,
+      heightUm: spec.height,
+      twist: spec.twist ?? 0,
+      temper: spec.temper,
+      finish: spec.finish,
+      finishName: spec.finishName,
+      gaugeSystem: spec.label.system,
+      gaugeNumber: spec.label.number,
+    },
+  ]);
+  return { ...spec, id: specId };
+}
+
+/** Specs by id. */
+export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<string, KnownSpec>> {
+  const rows = await WireSpecRow.findAll({
+    where: { studioId: tx.session.studioId, specId: [...new Set(ids)] },
+    ...tx.within,
+  });
+  return new Map(rows.map((row) => [row.specId, specFromRow(row)]));
+}
+
+/** Every wire the studio knows, in rack order: some hundred at most. */
+export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(session, specsOfStudio);
+
+/** {@link listSpecs} inside a transaction. */
+export async function specsOfStudio(tx: Tx): Promise<KnownSpec[]> {
+  const rows = await tx.select<SpecColumns>(
+    `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
+      WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
+    [tx.session.studioId],
+  );
+  return rows.map(specFromRow);
+}
+
+/** Every wire that a pattern can be cut from, by its id: those of the studio, and those of the trade beside them. */
+export async function allWires(tx: Tx): Promise<Readonly<Record<string, KnownSpec>>> {
+  const own = await specsOfStudio(tx);
+  return Object.fromEntries([...own, ...tradeWiresBeside(own)].map((spec) => [spec.id, spec]));
+}

@@ -1,0 +1,41 @@
+import { Piece } from '@/data/models/making';
+import { batchForgets, batchRemembers } from './takenBack';
+import { readInput } from '../kernel/readInput';
+import { refused, type Outcome } from '../kernel/outcome';
+import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { ReverseInput } from './reverseMovement.input';
+import { movementsOf, takeBack } from '../ledger/takeBack';
+
+/**
+ * Takes back the posting that a movement belongs to: every movement of it is met by its exact opposite, so that what moves
+ * together is undone together. It is refused when what the posting brought in has been used since, or has become another
+ * wire: then the later movement has to be taken back first.
+ */
+export function reverseMovement(
+  session: StudioSession,
+  postKey: string,
+  movementId: number,
+  plain: unknown,
+): Promise<Outcome<{ readonly movements: number }>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(ReverseInput, plain);
+  };
+  return post(session, 'reverseMovement', postKey, prepare, async (tx, input) => {
+    const { studioId, now } = session;
+    const key = await tx.first<{ postKey: string }>(
+      'SELECT post_key AS "postKey" FROM movements WHERE studio_id = $1 AND movement_id = $2',
+      [studioId, movementId],
+    );
+    if (!key) throw refused('There is no such movement.');
+    const movements = await movementsOf(tx, key.postKey);
+    const pieceId = movements.find((each) => each.pieceId !== null)?.pieceId ?? null;
+    await batchForgets(tx, key.postKey);
+    await takeBack(tx, postKey, movements, input.reason.trim());
+    if (pieceId !== null) {
+      await Piece.update({ struckAt: now }, { where: { studioId, pieceId }, ...tx.within });
+      await batchRemembers(tx, pieceId);
+    }
+    return { movements: movements.length };
+  });
+}

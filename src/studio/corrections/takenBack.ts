@@ -1,0 +1,86 @@
+import type { Ware } from '@/core/stock/ware';
+import type { Tx } from '@/data/inStudio';
+import type { BatchState } from '../batches/batches.input';
+import { dropPlans } from '../batches/plansKept';
+import { setAsideFor, setStoneAside, type SetAsideStock } from '../reservations/reservations';
+import { actsOfPost, forgetAct, setTrayAside } from '../batches/tray';
+
+/** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
+export async function batchForgets(tx: Tx, postKey: string): Promise<void> {
+  for (const { batchId, ...act } of await actsOfPost(tx, postKey)) {
+    await forgetAct(tx, batchId, act);
+    await dropPlans(tx, batchId, [act.specId]);
+    await planAgain(tx, batchId, 'What was cut for it was taken back in the ledger.');
+  }
+}
+
+/** Says that the cuts of an open batch have to be planned again, and why. */
+const planAgain = (tx: Tx, batchId: string, why: string): Promise<unknown> =>
+  tx.run(
+    `UPDATE batches SET planning = 'stale', planning_key = NULL, planning_said = $3
+      WHERE studio_id = $1 AND batch_id = $2 AND state = 'open'`,
+    [tx.session.studioId, batchId, why],
+  );
+
+const MAKING_TAKEN_BACK =
+  'The making of a piece was taken back: what its wires had become was planned for others.';
+
+/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
+  const { studioId } = tx.session;
+  const made = await tx.first<{
+    batchId: string;
+    number: number;
+    name: string;
+    state: BatchState;
+    line: number;
+    piece: number;
+  }>(
+    `SELECT m.batch_id AS "batchId", b.number, b.name, b.state, m.line, m.piece FROM batch_pieces m
+       JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
+      WHERE m.studio_id = $1 AND m.piece_id = $2 FOR UPDATE`,
+    [studioId, pieceId],
+  );
+  if (!made) return;
+  const { batchId, number, name, state, line, piece } = made;
+  // What was left of its wires may be planned for another wire of the batch; it goes back into the tray.
+  const planned = await tx.select<{ specId: string }>(
+    `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
+       JOIN set_asides s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
+       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 AND c.kind = 'cut'`,
+    [studioId, batchId, line, piece],
+  );
+  if (planned.length > 0)
+    await dropPlans(
+      tx,
+      batchId,
+      planned.map(({ specId }) => specId),
+    );
+  await tx.run('DELETE FROM batch_pieces WHERE studio_id = $1 AND piece_id = $2', [studioId, pieceId]);
+  await tx.run(
+    `UPDATE batch_cuts SET scrap_share = 0, spoilage_share = 0 WHERE studio_id = $1 AND batch_id = $2 AND line = $3 AND piece = $4`,
+    [studioId, batchId, line, piece],
+  );
+  // Nothing is set aside for a batch that was cancelled meanwhile.
+  if (state === 'cancelled') return;
+  await tx.run(`UPDATE batches SET state = 'open' WHERE studio_id = $1 AND batch_id = $2`, [
+    studioId,
+    batchId,
+  ]);
+  const toCutAgain = await setTrayAside(tx, batchId);
+  if (planned.length + toCutAgain > 0) await planAgain(tx, batchId, MAKING_TAKEN_BACK);
+  const parts = await tx.select<SetAsideStock & { ware: Ware; articleId: string }>(
+    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity, a.ware, a.article_id AS "articleId" FROM movements m
+       JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1, 3, 4`,
+    [studioId, pieceId],
+  );
+  for (const part of parts)
+    if (part.ware === 'stone') await setStoneAside(tx, { id: batchId, number, name }, part);
+  await setAsideFor(
+    tx,
+    batchId,
+    parts.filter(({ ware }) => ware !== 'stone'),
+  );
+}

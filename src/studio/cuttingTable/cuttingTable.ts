@@ -1,0 +1,135 @@
+import { calledInFull } from '@/core/pattern/ringSizeOf';
+import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
+import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
+import type { PatternCut } from '@/core/pattern/pattern';
+import type { Micrometres } from '@/core/units/length';
+import { look, type StudioSession } from '../kernel/useCase';
+import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
+import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
+import type { BatchState } from '../batches/batches.input';
+import { plansKept } from '../batches/plansKept';
+import { NOTHING_DONE, progressOf } from '../batches/tray';
+
+/** The next wire at the cutting table. */
+export interface NextCut {
+  readonly cut: PlannedBatchCut;
+  /** What it is for: the name of its line. */
+  readonly piece: string;
+  readonly spec: KnownSpec;
+  readonly stock: PlannedStock;
+  readonly marks: NonNullable<PatternCut['marks']>;
+}
+
+/** Something that was done at the table. */
+export interface TableAct {
+  readonly act: number;
+  readonly kind: 'cut' | 'miscut';
+  readonly name: string;
+  readonly length: Micrometres;
+  readonly reason: string;
+  /** The stock piece that it was cut from, and what it is now. */
+  readonly from: number;
+  readonly became: number | null;
+  readonly who: string;
+  readonly at: Date;
+}
+
+/** The cutting table of a batch. */
+export interface CuttingTable extends PlanningStanding {
+  readonly number: number;
+  readonly name: string;
+  readonly state: BatchState;
+  readonly done: number;
+  readonly all: number;
+  /** Changes with everything that is done at the table, by whomever: when it has changed, there is something new to see. */
+  readonly mark: string;
+  /** Undefined when nothing is left to cut, or nothing is planned. */
+  readonly next: NextCut | undefined;
+  /** Everything that is to be cut still, stock piece by stock piece. */
+  readonly rest: readonly { readonly spec: KnownSpec; readonly stock: PlannedStock }[];
+  /** Wires that find no wire. */
+  readonly unmet: readonly (PlannedBatchCut & { readonly spec: KnownSpec })[];
+  /** What was done last, the last first. */
+  readonly acts: readonly TableAct[];
+}
+
+/** What changes with everything that is done at the table: what was done last, and how the planning stands. */
+const MARK = `b.state || ' ' || b.planning || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
+  WHERE c.studio_id = b.studio_id AND c.batch_id = b.batch_id ORDER BY act DESC LIMIT 1), '')`;
+
+/** Whether there is something new at the cutting table: compare it with the mark that was seen; null when there is no such batch. */
+export const watchTable = (session: StudioSession, number: number): Promise<string | null> =>
+  look(session, async (tx) => {
+    const row = await tx.first<{ mark: string }>(
+      `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $1 AND b.number = $2`,
+      [session.studioId, number],
+    );
+    return row?.mark ?? null;
+  });
+
+/** Acts that are shown. */
+const SHOWN = 12;
+
+/**
+ * The cutting table of a batch, where it was left: the next wire, and everything after it.
+ * @param chosen a wire that is to be cut first, in place of the next in the plan
+ * @returns null when there is no such batch
+ */
+export function showCuttingTable(
+  session: StudioSession,
+  number: number,
+  chosen?: CutOfBatch,
+): Promise<CuttingTable | null> {
+  return look(session, async (tx) => {
+    const batch = await batchNumbered(tx, number);
+    if (!batch) return null;
+    const { id, name, state, planning, said, stalled } = batch;
+    const marked = await tx.first<{ mark: string }>(
+      `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $1 AND b.batch_id = $2`,
+      [session.studioId, id],
+    );
+    const [lines, plans] = [await linesOf(tx, [id]), await plansKept(tx, id)];
+    const { cut } = (await progressOf(tx, [id])).get(id) ?? NOTHING_DONE;
+    const specs = await specsById(
+      tx,
+      plans.map(({ specId }) => specId),
+    );
+    const rest = plans.flatMap(({ specId, plan }) => {
+      const spec = specs.get(specId);
+      return spec ? plan.pieces.map((stock) => ({ spec, stock })) : [];
+    });
+    const open = rest.flatMap(({ spec, stock }) => stock.cuts.map((each) => ({ spec, stock, cut: each })));
+    const next = open.find((each) => chosen && cutKey(each.cut) === cutKey(chosen)) ?? open[0];
+    const line = lines.find((each) => each.line === next?.cut.line);
+    const acts = await tx.select<TableAct>(
+      `SELECT c.act, c.kind, c.name, c.length_um AS length, c.reason, f.number AS from, t.number AS became, u.name AS who, c.done_at AS at
+         FROM batch_cuts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
+         JOIN stock_pieces f ON f.studio_id = c.studio_id AND f.stock_piece_id = c.source_id
+         LEFT JOIN stock_pieces t ON t.studio_id = c.studio_id AND t.stock_piece_id = c.cut_id
+        WHERE c.studio_id = $1 AND c.batch_id = $2 ORDER BY c.act DESC LIMIT ${SHOWN}`,
+      [session.studioId, id],
+    );
+    return {
+      number,
+      name,
+      state,
+      planning,
+      said,
+      stalled,
+      done: cut.size,
+      all: countWires(lines),
+      mark: marked?.mark ?? '',
+      next: next && {
+        ...next,
+        piece: line ? calledInFull(line.body) : '',
+        marks: line?.body.cuts[next.cut.cutIndex]?.marks ?? [],
+      },
+      rest,
+      unmet: plans.flatMap(({ specId, plan }) => {
+        const spec = specs.get(specId);
+        return spec ? plan.unmet.map((each) => ({ ...each, spec })) : [];
+      }),
+      acts,
+    };
+  });
+}

@@ -1,0 +1,111 @@
+import { cutsOfBatch } from '@/core/batch/batch';
+import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
+import { usefulMinimumFor } from '@/core/cutting/settle';
+import { tag } from '@/core/tag';
+import { um } from '@/core/units/length';
+import type { WireForm } from '@/core/stock/ware';
+import type { Tx } from '@/data/inStudio';
+import { refused, type Outcome } from '../kernel/outcome';
+import { post, type StudioSession } from '../kernel/useCase';
+import { movementsOf, takeBack } from '../ledger/takeBack';
+import { minimumsOf, settingsIn } from '../settings/settings';
+import { specsById } from '../catalogue/wireSpecs';
+import { linesOf } from '../batches/batches';
+import { thenPlanned } from './cutWire';
+import { planAnew } from '../cuttingPlan/planCutting';
+import { keepPlan, plansKept } from '../batches/plansKept';
+import { setAsideExactly, setAsideOf } from '../reservations/reservations';
+import { forgetAct, lastActs, lockOpenBatch, NOTHING_DONE, progressOf, type Act } from '../batches/tray';
+
+/** What was taken back: wires that are to be cut again, or a mis-cut that was none. */
+export interface CutUndone {
+  readonly cuts: number;
+  readonly replanned: boolean;
+}
+
+/**
+ * Takes back what was done last at the cutting table, a cut or a mis-cut: its wire is whole with its stock piece again and, where the
+ * plan still stands, is the next to be cut.
+ */
+export function undoCut(
+  session: StudioSession,
+  postKey: string,
+  number: number,
+): Promise<Outcome<CutUndone>> {
+  const undoing = post(
+    session,
+    'undoCut',
+    postKey,
+    () => number,
+    async (tx) => {
+      const batch = await lockOpenBatch(tx, number);
+      const acts = await lastActs(tx, batch.id);
+      const [last] = acts;
+      if (!last) throw refused('Nothing was cut for this batch yet; there is nothing to undo.');
+      await refuseMade(tx, batch.id, acts);
+      for (const act of acts) await forgetAct(tx, batch.id, act);
+      await takeBack(
+        tx,
+        postKey,
+        await movementsOf(tx, last.postKey),
+        `undone for ${tag('batch', batch.number)}`,
+      );
+      const anew = new Set<string>();
+      for (const act of acts) if (!(await putBack(tx, batch.id, act))) anew.add(act.specId);
+      const done = ((await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE).cut;
+      const open = new Set(
+        cutsOfBatch(await linesOf(tx, [batch.id]), done).map(({ specId }) => specId as string),
+      );
+      const wanted = [...anew].filter((specId) => open.has(specId));
+      if (wanted.length > 0) await planAnew(tx, batch.id, postKey, wanted);
+      return { cuts: acts.filter(({ cut }) => cut !== null).length, replanned: wanted.length > 0 };
+    },
+  );
+  return thenPlanned(session, postKey, number, undoing);
+}
+
+/** A wire that a piece was made of cannot be put back. @throws Refused */
+async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promise<void> {
+  for (const { cut } of acts) {
+    if (!cut) continue;
+    const made = await tx.first<{ number: number }>(
+      `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
+        WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = $3 AND b.piece = $4`,
+      [tx.session.studioId, batchId, cut.line, cut.piece],
+    );
+    if (made)
+      throw refused(
+        `${tag('piece', made.number)} is made of the last wire that was cut. Take the making back first, in the ledger.`,
+      );
+  }
+}
+
+/** Puts a wire that was cut back into the plan. @returns whether the plan still holds */
+async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act): Promise<boolean> {
+  const kept = (await plansKept(tx, batchId)).find((each) => each.specId === specId);
+  if (!kept || !cut) return false;
+  const spec = (await specsById(tx, [specId])).get(specId);
+  const source = await tx.first<{
+    id: string;
+    number: number;
+    form: WireForm;
+    quantity: number;
+    place: string | null;
+  }>(
+    `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity, l.name AS place FROM stock_pieces p
+       LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
+    [tx.session.studioId, sourceId],
+  );
+  if (!spec || !source) return false;
+  const { id, number, form, place, quantity } = source;
+  const free = quantity - ((await setAsideOf(tx, [sourceId], batchId)).get(sourceId) ?? 0);
+  if (free <= 0) return false;
+  const { planned, ...rest } = cut;
+  const minimum = usefulMinimumFor(spec, minimumsOf(await settingsIn(tx)));
+  const stock = { id, number, form, place, length: um(free) };
+  const back = afterUndo(kept.plan, { ...rest, length: planned }, stock, minimum);
+  if (!back.fits || !back.stock) return false;
+  await keepPlan(tx, batchId, { specId, plan: back.plan });
+  await setAsideExactly(tx, batchId, { id, quantity: takenOf(back.stock) });
+  return true;
+}

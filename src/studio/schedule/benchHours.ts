@@ -1,0 +1,153 @@
+import { linesToMake, minutesOfBatch, type WorkLine } from '@/core/batch/batch';
+import { groupBy } from '@/core/groupBy';
+import { minutesOf } from '@/core/pattern/pattern';
+import { expectOk } from '@/core/result';
+import {
+  remedyFor,
+  scheduleJobs,
+  type BenchHours,
+  type Job,
+  type Remedy,
+  type ScheduledDay,
+  type ScheduledJob,
+} from '@/core/schedule/schedule';
+import type { Tx } from '@/data/inStudio';
+import { stale, type Outcome } from '../kernel/outcome';
+import { readInput } from '../kernel/readInput';
+import { numberOf } from '../kernel/rules';
+import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
+import { settingsIn } from '../settings/settings';
+import { BenchHoursInput } from './benchHours.input';
+import { readDaysOff } from './readDaysOff';
+import { madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
+
+/** The studio’s hours; version 0 until somebody has said them. */
+export interface HoursView extends BenchHours {
+  readonly version: number;
+}
+
+/** What is taken until hours are said: four on each day from Monday to Friday. */
+const USUAL: HoursView = { version: 0, weekly: [240, 240, 240, 240, 240, 0, 0], daysOff: [] };
+
+/** The hours of the studio, or the usual ones. */
+export async function hoursIn(tx: Tx): Promise<HoursView> {
+  const row = await tx.first<HoursView>(
+    `SELECT version, weekly, days_off::text[] AS "daysOff" FROM bench_hours WHERE studio_id = $1`,
+    [tx.session.studioId],
+  );
+  return row ?? USUAL;
+}
+
+/** Says when there is time at the bench. */
+export function setBenchHours(
+  session: StudioSession,
+  postKey: string,
+  plain: unknown,
+): Promise<Outcome<null>> {
+  const prepare = () => {
+    ownerOnly(session);
+    return readInput(BenchHoursInput, plain);
+  };
+  return post(session, 'setBenchHours', postKey, prepare, async (tx, input) => {
+    const now = await hoursIn(tx);
+    if (now.version !== numberOf(input.version))
+      throw stale('Somebody changed the hours while you had the page open. Reload it, then set them again.');
+    await tx.run(
+      `INSERT INTO bench_hours (studio_id, weekly, days_off) VALUES ($1, $2::int[], $3::date[])
+       ON CONFLICT (studio_id) DO UPDATE SET weekly = excluded.weekly, days_off = excluded.days_off, version = bench_hours.version + 1`,
+      [
+        session.studioId,
+        input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
+        expectOk(readDaysOff(input.daysOff, (await settingsIn(tx)).days)),
+      ],
+    );
+    return null;
+  });
+}
+
+/** A batch on the calendar, and what would bring it in time when it is late. */
+export interface ScheduledBatch extends ScheduledJob {
+  readonly name: string;
+  readonly minutes: number;
+  /** Null for those that were not asked for. */
+  readonly remedy: Remedy | null;
+  /** What its lines are called. */
+  readonly lineNames: Readonly<Record<number, string>>;
+}
+
+export interface ScheduleView {
+  readonly hours: HoursView;
+  readonly days: readonly ScheduledDay[];
+  readonly batches: readonly ScheduledBatch[];
+}
+
+/** An open batch as work at the bench: what of it is to be made still. */
+export interface OpenJob extends Job {
+  readonly name: string;
+  readonly lines: readonly WorkLine[];
+}
+
+/** The lines of some batches as far as their work goes: a small part of what is kept of them. */
+const workOf = (tx: Tx, batchIds: readonly string[]): Promise<(WorkLine & { batchId: string })[]> =>
+  tx.select(
+    `SELECT batch_id AS "batchId", line, count, jsonb_build_object('name', body -> 'name', 'steps', body -> 'steps') AS body
+       FROM batch_lines WHERE studio_id = $1 AND batch_id = ANY ($2) ORDER BY batch_id, line`,
+    [tx.session.studioId, batchIds],
+  );
+
+/** The open batches as work at the bench. */
+export async function openJobs(tx: Tx): Promise<OpenJob[]> {
+  const rows = await tx.select<{ id: string; number: number; name: string; dueOn: string | null }>(
+    `SELECT batch_id AS id, number, name, due_on::text AS "dueOn" FROM batches
+      WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
+    [tx.session.studioId],
+  );
+  const ids = rows.map(({ id }) => id);
+  const lines = groupBy(await workOf(tx, ids), ({ batchId }) => batchId);
+  const progress = await progressOf(tx, ids);
+  return rows.map(({ id, ...row }) => {
+    const own = lines.get(id) ?? [];
+    const left = linesToMake(own, madeCounts(progress.get(id) ?? NOTHING_DONE));
+    return { ...row, lines: left, minutes: Math.ceil(minutesOfBatch(left)) };
+  });
+}
+
+/**
+ * When the open batches will be ready, with what is made of them left out: what is due first is worked first, from today on.
+ * @param told of which batches, in that order, it is worked out what would bring them in time: all when it is left out
+ */
+export function showSchedule(
+  session: StudioSession,
+  told: { readonly from: number; readonly most: number } = { from: 0, most: Infinity },
+): Promise<ScheduleView> {
+  return look(session, async (tx) => {
+    const hours = await hoursIn(tx);
+    const batches = await openJobs(tx);
+    const today = todayOf(session);
+    const { days, jobs } = scheduleJobs(batches, hours, today);
+    const byNumber = new Map(batches.map((batch) => [batch.number, batch]));
+    return {
+      hours,
+      days,
+      batches: jobs.flatMap((job, index): ScheduledBatch[] => {
+        const batch = byNumber.get(job.number);
+        if (!batch) return [];
+        const isTold = index >= told.from && index < told.from + told.most;
+        const times = batch.lines.map(({ line, count, body }) => ({
+          line,
+          count,
+          minutesEach: minutesOf(body).each,
+        }));
+        return [
+          {
+            ...job,
+            name: batch.name,
+            minutes: batch.minutes,
+            remedy: isTold ? remedyFor(job, batches, times, hours, today) : null,
+            lineNames: Object.fromEntries(batch.lines.map(({ line, body }) => [line, body.name])),
+          },
+        ];
+      }),
+    };
+  });
+}

@@ -1,0 +1,168 @@
+import { linesToMake, piecesReady } from '@/core/batch/batch';
+import type { PatternBody } from '@/core/pattern/pattern';
+import { tag } from '@/core/tag';
+import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { refused } from '../kernel/outcome';
+import { lockStock, type Posting } from '../ledger/posting';
+import { linesOf } from '../batches/batches';
+import { lessAside } from '../reservations/reservations';
+import { dropEverything } from '../batches/plansKept';
+import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
+
+/** Which piece of a batch is made. */
+export interface PieceOfBatch {
+  /** Number of the batch. */
+  readonly number: number;
+  readonly line: number;
+  /** 0 for the first of its line. */
+  readonly piece: number;
+}
+
+/** A piece of a batch whose wires lie in the tray. */
+export interface Tray extends PieceOfBatch {
+  readonly batchId: string;
+  readonly patternId: string;
+  readonly revision: number;
+  readonly body: PatternBody;
+  readonly stoneId: string | null;
+}
+
+/** Takes the tray of a piece to the bench: locks its batch. @throws Refused when the piece is made, or not all of its wires are cut */
+export async function openTray(tx: Tx, { number, line, piece }: PieceOfBatch): Promise<Tray> {
+  const { studioId } = tx.session;
+  const { id: batchId } = await lockOpenBatch(tx, number);
+  const made = await tx.first<{ number: number }>(
+    `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
+      WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = $3 AND b.piece = $4`,
+    [studioId, batchId, line, piece],
+  );
+  if (made)
+    throw refused(
+      `This piece of the batch is made already: it is ${tag('piece', made.number)}. Nothing was posted.`,
+    );
+  const [own] = (await linesOf(tx, [batchId])).filter((each) => each.line === line);
+  const { cut } = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
+  if (!own || !piecesReady(own, cut, new Set()).includes(piece))
+    throw refused('Not all wires of this piece are cut; cut them first. Nothing was posted.');
+  const row = await tx.first<{ patternId: string; stoneId: string | null }>(
+    `SELECT pattern_id AS "patternId", stone_id AS "stoneId" FROM batch_lines WHERE studio_id = $1 AND batch_id = $2 AND line = $3`,
+    [studioId, batchId, line],
+  );
+  if (!row) throw new Error(`line ${line} of batch ${number} vanished`);
+  return { number, line, piece, batchId, ...row, revision: own.revision, body: own.body };
+}
+
+/** What a piece bears of the scrap and the spoilage of its batch. */
+export interface WasteShare {
+  readonly scrap: CostUnits;
+  readonly spoilage: CostUnits;
+}
+
+interface WireOfPiece {
+  readonly act: number;
+  readonly specId: string;
+  readonly length: number;
+  /** Of all wires of its spec that are cut but not made yet, with what nobody bears yet. */
+  readonly openLength: number;
+  readonly openScrap: CostUnits;
+  readonly openSpoilage: CostUnits;
+}
+
+/**
+ * Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are
+ * cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece.
+ */
+export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise<WasteShare> {
+  const bind = [tx.session.studioId, batchId, line, piece];
+  const wires = await tx.select<WireOfPiece>(
+    `SELECT c.act, c.spec_id AS "specId", c.length_um AS length, o.length AS "openLength", w.scrap - o.scrap AS "openScrap",
+            w.spoilage - o.spoilage AS "openSpoilage"
+       FROM batch_cuts c
+       CROSS JOIN LATERAL (
+         SELECT COALESCE(sum(e.length_um) FILTER (WHERE b.piece_id IS NULL), 0)::bigint AS length,
+                COALESCE(sum(e.scrap_share), 0)::bigint AS scrap, COALESCE(sum(e.spoilage_share), 0)::bigint AS spoilage
+           FROM batch_cuts e LEFT JOIN batch_pieces b ON b.studio_id = e.studio_id AND b.batch_id = e.batch_id AND b.line = e.line AND b.piece = e.piece
+          WHERE e.studio_id = $1 AND e.batch_id = $2 AND e.kind = 'cut' AND e.spec_id = c.spec_id) AS o
+       CROSS JOIN LATERAL (
+         SELECT COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'scrapped'), 0)::bigint AS scrap,
+                COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'spoiled'), 0)::bigint AS spoilage
+           FROM movements m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.piece_id IS NULL AND m.article_id = c.spec_id) AS w
+      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 ORDER BY c.act`,
+    bind,
+  );
+  const open = new Map<string, { length: number; scrap: CostUnits; spoilage: CostUnits }>();
+  const borne = wires.map(({ act, specId, length, openLength, openScrap, openSpoilage }) => {
+    const rest = open.get(specId) ?? { length: openLength, scrap: openScrap, spoilage: openSpoilage };
+    const scrap = shareOfCost(rest.scrap, length, rest.length);
+    const spoilage = shareOfCost(rest.spoilage, length, rest.length);
+    open.set(specId, {
+      length: rest.length - length,
+      scrap: cost(rest.scrap - scrap),
+      spoilage: cost(rest.spoilage - spoilage),
+    });
+    return { act, scrap, spoilage };
+  });
+  await tx.run(
+    `UPDATE batch_cuts c SET scrap_share = v.scrap, spoilage_share = v.spoilage FROM unnest($3::int[], $4::bigint[], $5::bigint[]) AS v(act, scrap, spoilage)
+      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.act = v.act`,
+    [
+      tx.session.studioId,
+      batchId,
+      borne.map(({ act }) => act),
+      borne.map(({ scrap }) => scrap),
+      borne.map(({ spoilage }) => spoilage),
+    ],
+  );
+  return {
+    scrap: sumCosts(borne.map(({ scrap }) => scrap)),
+    spoilage: sumCosts(borne.map(({ spoilage }) => spoilage)),
+  };
+}
+
+/**
+ * Takes the stone that was chosen for a piece from what is set aside for its batch.
+ * @returns what was paid for it; nothing when none was chosen
+ */
+export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<CostUnits> {
+  const { batchId, stoneId, number } = tray;
+  const { studioId } = tx.session;
+  if (stoneId === null) return cost(0);
+  const aside = await tx.first<{ articleId: string }>(
+    `SELECT p.article_id AS "articleId" FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+      WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.stock_piece_id = $3`,
+    [studioId, batchId, stoneId],
+  );
+  if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
+  posting.hold(...(await lockStock(tx, [stoneId])).values());
+  const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
+  await lessAside(tx, batchId, stoneId, 1);
+  await tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
+    studioId,
+    aside.articleId,
+  ]);
+  return paid;
+}
+
+/** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */
+export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<void> {
+  const { batchId, line, piece } = tray;
+  const { studioId } = tx.session;
+  await tx.run(
+    `DELETE FROM set_asides s USING batch_cuts c WHERE s.studio_id = $1 AND s.batch_id = $2 AND c.studio_id = $1 AND c.batch_id = $2
+        AND c.line = $3 AND c.piece = $4 AND s.stock_piece_id = c.cut_id`,
+    [studioId, batchId, line, piece],
+  );
+  await tx.run(
+    'INSERT INTO batch_pieces (studio_id, batch_id, line, piece, piece_id) VALUES ($1, $2, $3, $4, $5)',
+    [studioId, batchId, line, piece, pieceId],
+  );
+  const progress = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
+  const left = linesToMake(await linesOf(tx, [batchId]), madeCounts(progress));
+  if (left.some(({ count }) => count > 0)) return;
+  await dropEverything(tx, batchId);
+  await tx.run(
+    `UPDATE batches SET state = 'made', planning = 'none', planning_key = NULL, planning_said = '' WHERE studio_id = $1 AND batch_id = $2`,
+    [studioId, batchId],
+  );
+}
