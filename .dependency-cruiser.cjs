@@ -89,10 +89,10 @@ module.exports = {
       'techniques-come-one-by-one',
       'What a browser may be sent takes the techniques it is given: all of them together weigh as much as a page may.',
       {
-        path: '^src/(ui|core/(technique|pattern/(composition|resolve|changes|readComposition|bodyOf)|costing|batch|judgement|drawing|piece))',
+        path: '^src/(ui|core/(technique|techniqueKit|techniques/each|parameter|plan|pattern/(composition|resolve|changes|readComposition|bodyOf)|costing|batch|judgement|drawing|piece))',
         pathNot: '\\.test\\.tsx?$',
       },
-      { path: '^src/core/technique/registry' },
+      { path: '^src/core/techniques/registry' },
     ),
     forbid(
       'no-tests-in-product',

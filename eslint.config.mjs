@@ -30,6 +30,8 @@ export default tseslint.config(
       ],
     },
   },
+  // The import rules are read by a program that takes nothing else.
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   // The commands a person runs talk to that person through the console.
   { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
 );

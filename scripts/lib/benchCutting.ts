@@ -1,6 +1,6 @@
 import fs from 'node:fs';
-import { bestFit } from '../../src/core/cutting/bestFit';
-import { solveCutting } from '../../src/core/cutting/solve';
+import { bestFit } from '../../src/core/cuttingStock/bestFit';
+import { solveCutting } from '../../src/core/cuttingStock/solve';
 import { loadSolver } from '../../src/core/programme/programme';
 import { mixedProblem, type ProblemSize } from '../../tests/support/cuttingProblems';
 import { get, median, tell, timed } from './figures';

@@ -3,7 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import playwright from '../../playwright.config';
 import { CHROMIUM_IN_THE_ROUND } from '../../tests/support/chromium';
 import { resolve } from '../../src/core/pattern/resolve';
-import { techniqueOf } from '../../src/core/technique/registry';
+import { techniqueOf } from '../../src/core/techniques/registry';
 import { TRADE_WIRES } from '../../src/core/wire/tradeWires';
 import type { StudioSession } from '../../src/data/inStudio';
 import { composePattern } from '../../src/studio/patterns/composePattern';

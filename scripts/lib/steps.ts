@@ -21,4 +21,5 @@ export function checkAll(): void {
   step('Lint', bin('eslint'), ['--max-warnings', '0', '.']);
   step('Types', bin('tsc'), ['--noEmit']);
   step('Import rules', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src']);
+  step('Rooms', bin('depcruise'), ['--config', '.dependency-cruiser.rooms.cjs', 'src']);
 }

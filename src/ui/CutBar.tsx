@@ -1,4 +1,4 @@
-import type { Leftover } from '@/core/cutting/problem';
+import type { Leftover } from '@/core/cuttingStock/problem';
 import type { Micrometres } from '@/core/units/length';
 import type { WireSpec } from '@/core/wire/spec';
 import { metalEdge, metalFill } from './metalColour';

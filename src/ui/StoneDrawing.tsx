@@ -1,6 +1,6 @@
 import { scaled } from '@/core/geometry/vector';
 import { pathOf } from '@/core/outline/outline';
-import { outlineOf } from '@/core/outline/outlineOf';
+import { outlineOf } from '@/core/stone/outlineOf';
 import { oval } from '@/core/outline/shapes/ellipse';
 import type { StoneMeasures } from '@/core/stone/stone';
 

@@ -1,4 +1,4 @@
-import { TECHNIQUES } from '../../src/core/technique/registry';
+import { TECHNIQUES } from '../../src/core/techniques/registry';
 import { DEMO_TOKEN } from '../../src/studio/demo/people';
 import { DEMO_URL, expect, test } from './support/studio';
 

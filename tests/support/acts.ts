@@ -1,4 +1,4 @@
-import { initialValues } from '@/core/technique/parameter';
+import { initialValues } from '@/core/parameter/parameter';
 import type { ActUse } from '@/core/technique/joinActs';
 import type { ChosenPorts } from '@/core/technique/refs';
 import { isActed } from '@/core/technique/act';

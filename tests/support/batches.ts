@@ -1,7 +1,7 @@
 import { withTechnique } from '../../src/core/pattern/addTechnique';
 import { swapThroughout } from '../../src/core/pattern/swapWires';
 import { EMPTY_COMPOSITION } from '../../src/core/pattern/composition';
-import { techniqueOf } from '../../src/core/technique/registry';
+import { techniqueOf } from '../../src/core/techniques/registry';
 import type { AnyTechnique } from '../../src/core/technique/technique';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { listSpecs } from '../../src/studio/catalogue/wireSpecs';

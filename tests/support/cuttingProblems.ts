@@ -1,4 +1,4 @@
-import { USUAL_WORTH, type CuttingProblem } from '../../src/core/cutting/problem';
+import { USUAL_WORTH, type CuttingProblem } from '../../src/core/cuttingStock/problem';
 import { Chance } from '../../src/studio/demo/random';
 import { mm, um } from '../../src/core/units/length';
 

@@ -1,8 +1,8 @@
 import type { Composition } from '@/core/pattern/composition';
 import { goneOn } from '@/core/pattern/goneOn';
 import { resolve } from '@/core/pattern/resolve';
-import { techniqueOf } from '@/core/technique/registry';
-import { goingOnOf, takesFor } from '@/core/technique/takesFor';
+import { techniqueOf } from '@/core/techniques/registry';
+import { goingOnOf, takesFor } from '@/core/plan/takesFor';
 import { named } from './techniques';
 
 const AT_HAND = { specs: {}, techniques: techniqueOf };

@@ -1,7 +1,8 @@
 import { expectOk, type Result } from '@/core/result';
-import type { ValuesOf, WireSize } from '@/core/technique/parameter';
-import { initialValues, roundWire } from '@/core/technique/parameter';
-import { techniqueOf } from '@/core/technique/registry';
+import type { ValuesOf } from '@/core/parameter/parameter';
+import type { WireSize } from '@/core/wire/wireSize';
+import { initialValues, roundWire } from '@/core/parameter/parameter';
+import { techniqueOf } from '@/core/techniques/registry';
 import type { Plan, PlannedCut, AnyTechnique } from '@/core/technique/technique';
 import { gaugeSize } from '@/core/wire/gauge';
 

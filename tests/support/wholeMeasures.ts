@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { roundWire } from '@/core/technique/parameter';
+import { roundWire } from '@/core/parameter/parameter';
 import type { Values } from './techniques';
 
 /** Techniques that are told by the ways of their wires, with measures that are tried of each. */

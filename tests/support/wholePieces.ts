@@ -1,5 +1,6 @@
 import { diameterOfUs } from '@/core/ring/ringSize';
-import { roundWire, squareWire, type WireSize } from '@/core/technique/parameter';
+import { roundWire, squareWire } from '@/core/parameter/parameter';
+import type { WireSize } from '@/core/wire/wireSize';
 import type { Plan } from '@/core/technique/technique';
 import type { Told } from './acts';
 import { ga, planOf } from './techniques';

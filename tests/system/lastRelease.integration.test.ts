@@ -11,7 +11,7 @@ import { appRoleFor, appUrlFor, migrate } from '../../src/data/migrate';
 import { wantedCuts } from '../../src/core/pattern/pattern';
 import { withMissingWires } from '../../src/core/pattern/addTechnique';
 import { resolve } from '../../src/core/pattern/resolve';
-import { techniqueOf } from '../../src/core/technique/registry';
+import { techniqueOf } from '../../src/core/techniques/registry';
 import { tradeWiresBeside } from '../../src/core/wire/tradeWires';
 import { showBatch } from '../../src/studio/batches/batches';
 import { DEMO_OWNER } from '../../src/studio/demo/people';

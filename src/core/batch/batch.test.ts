@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { StockLength } from '../cutting/propose';
+import type { StockLength } from '../cuttingStock/propose';
 import type { PatternBody } from '../pattern/pattern';
 import { mm } from '../units/length';
 import { cost } from '../units/money';

@@ -1,5 +1,5 @@
-import { leftoverOf, type Leftover } from '../cutting/problem';
-import type { Method } from '../cutting/solve';
+import { leftoverOf, type Leftover } from '../cuttingStock/problem';
+import type { Method } from '../cuttingStock/solve';
 import type { WireForm } from '../stock/ware';
 import { sumLengths, um, type Micrometres } from '../units/length';
 import { cutKey, type BatchCut, type CutOfBatch } from './batch';

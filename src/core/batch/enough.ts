@@ -1,5 +1,5 @@
 import { groupBy } from '../groupBy';
-import { proposeCounts, type StockLength } from '../cutting/propose';
+import { proposeCounts, type StockLength } from '../cuttingStock/propose';
 import { um, type Micrometres } from '../units/length';
 import { cutCounter, linesToMake, partsOfBatch, type BatchLine, type CutCount } from './batch';
 import { partKey } from '../part/partKey';

@@ -7,7 +7,7 @@ import { resolve } from '../pattern/resolve';
 import { whyNot } from '../pattern/whyNot';
 import type { PatternBody } from '../pattern/pattern';
 import { ok, refuse, type Result } from '../result';
-import type { Texts } from '../technique/readTexts';
+import type { Texts } from '../parameter/readTexts';
 import type { Techniques } from '../technique/technique';
 import type { LengthSystem } from '../units/length';
 import { metalOf, type MetalId } from '../wire/metal';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { proposeCuts } from '../cutting/propose';
+import { proposeCuts } from '../cuttingStock/propose';
 import { loadSolver, type Solver } from '../programme/programme';
 import { mm } from '../units/length';
 import { cost } from '../units/money';

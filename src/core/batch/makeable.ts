@@ -1,6 +1,6 @@
-import { proposeCuts } from '../cutting/propose';
-import { USUAL_WORTH } from '../cutting/problem';
-import { solveCutting } from '../cutting/solve';
+import { proposeCuts } from '../cuttingStock/propose';
+import { USUAL_WORTH } from '../cuttingStock/problem';
+import { solveCutting } from '../cuttingStock/solve';
 import type { Solver } from '../programme/programme';
 import { um, UM_PER_METRE, type Micrometres } from '../units/length';
 import { cutsOfBatch, minutesOfBatch, partsOfBatch, type BatchCut, type BatchLine } from './batch';

@@ -1,4 +1,4 @@
-import type { StockLength } from '../cutting/propose';
+import type { StockLength } from '../cuttingStock/propose';
 import type { BatchLine } from './batch';
 
 /** What is wanted most of what could be made. */

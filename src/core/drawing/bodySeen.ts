@@ -1,6 +1,6 @@
 import { hullOf } from '../geometry/hull';
 import { pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { onBody, surfaceOf, type PlacedBody } from '../piece/body';
 import { expectOk } from '../result';
 import { seenFrom, type Seen, type View } from './view';

@@ -4,7 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { validateString } from 'gltf-validator';
 import { pieceOf } from '../../../tests/support/acts';
 import { planOf } from '../../../tests/support/techniques';
-import { drawPlan } from '../technique/drawPlan';
+import { drawPlan } from '../plan/drawPlan';
 import { METAL_IDS } from '../wire/metal';
 import { COATED_COLOUR, METAL_COLOURS } from '../wire/metalColour';
 import { drawingSvg } from './drawingSvg';

@@ -3,7 +3,7 @@ import { inPose } from '../geometry/pose';
 import { spaceLine } from '../geometry/spaceLine';
 import { cross3, distance3, dot3, minus3, norm3, plus3, scaled3, unit3, vec3 } from '../geometry/vec3';
 import { centroidOf, pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { beadRadius, domeAt, onBody, radiusAt, type PlacedBody } from '../piece/body';
 import { expectOk } from '../result';
 import { thinned, type Off } from './thinned';

@@ -3,7 +3,7 @@ import { vec3 } from '../geometry/vec3';
 import type { Course, Body, PieceWire } from '../piece/piece';
 import { runPiece } from '../piece/run';
 import { expectOk } from '../result';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import { pieceSize } from './pieceSize';
 
 const wire = (thick: number, start: PieceWire['start'], first: readonly Course[]): PieceWire => ({

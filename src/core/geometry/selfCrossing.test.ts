@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { onCircle, vec } from './vector';
 import { selfCrossing } from './selfCrossing';
 

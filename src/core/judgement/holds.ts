@@ -1,7 +1,18 @@
 import { centroidOf, placeAt, pointsOf, type Outline } from '../outline/outline';
 import { minus, norm, plus, scaled, outward, type Vec } from '../geometry/vector';
-import type { Hold } from '../technique/technique';
 import { advice, fault, type Judgement } from './judgement';
+
+/** A place where a stone is held: how far along its outline, and how far the hold reaches in over its edge, mm. */
+export interface Hold {
+  readonly along: number;
+  readonly reach: number;
+  /** How much of the outline it lies over; none when it is not told. */
+  readonly long?: number;
+}
+
+/** Holds at even distances along an outline, the first half a distance from its start. */
+export const evenHolds = (perimeter: number, count: number, reach: number): Hold[] =>
+  Array.from({ length: count }, (_, index) => ({ along: (perimeter * (index + 0.5)) / count, reach }));
 
 /** What the holds leave open. */
 export interface HoldCheck {

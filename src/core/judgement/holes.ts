@@ -1,4 +1,4 @@
-import type { WireSize } from '../technique/parameter';
+import type { WireSize } from '../wire/wireSize';
 import { CLEARANCE } from '../bead/holeFit';
 import { UM_PER_MM } from '../units/length';
 import { advice, type Judgement } from './judgement';

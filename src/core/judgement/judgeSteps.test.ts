@@ -1,5 +1,5 @@
-import { roundWire } from '../technique/parameter';
-import { plainSpec } from '../technique/totals';
+import { roundWire } from '../parameter/parameter';
+import { plainSpec } from '../plan/totals';
 import { actsCalled, judgeSteps } from './judgeSteps';
 
 const bare = plainSpec(roundWire(0.812), 'copper');

@@ -1,7 +1,7 @@
 import { awgDiameterMm, formatGauge, identifyGauge } from '../wire/gauge';
 import { TEMPERS, type MetalId, type Temper } from '../wire/metal';
 import { mm } from '../units/length';
-import type { WireSize } from '../technique/parameter';
+import type { WireSize } from '../wire/wireSize';
 import { WIRE_USES, type WireUse, type WireUseId } from '../wire/wireUse';
 import { advice, type Judgement } from './judgement';
 

@@ -1,5 +1,11 @@
-import type { OrderRule } from '../technique/technique';
 import { fault, type Judgement } from './judgement';
+
+/** Something that must have happened before something closes, or the piece is lost. */
+export interface OrderRule {
+  readonly first: string;
+  readonly then: string;
+  readonly why: string;
+}
 
 /** A step as the order check sees it. */
 export interface OrderedStep {

@@ -16,7 +16,7 @@ import {
   pointsOf,
   type Outline,
 } from './outline';
-import { outlineOf, type OutlineMeasures } from './outlineOf';
+import { outlineOf, type OutlineMeasures } from '../stone/outlineOf';
 import { stripRange } from './shapes/freeform';
 
 const outline = (kind: OutlineKind, length: number, width: number, more: Partial<OutlineMeasures> = {}) =>

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expectOk } from '../result';
 import { perimeterOf } from './outline';
-import { outlineOf } from './outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { parsePoints, printPoints } from './points';
 import { traceOutline } from './trace';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mm } from '../units/length';
-import { roundWire } from '../technique/parameter';
-import { plainSpec } from '../technique/totals';
+import { roundWire } from '../parameter/parameter';
+import { plainSpec } from '../plan/totals';
 import { cutSheet, scaleFor, type SheetPiece } from './cutSheet';
 import { SHEETS, MARGIN, type Page, type PaperRules, type Shape } from './sheet';
 

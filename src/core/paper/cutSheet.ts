@@ -1,4 +1,4 @@
-import type { Leftover } from '../cutting/problem';
+import type { Leftover } from '../cuttingStock/problem';
 import { UM_PER_MM, type Micrometres } from '../units/length';
 import { describeSpec, type WireSpec } from '../wire/spec';
 import { PageWriter } from './pageWriter';

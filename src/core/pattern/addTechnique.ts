@@ -1,10 +1,11 @@
 import { isActed } from '../technique/act';
 import type { Offer } from '../technique/joinActs';
 import type { ChosenPorts } from '../technique/refs';
-import { initialValues, isAsked, type WireSize } from '../technique/parameter';
-import { readTexts, textsOf, type Texts } from '../technique/readTexts';
+import { initialValues, isAsked } from '../parameter/parameter';
+import type { WireSize } from '../wire/wireSize';
+import { readTexts, textsOf, type Texts } from '../parameter/readTexts';
 import type { AnyTechnique, Techniques } from '../technique/technique';
-import { plainSpec } from '../technique/totals';
+import { plainSpec } from '../plan/totals';
 import type { MetalId } from '../wire/metal';
 import { EMPTY_COMPOSITION, measureOf, type Composition, type Specs, type TechniqueUse } from './composition';
 import { swapped } from './swapWires';

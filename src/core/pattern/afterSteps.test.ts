@@ -1,4 +1,4 @@
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import type { AnyTechnique } from '../technique/technique';
 import { afterSteps, afterStepsInOrder } from './afterSteps';
 import { withTechnique } from './addTechnique';

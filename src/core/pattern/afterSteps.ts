@@ -3,7 +3,7 @@ import type { RunPiece } from '../piece/run';
 import { isActed } from '../technique/act';
 import type { ActUse } from '../technique/joinActs';
 import { planActs } from '../technique/planActs';
-import { stagesOf } from '../technique/stages';
+import { stagesOf } from '../plan/stages';
 import type { Plan } from '../technique/technique';
 import type { DrawnPart } from './drawnParts';
 import type { Resolved, ResolvedStep, ResolvedUse } from './resolve';

@@ -1,5 +1,6 @@
-import { initialValues, roundWire, type WireSize } from '../technique/parameter';
-import { textsOf, type Texts } from '../technique/readTexts';
+import { initialValues, roundWire } from '../parameter/parameter';
+import type { WireSize } from '../wire/wireSize';
+import { textsOf, type Texts } from '../parameter/readTexts';
 import type { AnyTechnique } from '../technique/technique';
 import { UM_PER_MM } from '../units/length';
 import { isTwisted } from '../wire/profile';

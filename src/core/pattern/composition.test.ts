@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { expectOk } from '../result';
-import { techniqueOf, TECHNIQUES } from '../technique/registry';
+import { techniqueOf, TECHNIQUES } from '../techniques/registry';
 import { cutOf, netOf, type AnyTechnique } from '../technique/technique';
-import { plainSpec } from '../technique/totals';
-import { roundWire, squareWire } from '../technique/parameter';
+import { plainSpec } from '../plan/totals';
+import { roundWire, squareWire } from '../parameter/parameter';
 import type { MetalId, Temper } from '../wire/metal';
 import { gramsPerMetre } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';

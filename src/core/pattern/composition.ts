@@ -1,8 +1,8 @@
-import { beadLength, stone, type Parameter, type Parameters } from '../technique/parameter';
+import { beadLength, stone, type Parameter, type Parameters } from '../parameter/parameter';
 import type { OwnStep } from './ownSteps';
 import type { ChosenPorts } from '../technique/refs';
-import { textsOf, type Texts } from '../technique/readTexts';
-import { insideWanted } from '../technique/ringStart';
+import { textsOf, type Texts } from '../parameter/readTexts';
+import { insideWanted } from '../techniqueKit/ringStart';
 import type { Techniques } from '../technique/technique';
 import type { WireSpec } from '../wire/spec';
 

@@ -1,7 +1,7 @@
 import { parsePoints, printPoints } from '../outline/points';
 import { vec } from '../geometry/vector';
-import { LINE_POINTS, type Parameter } from '../technique/parameter';
-import type { Texts } from '../technique/readTexts';
+import { LINE_POINTS, type Parameter } from '../parameter/parameter';
+import type { Texts } from '../parameter/readTexts';
 import type { AnyTechnique, Techniques } from '../technique/technique';
 import type { TechniqueUse } from './composition';
 

@@ -1,6 +1,6 @@
-import { takesFor, goingOnOf } from '../technique/takesFor';
+import { takesFor, goingOnOf } from '../plan/takesFor';
 import { named } from '../../../tests/support/techniques';
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
 import { goneOn, tried, type AtHand } from './goneOn';
 import { resolve } from './resolve';

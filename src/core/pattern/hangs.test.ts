@@ -1,5 +1,5 @@
 import { pieceOf, type Told } from '../../../tests/support/acts';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import { allOf } from '../drawing/look';
 import { materialIn } from '../stone/material';
 import { hangingOf, saidHanging } from './hangs';

@@ -2,7 +2,7 @@ import type { Looks } from '../drawing/look';
 import type { Vec3 } from '../geometry/path';
 import { hangingFrom, massesOf, together, type Hanging, type Mass } from '../piece/balance';
 import type { PlannedPiece } from '../technique/planActs';
-import { plainSpec } from '../technique/totals';
+import { plainSpec } from '../plan/totals';
 import { gramsPerMetre } from '../wire/mass';
 
 /** How a piece hangs, and how heavy it is. */

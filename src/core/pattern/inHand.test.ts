@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { named } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
-import { TECHNIQUES, techniqueOf } from '../technique/registry';
+import { TECHNIQUES, techniqueOf } from '../techniques/registry';
 import { cutOf, netOf } from '../technique/technique';
 import { cutsOf } from './bodyOf';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
@@ -10,8 +10,8 @@ import { cutKey, withLengthTyped } from './inHand';
 import { cutLength } from './pattern';
 import { readComposition } from './readComposition';
 import { resolve, type ResolvedCut } from './resolve';
-import { plainSpec } from '../technique/totals';
-import { roundWire } from '../technique/parameter';
+import { plainSpec } from '../plan/totals';
+import { roundWire } from '../parameter/parameter';
 
 const AT_HAND = { specs: {}, techniques: techniqueOf };
 const frame = goneOn(EMPTY_COMPOSITION, named('bundle-frame'), undefined, AT_HAND);

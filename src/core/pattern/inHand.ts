@@ -1,5 +1,5 @@
 import { allowance, cutOf, type PlannedCut } from '../technique/technique';
-import { readInside, type Texts } from '../technique/readTexts';
+import { readInside, type Texts } from '../parameter/readTexts';
 import { UM_PER_MM } from '../units/length';
 
 /** A length that is cut already, against what the piece needs. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { lengthOfPath } from '../geometry/path';
-import { roundWire } from '../technique/parameter';
-import { plainSpec } from '../technique/totals';
+import { roundWire } from '../parameter/parameter';
+import { plainSpec } from '../plan/totals';
 import { mm } from '../units/length';
 import { laidOut, laidOutLooks, laidWires } from './laidOut';
 import type { PatternCut } from './pattern';

@@ -1,5 +1,5 @@
 import { named } from '../../../tests/support/techniques';
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import { EMPTY_COMPOSITION } from './composition';
 import { goneOn } from './goneOn';
 import { namedApart } from './namedApart';

@@ -1,6 +1,6 @@
 import written from '../../../tests/fixtures/compositions-before-pieces.json';
 import { expectOk } from '../result';
-import { TECHNIQUES, techniqueOf } from '../technique/registry';
+import { TECHNIQUES, techniqueOf } from '../techniques/registry';
 import { withUse } from './changes';
 import { readComposition } from './readComposition';
 import { resolve } from './resolve';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { expectOk } from '../result';
-import { techniqueOf, TECHNIQUES } from '../technique/registry';
+import { techniqueOf, TECHNIQUES } from '../techniques/registry';
 import { CAUTIONS } from '../technique/cautions';
-import { plainSpec } from '../technique/totals';
-import { roundWire } from '../technique/parameter';
+import { plainSpec } from '../plan/totals';
+import { roundWire } from '../parameter/parameter';
 import type { AnyTechnique } from '../technique/technique';
 import { stepsOf } from './bodyOf';
 import { withTechnique } from './addTechnique';

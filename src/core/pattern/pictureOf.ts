@@ -1,6 +1,6 @@
 import type { LineDrawing } from '../drawing/lineDrawing';
 import type { Looks } from '../drawing/look';
-import { drawSmall } from '../technique/drawPlan';
+import { drawSmall } from '../plan/drawPlan';
 import type { Techniques } from '../technique/technique';
 import type { Composition, Specs } from './composition';
 import { drawnParts } from './drawnParts';

@@ -1,5 +1,5 @@
 import { isActed } from '../technique/act';
-import { isAsked } from '../technique/parameter';
+import { isAsked } from '../parameter/parameter';
 import type { AnyTechnique } from '../technique/technique';
 import { measureOf, type TechniqueUse } from './composition';
 

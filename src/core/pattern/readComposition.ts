@@ -1,7 +1,7 @@
 import { ok, refuse, type Result } from '../result';
 import type { OfferedTechnique } from '../technique/technique';
 import type { ChosenPorts } from '../technique/refs';
-import type { Texts } from '../technique/readTexts';
+import type { Texts } from '../parameter/readTexts';
 import { ACTS } from '../judgement/finishes';
 import { isAct, isOwnStepId, LONGEST_NAME, MOST_OWN_STEPS, OWN_STEP_KINDS, type OwnStep } from './ownSteps';
 import { MOST_COPIES, type Composition, type TechniqueUse } from './composition';

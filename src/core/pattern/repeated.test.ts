@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { named } from '../../../tests/support/techniques';
 import { expectOk } from '../result';
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import type { ChosenPorts } from '../technique/refs';
-import type { Texts } from '../technique/readTexts';
+import type { Texts } from '../parameter/readTexts';
 import { withUse } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';
 import { goneOn } from './goneOn';

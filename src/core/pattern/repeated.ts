@@ -1,9 +1,9 @@
 import { perimeterOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { ok, refuse, type Result } from '../result';
 import { isActed } from '../technique/act';
 import type { Offer } from '../technique/joinActs';
-import type { StoneSize } from '../technique/parameter';
+import type { StoneSize } from '../stone/stoneSize';
 import { refOfUse, refsOf, takesInstead, leaverOf, type ChosenPorts } from '../technique/refs';
 import { said } from '../technique/technique';
 import { counted } from '../units/counted';

@@ -1,18 +1,19 @@
 import { judgeOrder, stopsAt, type OrderFault } from '../judgement/order';
 import type { Act } from '../judgement/finishes';
-import { judgeWork, type KnownWire } from '../judgement/judgePlan';
+import { judgeWork, type KnownWire } from '../plan/judgePlan';
 import type { Judgement } from '../judgement/judgement';
-import type { StoneSize, WireSize } from '../technique/parameter';
-import { readTexts, type Texts } from '../technique/readTexts';
-import type { Values, Wrong } from '../technique/readValues';
+import type { StoneSize } from '../stone/stoneSize';
+import type { WireSize } from '../wire/wireSize';
+import { readTexts, type Texts } from '../parameter/readTexts';
+import type { Values, Wrong } from '../parameter/readValues';
 import {
   netOf,
   type AnyTechnique,
-  type OrderRule,
   type Plan,
   type PlannedCut,
   type Techniques,
 } from '../technique/technique';
+import type { OrderRule } from '../judgement/order';
 import { isAlike } from '../isAlike';
 import { isActed } from '../technique/act';
 import type { Caution } from '../technique/cautions';

@@ -1,7 +1,7 @@
-import { roundWire } from '../technique/parameter';
-import { techniqueOf } from '../technique/registry';
+import { roundWire } from '../parameter/parameter';
+import { techniqueOf } from '../techniques/registry';
 import type { AnyTechnique } from '../technique/technique';
-import { plainSpec } from '../technique/totals';
+import { plainSpec } from '../plan/totals';
 import { withTechnique } from './addTechnique';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from './composition';
 import { ringSizeOf } from './ringSizeOf';

@@ -1,7 +1,7 @@
 import { describeRing, ringOf } from '../ring/ringSize';
-import { readTexts } from '../technique/readTexts';
-import { techniqueOf } from '../technique/registry';
-import { insideWanted } from '../technique/ringStart';
+import { readTexts } from '../parameter/readTexts';
+import { techniqueOf } from '../techniques/registry';
+import { insideWanted } from '../techniqueKit/ringStart';
 import { measureOf } from './composition';
 import type { PatternBody } from './pattern';
 

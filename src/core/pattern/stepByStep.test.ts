@@ -1,7 +1,7 @@
 import { pickedUp } from '../../../tests/support/pickedUp';
 import { named } from '../../../tests/support/techniques';
 import { lengthOfPath } from '../geometry/path';
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import { stepsOf } from './bodyOf';
 import { withOwnStep } from './changeOwnSteps';
 import { EMPTY_COMPOSITION } from './composition';

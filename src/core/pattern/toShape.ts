@@ -1,5 +1,5 @@
 import { isActed } from '../technique/act';
-import type { ToShape } from '../technique/handles';
+import type { ToShape } from '../plan/handles';
 import type { ActUse } from '../technique/joinActs';
 import { pullableOf } from './pullable';
 import { actUsesOf, type Resolved } from './resolve';

@@ -5,7 +5,7 @@ import { vec3 } from '../geometry/vec3';
 import type { Cab, PieceWire } from '../piece/piece';
 import { runPiece } from '../piece/run';
 import { expectOk } from '../result';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import { saidTouches } from './touches';
 
 const laid = (id: string, y: number, z: number, along = vec3(1, 0)): PieceWire => ({

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { named } from '../../../tests/support/techniques';
 import { begun, changed, doneAgain, takenBack, type History } from '../history';
-import { techniqueOf } from '../technique/registry';
+import { techniqueOf } from '../techniques/registry';
 import { withOwnStep, withOwnStepAs, withoutOwnStep } from './changeOwnSteps';
 import { withoutUse, withStepAt, withUse, withUseAt } from './changes';
 import { EMPTY_COMPOSITION, type Composition } from './composition';

@@ -1,5 +1,5 @@
-import { fieldsOf, type Texts } from '../technique/readTexts';
-import type { Parameter, Parameters } from '../technique/parameter';
+import { fieldsOf, type Texts } from '../parameter/readTexts';
+import type { Parameter, Parameters } from '../parameter/parameter';
 import type { Techniques } from '../technique/technique';
 import { MEASURES, type Composition, type TechniqueUse } from './composition';
 

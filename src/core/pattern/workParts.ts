@@ -1,5 +1,5 @@
-import type { StoneSize } from '../technique/parameter';
-import type { Values } from '../technique/readValues';
+import type { StoneSize } from '../stone/stoneSize';
+import type { Values } from '../parameter/readValues';
 import { saidBy, type Plan, type AnyTechnique } from '../technique/technique';
 import type { StoneMeasures } from '../stone/stone';
 import { standsFor } from '../part/wantedPart';

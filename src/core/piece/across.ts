@@ -3,7 +3,7 @@ import type { Path, Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
 import { between3, distance3, dot3, minus3, plus3, scaled3 } from '../geometry/vec3';
 import { pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
 import { faceAt } from './body';
 import type { Cab } from './piece';

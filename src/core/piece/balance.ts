@@ -2,7 +2,7 @@ import { integrate } from '../geometry/integrate';
 import type { Vec3 } from '../geometry/path';
 import { distance3, minus3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { areaOf, centroidOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
 import { beadRadius, onBody, radiusAt, type PlacedBody } from './body';
 import type { RunPiece, RunWire } from './run';

@@ -1,7 +1,7 @@
 import type { Path } from '../geometry/path';
 import { facingBack, inPose, sideOf, type Pose } from '../geometry/pose';
 import { plus3, scaled3 } from '../geometry/vec3';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import { poseAtEnd } from './body';
 import type { Bead, Beside, PieceWire } from './piece';
 import { drawnShape, type Shape } from './shape';

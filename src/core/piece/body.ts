@@ -2,9 +2,9 @@ import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { inPose, pose, type Pose } from '../geometry/pose';
 import { minus3 } from '../geometry/vec3';
 import { centroidOf, pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
-import type { StoneSize } from '../technique/parameter';
+import type { StoneSize } from '../stone/stoneSize';
 import type { Bead, Body, Cab, Climbing, Point } from './piece';
 
 /** A body that lies somewhere. */

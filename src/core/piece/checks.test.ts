@@ -2,7 +2,7 @@ import { planOf } from '../../../tests/support/techniques';
 import { pose } from '../geometry/pose';
 import { vec3 } from '../geometry/vec3';
 import { expectOk } from '../result';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import { bareOf, endsBehind, reachOf } from './checks';
 import type { Cab, PieceWire } from './piece';
 import { runPiece, type RunPiece } from './run';

@@ -4,9 +4,9 @@ import { sideOf } from '../geometry/pose';
 import { distance3, dot3, minus3 } from '../geometry/vec3';
 import type { Vec } from '../geometry/vector';
 import { pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import type { PlacedBody } from './body';
 import type { RunPiece, RunWire } from './run';
 

@@ -1,6 +1,6 @@
 import type { Path, Vec3 } from '../geometry/path';
 import { between3, distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import type { RunCourse, RunPiece, RunWire } from './run';
 
 /** Two wires that lie in one another, or one that lies in itself. */

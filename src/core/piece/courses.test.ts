@@ -3,7 +3,7 @@ import { lengthOfPath } from '../geometry/path';
 import { pose } from '../geometry/pose';
 import { distance3, plus3, scaled3, vec3 } from '../geometry/vec3';
 import { expectOk } from '../result';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import { acrossPath } from './across';
 import { faceAt } from './body';
 import type { Cab, Course, PieceWire } from './piece';

@@ -4,9 +4,9 @@ import type { Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
 import { dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
 import { pointsOf } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import { beadRadius, faceAt, radiusAt, type PlacedBody } from './body';
 import type { RunPiece } from './run';
 

@@ -2,7 +2,7 @@ import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { distance3 } from '../geometry/vec3';
 import { ok, refuse, type Result } from '../result';
 import { said } from '../units/said';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import { halvesOfWeave, lengthOfHalves, weaveNeed, weavePath } from '../weave/consume';
 import type { PieceWire, Side, Wound } from './piece';
 import type { Carrier } from './carriers';

@@ -1,7 +1,7 @@
 import type { Curve } from '../geometry/curve';
 import { distance, unit, type Vec } from '../geometry/vector';
 import { parallelOf, perimeterOf, type Outline } from '../outline/outline';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from '../stone/outlineOf';
 import { ok, type Result } from '../result';
 import type { Cab } from './piece';
 

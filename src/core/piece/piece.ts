@@ -1,6 +1,7 @@
 import type { Path, Vec3 } from '../geometry/path';
 import type { Pose } from '../geometry/pose';
-import type { StoneSize, WireSize } from '../technique/parameter';
+import type { StoneSize } from '../stone/stoneSize';
+import type { WireSize } from '../wire/wireSize';
 import type { WeaveGroup } from '../weave/notation';
 
 /**

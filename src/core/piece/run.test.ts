@@ -3,7 +3,7 @@ import { lengthOfPath, type Path } from '../geometry/path';
 import { pose, type Pose } from '../geometry/pose';
 import { distance3, vec3 } from '../geometry/vec3';
 import { expectOk, type Result } from '../result';
-import type { WireSize } from '../technique/parameter';
+import type { WireSize } from '../wire/wireSize';
 import { oneWrap } from '../wrap/wrap';
 import type { Course, Piece, PieceWire, Wound } from './piece';
 import { runPiece, type RunWire } from './run';

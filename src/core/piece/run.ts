@@ -1,7 +1,7 @@
 import type { Path, Vec3 } from '../geometry/path';
 import { facingBack, inPose, pose, sideOf, smoothWay, type Pose } from '../geometry/pose';
 import { dot3, minus3, norm3, plus3, scaled3, straightened, unit3, vec3 } from '../geometry/vec3';
-import { bendOf } from '../technique/winding';
+import { bendOf } from '../wrap/winding';
 import { ok, refuse, type Result } from '../result';
 import { climbingPath, poseAtEnd, type PlacedBody } from './body';
 import { acrossPath } from './across';

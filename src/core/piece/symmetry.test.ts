@@ -4,7 +4,7 @@ import { lengthOfPath, type Path, type Vec3 } from '../geometry/path';
 import { facingBack, pose, type Pose } from '../geometry/pose';
 import { distance3, norm3, vec3 } from '../geometry/vec3';
 import { expectOk } from '../result';
-import { roundWire } from '../technique/parameter';
+import { roundWire } from '../parameter/parameter';
 import type { Course, Piece, PieceWire } from './piece';
 import { runPiece, type RunWire } from './run';
 

@@ -1,5 +1,5 @@
 import { vec, type Vec } from '../geometry/vector';
-import { outlineOf } from '../outline/outlineOf';
+import { outlineOf } from './outlineOf';
 import { ok, refuse, type Result } from '../result';
 import { UM_PER_MM } from '../units/length';
 import type { StoneMeasures } from './stone';

@@ -2,7 +2,8 @@ import type { Pose } from '../geometry/pose';
 import type { Body, Course, PieceWire, Side, WirePlace } from '../piece/piece';
 import type { Result } from '../result';
 import type { MarkedCourse } from './ofPiece';
-import type { Parameters, ValuesOf, WireSize } from './parameter';
+import type { Parameters, ValuesOf } from '../parameter/parameter';
+import type { WireSize } from '../wire/wireSize';
 import type { AnyTechnique, Plan, Technique } from './technique';
 
 /** An end of a wire that is free: the hand of it that goes on. */

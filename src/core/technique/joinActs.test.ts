@@ -4,7 +4,7 @@ import { collisionsOf } from '../piece/collisions';
 import { insideBodies } from '../piece/insideBodies';
 import { pieceOf, refusalIn, termsOf, usesOf, type Told } from '../../../tests/support/acts';
 import { cutNamed } from '../../../tests/support/techniques';
-import { roundWire } from './parameter';
+import { roundWire } from '../parameter/parameter';
 import { planActs } from './planActs';
 import { cutOf, netOf } from './technique';
 

@@ -3,10 +3,10 @@ import { ok, refuse, type Result } from '../result';
 import { counted } from '../units/counted';
 import type { Act, ActTechnique, ActWire, FreeEnd, Port, Taken, TakenEnd, TakenWire, Takes } from './act';
 import type { MarkedCourse } from './ofPiece';
-import type { WireSize } from './parameter';
-import type { Values } from './readValues';
+import type { WireSize } from '../wire/wireSize';
+import type { Values } from '../parameter/readValues';
 import { leaverOf, type ChosenPorts } from './refs';
-import type { OrderRule } from './technique';
+import type { OrderRule } from '../judgement/order';
 import {
   freshHand,
   freshWires,

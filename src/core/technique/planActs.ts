@@ -6,9 +6,9 @@ import type { RunPiece } from '../piece/run';
 import type { Act, ActTechnique } from './act';
 import { joinActs, waitsFor, type ActUse, type JoinedPiece, type JoinedUse, type Offer } from './joinActs';
 import { cutsOfPiece, type CutPiece } from './ofPiece';
-import type { Parameters } from './parameter';
+import type { Parameters } from '../parameter/parameter';
 import { cutFromParts } from './wireState';
-import type { Values } from './readValues';
+import type { Values } from '../parameter/readValues';
 import { orFolded, type Plan } from './technique';
 
 /** A use of a piece, planned together with the others of it. */

@@ -1,11 +1,13 @@
 import type { Act } from '../judgement/finishes';
 import type { Judgement } from '../judgement/judgement';
+import type { Hold } from '../judgement/holds';
+import type { OrderRule } from '../judgement/order';
 import type { Path } from '../geometry/path';
 import type { RunPiece } from '../piece/run';
 import { FoldedLine } from '../outline/outline';
 import { ok, refuse, type Result } from '../result';
 import type { Caution } from './cautions';
-import { initialValues, type Parameters, type ValuesOf } from './parameter';
+import { initialValues, type Parameters, type ValuesOf } from '../parameter/parameter';
 
 export { said, saidBy } from '../units/said';
 
@@ -45,21 +47,6 @@ export interface PlannedStep {
   readonly cautions?: readonly Caution[];
   /** What of the piece is there once it is done and was not before: names of courses and wires, without the number they begin with, and ids. */
   readonly makes?: readonly string[];
-}
-
-/** Something that must have happened before something closes, or the piece is lost. */
-export interface OrderRule {
-  readonly first: string;
-  readonly then: string;
-  readonly why: string;
-}
-
-/** A place where a stone is held: how far along its outline, and how far the hold reaches in over its edge, mm. */
-export interface Hold {
-  readonly along: number;
-  readonly reach: number;
-  /** How much of the outline it lies over; none when it is not told. */
-  readonly long?: number;
 }
 
 /** What a technique comes to for its parameters. Lengths in mm. */
@@ -179,7 +166,3 @@ export const minutesOfPlan = ({ steps }: Pick<Plan, 'steps'>): number =>
 /** What a technique comes to when nothing is told. */
 export const initialPlan = <P extends Parameters>({ parameters, plan }: Technique<P>): Result<Plan> =>
   plan(initialValues(parameters));
-
-/** Holds at even distances along an outline, the first half a distance from its start. */
-export const evenHolds = (perimeter: number, count: number, reach: number): Hold[] =>
-  Array.from({ length: count }, (_, index) => ({ along: (perimeter * (index + 0.5)) / count, reach }));

@@ -2,8 +2,8 @@ import { pose, type Pose } from '../geometry/pose';
 import { vec3 } from '../geometry/vec3';
 import type { Course, PieceWire, Side, WirePlace } from '../piece/piece';
 import type { Act, Port, Taken } from './act';
-import type { WireSize } from './parameter';
-import type { Values } from './readValues';
+import type { WireSize } from '../wire/wireSize';
+import type { Values } from '../parameter/readValues';
 
 /** The hands of a wire. */
 export const SIDES = ['first', 'second'] as const;

@@ -1,5 +1,5 @@
-import { TECHNIQUES } from '../technique/registry';
-import { initialValues } from '../technique/parameter';
+import { TECHNIQUES } from '../techniques/registry';
+import { initialValues } from '../parameter/parameter';
 import { counted } from './counted';
 
 it('says things in their number', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import simpson from 'integrate-adaptive-simpson';
-import { lengthOfPath, turnsRound } from '../geometry/path';
+import { lengthOfPath } from '../geometry/path';
+import { turnsRound } from './turnsRound';
 import { perimeterOf } from '../outline/outline';
 import { asRound, eightRound, figureEight, oneWrap, sectionRound, type FrameRow } from './wrap';
 

@@ -28,7 +28,13 @@ import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
 import { planBatch } from './planBatch';
-import { beginPlanning, keepCuts, reckonCuts, stopPlanning, workOutCutting } from '../cuttingPlan/planCutting';
+import {
+  beginPlanning,
+  keepCuts,
+  reckonCuts,
+  stopPlanning,
+  workOutCutting,
+} from '../cuttingPlan/planCutting';
 
 afterAll(closeBooks);
 

@@ -1,7 +1,7 @@
 import { partsOfBatch, type BatchLine } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
 import { needsOf } from '@/core/batch/enough';
-import type { StockLength } from '@/core/cutting/propose';
+import type { StockLength } from '@/core/cuttingStock/propose';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
 import { linesInBrief } from './batches';

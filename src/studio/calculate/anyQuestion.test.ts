@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import fc from 'fast-check';
 import { OUTLINES } from '@/core/stone/stone';
-import { TECHNIQUES } from '@/core/technique/registry';
-import type { Parameter } from '@/core/technique/parameter';
+import { TECHNIQUES } from '@/core/techniques/registry';
+import type { Parameter } from '@/core/parameter/parameter';
 import { answerTechnique, ENDPOINTS } from './endpoints';
 
 /** No question, however odd, breaks the program: it is answered, or refused in a sentence. The questions come from the registry. */

@@ -20,7 +20,7 @@ import {
   type ValidationArguments,
 } from 'class-validator';
 import { isActed } from '@/core/technique/act';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
 import { OUTLINES, type OutlineKind } from '@/core/stone/stone';
 import { GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';

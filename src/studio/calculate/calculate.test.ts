@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import type { Outcome } from '../kernel/outcome';
 import { answerTechnique, ENDPOINTS } from './endpoints';
 

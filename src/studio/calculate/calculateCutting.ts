@@ -1,5 +1,5 @@
-import type { CuttingProblem, Leftover } from '@/core/cutting/problem';
-import { USUAL_WORTH } from '@/core/cutting/problem';
+import type { CuttingProblem, Leftover } from '@/core/cuttingStock/problem';
+import { USUAL_WORTH } from '@/core/cuttingStock/problem';
 import { mm } from '@/core/units/length';
 import { PLAN_CUTS } from '../cuttingPlan/jobs';
 import { runJob, type AskedBy } from '../jobs/runJob';

@@ -1,8 +1,8 @@
 import { CAUTIONS } from '@/core/technique/cautions';
-import { judgePlan } from '@/core/judgement/judgePlan';
-import type { WireSize } from '@/core/technique/parameter';
-import { readValues, type Values } from '@/core/technique/readValues';
-import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
+import { judgePlan } from '@/core/plan/judgePlan';
+import type { WireSize } from '@/core/wire/wireSize';
+import { readValues, type Values } from '@/core/parameter/readValues';
+import { techniqueOf, TECHNIQUES } from '@/core/techniques/registry';
 import {
   cutOf,
   minutesOfPlan,

@@ -6,7 +6,7 @@ import {
   perimeterOf,
   type Outline,
 } from '@/core/outline/outline';
-import { outlineOf } from '@/core/outline/outlineOf';
+import { outlineOf } from '@/core/stone/outlineOf';
 import { readRingSize } from '@/core/ring/ringSize';
 import type { Result } from '@/core/result';
 import { mm, UM_PER_MM } from '@/core/units/length';

@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { LINE_POINTS, type Parameter } from '@/core/technique/parameter';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { LINE_POINTS, type Parameter } from '@/core/parameter/parameter';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { printWeave } from '@/core/weave/notation';
 import { OUTLINES } from '@/core/stone/stone';
 import { GAUGE_SYSTEMS } from '@/core/wire/gauge';

@@ -1,4 +1,4 @@
-import type { CuttingAnswer } from '@/core/cutting/solve';
+import type { CuttingAnswer } from '@/core/cuttingStock/solve';
 import type { Job } from '../jobs/job';
 import type { CutsAsked } from './planCuts';
 

@@ -1,5 +1,5 @@
-import { solveCutting, type CuttingAnswer } from '@/core/cutting/solve';
-import type { CuttingProblem } from '@/core/cutting/problem';
+import { solveCutting, type CuttingAnswer } from '@/core/cuttingStock/solve';
+import type { CuttingProblem } from '@/core/cuttingStock/problem';
 import { loadSolver } from '@/core/programme/programme';
 
 /** Cuts of one spec to be planned, and how long that may take. */

@@ -1,9 +1,9 @@
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cutsOfBatch, linesToMake, partsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
-import { USUAL_WORTH, type CuttingProblem } from '@/core/cutting/problem';
-import { usefulMinimumFor } from '@/core/cutting/settle';
-import type { CuttingAnswer } from '@/core/cutting/solve';
+import { USUAL_WORTH, type CuttingProblem } from '@/core/cuttingStock/problem';
+import { usefulMinimumFor } from '@/core/making/settle';
+import type { CuttingAnswer } from '@/core/cuttingStock/solve';
 import { CONTENT, spotCost } from '@/core/metalPrice/metalPrice';
 import { tag } from '@/core/tag';
 import { um, UM_PER_METRE, type Micrometres } from '@/core/units/length';

@@ -7,7 +7,7 @@ import {
   type PlannedBatchCut,
   type PlannedStock,
 } from '@/core/batch/cuttingPlan';
-import { isScrap, usefulMinimumFor } from '@/core/cutting/settle';
+import { isScrap, usefulMinimumFor } from '@/core/making/settle';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';

@@ -1,5 +1,5 @@
 import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
-import { usefulMinimumFor } from '@/core/cutting/settle';
+import { usefulMinimumFor } from '@/core/making/settle';
 import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um } from '@/core/units/length';

@@ -1,6 +1,6 @@
 import { cutsOfBatch } from '@/core/batch/batch';
 import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
-import { usefulMinimumFor } from '@/core/cutting/settle';
+import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
 import type { WireForm } from '@/core/stock/ware';

@@ -2,7 +2,7 @@ import { expectOk } from '@/core/result';
 import { gaugeSize } from '@/core/wire/gauge';
 import { resolve } from '@/core/pattern/resolve';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
 import { specFromInput } from '../wire/specFromInput';
 import { composedOf } from '../patterns/composedOf';

@@ -1,5 +1,5 @@
 import { expectOk } from '@/core/result';
-import { usefulMinimumFor } from '@/core/cutting/settle';
+import { usefulMinimumFor } from '@/core/making/settle';
 import { parseCount } from '@/core/stock/amount';
 import { type FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';

@@ -1,6 +1,6 @@
 import type { Ware } from '@/core/stock/ware';
 import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { takesWire } from '@/core/technique/technique';
 import { soughtWords } from '@/core/wire/gaugeWords';
 import { look, type StudioSession } from '../kernel/useCase';

@@ -1,4 +1,4 @@
-import { proposeCuts, type Shortage } from '@/core/cutting/propose';
+import { proposeCuts, type Shortage } from '@/core/cuttingStock/propose';
 import type { Judgement } from '@/core/judgement/judgement';
 import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
@@ -6,9 +6,9 @@ import type { Composition, Measure } from '@/core/pattern/composition';
 import { cutFromWire } from '@/core/pattern/cutFromWire';
 import { resolve } from '@/core/pattern/resolve';
 import { whyNot } from '@/core/pattern/whyNot';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { wantedCuts, wireBySpec, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
-import type { Texts } from '@/core/technique/readTexts';
+import type { Texts } from '@/core/parameter/readTexts';
 import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import { isTradeWire } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';

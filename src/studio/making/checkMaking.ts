@@ -1,5 +1,5 @@
-import { type CutMade, type NotEnough, type Source } from '@/core/cutting/making';
-import { usefulMinimumFor } from '@/core/cutting/settle';
+import { type CutMade, type NotEnough, type Source } from '@/core/making/making';
+import { usefulMinimumFor } from '@/core/making/settle';
 import { type WantedCut } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { formatLength, sumLengths, um, type Micrometres } from '@/core/units/length';

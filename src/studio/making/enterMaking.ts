@@ -1,5 +1,5 @@
 import { costAt } from '@/core/costing/unitPrice';
-import { type SettledMaking } from '@/core/cutting/making';
+import { type SettledMaking } from '@/core/making/making';
 import { expectOk } from '@/core/result';
 import { parseCount } from '@/core/stock/amount';
 import type { FindingKind } from '@/core/stock/finding';

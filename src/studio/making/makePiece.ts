@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { notEnoughFor, settleMaking, type CutMade, type SpoiledLength } from '@/core/cutting/making';
+import { notEnoughFor, settleMaking, type CutMade, type SpoiledLength } from '@/core/making/making';
 import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { expectOk } from '@/core/result';

@@ -1,6 +1,6 @@
-import { proposeCuts, type Shortage } from '@/core/cutting/propose';
+import { proposeCuts, type Shortage } from '@/core/cuttingStock/propose';
 import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
-import { findingsMade } from '@/core/technique/findingsMade';
+import { findingsMade } from '@/core/plan/findingsMade';
 import { um, type Micrometres } from '@/core/units/length';
 import { describeMetal } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';

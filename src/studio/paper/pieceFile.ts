@@ -6,8 +6,8 @@ import { VIEWS, type View } from '@/core/drawing/view';
 import { drawnParts, type DrawnPart } from '@/core/pattern/drawnParts';
 import { looksOf } from '@/core/pattern/looksOf';
 import { resolve } from '@/core/pattern/resolve';
-import { drawPlan } from '@/core/technique/drawPlan';
-import { techniqueOf } from '@/core/technique/registry';
+import { drawPlan } from '@/core/plan/drawPlan';
+import { techniqueOf } from '@/core/techniques/registry';
 import type { PatternView } from '../patterns/patterns';
 import type { PaperFile } from './paperFile';
 

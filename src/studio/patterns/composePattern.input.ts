@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, ValidateBy, ValidateNested, type ValidationArguments } from 'class-validator';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
 import { PatternPartInput } from './writePattern.input';
 

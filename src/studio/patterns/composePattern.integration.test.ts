@@ -8,7 +8,7 @@ import { withStepAt, withUse } from '@/core/pattern/changes';
 import { EMPTY_COMPOSITION, type Composition } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { resolve } from '@/core/pattern/resolve';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import type { AnyTechnique } from '@/core/technique/technique';
 import {
   closeBooks,

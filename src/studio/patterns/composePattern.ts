@@ -3,7 +3,7 @@ import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Composition } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
-import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
+import { techniqueOf, TECHNIQUES } from '@/core/techniques/registry';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
 import { isTradeWire, tradeWireOf } from '@/core/wire/tradeWires';

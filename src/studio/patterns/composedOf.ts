@@ -4,8 +4,8 @@ import { swapThroughout } from '@/core/pattern/swapWires';
 import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
 import type { ChosenPorts } from '@/core/technique/refs';
 import type { PatternKind } from '@/core/pattern/pattern';
-import { techniqueOf } from '@/core/technique/registry';
-import type { Texts } from '@/core/technique/readTexts';
+import { techniqueOf } from '@/core/techniques/registry';
+import type { Texts } from '@/core/parameter/readTexts';
 import type { MetalId, Temper } from '@/core/wire/metal';
 
 /** A technique of a pattern, what is typed over in it, and what it goes on from; the first is called a, the second b, and so on. */

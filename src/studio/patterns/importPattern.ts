@@ -1,6 +1,6 @@
 import { withMissingWires } from '@/core/pattern/addTechnique';
 import type { PatternBody } from '@/core/pattern/pattern';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import type { Tx } from '@/data/inStudio';
 import { Refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';

@@ -3,7 +3,7 @@ import { drawnParts } from '@/core/pattern/drawnParts';
 import { resolve } from '@/core/pattern/resolve';
 import type { Remark } from '@/core/pattern/remark';
 import { touchesIn } from '@/core/pattern/touches';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 
 /** A composition that is looked at, and the specs of its wires. */
 export interface TouchesAsked {

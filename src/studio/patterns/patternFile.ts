@@ -1,5 +1,5 @@
 import { readComposition } from '@/core/pattern/readComposition';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import type { Composition } from '@/core/pattern/composition';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { ok, refuse, type Result } from '@/core/result';

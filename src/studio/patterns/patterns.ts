@@ -1,5 +1,5 @@
 import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';

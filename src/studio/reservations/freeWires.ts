@@ -1,4 +1,4 @@
-import type { StockLength } from '@/core/cutting/propose';
+import type { StockLength } from '@/core/cuttingStock/propose';
 import type { WireForm } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';

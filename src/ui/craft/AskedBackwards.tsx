@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Result } from '@/core/result';
-import type { Asked, Reached } from '@/core/technique/reach';
+import type { Asked, Reached } from '@/core/plan/reach';
 import { mm, parseLength, UM_PER_MM } from '@/core/units/length';
 import { Field, TextInput } from '../form/Field';
 import { Said } from '../house';

@@ -3,7 +3,7 @@
 import { memo, type ComponentType } from 'react';
 import { roundSpan } from '@/core/ruler';
 import type { PlannedCut } from '@/core/technique/technique';
-import { cutLengthOf } from '@/core/technique/totals';
+import { cutLengthOf } from '@/core/plan/totals';
 import { mm, um, type Micrometres } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import type { WireSpec } from '@/core/wire/spec';

@@ -1,5 +1,5 @@
 import dynamic from 'next/dynamic';
-import type { Parameters } from '@/core/technique/parameter';
+import type { Parameters } from '@/core/parameter/parameter';
 import { Fold } from '../Fold';
 import { WhenSeen } from '../WhenSeen';
 

@@ -1,4 +1,4 @@
-import type { Parameter, Parameters } from '@/core/technique/parameter';
+import type { Parameter, Parameters } from '@/core/parameter/parameter';
 
 /** How each kind of field is filled in. */
 const WAYS: Readonly<Record<Parameter['kind'], string>> = {

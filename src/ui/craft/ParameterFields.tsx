@@ -3,9 +3,9 @@
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import type { Judgement } from '@/core/judgement/judgement';
-import { completedText, fieldsOf, readInside, type TextField, type Texts } from '@/core/technique/readTexts';
-import { isAsked, type Parameter, type Parameters } from '@/core/technique/parameter';
-import type { Wrong } from '@/core/technique/readValues';
+import { completedText, fieldsOf, readInside, type TextField, type Texts } from '@/core/parameter/readTexts';
+import { isAsked, type Parameter, type Parameters } from '@/core/parameter/parameter';
+import type { Wrong } from '@/core/parameter/readValues';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { counted } from '@/core/units/counted';
 import { formatBothWays, UM_PER_MM, type LengthSystem } from '@/core/units/length';

@@ -13,7 +13,7 @@ import { pictureOf, type Pictured } from '@/core/pattern/pictureOf';
 import type { Resolved } from '@/core/pattern/resolve';
 import type { Techniques } from '@/core/technique/technique';
 import { CAUTIONS } from '@/core/technique/cautions';
-import { drawPlan, drawSmall } from '@/core/technique/drawPlan';
+import { drawPlan, drawSmall } from '@/core/plan/drawPlan';
 import { Judgements } from './Judgements';
 import { PieceHangs } from './PieceHangs';
 import { PlanDrawing } from './PlanDrawing';

@@ -5,7 +5,7 @@ import { memo, useDeferredValue, useMemo, useState, type ReactNode } from 'react
 import { boxAbout, LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
 import type { Looks } from '@/core/drawing/look';
 import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
-import { drawPlan } from '@/core/technique/drawPlan';
+import { drawPlan } from '@/core/plan/drawPlan';
 import type { Plan } from '@/core/technique/technique';
 import { drawingOf } from './drawingOf';
 import { PlanDrawing } from './PlanDrawing';

@@ -3,7 +3,7 @@
 import { memo, useMemo, useState } from 'react';
 import { hangingPoint, tiltWhenHungFrom } from '@/core/judgement/hanging';
 import { centroidOf, pathOf, pointsOf } from '@/core/outline/outline';
-import { outlineOf, type OutlineMeasures } from '@/core/outline/outlineOf';
+import { outlineOf, type OutlineMeasures } from '@/core/stone/outlineOf';
 import { mm } from '@/core/units/length';
 import { Field, TextInput } from '../form/Field';
 import { Reckoned } from '../lengths';

@@ -7,7 +7,7 @@ import { acrossRound } from '@/core/outline/roundScale';
 import { smoothed } from '@/core/outline/smoothed';
 import { traceOutline, type PhotoScale } from '@/core/outline/trace';
 import { refuse, type Result } from '@/core/result';
-import type { Texts } from '@/core/technique/readTexts';
+import type { Texts } from '@/core/parameter/readTexts';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Field, TextInput } from '../form/Field';
 import { Tick } from '../form/Tick';

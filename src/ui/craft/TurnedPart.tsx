@@ -6,7 +6,7 @@ import { drawnParts } from '@/core/pattern/drawnParts';
 import { looksOf, type Named } from '@/core/pattern/looksOf';
 import { resolve } from '@/core/pattern/resolve';
 import { stepByStep } from '@/core/pattern/stepByStep';
-import { drawPlan } from '@/core/technique/drawPlan';
+import { drawPlan } from '@/core/plan/drawPlan';
 import { PlanDrawing } from './PlanDrawing';
 import RoundView from './RoundView';
 import { useTechniques } from './useTechniques';

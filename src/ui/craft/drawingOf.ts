@@ -1,5 +1,5 @@
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import { drawPlan, drawSmall } from '@/core/technique/drawPlan';
+import { drawPlan, drawSmall } from '@/core/plan/drawPlan';
 import type { Plan } from '@/core/technique/technique';
 
 /** Draws each plan once: while one types elsewhere its drawing stays the same object, so that nothing is drawn anew. */

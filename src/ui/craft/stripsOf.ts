@@ -1,7 +1,7 @@
 import type { Specs } from '@/core/pattern/composition';
 import type { Resolved } from '@/core/pattern/resolve';
 import type { PlannedCut } from '@/core/technique/technique';
-import { plainSpec } from '@/core/technique/totals';
+import { plainSpec } from '@/core/plan/totals';
 import type { Strip } from './CutStrips';
 import { UNCHOSEN } from '@/core/drawing/look';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useState, type RefObject } from 'react';
-import type { ChoiceHandle } from '@/core/technique/foundHandles';
-import { Shaping, type ToShape } from '@/core/technique/handles';
-import type { Handle } from '@/core/technique/pulls';
-import type { Values } from '@/core/technique/readValues';
+import type { ChoiceHandle } from '@/core/plan/foundHandles';
+import { Shaping, type ToShape } from '@/core/plan/handles';
+import type { Handle } from '@/core/plan/pulls';
+import type { Values } from '@/core/parameter/readValues';
 
 /** A use that is shaped by hand, and its handles as far as they were found. */
 export interface Shaped {

@@ -1,5 +1,5 @@
 import { use } from 'react';
-import { fetchedTechniques, techniquesToCome } from '@/core/technique/fetchTechnique';
+import { fetchedTechniques, techniquesToCome } from '@/core/techniques/fetchTechnique';
 import type { Techniques } from '@/core/technique/technique';
 
 /** What is said when a technique that was chosen does not come. */

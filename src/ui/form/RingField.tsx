@@ -2,7 +2,7 @@
 
 import type { FieldValues } from 'react-hook-form';
 import { completedRing, describeRing, ringOf } from '@/core/ring/ringSize';
-import { readInside } from '@/core/technique/readTexts';
+import { readInside } from '@/core/parameter/readTexts';
 import { UM_PER_MM } from '@/core/units/length';
 import { useHouse } from '../house';
 import { DialectField, type BaseProps, type TextDialect } from './fields';

@@ -9,7 +9,7 @@ import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import type { Resolved } from '@/core/pattern/resolve';
 import type { PatternPart } from '@/core/pattern/pattern';
-import { fetchedTechniques } from '@/core/technique/fetchTechnique';
+import { fetchedTechniques } from '@/core/techniques/fetchTechnique';
 import { parseMoney, toCost } from '@/core/units/money';
 import { useLengths } from '../lengths';
 import { useCurrency } from '../currency';

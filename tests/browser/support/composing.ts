@@ -1,18 +1,18 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { fieldsOf, textsOf } from '../../../src/core/technique/readTexts';
+import { fieldsOf, textsOf } from '../../../src/core/parameter/readTexts';
 import {
   initialValues,
   isAsked,
   type Parameter,
   type WireParameter,
-  type WireSize,
-} from '../../../src/core/technique/parameter';
+} from '../../../src/core/parameter/parameter';
+import type { WireSize } from '../../../src/core/wire/wireSize';
 import { measureOf, MEASURES } from '../../../src/core/pattern/composition';
 import { planActs } from '../../../src/core/technique/planActs';
 import { isActed } from '../../../src/core/technique/act';
 import type { Offer } from '../../../src/core/technique/joinActs';
 import type { ChosenPorts } from '../../../src/core/technique/refs';
-import { takesFor, goingOnOf } from '../../../src/core/technique/takesFor';
+import { takesFor, goingOnOf } from '../../../src/core/plan/takesFor';
 import type { AnyTechnique } from '../../../src/core/technique/technique';
 import { usesOf, type Told } from '../../support/acts';
 import { named } from '../../support/techniques';

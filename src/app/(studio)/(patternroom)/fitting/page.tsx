@@ -6,7 +6,7 @@ import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { asked as askedBy, type Search } from '@/app/lib/search';
 import { MEASURES } from '@/core/pattern/composition';
-import { readTexts } from '@/core/technique/readTexts';
+import { readTexts } from '@/core/parameter/readTexts';
 import { describeStone, OUTLINES, stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import { showDrawer } from '@/studio/drawers/drawers';

@@ -1,7 +1,7 @@
-import { findingsMade } from '@/core/technique/findingsMade';
-import type { Texts } from '@/core/technique/readTexts';
+import { findingsMade } from '@/core/plan/findingsMade';
+import type { Texts } from '@/core/parameter/readTexts';
 import { minutesOfPlan, type AnyTechnique, type Plan } from '@/core/technique/technique';
-import { cutLengthOf } from '@/core/technique/totals';
+import { cutLengthOf } from '@/core/plan/totals';
 import { formatToCut, um } from '@/core/units/length';
 import { Link } from '@/ui/Link';
 import { useLengths } from '@/ui/lengths';

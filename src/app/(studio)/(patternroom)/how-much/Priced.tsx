@@ -4,7 +4,7 @@ import { memo, useMemo } from 'react';
 import { ofOneTechnique } from '@/core/pattern/addTechnique';
 import type { Specs } from '@/core/pattern/composition';
 import { resolve } from '@/core/pattern/resolve';
-import { fetchedTechniques } from '@/core/technique/fetchTechnique';
+import { fetchedTechniques } from '@/core/techniques/fetchTechnique';
 import { PriceLive } from '@/ui/pricing/PriceLive';
 import type { Pricing, Question } from './question';
 

@@ -7,20 +7,22 @@ import { counted } from '@/core/units/counted';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
 import type { View } from '@/core/drawing/view';
 import { isActed } from '@/core/technique/act';
-import { judgePlan, type KnownWire } from '@/core/judgement/judgePlan';
-import { initialValues, type StoneSize, type WireSize } from '@/core/technique/parameter';
-import { FINDING_GROUPS } from '@/core/technique/findingGroups';
-import { ringParameter } from '@/core/technique/reach';
-import { readTexts, textsOf, type Texts } from '@/core/technique/readTexts';
-import type { Values, Wrong } from '@/core/technique/readValues';
-import { fetchTechnique } from '@/core/technique/fetchTechnique';
+import { judgePlan, type KnownWire } from '@/core/plan/judgePlan';
+import { initialValues } from '@/core/parameter/parameter';
+import type { StoneSize } from '@/core/stone/stoneSize';
+import type { WireSize } from '@/core/wire/wireSize';
+import { FINDING_GROUPS } from '@/core/plan/findingGroups';
+import { ringParameter } from '@/core/plan/reach';
+import { readTexts, textsOf, type Texts } from '@/core/parameter/readTexts';
+import type { Values, Wrong } from '@/core/parameter/readValues';
+import { fetchTechnique } from '@/core/techniques/fetchTechnique';
 import {
   minutesOfPlan,
   type AnyTechnique,
   type OfferedTechnique,
   type Plan,
 } from '@/core/technique/technique';
-import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/technique/totals';
+import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/plan/totals';
 import { listed } from '@/core/units/listed';
 import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';

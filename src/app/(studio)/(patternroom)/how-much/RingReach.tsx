@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { describeRing, diameterOfUs, ringOf } from '@/core/ring/ringSize';
-import { ringReached } from '@/core/technique/reach';
-import type { Values } from '@/core/technique/readValues';
+import { ringReached } from '@/core/plan/reach';
+import type { Values } from '@/core/parameter/readValues';
 import type { AnyTechnique } from '@/core/technique/technique';
 import { parseLength, UM_PER_MM } from '@/core/units/length';
 import { Field, TextInput } from '@/ui/form/Field';

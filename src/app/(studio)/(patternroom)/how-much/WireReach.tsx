@@ -1,7 +1,7 @@
 'use client';
 
-import { askedFor, measureReached } from '@/core/technique/reach';
-import type { Values } from '@/core/technique/readValues';
+import { askedFor, measureReached } from '@/core/plan/reach';
+import type { Values } from '@/core/parameter/readValues';
 import type { AnyTechnique, Plan } from '@/core/technique/technique';
 import { AskedBackwards } from '@/ui/craft/AskedBackwards';
 

@@ -1,6 +1,6 @@
-import type { KnownWire } from '@/core/judgement/judgePlan';
-import type { Parameters } from '@/core/technique/parameter';
-import type { Texts } from '@/core/technique/readTexts';
+import type { KnownWire } from '@/core/plan/judgePlan';
+import type { Parameters } from '@/core/parameter/parameter';
+import type { Texts } from '@/core/parameter/readTexts';
 import { FINISHES, TEMPERS, type MetalId } from '@/core/wire/metal';
 
 const one = <T extends string>(list: readonly T[], text: string | undefined): T | undefined =>

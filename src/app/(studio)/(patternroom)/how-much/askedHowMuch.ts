@@ -1,6 +1,6 @@
 import { textsAsked, type Search } from '@/app/lib/search';
-import type { Texts } from '@/core/technique/readTexts';
-import { techniqueOf } from '@/core/technique/registry';
+import type { Texts } from '@/core/parameter/readTexts';
+import { techniqueOf } from '@/core/techniques/registry';
 import { takesWire, type AnyTechnique } from '@/core/technique/technique';
 import { METALS, type MetalId } from '@/core/wire/metal';
 

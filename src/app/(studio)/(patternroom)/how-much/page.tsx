@@ -1,7 +1,7 @@
 import { Suspense } from 'react';
 import { pageMember } from '@/app/lib/member';
 import type { Search } from '@/app/lib/search';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { offerOf, takesWire } from '@/core/technique/technique';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';

@@ -1,6 +1,6 @@
 import type { SaleRules } from '@/core/costing/expectedSale';
 import type { PriceBook } from '@/core/costing/forecast';
-import type { Texts } from '@/core/technique/readTexts';
+import type { Texts } from '@/core/parameter/readTexts';
 import type { AnyTechnique } from '@/core/technique/technique';
 import type { MetalId } from '@/core/wire/metal';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';

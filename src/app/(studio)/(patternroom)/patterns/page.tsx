@@ -9,7 +9,7 @@ import { EmptyPlace } from '@/ui/EmptyPlace';
 import { MorePages } from '@/ui/MorePages';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 import { PatternFilters } from '@/app/lib/PatternFilters';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { PatternPicture } from '@/ui/craft/PiecesDrawn';
 import { Ruler } from '@/ui/Ruler';
 import { pageMember } from '@/app/lib/member';

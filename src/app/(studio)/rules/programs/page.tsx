@@ -1,5 +1,5 @@
 import { pageOwner } from '@/app/lib/member';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { ENDPOINTS, answerTechnique } from '@/studio/calculate/endpoints';
 import { listTokens } from '@/studio/tokens/tokens';
 import { Day } from '@/ui/When';

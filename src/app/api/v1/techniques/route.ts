@@ -1,5 +1,5 @@
 import type { NextRequest, NextResponse } from 'next/server';
-import { TECHNIQUES } from '@/core/technique/registry';
+import { TECHNIQUES } from '@/core/techniques/registry';
 import { parameterSchema } from '@/studio/calculate/openApi';
 import { answerProgram } from '../../../lib/program';
 

@@ -6,7 +6,7 @@ import { metalsLadder } from '@/core/costing/ladder';
 import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { resolve } from '@/core/pattern/resolve';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { um } from '@/core/units/length';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';

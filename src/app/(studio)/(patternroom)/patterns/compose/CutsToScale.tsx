@@ -6,7 +6,7 @@ import type { Composition, Specs } from '@/core/pattern/composition';
 import { cutKey, withLengthTyped, type CutInHand } from '@/core/pattern/inHand';
 import type { Resolved, ResolvedCut } from '@/core/pattern/resolve';
 import { cutOf } from '@/core/technique/technique';
-import { completedText, readInside, type Texts } from '@/core/technique/readTexts';
+import { completedText, readInside, type Texts } from '@/core/parameter/readTexts';
 import { mm } from '@/core/units/length';
 import { CutStrips, type Strip } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';

@@ -4,8 +4,8 @@ import { memo } from 'react';
 import type { ResolvedUse } from '@/core/pattern/resolve';
 import { actUsesOf } from '@/core/pattern/resolve';
 import { refuse } from '@/core/result';
-import { endReached, endsTaken } from '@/core/technique/endReach';
-import { askedFor } from '@/core/technique/reach';
+import { endReached, endsTaken } from '@/core/plan/endReach';
+import { askedFor } from '@/core/plan/reach';
 import { AskedBackwards } from '@/ui/craft/AskedBackwards';
 import { Fold } from '@/ui/Fold';
 

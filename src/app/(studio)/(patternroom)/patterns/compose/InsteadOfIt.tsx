@@ -3,8 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ResolvedCut, Resolved } from '@/core/pattern/resolve';
 import { pullableIn, usesOfPiece } from '@/core/pattern/toShape';
-import { insteadOf, type Instead } from '@/core/technique/insteadOf';
-import { textsOf, type Texts } from '@/core/technique/readTexts';
+import { insteadOf, type Instead } from '@/core/plan/insteadOf';
+import { textsOf, type Texts } from '@/core/parameter/readTexts';
 import { mm } from '@/core/units/length';
 import { Said } from '@/ui/house';
 import { Reckoned, useLengths } from '@/ui/lengths';

@@ -3,7 +3,7 @@
 import { memo, useId } from 'react';
 import type { Trial } from '@/core/pattern/goneOn';
 import type { Offer } from '@/core/technique/joinActs';
-import { takesFor, type GoingOn } from '@/core/technique/takesFor';
+import { takesFor, type GoingOn } from '@/core/plan/takesFor';
 import { mm } from '@/core/units/length';
 import { Said } from '@/ui/house';
 import { Reckoned } from '@/ui/lengths';

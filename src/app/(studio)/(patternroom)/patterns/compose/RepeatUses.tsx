@@ -6,7 +6,7 @@ import type { AtHand } from '@/core/pattern/goneOn';
 import { namedApart } from '@/core/pattern/namedApart';
 import { againRound, MOST_TIMES, readTimes, repeatableFrom, withRepeated } from '@/core/pattern/repeated';
 import type { Resolved } from '@/core/pattern/resolve';
-import type { StoneSize } from '@/core/technique/parameter';
+import type { StoneSize } from '@/core/stone/stoneSize';
 import { counted } from '@/core/units/counted';
 import { mm } from '@/core/units/length';
 import { Fold } from '@/ui/Fold';

@@ -8,7 +8,7 @@ import type { Composition } from '@/core/pattern/composition';
 import { looksOf } from '@/core/pattern/looksOf';
 import type { ResolvedStep } from '@/core/pattern/resolve';
 import { stepByStep, type WorkedStep } from '@/core/pattern/stepByStep';
-import { drawSmall } from '@/core/technique/drawPlan';
+import { drawSmall } from '@/core/plan/drawPlan';
 import { StepMark } from '@/ui/craft/OrderOfWork';
 import { PlanDrawing } from '@/ui/craft/PlanDrawing';
 import { Said } from '@/ui/house';

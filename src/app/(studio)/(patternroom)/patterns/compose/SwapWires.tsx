@@ -4,11 +4,11 @@ import { memo, useState } from 'react';
 import { swapThroughout, type Swap, type Swapped } from '@/core/pattern/swapWires';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
-import { fetchedTechniques } from '@/core/technique/fetchTechnique';
+import { fetchedTechniques } from '@/core/techniques/fetchTechnique';
 import { METALS, TEMPERS, type MetalId, type Temper } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
-import { cutLengthOf } from '@/core/technique/totals';
+import { cutLengthOf } from '@/core/plan/totals';
 import { Fold } from '@/ui/Fold';
 
 interface SwapWiresProps {

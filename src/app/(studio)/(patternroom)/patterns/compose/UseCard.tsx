@@ -8,7 +8,7 @@ import { MEASURES, measureOf, type Specs, type TechniqueUse } from '@/core/patte
 import { looksOf, type Named } from '@/core/pattern/looksOf';
 import { unaskedOf } from '@/core/pattern/pullable';
 import type { ResolvedUse } from '@/core/pattern/resolve';
-import type { Parameter } from '@/core/technique/parameter';
+import type { Parameter } from '@/core/parameter/parameter';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { smallDrawingOf } from '@/ui/craft/drawingOf';
 import { Judgements, type JudgementShowing } from '@/ui/craft/Judgements';

@@ -1,7 +1,8 @@
 'use client';
 
 import { memo, useState } from 'react';
-import type { WireParameter, WireSize } from '@/core/technique/parameter';
+import type { WireParameter } from '@/core/parameter/parameter';
+import type { WireSize } from '@/core/wire/wireSize';
 import { UM_PER_MM } from '@/core/units/length';
 import { describeSpec, describeSize } from '@/core/wire/spec';
 import { isTradeWire } from '@/core/wire/tradeWires';

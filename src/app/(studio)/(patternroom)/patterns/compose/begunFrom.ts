@@ -4,8 +4,8 @@ import { MEASURES, type Composition, type Specs } from '@/core/pattern/compositi
 import { cutFromWire } from '@/core/pattern/cutFromWire';
 import { describeStone } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
-import { techniqueOf } from '@/core/technique/registry';
-import type { Texts } from '@/core/technique/readTexts';
+import { techniqueOf } from '@/core/techniques/registry';
+import type { Texts } from '@/core/parameter/readTexts';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showStockPiece } from '@/studio/wire/rack';
 import { composedOf } from '@/studio/patterns/composedOf';

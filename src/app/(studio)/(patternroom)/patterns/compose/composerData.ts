@@ -1,7 +1,7 @@
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showDrawer } from '@/studio/drawers/drawers';
-import { TECHNIQUES } from '@/core/technique/registry';
-import { goingOnOf } from '@/core/technique/takesFor';
+import { TECHNIQUES } from '@/core/techniques/registry';
+import { goingOnOf } from '@/core/plan/takesFor';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { withUse, withUseAt } from '@/core/pattern/changes';
 import type { Composition, TechniqueUse } from '@/core/pattern/composition';
-import type { Texts } from '@/core/technique/readTexts';
+import type { Texts } from '@/core/parameter/readTexts';
 import type { PatternDraft } from './patternDraft';
 import type { Draft } from './useDraft';
 

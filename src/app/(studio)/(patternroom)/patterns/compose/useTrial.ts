@@ -2,9 +2,9 @@
 
 import { useDeferredValue, useMemo, useState } from 'react';
 import { tried, type Trial } from '@/core/pattern/goneOn';
-import { fetchTechnique } from '@/core/technique/fetchTechnique';
+import { fetchTechnique } from '@/core/techniques/fetchTechnique';
 import type { Offer } from '@/core/technique/joinActs';
-import { takesFor, type GoingOn } from '@/core/technique/takesFor';
+import { takesFor, type GoingOn } from '@/core/plan/takesFor';
 import type { AnyTechnique } from '@/core/technique/technique';
 import { NOT_FETCHED } from '@/ui/craft/useTechniques';
 import { useToast } from '@/ui/toasts';

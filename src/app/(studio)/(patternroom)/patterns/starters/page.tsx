@@ -1,6 +1,6 @@
 import { pageOwner } from '@/app/lib/member';
 import { resolve } from '@/core/pattern/resolve';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { listStarters } from '@/studio/patterns/starters';
 import { PatternPicture } from '@/ui/craft/PiecesDrawn';
 import { Link } from '@/ui/Link';

@@ -3,7 +3,7 @@ import { pageOwner } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { withMissingWires } from '@/core/pattern/addTechnique';
 import { tag } from '@/core/tag';
-import { techniqueOf } from '@/core/technique/registry';
+import { techniqueOf } from '@/core/techniques/registry';
 import { showPattern } from '@/studio/patterns/patterns';
 import { Composer } from '../../compose/Composer';
 import { composerData } from '../../compose/composerData';

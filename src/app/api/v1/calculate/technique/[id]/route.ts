@@ -1,5 +1,5 @@
 import type { NextRequest, NextResponse } from 'next/server';
-import { techniqueOf, TECHNIQUES } from '@/core/technique/registry';
+import { techniqueOf, TECHNIQUES } from '@/core/techniques/registry';
 import { answerTechnique } from '@/studio/calculate/endpoints';
 import { answerPosted, notThere } from '../../../../../lib/program';
 
