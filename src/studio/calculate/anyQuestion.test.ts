@@ -9,7 +9,7 @@ import { answerTechnique, ENDPOINTS } from './endpoints';
 
 jest.mock('../jobs/runJob', () => ({
   runJob: async (job: { readonly name: string }, { problem }: { problem: never }) => {
-    const { solveCutting } = jest.requireActual('@/core/cutting/solve');
+    const { solveCutting } = jest.requireActual('@/core/cuttingStock/solve');
     const { loadSolver } = jest.requireActual('@/core/programme/programme');
     expect(job.name).toBe('planCuts');
     return solveCutting(problem, await loadSolver(), { limitMs: 20, clock: () => performance.now() });
