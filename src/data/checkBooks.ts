@@ -137,18 +137,19 @@ const CHECKS: readonly string[] = [
     GROUP BY studio_id, metal HAVING sum(lost) + sum(jarred) <> 0`,
   // Nothing is set aside that is not there, nor for a batch that is not open.
   `SELECT p.studio_id AS studio, ${TAG} || ' set aside' AS what, p.quantity::text AS kept, sum(s.quantity)::text AS rebuilt
-     FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+     FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
     GROUP BY p.studio_id, p.stock_piece_id, p.ware, p.number, p.quantity HAVING sum(s.quantity) > p.quantity`,
   `SELECT b.studio_id AS studio, 'batch R-' || lpad(b.number::text, 4, '0') AS what, b.state AS kept, count(*) || ' set aside' AS rebuilt
-     FROM batches b JOIN set_asides s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id
+     FROM batches b JOIN reservations s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id
     WHERE b.state <> 'open' GROUP BY b.studio_id, b.number, b.state`,
   // What a plan cuts from a stock piece is set aside for it.
   `SELECT b.studio_id AS studio, 'cuts of batch R-' || lpad(b.number::text, 4, '0') AS what, sum((each ->> 'length')::bigint - (each ->> 'left')::bigint)::text AS kept,
           max(COALESCE(s.quantity, 0))::text AS rebuilt
      FROM batches b JOIN cutting_plans c ON c.studio_id = b.studio_id AND c.batch_id = b.batch_id
      CROSS JOIN LATERAL jsonb_array_elements(c.plan -> 'pieces') AS each
-     LEFT JOIN set_asides s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id AND s.stock_piece_id = (each ->> 'id')::uuid
-    WHERE b.planning = 'planned' GROUP BY b.studio_id, b.number, each ->> 'id'
+     LEFT JOIN reservations s ON s.studio_id = b.studio_id AND s.batch_id = b.batch_id AND s.stock_piece_id = (each ->> 'id')::uuid
+    WHERE b.planning = 'planned' AND NOT EXISTS (SELECT FROM reservation_losses l WHERE l.studio_id = b.studio_id AND l.batch_id = b.batch_id)
+    GROUP BY b.studio_id, b.number, each ->> 'id'
    HAVING sum((each ->> 'length')::bigint - (each ->> 'left')::bigint) > max(COALESCE(s.quantity, 0))`,
   // No wire that is planned to be cut is cut already.
   `SELECT b.studio_id AS studio, 'cuts of batch R-' || lpad(b.number::text, 4, '0') AS what, 'to be cut' AS kept, 'cut already' AS rebuilt
@@ -161,10 +162,17 @@ const CHECKS: readonly string[] = [
           p.initial_quantity || ', ' || COALESCE(s.quantity, 0) || ' aside' AS rebuilt
      FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
      JOIN batches b ON b.studio_id = c.studio_id AND b.batch_id = c.batch_id
-     LEFT JOIN set_asides s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
+     LEFT JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
      LEFT JOIN batch_pieces m ON m.studio_id = c.studio_id AND m.batch_id = c.batch_id AND m.line = c.line AND m.piece = c.piece
+     LEFT JOIN reservation_losses l ON l.studio_id = c.studio_id AND l.batch_id = c.batch_id
     WHERE c.kind = 'cut' AND (c.length_um <> p.initial_quantity
-       OR (b.state = 'open' AND b.planning <> 'stale' AND m.piece_id IS NULL AND COALESCE(s.quantity, 0) <> p.quantity))`,
+       OR (b.state = 'open' AND l.batch_id IS NULL AND m.piece_id IS NULL AND COALESCE(s.quantity, 0) <> p.quantity))`,
+  // What is said to lie in a tray was cut for its batch, and its piece is not made.
+  `SELECT p.studio_id AS studio, ${TAG} || ' aside in a tray' AS what, s.quantity::text AS kept, 'not cut for its batch, or made' AS rebuilt
+     FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+    WHERE (s.purpose = 'tray') <> EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = s.studio_id AND c.batch_id = s.batch_id AND c.cut_id = s.stock_piece_id
+        AND c.kind = 'cut' AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = c.studio_id AND b.batch_id = c.batch_id AND b.line = c.line
+                                              AND b.piece = c.piece))`,
   // A piece of a batch that is made stands on the shelf.
   `SELECT m.studio_id AS studio, 'piece of batch R-' || lpad(b.number::text, 4, '0') AS what, 'made' AS kept, 'taken back' AS rebuilt
      FROM batch_pieces m JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id

@@ -13,7 +13,7 @@ import { withMissingWires } from '../../src/core/pattern/addTechnique';
 import { resolve } from '../../src/core/pattern/resolve';
 import { techniqueOf } from '../../src/core/techniques/registry';
 import { tradeWiresBeside } from '../../src/core/wire/tradeWires';
-import { showBatch } from '../../src/studio/batches/batches';
+import { listBatches, showBatch } from '../../src/studio/batches/batches';
 import { DEMO_OWNER } from '../../src/studio/demo/people';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { composePattern } from '../../src/studio/patterns/composePattern';
@@ -31,6 +31,8 @@ import kept from '../fixtures/release-before-pieces.json';
  * minutes they come to, pieces with what they cost, batches with how far they are.
  */
 const DUMP = path.join(__dirname, '../fixtures/release-before-pieces.sql.gz');
+/** What that release said of a batch that had lost some of its stock. */
+const LOST = 'W-0003 was cut from for something else.';
 const DAY = new Date('2026-11-21T12:00:00Z');
 
 let folder = '';
@@ -47,7 +49,9 @@ beforeAll(async () => {
     doing: 'Restoring the last release',
     cluster: at,
     // The application's role is the installation's, and gets its password when it is migrated.
-    input: `CREATE ROLE ${appRoleFor(cluster.ownerUrl)};\n${gunzipSync(fs.readFileSync(DUMP)).toString('utf8')}`,
+    input: `CREATE ROLE ${appRoleFor(cluster.ownerUrl)};\n${gunzipSync(fs.readFileSync(DUMP)).toString('utf8')}
+      UPDATE public.batches SET planning = 'stale', planning_said = '${LOST}'
+       WHERE number = (SELECT min(number) FROM public.batches WHERE state = 'open');`,
   });
   await migrate(cluster.ownerUrl);
   process.env['PEWTERER_DATABASE_URL'] = appUrlFor(cluster.ownerUrl);
@@ -116,6 +120,14 @@ describe('the database of the release before pieces', () => {
         wires,
       });
     }
+  });
+
+  it('has a batch whose cuts have to be planned again, as it said then, and no other', async () => {
+    const { batches } = await listBatches(owner, { state: 'open' });
+    const numbers = batches.map(({ number }) => number).sort((a, b) => a - b);
+    expect(numbers.length).toBeGreaterThan(1);
+    expect(batches.filter(({ planning }) => planning === 'stale')).toMatchObject([{ number: numbers[0] }]);
+    expect(await showBatch(owner, numbers[0] ?? 0)).toMatchObject({ planning: 'stale', said: LOST });
   });
 
   it('has patterns that can be changed: what they are composed of is planned anew, and drawn', async () => {

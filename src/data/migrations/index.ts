@@ -23,6 +23,7 @@ import { writing } from './0021-writing';
 import { sizes } from './0022-sizes';
 import { wasteOfMade } from './0023-waste-of-made';
 import { stoneOutlines } from './0024-stone-outlines';
+import { reservations } from './0025-reservations';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -50,4 +51,5 @@ export const MIGRATIONS: readonly Migration[] = [
   sizes,
   wasteOfMade,
   stoneOutlines,
+  reservations,
 ];

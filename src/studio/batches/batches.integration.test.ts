@@ -337,18 +337,18 @@ describe('the cuts of a batch', () => {
     const { session, pattern } = await studioWithPattern();
     const { number } = done(await planBatch(session, newKey(), null, batch([line(pattern, 40)])));
     await planned(session, number);
-    await asOwner('UPDATE set_asides SET quantity = quantity - 1 WHERE studio_id = $1', [session.studioId]);
+    await asOwner('UPDATE reservations SET quantity = quantity - 1 WHERE studio_id = $1', [session.studioId]);
     const found = async () =>
       (await checkBooks(process.env['PEWTERER_OWNER_URL'] ?? '')).differences.filter(
         ({ studio }) => studio === session.studioId,
       );
     expect(await found()).toMatchObject([{ what: 'cuts of batch R-0001' }]);
-    await asOwner('UPDATE set_asides SET quantity = 20000000 WHERE studio_id = $1', [session.studioId]);
+    await asOwner('UPDATE reservations SET quantity = 20000000 WHERE studio_id = $1', [session.studioId]);
     expect(await found()).toMatchObject([{ what: 'W-0001 set aside' }]);
-    await asOwner(`UPDATE set_asides SET quantity = 4000000 WHERE studio_id = $1`, [session.studioId]);
+    await asOwner(`UPDATE reservations SET quantity = 4000000 WHERE studio_id = $1`, [session.studioId]);
     await asOwner(`UPDATE batches SET state = 'cancelled' WHERE studio_id = $1`, [session.studioId]);
     expect(await found()).toMatchObject([{ what: 'batch R-0001' }]);
-    await asOwner(`DELETE FROM set_asides WHERE studio_id = $1`, [session.studioId]);
+    await asOwner(`DELETE FROM reservations WHERE studio_id = $1`, [session.studioId]);
     await asOwner(`UPDATE batches SET planning = 'none' WHERE studio_id = $1`, [session.studioId]);
   });
 });

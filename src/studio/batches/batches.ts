@@ -27,12 +27,10 @@ import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import { countParts, partsInDrawers, type FreePart } from '../drawers/partsInDrawers';
 import { freeWires } from '../reservations/freeWires';
 import type { BatchLineInput } from './planBatch.input';
+import { PLANNING, PLANNING_SAID, type Planning } from './planning';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 import type { BatchQuery, BatchState } from './batches.input';
-
-/** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
-export type Planning = 'none' | 'working' | 'planned' | 'stale' | 'failed';
 
 /** A batch in the list. */
 export interface BatchSummary {
@@ -65,7 +63,7 @@ interface BatchRow {
 /** A planner that was not heard of for so long has been stopped with its copy of the application. */
 const STALLED_MS = 60_000;
 
-const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, b.planning, b.planning_said AS said,
+const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
   b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS}, false) AS stalled`;
 
 /** A batch of a number. */
@@ -309,11 +307,11 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       ),
       plans: await plansOf(tx, id, specs),
       picks: await tx.select<PickedPart>(
-        `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM set_asides s
+        `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM reservations s
            JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
            JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
            LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
-          WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.ware <> 'wire' ORDER BY p.ware, p.sort_key, p.number`,
+          WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.purpose = 'picked' ORDER BY p.ware, p.sort_key, p.number`,
         [session.studioId, id],
       ),
     };

@@ -2,9 +2,9 @@ import { tag } from '@/core/tag';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { batchNumbered } from './batches';
-import { SET_ASIDE_FOR_OTHERS, setStoneAside } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS, reserveStone } from '../reservations/reservations';
 import { dropEverything } from './plansKept';
-import { lockOpenBatch, setTrayAside } from './tray';
+import { lockOpenBatch, reserveTray } from './tray';
 
 /** Cancels a batch: everything that was set aside for it is free again; wires that are cut already are off-cuts now. */
 export function cancelBatch(session: StudioSession, postKey: string, number: number): Promise<Outcome<null>> {
@@ -51,7 +51,7 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
         isFree: boolean;
       }>(
         `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number,
-                p.quantity > ${SET_ASIDE_FOR_OTHERS} AND t.set_aside_for = '' AS "isFree"
+                p.quantity > ${RESERVED_FOR_OTHERS} AND t.set_aside_for = '' AS "isFree"
            FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
            JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
           WHERE l.studio_id = $1 AND l.batch_id = $2
@@ -62,8 +62,8 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
       const gone = stones.find(({ isFree }) => !isFree);
       if (gone)
         throw refused(`${tag('stone', gone.number)} is not free for it any more. Nothing was changed.`);
-      for (const stone of stones) await setStoneAside(tx, batch, stone);
-      await setTrayAside(tx, batch.id);
+      for (const stone of stones) await reserveStone(tx, batch, stone);
+      await reserveTray(tx, batch.id);
       return null;
     },
   );

@@ -20,9 +20,9 @@ import { post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
-import { SET_ASIDE_FOR_OTHERS, setStoneAside } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS, reserveStone } from '../reservations/reservations';
 import { dropEverything } from './plansKept';
-import { setTrayAside } from './tray';
+import { reserveTray } from './tray';
 
 /** The batch that a form was opened on, as it was then. */
 export interface BatchBase {
@@ -70,7 +70,7 @@ export function planBatch(
     const begun = known ? await linesBegun(tx, batchId) : [];
     if (known) {
       await dropEverything(tx, batchId);
-      await setTrayAside(tx, batchId);
+      await reserveTray(tx, batchId);
       await tx.run('DELETE FROM batch_lines WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
       await tx.run(
         `UPDATE batches SET name = $3, due_on = $4, notes = $5, planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
@@ -100,7 +100,7 @@ export function planBatch(
           stoneId,
         ],
       );
-      if (stone) await setStoneAside(tx, { id: batchId, number, name }, stone);
+      if (stone) await reserveStone(tx, { id: batchId, number, name }, stone);
     }
     return { number };
   });
@@ -260,7 +260,7 @@ export const stonesFor = (
   tx.select<ChosenStone>(
     `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
             t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor", t.traced,
-            ${SET_ASIDE_FOR_OTHERS} AS taken
+            ${RESERVED_FOR_OTHERS} AS taken
        FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
       WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id${lock ? ' FOR UPDATE OF p' : ''}`,
     [tx.session.studioId, lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []), batchId],

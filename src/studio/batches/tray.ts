@@ -3,19 +3,20 @@ import { tag } from '@/core/tag';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { refused } from '../kernel/outcome';
+import { PLANNING, type Planning } from './planning';
 
 /** A batch that something is done for, locked. */
 export interface LockedBatch {
   readonly id: string;
   readonly number: number;
   readonly name: string;
-  readonly planning: string;
+  readonly planning: Planning;
 }
 
 /** Locks a batch so that what is done for it is done one after the other. @throws Refused when it is not open */
 export async function lockOpenBatch(tx: Tx, number: number): Promise<LockedBatch> {
   const row = await tx.first<LockedBatch & { state: string }>(
-    'SELECT batch_id AS id, number, name, planning, state FROM batches WHERE studio_id = $1 AND number = $2 FOR UPDATE',
+    `SELECT b.batch_id AS id, b.number, b.name, ${PLANNING} AS planning, b.state FROM batches b WHERE b.studio_id = $1 AND b.number = $2 FOR UPDATE`,
     [tx.session.studioId, number],
   );
   if (!row) throw refused(`There is no batch ${tag('batch', number)}.`);
@@ -115,7 +116,7 @@ export async function forgetAct(
   { act, cutId }: Pick<Act, 'act' | 'cutId'>,
 ): Promise<void> {
   const { studioId } = tx.session;
-  await tx.run('DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
+  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
     studioId,
     batchId,
     cutId,
@@ -169,23 +170,23 @@ export const madeCounts = ({ made }: Progress): Map<number, number> =>
  * Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut.
  * @returns how many are to be cut again
  */
-export async function setTrayAside(tx: Tx, batchId: string): Promise<number> {
+export async function reserveTray(tx: Tx, batchId: string): Promise<number> {
   const bind = [tx.session.studioId, batchId];
   const gone = await tx.select<{ act: number }>(
     `DELETE FROM batch_cuts c WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
         AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
         AND NOT EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.stock_piece_id = c.cut_id AND p.quantity >= c.length_um
                            AND p.article_id = c.spec_id
-                           AND NOT EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.stock_piece_id = c.cut_id AND s.batch_id <> $2))
+                           AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.stock_piece_id = c.cut_id AND s.batch_id <> $2))
      RETURNING act`,
     bind,
   );
   await tx.run(
-    `INSERT INTO set_asides (studio_id, batch_id, stock_piece_id, quantity)
-     SELECT $1, $2, c.cut_id, p.quantity FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = c.cut_id
+    `INSERT INTO reservations (studio_id, batch_id, stock_piece_id, quantity, purpose)
+     SELECT $1, $2, c.cut_id, p.quantity, 'tray' FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = c.cut_id
       WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
         AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = excluded.quantity`,
+     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = excluded.quantity, purpose = excluded.purpose`,
     bind,
   );
   return gone.length;

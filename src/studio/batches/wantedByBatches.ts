@@ -45,7 +45,7 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
   const wires = await tx.select<StockLength>(
     `SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.quantity AS length, p.is_off_cut AS "isOffCut" FROM stock_pieces p
       WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0
-        AND NOT EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
+        AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
       ORDER BY p.number LIMIT 20000`,
     [studioId, specIds],
   );

@@ -2,25 +2,17 @@ import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
 import type { BatchState } from '../batches/batches.input';
 import { dropPlans } from '../batches/plansKept';
-import { setAsideFor, setStoneAside, type SetAsideStock } from '../reservations/reservations';
-import { actsOfPost, forgetAct, setTrayAside } from '../batches/tray';
+import { noteLoss, reserve, reserveStone, type ReservedStock } from '../reservations/reservations';
+import { actsOfPost, forgetAct, reserveTray } from '../batches/tray';
 
 /** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
 export async function batchForgets(tx: Tx, postKey: string): Promise<void> {
   for (const { batchId, ...act } of await actsOfPost(tx, postKey)) {
     await forgetAct(tx, batchId, act);
     await dropPlans(tx, batchId, [act.specId]);
-    await planAgain(tx, batchId, 'What was cut for it was taken back in the ledger.');
+    await noteLoss(tx, batchId, 'What was cut for it was taken back in the ledger.');
   }
 }
-
-/** Says that the cuts of an open batch have to be planned again, and why. */
-const planAgain = (tx: Tx, batchId: string, why: string): Promise<unknown> =>
-  tx.run(
-    `UPDATE batches SET planning = 'stale', planning_key = NULL, planning_said = $3
-      WHERE studio_id = $1 AND batch_id = $2 AND state = 'open'`,
-    [tx.session.studioId, batchId, why],
-  );
 
 const MAKING_TAKEN_BACK =
   'The making of a piece was taken back: what its wires had become was planned for others.';
@@ -46,7 +38,7 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   // What was left of its wires may be planned for another wire of the batch; it goes back into the tray.
   const planned = await tx.select<{ specId: string }>(
     `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
-       JOIN set_asides s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
+       JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
        JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
       WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 AND c.kind = 'cut'`,
     [studioId, batchId, line, piece],
@@ -68,19 +60,20 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
     studioId,
     batchId,
   ]);
-  const toCutAgain = await setTrayAside(tx, batchId);
-  if (planned.length + toCutAgain > 0) await planAgain(tx, batchId, MAKING_TAKEN_BACK);
-  const parts = await tx.select<SetAsideStock & { ware: Ware; articleId: string }>(
+  const toCutAgain = await reserveTray(tx, batchId);
+  if (planned.length + toCutAgain > 0) await noteLoss(tx, batchId, MAKING_TAKEN_BACK);
+  const parts = await tx.select<ReservedStock & { ware: Ware; articleId: string }>(
     `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity, a.ware, a.article_id AS "articleId" FROM movements m
        JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
       WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1, 3, 4`,
     [studioId, pieceId],
   );
   for (const part of parts)
-    if (part.ware === 'stone') await setStoneAside(tx, { id: batchId, number, name }, part);
-  await setAsideFor(
+    if (part.ware === 'stone') await reserveStone(tx, { id: batchId, number, name }, part);
+  await reserve(
     tx,
     batchId,
+    'picked',
     parts.filter(({ ware }) => ware !== 'stone'),
   );
 }

@@ -20,13 +20,13 @@ import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
 import { replacementPrices } from '../prices/replacement';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
-import { batchNumbered, linesOf, type Planning } from '../batches/batches';
+import { batchNumbered, linesOf } from '../batches/batches';
 import { takenOf, type CuttingPlanKept, type PlannedBatchCut } from '@/core/batch/cuttingPlan';
 import { partsInDrawers } from '../drawers/partsInDrawers';
 import { freeWires, type FreeWire } from '../reservations/freeWires';
 import { dropPlans, keepPlan, plansKept } from '../batches/plansKept';
-import { SET_ASIDE_FOR_OTHERS, setAsideFor, type SetAsideStock } from '../reservations/reservations';
-import { lockOpenBatch, madeCounts, progressOf, setTrayAside } from '../batches/tray';
+import { forgetLoss, RESERVED_FOR_OTHERS, reserve, type ReservedStock } from '../reservations/reservations';
+import { lockOpenBatch, madeCounts, progressOf, reserveTray } from '../batches/tray';
 
 /** How long the plan of one spec may take. */
 const LIMIT_MS = 6_000;
@@ -85,17 +85,13 @@ export async function planAnew(
   key: string,
   specIds?: readonly string[],
 ): Promise<void> {
-  const bind = [tx.session.studioId, batchId];
-  const batch = await tx.first<{ planning: Planning }>(
-    'SELECT planning FROM batches WHERE studio_id = $1 AND batch_id = $2',
-    bind,
-  );
-  await setTrayAside(tx, batchId);
-  await dropPlans(tx, batchId, batch?.planning === 'stale' ? undefined : specIds);
+  await reserveTray(tx, batchId);
+  const hasLost = await forgetLoss(tx, batchId);
+  await dropPlans(tx, batchId, hasLost ? undefined : specIds);
   await tx.run(
     `UPDATE batches SET planning = 'working', planning_key = $3, planning_said = 'reading the rack', planning_beat = clock_timestamp()
       WHERE studio_id = $1 AND batch_id = $2`,
-    [...bind, key],
+    [tx.session.studioId, batchId, key],
   );
 }
 
@@ -299,7 +295,7 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
     taken.map(({ id }) => id),
   );
   const free = await tx.select<{ id: string; free: number }>(
-    `SELECT p.stock_piece_id AS id, p.quantity - ${SET_ASIDE_FOR_OTHERS} AS free FROM stock_pieces p
+    `SELECT p.stock_piece_id AS id, p.quantity - ${RESERVED_FOR_OTHERS} AS free FROM stock_pieces p
       WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2)`,
     [studioId, taken.map(({ id }) => id), batch.id],
   );
@@ -317,7 +313,8 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
     );
     return;
   }
-  await setAsideFor(tx, batch.id, [...taken, ...(await partsFor(tx, batch.id))]);
+  await reserve(tx, batch.id, 'planned', taken);
+  await reserve(tx, batch.id, 'picked', await partsFor(tx, batch.id));
   for (const [specId, plan] of plans) await keepPlan(tx, batch.id, { specId, plan });
   await tx.run(
     `UPDATE batches SET planning = 'planned', planning_key = NULL, planning_said = '' WHERE studio_id = $1 AND batch_id = $2`,
@@ -326,7 +323,7 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
 }
 
 /** Beads and findings that a batch asks for and that are not set aside for it yet, as far as they are free: from the oldest packs. */
-async function partsFor(tx: Tx, batchId: string): Promise<SetAsideStock[]> {
+async function partsFor(tx: Tx, batchId: string): Promise<ReservedStock[]> {
   const progress = (await progressOf(tx, [batchId])).get(batchId);
   const lines = await linesOf(tx, [batchId]);
   const parts = partsOfBatch(linesToMake(lines, progress && madeCounts(progress)));
@@ -342,8 +339,8 @@ async function partsFor(tx: Tx, batchId: string): Promise<SetAsideStock[]> {
       .filter(({ key, ware, isNamed }) => key === partKey(name) && (isNamed || ware !== 'stone'))
       .map(({ articleId }) => articleId);
     const packs = await tx.select<{ id: string; free: number; own: number }>(
-      `SELECT p.stock_piece_id AS id, p.quantity - ${SET_ASIDE_FOR_OTHERS} - COALESCE(s.quantity, 0) AS free, COALESCE(s.quantity, 0) AS own
-         FROM stock_pieces p LEFT JOIN set_asides s ON s.studio_id = p.studio_id AND s.stock_piece_id = p.stock_piece_id AND s.batch_id = $3
+      `SELECT p.stock_piece_id AS id, p.quantity - ${RESERVED_FOR_OTHERS} - COALESCE(s.quantity, 0) AS free, COALESCE(s.quantity, 0) AS own
+         FROM stock_pieces p LEFT JOIN reservations s ON s.studio_id = p.studio_id AND s.stock_piece_id = p.stock_piece_id AND s.batch_id = $3
         WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 ORDER BY array_position($2::uuid[], p.article_id), p.number FOR UPDATE OF p`,
       [tx.session.studioId, articles, batchId],
     );

@@ -23,7 +23,7 @@ import { linesOf, type KeptLine } from '../batches/batches';
 import { CutWireInput } from './cutWire.input';
 import { planAnew, planAside } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept, type PlanOfSpec } from '../batches/plansKept';
-import { setAsideExactly, setAsideFor, setAsideOf } from '../reservations/reservations';
+import { reserveExactly, reserve, reservedOf } from '../reservations/reservations';
 import { lockOpenBatch, noteActs, type LockedBatch } from '../batches/tray';
 
 /** What came of a cut. */
@@ -147,7 +147,7 @@ async function cutThese(
     tx,
     wires.flatMap(({ cut }) => sourceOf(sources, cut)?.id ?? []),
   );
-  const others = await setAsideOf(tx, [...held.keys()], batch.id);
+  const others = await reservedOf(tx, [...held.keys()], batch.id);
   const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(...held.values());
   const anew = new Set<string>();
   const asides = new Map<string, number>();
@@ -177,11 +177,12 @@ async function cutThese(
     }
   }
 
-  for (const [id, quantity] of asides) await setAsideExactly(tx, batch.id, { id, quantity });
+  for (const [id, quantity] of asides) await reserveExactly(tx, batch.id, { id, quantity });
   await posting.commit();
-  await setAsideFor(
+  await reserve(
     tx,
     batch.id,
+    'tray',
     tray.map(({ id, wire }) => ({ id, quantity: wire.length })),
   );
   await noteActs(

@@ -7,6 +7,7 @@ import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
 import type { BatchState } from '../batches/batches.input';
+import { PLANNING } from '../batches/planning';
 import { plansKept } from '../batches/plansKept';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 
@@ -54,7 +55,7 @@ export interface CuttingTable extends PlanningStanding {
 }
 
 /** What changes with everything that is done at the table: what was done last, and how the planning stands. */
-const MARK = `b.state || ' ' || b.planning || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
+const MARK = `b.state || ' ' || ${PLANNING} || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
   WHERE c.studio_id = b.studio_id AND c.batch_id = b.batch_id ORDER BY act DESC LIMIT 1), '')`;
 
 /** Whether there is something new at the cutting table: compare it with the mark that was seen; null when there is no such batch. */

@@ -15,9 +15,9 @@ import { linesOf } from '../batches/batches';
 import { thenPlanned } from './cutWire';
 import { MiscutInput } from './cutWire.input';
 import { planAnew } from '../cuttingPlan/planCutting';
-import { setAsideOf } from '../reservations/reservations';
+import { reservedOf } from '../reservations/reservations';
 import { dropPlans } from '../batches/plansKept';
-import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf, setTrayAside } from '../batches/tray';
+import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf, reserveTray } from '../batches/tray';
 
 /**
  * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes
@@ -36,7 +36,7 @@ export function logMiscut(
     const say = (quantity: number) => formatLength(um(quantity), settings.lengthSystem);
     const { wire: stock, spec } = await lockTagged(tx, 'from', input.from);
     const length = expectOk(parseLength(input.length));
-    const others = (await setAsideOf(tx, [stock.id], batch.id)).get(stock.id) ?? 0;
+    const others = (await reservedOf(tx, [stock.id], batch.id)).get(stock.id) ?? 0;
     const free = Math.max(0, stock.quantity - others);
     if (length > free)
       throw invalid('length', `${tag('wire', stock.number)} has ${say(free)} free; ${say(length)} is more.`);
@@ -70,7 +70,7 @@ export function logMiscut(
       { specId: spec.id, cut: null, sourceId: stock.id, cutId, length, reason },
     ]);
     // It may have been a wire of the tray, which is to be cut again then.
-    await setTrayAside(tx, batch.id);
+    await reserveTray(tx, batch.id);
     const replanned = batch.planning !== 'none' && (await openCuts(tx, batch.id, spec.id)).length > 0;
     if (replanned) await planAnew(tx, batch.id, postKey, [spec.id]);
     return { replanned };

@@ -14,7 +14,7 @@ import { linesOf } from '../batches/batches';
 import { thenPlanned } from './cutWire';
 import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept } from '../batches/plansKept';
-import { setAsideExactly, setAsideOf } from '../reservations/reservations';
+import { reserveExactly, reservedOf } from '../reservations/reservations';
 import { forgetAct, lastActs, lockOpenBatch, NOTHING_DONE, progressOf, type Act } from '../batches/tray';
 
 /** What was taken back: wires that are to be cut again, or a mis-cut that was none. */
@@ -98,7 +98,7 @@ async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act):
   );
   if (!spec || !source) return false;
   const { id, number, form, place, quantity } = source;
-  const free = quantity - ((await setAsideOf(tx, [sourceId], batchId)).get(sourceId) ?? 0);
+  const free = quantity - ((await reservedOf(tx, [sourceId], batchId)).get(sourceId) ?? 0);
   if (free <= 0) return false;
   const { planned, ...rest } = cut;
   const minimum = usefulMinimumFor(spec, minimumsOf(await settingsIn(tx)));
@@ -106,6 +106,6 @@ async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act):
   const back = afterUndo(kept.plan, { ...rest, length: planned }, stock, minimum);
   if (!back.fits || !back.stock) return false;
   await keepPlan(tx, batchId, { specId, plan: back.plan });
-  await setAsideExactly(tx, batchId, { id, quantity: takenOf(back.stock) });
+  await reserveExactly(tx, batchId, { id, quantity: takenOf(back.stock) });
   return true;
 }

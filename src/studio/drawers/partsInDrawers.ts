@@ -1,7 +1,7 @@
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import type { Tx } from '@/data/inStudio';
-import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
 
 /** What a part of a pattern is in the drawers, and how much of it is free. */
 export interface FreePart {
@@ -19,7 +19,7 @@ export interface FreePart {
 const MOST_KINDS = 10_000;
 
 /** In SQL: what lies free of an article of alias `a`, for the batch $3. */
-const FREE = `COALESCE((SELECT sum(p.quantity - ${SET_ASIDE_FOR_OTHERS}) FROM stock_pieces p
+const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM stock_pieces p
    WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
 
 /**
@@ -99,7 +99,7 @@ const MEASURES: Readonly<
     table: 'stones',
     columns: 'k.material, k.outline, k.length_um AS length, k.width_um AS width, k.hole_um AS hole',
     only: `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = k.article_id AND p.quantity > 0)
-           AND (k.set_aside_for = '' OR EXISTS (SELECT FROM set_asides s JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
+           AND (k.set_aside_for = '' OR EXISTS (SELECT FROM reservations s JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
                                                  WHERE s.studio_id = $1 AND s.batch_id = $3 AND p.article_id = k.article_id))`,
   },
 };

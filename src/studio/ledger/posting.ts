@@ -8,7 +8,7 @@ import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece } from '@/data/models/stock';
 import { passNumber, takeNumbers } from '../kernel/numbers';
-import { letGoOfTooMuch } from '../reservations/reservations';
+import { releaseExcess } from '../reservations/reservations';
 import { ensureArticle } from '../catalogue/articles';
 import { reopenMonths } from './closings';
 
@@ -303,7 +303,7 @@ export class Posting {
         touched.map((id) => JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity))),
       ],
     );
-    await letGoOfTooMuch(this.#tx, touched, [...this.#turned]);
+    await releaseExcess(this.#tx, touched, [...this.#turned]);
   }
 }
 

@@ -6,7 +6,7 @@ import { formatLength, sumLengths, um, type Micrometres } from '@/core/units/len
 import { describeSpec } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { invalid, Refused, refused } from '../kernel/outcome';
-import { setAsideOf } from '../reservations/reservations';
+import { reservedOf } from '../reservations/reservations';
 import { lockStock, type HeldStock } from '../ledger/posting';
 import { minimumsOf, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
@@ -115,7 +115,7 @@ export async function refuseSetAside(
   { lengthSystem }: Settings,
   batchId: string | null,
 ): Promise<void> {
-  const aside = await setAsideOf(tx, [...stock.keys()], batchId);
+  const aside = await reservedOf(tx, [...stock.keys()], batchId);
   const left = new Map([...stock].map(([id, { length }]) => [id, length - (aside.get(id) ?? 0)]));
   cuts.forEach(({ from, cut }, index) => {
     const rest = (left.get(from) ?? 0) - cut;

@@ -8,7 +8,7 @@ import type { WireForm } from '@/core/stock/ware';
 import { piecesReady } from '@/core/batch/batch';
 import { batchNumbered, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
-import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
 import { proposeParts, type PartProposal } from './proposeParts';
@@ -181,9 +181,9 @@ export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]
   return tx.select<Choice>(
     // What is set aside for a batch is not offered.
     `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
-       SELECT p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length
+       SELECT p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity - ${RESERVED_FOR_OTHERS} AS length
          FROM stock_pieces p
-        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > 0 AND p.quantity > ${SET_ASIDE_FOR_OTHERS}
+        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > 0 AND p.quantity > ${RESERVED_FOR_OTHERS}
         ORDER BY p.is_off_cut DESC, p.quantity LIMIT ${OFFERED}) AS c`,
     [tx.session.studioId, [...new Set(specIds)], null],
   );
@@ -192,7 +192,7 @@ export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]
 /** How much of a wire of the rack is set aside for no batch; nothing of one that is not there. */
 export async function lengthFree(tx: Tx, stockPieceId: string): Promise<Micrometres> {
   const [found] = await tx.select<{ readonly length: Micrometres }>(
-    `SELECT p.quantity - ${SET_ASIDE_FOR_OTHERS} AS length FROM stock_pieces p
+    `SELECT p.quantity - ${RESERVED_FOR_OTHERS} AS length FROM stock_pieces p
       WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
     [tx.session.studioId, stockPieceId, null],
   );

@@ -2,7 +2,7 @@ import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { SET_ASIDE_FOR_OTHERS } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
 import { partsInDrawers } from '../drawers/partsInDrawers';
 
 /** Something in the drawers that a part of a piece may be taken from. */
@@ -77,10 +77,10 @@ export async function proposeParts(
 }
 
 const COLUMNS = `p.stock_piece_id AS id, p.ware, p.number, p.article_id AS "articleId", a.name, l.name AS place,
-  p.quantity - ${SET_ASIDE_FOR_OTHERS} AS free`;
+  p.quantity - ${RESERVED_FOR_OTHERS} AS free`;
 const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
   LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id`;
-const OWN = `EXISTS (SELECT FROM set_asides s WHERE s.studio_id = $1 AND s.batch_id = $3 AND s.stock_piece_id = p.stock_piece_id)`;
+const OWN = `EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.batch_id = $3 AND s.stock_piece_id = p.stock_piece_id)`;
 
 async function choicesOf(
   tx: Tx,

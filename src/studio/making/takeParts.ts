@@ -2,7 +2,7 @@ import type { PatternPart } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { lessAside, setAsideOf } from '../reservations/reservations';
+import { takeReserved, reservedOf } from '../reservations/reservations';
 import { invalid, Refused } from '../kernel/outcome';
 import { numberOf } from '../kernel/rules';
 import { lockStock, type HeldStock, type Posting } from '../ledger/posting';
@@ -74,7 +74,7 @@ export async function takeParts(
       );
     free.set(from, left - count);
     costs.push(posting.take(from, 'used', count, { reason }));
-    if (batchId !== null) await lessAside(tx, batchId, from, count);
+    if (batchId !== null) await takeReserved(tx, batchId, from, count);
     if (stock.ware === 'stone') await noLongerAside(tx, stock.articleId);
   }
   return { taken: sumCosts(costs), said: sumCosts(said) };
@@ -104,7 +104,7 @@ async function freeOf(
   held: ReadonlyMap<string, HeldStock>,
   batchId: string | null,
 ): Promise<Map<string, number>> {
-  const aside = await setAsideOf(tx, [...held.keys()], batchId);
+  const aside = await reservedOf(tx, [...held.keys()], batchId);
   return new Map([...held].map(([id, { quantity }]) => [id, Math.max(0, quantity - (aside.get(id) ?? 0))]));
 }
 

@@ -1,43 +1,49 @@
 import { tag } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 
+/** What stock is set aside for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
+export type Purpose = 'planned' | 'picked' | 'tray';
+
 /** So much of a stock piece, for a batch. */
-export interface SetAsideStock {
+export interface ReservedStock {
   readonly id: string;
   readonly quantity: number;
 }
 
 /** In SQL over stock_pieces p: what of it is set aside for other batches than $3, or for any when $3 is null. */
-export const SET_ASIDE_FOR_OTHERS = `COALESCE((SELECT sum(o.quantity) FROM set_asides o WHERE o.studio_id = p.studio_id
+export const RESERVED_FOR_OTHERS = `COALESCE((SELECT sum(o.quantity) FROM reservations o WHERE o.studio_id = p.studio_id
   AND o.stock_piece_id = p.stock_piece_id AND o.batch_id IS DISTINCT FROM $3::uuid), 0)::bigint`;
 
 /**
- * In SQL over set_asides s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
+ * In SQL over reservations s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
  * wire once its piece is made is wire like any other.
  */
-export const IN_TRAY = `EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = s.studio_id AND c.batch_id = s.batch_id AND c.cut_id = s.stock_piece_id
-  AND c.kind = 'cut' AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = c.studio_id AND b.batch_id = c.batch_id AND b.line = c.line
-                                        AND b.piece = c.piece))`;
+export const IN_TRAY = `s.purpose = 'tray'`;
 
 /** Sets stock aside for a batch, beside what is set aside for it already. */
-export async function setAsideFor(tx: Tx, batchId: string, stock: readonly SetAsideStock[]): Promise<void> {
+export async function reserve(
+  tx: Tx,
+  batchId: string,
+  purpose: Purpose,
+  stock: readonly ReservedStock[],
+): Promise<void> {
   const there = stock.filter(({ quantity }) => quantity > 0);
   if (there.length === 0) return;
   await tx.run(
-    `INSERT INTO set_asides (studio_id, batch_id, stock_piece_id, quantity)
-     SELECT $1, $2, id, quantity FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = set_asides.quantity + excluded.quantity`,
-    [tx.session.studioId, batchId, there.map(({ id }) => id), there.map(({ quantity }) => quantity)],
+    `INSERT INTO reservations (studio_id, batch_id, stock_piece_id, quantity, purpose)
+     SELECT $1, $2, id, quantity, $5 FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
+     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = reservations.quantity + excluded.quantity`,
+    [tx.session.studioId, batchId, there.map(({ id }) => id), there.map(({ quantity }) => quantity), purpose],
   );
 }
 
 /** Sets a stone aside for a batch; its own page says so too. */
-export async function setStoneAside(
+export async function reserveStone(
   tx: Tx,
   batch: { readonly id: string; readonly number: number; readonly name: string },
   stone: { readonly id: string; readonly articleId: string },
 ): Promise<void> {
-  await setAsideFor(tx, batch.id, [{ id: stone.id, quantity: 1 }]);
+  await reserve(tx, batch.id, 'picked', [{ id: stone.id, quantity: 1 }]);
   await tx.run('UPDATE stones SET set_aside_for = $3 WHERE studio_id = $1 AND article_id = $2', [
     tx.session.studioId,
     stone.articleId,
@@ -45,30 +51,31 @@ export async function setStoneAside(
   ]);
 }
 
-/** Sets so much of a stock piece aside for a batch, whatever was set aside of it for the batch before. */
-export async function setAsideExactly(
+/** Sets so much of a wire aside to be cut for a batch, whatever was set aside of it for the batch before. */
+export async function reserveExactly(
   tx: Tx,
   batchId: string,
-  { id, quantity }: SetAsideStock,
+  { id, quantity }: ReservedStock,
 ): Promise<void> {
-  await tx.run('DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
+  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
     tx.session.studioId,
     batchId,
     id,
   ]);
-  await setAsideFor(tx, batchId, [{ id, quantity }]);
+  await reserve(tx, batchId, 'planned', [{ id, quantity }]);
 }
 
-/** Sets everything free again that was set aside for a batch, its stones too. */
+/** Sets everything free again that was set aside for a batch, its stones too; nothing counts as lost then. */
 export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
   const bind = [tx.session.studioId, batchId];
   await tx.run(
-    `UPDATE stones t SET set_aside_for = '' FROM set_asides s
+    `UPDATE stones t SET set_aside_for = '' FROM reservations s
        JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
       WHERE s.studio_id = $1 AND s.batch_id = $2 AND t.studio_id = $1 AND t.article_id = p.article_id`,
     bind,
   );
-  await tx.run('DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2', bind);
+  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2', bind);
+  await forgetLoss(tx, batchId);
 }
 
 /**
@@ -77,7 +84,7 @@ export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
  */
 export async function releaseUncut(tx: Tx, batchId: string, specIds?: readonly string[]): Promise<void> {
   await tx.run(
-    `DELETE FROM set_asides s USING stock_pieces p
+    `DELETE FROM reservations s USING stock_pieces p
       WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id AND p.ware = 'wire'
         AND ($3::uuid[] IS NULL OR p.article_id = ANY ($3)) AND NOT ${IN_TRAY}`,
     [tx.session.studioId, batchId, specIds ?? null],
@@ -86,36 +93,54 @@ export async function releaseUncut(tx: Tx, batchId: string, specIds?: readonly s
 
 /**
  * Lets go of stock that is set aside but not there any more, or became something else: whatever took it, a batch is not to count on
- * it. Batches that lose some of theirs have to be planned again, and say so.
+ * it. What batches lose by it is written down.
  * @param turned those of them that are another article now
  */
-export async function letGoOfTooMuch(
+export async function releaseExcess(
   tx: Tx,
   stockPieceIds: readonly string[],
   turned: readonly string[],
 ): Promise<void> {
   await tx.run(
     `WITH over AS (
-       SELECT s.stock_piece_id FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+       SELECT s.stock_piece_id FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
         WHERE s.studio_id = $1 AND s.stock_piece_id = ANY ($2) GROUP BY s.stock_piece_id, p.quantity
        HAVING sum(s.quantity) > p.quantity OR s.stock_piece_id = ANY ($3)),
      gone AS (
-       DELETE FROM set_asides s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
-     UPDATE batches b SET planning = 'stale', planning_key = NULL,
-            planning_said = 'Stock that was set aside for it is not there any more.'
-      WHERE b.studio_id = $1 AND b.batch_id IN (SELECT batch_id FROM gone)`,
-    [tx.session.studioId, stockPieceIds, turned],
+       DELETE FROM reservations s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
+     INSERT INTO reservation_losses (studio_id, batch_id, reason) SELECT DISTINCT $1::uuid, batch_id, $4 FROM gone
+     ON CONFLICT (studio_id, batch_id) DO UPDATE SET reason = excluded.reason`,
+    [tx.session.studioId, stockPieceIds, turned, NOT_THERE],
   );
 }
 
+const NOT_THERE = 'Stock that was set aside for it is not there any more.';
+
+/** Writes down that a batch has lost what it counted on, and why. */
+export const noteLoss = (tx: Tx, batchId: string, reason: string): Promise<unknown> =>
+  tx.run(
+    `INSERT INTO reservation_losses (studio_id, batch_id, reason) VALUES ($1, $2, $3)
+     ON CONFLICT (studio_id, batch_id) DO UPDATE SET reason = excluded.reason`,
+    [tx.session.studioId, batchId, reason],
+  );
+
+/** Forgets what a batch has lost: it is planned anew. @returns whether it had lost anything */
+export async function forgetLoss(tx: Tx, batchId: string): Promise<boolean> {
+  const lost = await tx.select<{ reason: string }>(
+    'DELETE FROM reservation_losses WHERE studio_id = $1 AND batch_id = $2 RETURNING reason',
+    [tx.session.studioId, batchId],
+  );
+  return lost.length > 0;
+}
+
 /** What of some stock pieces is set aside, for other batches than one; pieces of which nothing is are left out. */
-export async function setAsideOf(
+export async function reservedOf(
   tx: Tx,
   stockPieceIds: readonly string[],
   batchId: string | null,
 ): Promise<Map<string, number>> {
   const rows = await tx.select<{ id: string; quantity: number }>(
-    `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM set_asides
+    `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM reservations
       WHERE studio_id = $1 AND stock_piece_id = ANY ($2) AND batch_id IS DISTINCT FROM $3::uuid GROUP BY 1`,
     [tx.session.studioId, stockPieceIds, batchId],
   );
@@ -123,14 +148,14 @@ export async function setAsideOf(
 }
 
 /** Takes so much of a stock piece off what is set aside of it for a batch: it is used. */
-export async function lessAside(tx: Tx, batchId: string, id: string, quantity: number): Promise<void> {
+export async function takeReserved(tx: Tx, batchId: string, id: string, quantity: number): Promise<void> {
   const bind = [tx.session.studioId, batchId, id, quantity];
   await tx.run(
-    'DELETE FROM set_asides WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3 AND quantity <= $4',
+    'DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3 AND quantity <= $4',
     bind,
   );
   await tx.run(
-    'UPDATE set_asides SET quantity = quantity - $4 WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
+    'UPDATE reservations SET quantity = quantity - $4 WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
     bind,
   );
 }

@@ -274,14 +274,22 @@ describe('a batch that is begun', () => {
     const { studioId } = session;
     const tray = (await table(session, number)).acts[0]?.became ?? 0;
     const aside = `(SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $1 AND number = ${tray} AND ware = 'wire')`;
-    await asOwner(`UPDATE set_asides SET quantity = 1 WHERE studio_id = $1 AND stock_piece_id = ${aside}`, [
+    await asOwner(`UPDATE reservations SET quantity = 1 WHERE studio_id = $1 AND stock_piece_id = ${aside}`, [
       studioId,
     ]);
     expect(await differencesIn(session)).toMatchObject([{ what: 'W-0002 in the tray' }]);
     await asOwner(
-      `UPDATE set_asides SET quantity = 100000 WHERE studio_id = $1 AND stock_piece_id = ${aside}`,
+      `UPDATE reservations SET quantity = 100000 WHERE studio_id = $1 AND stock_piece_id = ${aside}`,
       [studioId],
     );
+    const saidToBe = (purpose: string) =>
+      asOwner(
+        `UPDATE reservations SET purpose = '${purpose}' WHERE studio_id = $1 AND stock_piece_id = ${aside}`,
+        [studioId],
+      );
+    await saidToBe('planned');
+    expect(await differencesIn(session)).toMatchObject([{ what: 'W-0002 aside in a tray' }]);
+    await saidToBe('tray');
     await asOwner('UPDATE batch_cuts SET piece = 2 WHERE studio_id = $1', [studioId]);
     expect(await differencesIn(session)).toMatchObject([
       { what: 'cuts of batch R-0001', rebuilt: 'cut already' },

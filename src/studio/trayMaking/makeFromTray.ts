@@ -6,7 +6,7 @@ import type { Tx } from '@/data/inStudio';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from '../batches/batches';
-import { lessAside } from '../reservations/reservations';
+import { takeReserved } from '../reservations/reservations';
 import { dropEverything } from '../batches/plansKept';
 import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
 
@@ -129,14 +129,14 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
   const { studioId } = tx.session;
   if (stoneId === null) return cost(0);
   const aside = await tx.first<{ articleId: string }>(
-    `SELECT p.article_id AS "articleId" FROM set_asides s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
+    `SELECT p.article_id AS "articleId" FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
       WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.stock_piece_id = $3`,
     [studioId, batchId, stoneId],
   );
   if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
   posting.hold(...(await lockStock(tx, [stoneId])).values());
   const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
-  await lessAside(tx, batchId, stoneId, 1);
+  await takeReserved(tx, batchId, stoneId, 1);
   await tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
     studioId,
     aside.articleId,
@@ -149,7 +149,7 @@ export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<vo
   const { batchId, line, piece } = tray;
   const { studioId } = tx.session;
   await tx.run(
-    `DELETE FROM set_asides s USING batch_cuts c WHERE s.studio_id = $1 AND s.batch_id = $2 AND c.studio_id = $1 AND c.batch_id = $2
+    `DELETE FROM reservations s USING batch_cuts c WHERE s.studio_id = $1 AND s.batch_id = $2 AND c.studio_id = $1 AND c.batch_id = $2
         AND c.line = $3 AND c.piece = $4 AND s.stock_piece_id = c.cut_id`,
     [studioId, batchId, line, piece],
   );

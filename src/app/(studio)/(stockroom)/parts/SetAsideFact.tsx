@@ -1,7 +1,7 @@
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import type { Measure } from '@/core/stock/amount';
-import { setAsidesOf } from '@/studio/reservations/reservationsOf';
+import { reservationsOf } from '@/studio/reservations/reservationsOf';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { Amount } from '@/ui/Amount';
 import { Fact } from './HistoryTable';
@@ -16,7 +16,7 @@ export async function SetAsideFact({
   of: string;
   measure: Measure;
 }) {
-  const asides = await setAsidesOf(session, of);
+  const asides = await reservationsOf(session, of);
   if (asides.length === 0) return null;
   return (
     <Fact name="Set aside">
