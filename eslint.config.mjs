@@ -8,6 +8,7 @@ export default tseslint.config(
   {
     files: ['**/*.ts', '**/*.tsx'],
     plugins: { 'react-hooks': reactHooks, regexp },
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
       ...reactHooks.configs['recommended-latest']?.rules,
       '@typescript-eslint/no-explicit-any': 'error',
@@ -16,8 +17,24 @@ export default tseslint.config(
       // What is typed may be long: no expression takes more than its length.
       'regexp/no-super-linear-backtracking': 'error',
       'regexp/no-super-linear-move': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-unsafe-argument': 'error',
+      '@typescript-eslint/no-unsafe-assignment': 'error',
+      '@typescript-eslint/no-unsafe-call': 'error',
+      '@typescript-eslint/no-unsafe-member-access': 'error',
+      '@typescript-eslint/no-unsafe-return': 'error',
       'no-console': 'error',
       eqeqeq: 'error',
+    },
+  },
+  // What a matcher like expect.closeTo() stands for has no type.
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
     },
   },
   {

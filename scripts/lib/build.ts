@@ -16,8 +16,8 @@ const MARK = path.join('.next', 'built-from');
 
 function* files(place: string): Generator<string> {
   if (!fs.existsSync(place)) return;
-  if (fs.statSync(place).isFile()) return yield place;
-  for (const name of fs.readdirSync(place).sort()) yield* files(path.join(place, name));
+  if (fs.statSync(place).isFile()) yield place;
+  else for (const name of fs.readdirSync(place).sort()) yield* files(path.join(place, name));
 }
 
 /** A digest of everything the build depends on; tests do not count. */

@@ -40,8 +40,8 @@ function runExample(index: number, name: string): unknown {
     'exports',
     ...Object.keys(GIVEN),
     `${outputText}\nreturn exports.${name} ?? ${name};`,
-  );
-  return run({}, ...Object.values(GIVEN)) as unknown;
+  ) as (exports: object, ...given: unknown[]) => unknown;
+  return run({}, ...Object.values(GIVEN));
 }
 
 describe('what docs/techniques.md shows', () => {

@@ -2,6 +2,8 @@ import 'reflect-metadata';
 import fc from 'fast-check';
 import { OUTLINES } from '@/core/stone/stone';
 import { TECHNIQUES } from '@/core/techniques/registry';
+import type * as Solve from '@/core/cuttingStock/solve';
+import type * as Programme from '@/core/programme/programme';
 import type { Parameter } from '@/core/parameter/parameter';
 import { answerTechnique, ENDPOINTS } from './endpoints';
 
@@ -9,8 +11,8 @@ import { answerTechnique, ENDPOINTS } from './endpoints';
 
 jest.mock('../jobs/runJob', () => ({
   runJob: async (job: { readonly name: string }, { problem }: { problem: never }) => {
-    const { solveCutting } = jest.requireActual('@/core/cuttingStock/solve');
-    const { loadSolver } = jest.requireActual('@/core/programme/programme');
+    const { solveCutting } = jest.requireActual<typeof Solve>('@/core/cuttingStock/solve');
+    const { loadSolver } = jest.requireActual<typeof Programme>('@/core/programme/programme');
     expect(job.name).toBe('planCuts');
     return solveCutting(problem, await loadSolver(), { limitMs: 20, clock: () => performance.now() });
   },
@@ -130,7 +132,7 @@ function valueOf(parameter: Parameter): fc.Arbitrary<unknown> {
 }
 
 it.each(TECHNIQUES.map((each) => [each.id, each] as const))('%s', async (id, { parameters }) => {
-  const keys = Object.entries(parameters).map(([key, parameter]) => [
+  const keys = Object.entries(parameters).map(([key, parameter]): [string, fc.Arbitrary<unknown>] => [
     key,
     fc.oneof({ weight: 40, arbitrary: valueOf(parameter) }, { weight: 1, arbitrary: junk }),
   ]);

@@ -28,7 +28,9 @@ function useOf({ id, technique: name, values = {}, takes = {} }: PieceActInput, 
     );
   const read = readValues(technique.parameters, values);
   if (!read.ok) {
-    const fields = Object.entries(read.error).map(([field, said]) => [`acts.${index}.values.${field}`, said]);
+    const fields = Object.entries(read.error).map(
+      ([field, said]) => [`acts.${index}.values.${field}`, said] as const,
+    );
     throw new Refused({
       kind: 'invalid',
       message: Object.values(read.error)[0] ?? '',

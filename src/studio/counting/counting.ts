@@ -176,7 +176,7 @@ export function keepCounted(
   lines: readonly LineTyped[],
 ): Promise<Outcome<{ readonly wrong: Readonly<Record<string, string>> }>> {
   const prepare = async () => {
-    if (!Array.isArray(lines) || lines.length > BATCH)
+    if (!Array.isArray(lines as unknown) || lines.length > BATCH)
       throw new Refused({ kind: 'invalid', message: `At most ${BATCH} lines are kept at once.` });
     return Promise.all(
       lines.map(async ({ id, typed }) => ({

@@ -43,8 +43,10 @@ function sizeOf(sheet: WorkSheet): number {
 export function fileAsCsv(bytes: Uint8Array): string {
   if (!isZip(bytes)) return decoded(bytes);
   const book = readBook(bytes);
-  const sheets = book.SheetNames.flatMap((name) => book.Sheets[name] ?? []);
-  const filled = sheets.map((sheet) => ({ sheet, cells: sizeOf(sheet) }));
+  const filled = book.SheetNames.flatMap((name) => {
+    const sheet = book.Sheets[name];
+    return sheet ? [{ sheet, cells: sizeOf(sheet) }] : [];
+  });
   const [largest] = filled.sort((a, b) => b.cells - a.cells);
   if (!largest || largest.cells === 0) throw refused('This spreadsheet is empty.');
   if (largest.cells > MOST_CELLS)

@@ -4,14 +4,16 @@ const isError = (each: object): each is FieldError => 'type' in each && typeof e
 
 /** Of the errors below a path, those of fields that somebody has been in. */
 function ofTouched(errors: object, path: string, isTouched: (path: string) => boolean): object | undefined {
-  const kept = Object.entries(errors).flatMap(([key, each]): [string, object][] => {
-    if (typeof each !== 'object' || each === null) return [];
-    const here = `${path}.${key}`;
-    // The list's own error, that it is empty say, is told.
-    if (isError(each)) return key === 'root' || isTouched(here) ? [[key, each]] : [];
-    const below = ofTouched(each, here, isTouched);
-    return below ? [[key, below]] : [];
-  });
+  const kept = Object.entries(errors as Readonly<Record<string, unknown>>).flatMap(
+    ([key, each]): [string, object][] => {
+      if (typeof each !== 'object' || each === null) return [];
+      const here = `${path}.${key}`;
+      // The list's own error, that it is empty say, is told.
+      if (isError(each)) return key === 'root' || isTouched(here) ? [[key, each]] : [];
+      const below = ofTouched(each, here, isTouched);
+      return below ? [[key, below]] : [];
+    },
+  );
   if (kept.length === 0) return undefined;
   if (!Array.isArray(errors)) return Object.fromEntries(kept);
   const list: object[] = [];

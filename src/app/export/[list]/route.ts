@@ -13,9 +13,9 @@ export async function GET(_request: Request, { params }: { params: Promise<{ lis
   const encoder = new TextEncoder();
   const body = new ReadableStream({
     pull: async (controller) => {
-      const { value, done } = await parts.next();
-      if (done) controller.close();
-      else controller.enqueue(encoder.encode(value));
+      const part = await parts.next();
+      if (part.done) controller.close();
+      else controller.enqueue(encoder.encode(part.value));
     },
   });
   return new Response(body, {
