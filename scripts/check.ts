@@ -1,4 +1,4 @@
 import { checkAll } from './lib/steps';
 import { runCommand } from './lib/say';
 
-runCommand(async () => checkAll());
+runCommand(checkAll);

@@ -3,8 +3,12 @@ import Sequencer from '@jest/test-sequencer';
 /** Files that take longest, longest first: begun last, one of them would be waited for alone. */
 const LONG = [
   'conservation.integration',
-  'cutting/solve',
-  'technique/technique',
+  'techniques/randomPieces1',
+  'techniques/randomPieces2',
+  'calculate/anyQuestion',
+  'paper/paper',
+  'techniques/technique',
+  'cuttingStock/solve',
   'demo.integration',
   'batchWork.integration',
   'crash.integration',

@@ -1,86 +1,12 @@
-import fc from 'fast-check';
 import simpson from 'integrate-adaptive-simpson';
-import { lengthOfPath } from '../geometry/path';
-import { collisionsOf } from '../piece/collisions';
-import { insideBodies } from '../piece/insideBodies';
-import { planOf, planFor, named, ga, type Values } from '../../../tests/support/techniques';
-import { widestGap } from '../../../tests/support/constructions';
-import { WHOLE } from '../../../tests/support/wholeMeasures';
-import { cutFromParts } from '../technique/wireState';
+import { planOf, ga, type Values } from '../../../tests/support/techniques';
 import { roundWire } from '../parameter/parameter';
 import { cutOf, netOf, type Plan } from '../technique/technique';
-
-/** Which measures are tried: always the same, so that a run of the tests says what the last one said. */
-const SEED = 1127;
-/** How many pieces of each technique are measured, and of how many it is looked whether a wire lies in anything. */
-const [MEASURED, LOOKED_AT] = [58, 42];
-let pieces = 0;
 
 const runOf = ({ run }: Plan) => {
   if (!run) throw new Error('it is told by the ways of its wires');
   return run;
 };
-
-describe.each(WHOLE)('%s, whole', (id, values) => {
-  it('has no gap in a wire, and each is as long as its terms within 0.5 %, whatever its measures', () => {
-    fc.assert(
-      fc.property(values, (given) => {
-        const planned = planFor(named(id), given);
-        if (!planned.ok) return;
-        pieces += 1;
-        for (const each of runOf(planned.value).wires) {
-          const { wire, path, net } = each;
-          // Strands of a rope that is bent are cut alike, as long as they are on average.
-          const isRope = wire.first.some(({ sketched }) => sketched !== undefined);
-          const within = isRope ? 0.0075 : 0.005;
-          expect([wire.name, Math.abs(lengthOfPath(path) / net - 1) < within]).toEqual([wire.name, true]);
-          expect([wire.name, widestGap(each) < 1e-6]).toEqual([wire.name, true]);
-        }
-      }),
-      { numRuns: MEASURED, endOnFailure: true, seed: SEED },
-    );
-  });
-
-  it('has no wire in another or in its stone, whatever its measures', () => {
-    fc.assert(
-      fc.property(values, (given) => {
-        const planned = planFor(named(id), given);
-        if (!planned.ok) return;
-        const run = runOf(planned.value);
-        expect(collisionsOf(run)).toEqual([]);
-        expect(insideBodies(run)).toEqual([]);
-      }),
-      { numRuns: LOOKED_AT, endOnFailure: true, seed: SEED },
-    );
-  });
-
-  it('cuts as many wires as it has, for its net lengths and its tails', () => {
-    const plan = planOf(id);
-    const { wires } = runOf(plan);
-    // What it is wound on by itself is there already.
-    const parameters = plan.cuts.map(({ wire }) => wire);
-    const cut = wires.filter(({ wire }) => parameters.includes(cutFromParts(wire.cutFrom).parameter));
-    // What is made of the rest of a cut is part of it.
-    const whole = cut.filter(({ wire }) => wire.restOf === undefined);
-    expect(plan.cuts.reduce((sum, { count }) => sum + count, 0)).toBe(whole.length);
-    const [net, all] = [netOf, cutOf].map((of) =>
-      plan.cuts.reduce((sum, each) => sum + each.count * of(each), 0),
-    );
-    // What is cut alike differs by a hundredth of a millimetre at most.
-    expect(net).toBeCloseTo(
-      cut.reduce((sum, each) => sum + each.net, 0),
-      2,
-    );
-    expect(all).toBeCloseTo(
-      cut.reduce((sum, each) => sum + each.cut, 0),
-      2,
-    );
-  });
-});
-
-it('more than two thousand pieces could be made and were measured', () => {
-  expect(pieces).toBeGreaterThan(2000);
-});
 
 const terms = (plan: Plan, cut = 0) => plan.cuts[cut]?.terms.map(({ name }) => name);
 

@@ -1,0 +1,33 @@
+import path from 'node:path';
+import { say } from './say';
+
+/** Files of tests that are told of each kind: the others take little. */
+const TOLD = 12;
+
+/** How long a file of tests took, seconds. */
+export interface FileTime {
+  readonly file: string;
+  readonly seconds: number;
+}
+
+const minutes = (seconds: number): string => (seconds / 60).toFixed(1);
+
+/** Says how long files of tests took, the longest first. */
+export function tellTimes(what: string, times: readonly FileTime[]): void {
+  const sorted = [...times].sort((a, b) => b.seconds - a.seconds);
+  const sum = sorted.reduce((total, { seconds }) => total + seconds, 0);
+  say(`\n${what}: ${minutes(sum)} minutes of ${sorted.length} files, beside each other. The longest:`);
+  for (const { file, seconds } of sorted.slice(0, TOLD))
+    say(`  ${minutes(seconds).padStart(5)}  ${path.relative(process.cwd(), file)}`);
+}
+
+/** Does a part of the run. @returns what came of it; how long it took is told */
+export async function timedPart<T>(name: string, work: () => Promise<T>): Promise<T> {
+  say(`\n— ${name}`);
+  const start = performance.now();
+  try {
+    return await work();
+  } finally {
+    say(`\n${name}: ${minutes((performance.now() - start) / 1000)} minutes`);
+  }
+}

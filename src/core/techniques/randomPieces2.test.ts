@@ -1,0 +1,3 @@
+import { describeRandomPieces } from '../../../tests/support/randomPieces';
+
+describeRandomPieces(1, 2);
