@@ -14,6 +14,7 @@ import { resolve } from '../../src/core/pattern/resolve';
 import { techniqueOf } from '../../src/core/techniques/registry';
 import { tradeWiresBeside } from '../../src/core/wire/tradeWires';
 import { listBatches, showBatch } from '../../src/studio/batches/batches';
+import { showDrawer } from '../../src/studio/drawers/drawers';
 import { DEMO_OWNER } from '../../src/studio/demo/people';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { composePattern } from '../../src/studio/patterns/composePattern';
@@ -128,6 +129,12 @@ describe('the database of the release before pieces', () => {
     expect(numbers.length).toBeGreaterThan(1);
     expect(batches.filter(({ planning }) => planning === 'stale')).toMatchObject([{ number: numbers[0] }]);
     expect(await showBatch(owner, numbers[0] ?? 0)).toMatchObject({ planning: 'stale', said: LOST });
+  });
+
+  it('has the stones that were set aside by hand, each for what it was', async () => {
+    const { pieces } = await showDrawer(owner, 'stone', { state: 'set aside' });
+    const aside = pieces.map(({ detail }) => detail.ware === 'stone' && detail.setAsideFor);
+    expect(aside.filter((purpose) => purpose === 'the harbour fair')).toHaveLength(5);
   });
 
   it('has patterns that can be changed: what they are composed of is planned anew, and drawn', async () => {

@@ -49,7 +49,6 @@ export class Stone extends Model<InferAttributes<Stone>, InferCreationAttributes
   declare edgeUm: Micrometres;
   declare holeAxis: HoleAxis;
   declare holeUm: Micrometres;
-  declare setAsideFor: CreationOptional<string>;
   /** Places of its edge, mm from the middle of its measures; none while it was not traced. */
   declare traced: CreationOptional<readonly Vec[]>;
 }
@@ -109,7 +108,6 @@ export function initDrawerModels(sequelize: Sequelize): void {
       edgeUm: number(),
       holeAxis: text(),
       holeUm: number(),
-      setAsideFor: { ...text(), defaultValue: '' },
       traced: { ...json(), defaultValue: [] },
     },
     { sequelize, tableName: 'stones' },

@@ -1,3 +1,4 @@
+import { tag } from '@/core/tag';
 import { mm } from '@/core/units/length';
 import { checkBooks } from '@/data/checkBooks';
 import { batch, composedFrame, line, planned, studioWithPattern, view } from '../../../tests/support/batches';
@@ -27,6 +28,7 @@ import { relabelWire } from '../wire/relabelWire';
 import { listBatches } from './batches';
 import { cancelBatch } from './cancelBatch';
 import { namePart, pickableArticles } from './namePart';
+import { setAside } from '../drawers/setAside';
 import { planBatch } from './planBatch';
 import {
   beginPlanning,
@@ -131,6 +133,10 @@ describe('a batch', () => {
     ]);
     expect((await showDrawerPiece(session, 'stone', stone))?.detail).toMatchObject({
       setAsideFor: 'R-0001 Spring fair',
+    });
+    // What is a batch's is not given away by hand.
+    expect(problemOf(await setAside(session, newKey(), stone, { purpose: 'a neighbour' })).fields).toEqual({
+      purpose: `${tag('stone', stone)} is set aside for a batch; take it out of that first.`,
     });
     const another = await planBatch(session, newKey(), null, batch([line(pattern, 1, { stone: tagged })]));
     expect(problemOf(another).fields?.['lines.0.stone']).toMatch(/is set aside for R-0001 Spring fair/);

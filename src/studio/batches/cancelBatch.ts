@@ -46,14 +46,12 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
       );
       const stones = await tx.select<{
         id: string;
-        articleId: string;
         number: number;
         isFree: boolean;
       }>(
-        `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number,
-                p.quantity > ${RESERVED_FOR_OTHERS} AND t.set_aside_for = '' AS "isFree"
+        `SELECT p.stock_piece_id AS id, p.number,
+                p.quantity > ${RESERVED_FOR_OTHERS} AS "isFree"
            FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
-           JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
           WHERE l.studio_id = $1 AND l.batch_id = $2
             AND NOT EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.line = l.line)
           ORDER BY p.stock_piece_id FOR UPDATE OF p`,
@@ -62,7 +60,7 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
       const gone = stones.find(({ isFree }) => !isFree);
       if (gone)
         throw refused(`${tag('stone', gone.number)} is not free for it any more. Nothing was changed.`);
-      for (const stone of stones) await reserveStone(tx, batch, stone);
+      for (const stone of stones) await reserveStone(tx, batch.id, stone.id);
       await reserveTray(tx, batch.id);
       return null;
     },

@@ -20,7 +20,7 @@ import { post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
-import { RESERVED_FOR_OTHERS, reserveStone } from '../reservations/reservations';
+import { RESERVED_FOR_OTHERS, reserveStone, SET_ASIDE_FOR } from '../reservations/reservations';
 import { dropEverything } from './plansKept';
 import { reserveTray } from './tray';
 
@@ -100,7 +100,7 @@ export function planBatch(
           stoneId,
         ],
       );
-      if (stone) await reserveStone(tx, { id: batchId, number, name }, stone);
+      if (stone) await reserveStone(tx, batchId, stone.id);
     }
     return { number };
   });
@@ -259,7 +259,7 @@ export const stonesFor = (
 ): Promise<ChosenStone[]> =>
   tx.select<ChosenStone>(
     `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
-            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, t.set_aside_for AS "setAsideFor", t.traced,
+            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAsideFor", t.traced,
             ${RESERVED_FOR_OTHERS} AS taken
        FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
       WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id${lock ? ' FOR UPDATE OF p' : ''}`,
@@ -276,11 +276,8 @@ function stoneOf(
   const field = `lines.${index}.stone`;
   const stone = stones.find(({ number }) => number === numberOnTag('stone', text));
   if (!stone) throw invalid(field, `“${text}” is not a stone in the drawer; choose one of the list.`);
-  if (stone.taken > 0 || stone.setAsideFor !== '')
-    throw invalid(
-      field,
-      `${tag('stone', stone.number)} is set aside for ${stone.setAsideFor || 'another batch'}.`,
-    );
+  if (stone.taken > 0)
+    throw invalid(field, `${tag('stone', stone.number)} is set aside for ${stone.setAsideFor}.`);
   if (seen.has(stone.number))
     throw invalid(field, `${tag('stone', stone.number)} is in this batch already; a stone makes one piece.`);
   if (numberOf(count) !== 1)

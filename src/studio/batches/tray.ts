@@ -186,7 +186,8 @@ export async function reserveTray(tx: Tx, batchId: string): Promise<number> {
      SELECT $1, $2, c.cut_id, p.quantity, 'tray' FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = c.cut_id
       WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
         AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = excluded.quantity, purpose = excluded.purpose`,
+     ON CONFLICT (studio_id, stock_piece_id, batch_id) WHERE batch_id IS NOT NULL
+     DO UPDATE SET quantity = excluded.quantity, purpose = excluded.purpose`,
     bind,
   );
   return gone.length;

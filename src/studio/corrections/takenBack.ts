@@ -1,8 +1,7 @@
-import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
 import type { BatchState } from '../batches/batches.input';
 import { dropPlans } from '../batches/plansKept';
-import { noteLoss, reserve, reserveStone, type ReservedStock } from '../reservations/reservations';
+import { noteLoss, reserve, type ReservedStock } from '../reservations/reservations';
 import { actsOfPost, forgetAct, reserveTray } from '../batches/tray';
 
 /** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
@@ -22,19 +21,17 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   const { studioId } = tx.session;
   const made = await tx.first<{
     batchId: string;
-    number: number;
-    name: string;
     state: BatchState;
     line: number;
     piece: number;
   }>(
-    `SELECT m.batch_id AS "batchId", b.number, b.name, b.state, m.line, m.piece FROM batch_pieces m
+    `SELECT m.batch_id AS "batchId", b.state, m.line, m.piece FROM batch_pieces m
        JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
       WHERE m.studio_id = $1 AND m.piece_id = $2 FOR UPDATE`,
     [studioId, pieceId],
   );
   if (!made) return;
-  const { batchId, number, name, state, line, piece } = made;
+  const { batchId, state, line, piece } = made;
   // What was left of its wires may be planned for another wire of the batch; it goes back into the tray.
   const planned = await tx.select<{ specId: string }>(
     `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
@@ -62,18 +59,11 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   ]);
   const toCutAgain = await reserveTray(tx, batchId);
   if (planned.length + toCutAgain > 0) await noteLoss(tx, batchId, MAKING_TAKEN_BACK);
-  const parts = await tx.select<ReservedStock & { ware: Ware; articleId: string }>(
-    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity, a.ware, a.article_id AS "articleId" FROM movements m
+  const parts = await tx.select<ReservedStock>(
+    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
        JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1, 3, 4`,
+      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
     [studioId, pieceId],
   );
-  for (const part of parts)
-    if (part.ware === 'stone') await reserveStone(tx, { id: batchId, number, name }, part);
-  await reserve(
-    tx,
-    batchId,
-    'picked',
-    parts.filter(({ ware }) => ware !== 'stone'),
-  );
+  await reserve(tx, batchId, 'picked', parts);
 }

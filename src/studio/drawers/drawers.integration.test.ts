@@ -85,6 +85,18 @@ describe('drawers', () => {
       await takeOut(session, newKey(), 'stone', second, { kind: 'used', quantity: '1', reason: 'F-0001' }),
     );
     expect([await tags('free'), await tags('used')]).toEqual([[], [second]]);
+    const asideFor = async () => {
+      const detail = (await showDrawerPiece(session, 'stone', first))?.detail;
+      return detail?.ware === 'stone' ? detail.setAsideFor : undefined;
+    };
+    done(await setAside(session, newKey(), first, { purpose: ' a neighbour ' }));
+    expect(await asideFor()).toBe('a neighbour');
+    done(await setAside(session, newKey(), first, { purpose: '' }));
+    expect([await asideFor(), await tags('free')]).toEqual(['', [first]]);
+    // What is used is set aside for nobody any more.
+    done(await setAside(session, newKey(), first, { purpose: 'a neighbour' }));
+    done(await takeOut(session, newKey(), 'stone', first, { kind: 'used', quantity: '1', reason: 'F-0002' }));
+    expect([await asideFor(), await tags('set aside')]).toEqual(['', []]);
     expect(problemOf(await receiveStone(session, newKey(), { ...STONE, edge: '9 mm' })).message).toMatch(
       /more than the stone’s depth/,
     );

@@ -9,6 +9,7 @@ import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
+import { SET_ASIDE_FOR } from '../reservations/reservations';
 import { look, type StudioSession } from '../kernel/useCase';
 import { historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
 import type { DrawerQuery } from './drawers.input';
@@ -72,7 +73,7 @@ const COLUMNS = `p.stock_piece_id AS id, p.article_id AS "articleId", p.ware, p.
   p.initial_quantity AS "initialQuantity", p.cost_units AS cost, l.name AS place, a.photo_id AS "photoId", p.shades, p.note, p.version,
   COALESCE(b.material, s.material, f.material) AS material, b.shape, b.min_um AS "min", b.max_um AS "max",
   COALESCE(b.hole_um, s.hole_um) AS hole, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge,
-  s.hole_axis AS "holeAxis", s.set_aside_for AS "setAsideFor", s.traced, f.finding, f.size, y.unit, y.per_piece AS "perPiece"`;
+  s.hole_axis AS "holeAxis", ${SET_ASIDE_FOR} AS "setAsideFor", s.traced, f.finding, f.size, y.unit, y.per_piece AS "perPiece"`;
 
 const FROM = `stock_pieces p
   JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
@@ -185,6 +186,8 @@ export function showDrawer(
   });
 }
 
+const IS_SET_ASIDE = `EXISTS (SELECT FROM reservations o WHERE o.studio_id = p.studio_id AND o.stock_piece_id = p.stock_piece_id)`;
+
 /** SQL for what is asked; what is used up shows only among used stones. */
 function conditions({ words = '', state = '' }: DrawerQuery, bind: unknown[]): string {
   const parts: string[] = [];
@@ -193,8 +196,8 @@ function conditions({ words = '', state = '' }: DrawerQuery, bind: unknown[]): s
     parts.push(` AND (strpos(a.said, ${slot}) > 0 OR strpos(lower(COALESCE(l.name, '')), ${slot}) > 0)`);
   }
   if (state === 'used') return `${parts.join('')} AND p.quantity = 0`;
-  if (state === 'free') parts.push(` AND s.set_aside_for = ''`);
-  if (state === 'set aside') parts.push(` AND s.set_aside_for <> ''`);
+  if (state === 'free') parts.push(` AND NOT ${IS_SET_ASIDE}`);
+  if (state === 'set aside') parts.push(` AND ${IS_SET_ASIDE}`);
   return `${parts.join('')} AND p.quantity > 0`;
 }
 

@@ -98,9 +98,7 @@ const MEASURES: Readonly<
   stone: {
     table: 'stones',
     columns: 'k.material, k.outline, k.length_um AS length, k.width_um AS width, k.hole_um AS hole',
-    only: `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = k.article_id AND p.quantity > 0)
-           AND (k.set_aside_for = '' OR EXISTS (SELECT FROM reservations s JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id
-                                                 WHERE s.studio_id = $1 AND s.batch_id = $3 AND p.article_id = k.article_id))`,
+    only: `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = k.article_id AND p.quantity > ${RESERVED_FOR_OTHERS})`,
   },
 };
 

@@ -109,7 +109,6 @@ const beads: ArrivalOf<BeadFields> = {
 export async function addStone(
   tx: Tx,
   stone: StoneMeasures,
-  setAsideFor = '',
 ): Promise<{ articleId: string; sortKey: string }> {
   const same = await tx.first<{ count: number }>(
     `SELECT count(*)::int AS count FROM articles WHERE studio_id = $1 AND ware = 'stone'`,
@@ -138,7 +137,6 @@ export async function addStone(
       edgeUm: edge,
       holeAxis,
       holeUm: hole,
-      setAsideFor,
       traced,
     },
   ]);

@@ -9,6 +9,7 @@ import { Refused } from '../kernel/outcome';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
+import { reserveByHand } from '../reservations/reservations';
 import { ensurePlace, ensureSpoolType } from '../stock/places';
 import { ensureSupplier } from '../stock/takeIn';
 import { answersKept } from './answersKept';
@@ -85,6 +86,7 @@ async function open(
   const suppliers = remembered((name: string) => ensureSupplier(tx, name));
   const articles = new Map<string, { articleId: string; sortKey: string }>();
   const today = todayOf(tx.session);
+  const aside: { readonly id: string; readonly note: string }[] = [];
   const lots: Parameters<typeof tx.add<Lot>>[1][number][] = [];
   for (const [index, { row }] of rows.entries()) {
     const { articleKey, purchase, spoolType = '', emptyMass = null } = row;
@@ -108,7 +110,7 @@ async function open(
         createdAt: tx.session.now,
       });
     }
-    posting.open(
+    const stockId = posting.open(
       {
         ware: list.ware,
         ...article,
@@ -127,10 +129,12 @@ async function open(
       row.cost,
       { lotId, reason: 'brought in from a file' },
     );
+    if (row.setAside) aside.push({ id: stockId, note: row.setAside });
     if (index % CHUNK === CHUNK - 1) await onChunk(index + 1);
   }
   await tx.add(Lot, lots);
   await posting.commit();
+  await reserveByHand(tx, aside);
 }
 
 /** Asks once for each name. */

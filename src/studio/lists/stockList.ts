@@ -38,6 +38,8 @@ export interface StockRow {
   readonly spoolType?: string;
   readonly emptyMass?: Micrograms | null;
   readonly shades?: readonly ShadeGroup[];
+  /** What it is set aside for by hand. */
+  readonly setAside?: string;
   /** Equal for rows of the same article, so that it is looked up once. */
   readonly articleKey: string;
   /** Finds or makes what the row is of. */

@@ -10,6 +10,7 @@ import {
   type StoneMeasures,
 } from '@/core/stone/stone';
 import { parseLength, um, type Micrometres } from '@/core/units/length';
+import { SET_ASIDE_FOR } from '../reservations/reservations';
 import { addStone } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import type { RowReader } from './rowReader';
@@ -100,7 +101,8 @@ export const STONE_LIST: StockList = {
       ...common,
       form: 'stone',
       articleKey: '',
-      article: (tx) => addStone(tx, { ...stone, traced }, setAside),
+      setAside,
+      article: (tx) => addStone(tx, { ...stone, traced }),
     };
   },
   write: async (tx, currency, after, most) => {
@@ -119,7 +121,7 @@ export const STONE_LIST: StockList = {
       tx,
       'stone',
       `s.material, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge, s.hole_axis AS "holeAxis",
-       s.hole_um AS hole, s.set_aside_for AS "setAside", s.traced`,
+       s.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAside", s.traced`,
       own('stones'),
       after,
       most,

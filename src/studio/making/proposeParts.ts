@@ -89,8 +89,8 @@ async function choicesOf(
 ): Promise<PartChoice[]> {
   if (articleIds.length === 0) return [];
   const rows = await tx.select<PartChoice>(
-    `SELECT ${COLUMNS} FROM ${FROM} LEFT JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
-      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 AND (COALESCE(t.set_aside_for, '') = '' OR ${OWN})
+    `SELECT ${COLUMNS} FROM ${FROM} 
+      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0
       ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
     [tx.session.studioId, articleIds, batchId],
   );

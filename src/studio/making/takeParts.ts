@@ -75,7 +75,6 @@ export async function takeParts(
     free.set(from, left - count);
     costs.push(posting.take(from, 'used', count, { reason }));
     if (batchId !== null) await takeReserved(tx, batchId, from, count);
-    if (stock.ware === 'stone') await noLongerAside(tx, stock.articleId);
   }
   return { taken: sumCosts(costs), said: sumCosts(said) };
 }
@@ -107,10 +106,3 @@ async function freeOf(
   const aside = await reservedOf(tx, [...held.keys()], batchId);
   return new Map([...held].map(([id, { quantity }]) => [id, Math.max(0, quantity - (aside.get(id) ?? 0))]));
 }
-
-/** A stone that is in a piece is not set aside for anybody. */
-const noLongerAside = (tx: Tx, articleId: string): Promise<void> =>
-  tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
-    tx.session.studioId,
-    articleId,
-  ]);

@@ -1,7 +1,6 @@
-import { tag } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 
-/** What stock is set aside for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
+/** What stock is set aside for a batch for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
 export type Purpose = 'planned' | 'picked' | 'tray';
 
 /** So much of a stock piece, for a batch. */
@@ -10,9 +9,15 @@ export interface ReservedStock {
   readonly quantity: number;
 }
 
-/** In SQL over stock_pieces p: what of it is set aside for other batches than $3, or for any when $3 is null. */
+/** In SQL over stock_pieces p: what of it is set aside by hand or for other batches than $3, or for any when $3 is null. */
 export const RESERVED_FOR_OTHERS = `COALESCE((SELECT sum(o.quantity) FROM reservations o WHERE o.studio_id = p.studio_id
-  AND o.stock_piece_id = p.stock_piece_id AND o.batch_id IS DISTINCT FROM $3::uuid), 0)::bigint`;
+  AND o.stock_piece_id = p.stock_piece_id AND (o.batch_id IS NULL OR o.batch_id IS DISTINCT FROM $3::uuid)), 0)::bigint`;
+
+/** In SQL over stock_pieces p: what a single thing, a stone, is set aside for, in words; empty when it is free. */
+export const SET_ASIDE_FOR = `COALESCE((SELECT CASE WHEN o.batch_id IS NULL THEN o.note
+    ELSE 'R-' || lpad(b.number::text, greatest(4, length(b.number::text)), '0') || ' ' || b.name END
+  FROM reservations o LEFT JOIN batches b ON b.studio_id = o.studio_id AND b.batch_id = o.batch_id
+  WHERE o.studio_id = p.studio_id AND o.stock_piece_id = p.stock_piece_id ORDER BY o.batch_id LIMIT 1), '')`;
 
 /**
  * In SQL over reservations s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
@@ -32,24 +37,36 @@ export async function reserve(
   await tx.run(
     `INSERT INTO reservations (studio_id, batch_id, stock_piece_id, quantity, purpose)
      SELECT $1, $2, id, quantity, $5 FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) DO UPDATE SET quantity = reservations.quantity + excluded.quantity`,
+     ON CONFLICT (studio_id, stock_piece_id, batch_id) WHERE batch_id IS NOT NULL
+     DO UPDATE SET quantity = reservations.quantity + excluded.quantity`,
     [tx.session.studioId, batchId, there.map(({ id }) => id), there.map(({ quantity }) => quantity), purpose],
   );
 }
 
-/** Sets a stone aside for a batch; its own page says so too. */
-export async function reserveStone(
+/** Sets a stone aside for a batch. */
+export const reserveStone = (tx: Tx, batchId: string, stoneId: string): Promise<void> =>
+  reserve(tx, batchId, 'picked', [{ id: stoneId, quantity: 1 }]);
+
+/** Single things that somebody sets aside by hand, each with what for. */
+export async function reserveByHand(
   tx: Tx,
-  batch: { readonly id: string; readonly number: number; readonly name: string },
-  stone: { readonly id: string; readonly articleId: string },
+  things: readonly { readonly id: string; readonly note: string }[],
 ): Promise<void> {
-  await reserve(tx, batch.id, 'picked', [{ id: stone.id, quantity: 1 }]);
-  await tx.run('UPDATE stones SET set_aside_for = $3 WHERE studio_id = $1 AND article_id = $2', [
-    tx.session.studioId,
-    stone.articleId,
-    `${tag('batch', batch.number)} ${batch.name}`.slice(0, 120),
-  ]);
+  if (things.length === 0) return;
+  await tx.run(
+    `INSERT INTO reservations (studio_id, stock_piece_id, quantity, purpose, note)
+     SELECT $1, id, 1, 'hand', note FROM unnest($2::uuid[], $3::text[]) AS v(id, note)
+     ON CONFLICT (studio_id, stock_piece_id) WHERE batch_id IS NULL DO UPDATE SET note = excluded.note`,
+    [tx.session.studioId, things.map(({ id }) => id), things.map(({ note }) => note)],
+  );
 }
+
+/** Sets free what was set aside by hand. */
+export const releaseByHand = (tx: Tx, id: string): Promise<void> =>
+  tx.run('DELETE FROM reservations WHERE studio_id = $1 AND stock_piece_id = $2 AND batch_id IS NULL', [
+    tx.session.studioId,
+    id,
+  ]);
 
 /** Sets so much of a wire aside to be cut for a batch, whatever was set aside of it for the batch before. */
 export async function reserveExactly(
@@ -65,16 +82,12 @@ export async function reserveExactly(
   await reserve(tx, batchId, 'planned', [{ id, quantity }]);
 }
 
-/** Sets everything free again that was set aside for a batch, its stones too; nothing counts as lost then. */
+/** Sets everything free again that was set aside for a batch; nothing counts as lost then. */
 export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
-  const bind = [tx.session.studioId, batchId];
-  await tx.run(
-    `UPDATE stones t SET set_aside_for = '' FROM reservations s
-       JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-      WHERE s.studio_id = $1 AND s.batch_id = $2 AND t.studio_id = $1 AND t.article_id = p.article_id`,
-    bind,
-  );
-  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2', bind);
+  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2', [
+    tx.session.studioId,
+    batchId,
+  ]);
   await forgetLoss(tx, batchId);
 }
 
@@ -108,7 +121,7 @@ export async function releaseExcess(
        HAVING sum(s.quantity) > p.quantity OR s.stock_piece_id = ANY ($3)),
      gone AS (
        DELETE FROM reservations s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
-     INSERT INTO reservation_losses (studio_id, batch_id, reason) SELECT DISTINCT $1::uuid, batch_id, $4 FROM gone
+     INSERT INTO reservation_losses (studio_id, batch_id, reason) SELECT DISTINCT $1::uuid, batch_id, $4 FROM gone WHERE batch_id IS NOT NULL
      ON CONFLICT (studio_id, batch_id) DO UPDATE SET reason = excluded.reason`,
     [tx.session.studioId, stockPieceIds, turned, NOT_THERE],
   );
@@ -133,7 +146,7 @@ export async function forgetLoss(tx: Tx, batchId: string): Promise<boolean> {
   return lost.length > 0;
 }
 
-/** What of some stock pieces is set aside, for other batches than one; pieces of which nothing is are left out. */
+/** What of some stock pieces is set aside, by hand or for other batches than one; pieces of which nothing is are left out. */
 export async function reservedOf(
   tx: Tx,
   stockPieceIds: readonly string[],
@@ -141,7 +154,7 @@ export async function reservedOf(
 ): Promise<Map<string, number>> {
   const rows = await tx.select<{ id: string; quantity: number }>(
     `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM reservations
-      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) AND batch_id IS DISTINCT FROM $3::uuid GROUP BY 1`,
+      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) AND (batch_id IS NULL OR batch_id IS DISTINCT FROM $3::uuid) GROUP BY 1`,
     [tx.session.studioId, stockPieceIds, batchId],
   );
   return new Map(rows.map(({ id, quantity }) => [id, quantity]));

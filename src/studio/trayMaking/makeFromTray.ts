@@ -128,19 +128,14 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
   const { batchId, stoneId, number } = tray;
   const { studioId } = tx.session;
   if (stoneId === null) return cost(0);
-  const aside = await tx.first<{ articleId: string }>(
-    `SELECT p.article_id AS "articleId" FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-      WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.stock_piece_id = $3`,
+  const aside = await tx.first(
+    'SELECT quantity FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
     [studioId, batchId, stoneId],
   );
   if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
   posting.hold(...(await lockStock(tx, [stoneId])).values());
   const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
   await takeReserved(tx, batchId, stoneId, 1);
-  await tx.run(`UPDATE stones SET set_aside_for = '' WHERE studio_id = $1 AND article_id = $2`, [
-    studioId,
-    aside.articleId,
-  ]);
   return paid;
 }
 
