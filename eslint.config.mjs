@@ -49,6 +49,19 @@ export default tseslint.config(
   },
   // The import rules are read by a program that takes nothing else.
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  // One word for one thing: the glossary’s.
+  {
+    files: ['src/{app,data,studio}/**', 'scripts/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Identifier[name=/([eE]rrand|[sS]titch|(^l|L)ane|[sS]etAsides)/]',
+          message: 'docs/glossary.md has the word for it: job, weave, queue, reservation.',
+        },
+      ],
+    },
+  },
   // The commands a person runs talk to that person through the console.
   { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
 );
