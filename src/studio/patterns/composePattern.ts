@@ -1,24 +1,35 @@
 import { expectOk } from '@/core/result';
 import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
-import type { Composition } from '@/core/pattern/composition';
+import type { Composition, Specs } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
 import { techniqueOf, TECHNIQUES } from '@/core/techniques/registry';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { readComposition } from '@/core/pattern/readComposition';
-import { isTradeWire, tradeWireOf } from '@/core/wire/tradeWires';
+import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { ensureSpec, specsById } from '../catalogue/wireSpecs';
+import { allWires, ensureSpec } from '../catalogue/wireSpecs';
 import { ComposePatternInput } from './composePattern.input';
 import { keepPattern, partsFrom, type PatternBase, type Written } from './writePattern';
 
+/** A draft may name a wire of the trade that has become the studio’s since. */
+const OF_THE_TRADE: Specs = Object.fromEntries(TRADE_WIRES.map((wire) => [wire.id, wire]));
+
+/** A pattern as it is composed, worked out with wires of which some may not be the studio’s yet. */
+export interface WorkedOut {
+  readonly input: ComposePatternInput;
+  readonly composition: Composition;
+  readonly resolved: Resolved;
+  readonly specs: Specs;
+}
+
 /**
  * Keeps a pattern that is composed of techniques. Its cuts and steps are worked out here, from the composition and the studio’s own
- * wires, so that what is made at the bench is what was drawn.
+ * wires, so that what is made at the bench is what was drawn; nobody waits for that.
  */
 export function composePattern(
   session: StudioSession,
@@ -26,54 +37,61 @@ export function composePattern(
   base: PatternBase | null,
   plain: unknown,
 ): Promise<Outcome<Written>> {
-  const prepare = () => {
+  const prepare = async () => {
     ownerOnly(session);
-    return readInput(ComposePatternInput, plain);
+    const input = await readInput(ComposePatternInput, plain);
+    return workOut(input, { ...OF_THE_TRADE, ...(await look(session, allWires)) });
   };
-  return post(session, 'composePattern', postKey, prepare, async (tx, input) =>
-    keepPattern(tx, base, await composedBody(tx, input)),
+  return post(session, 'composePattern', postKey, prepare, async (tx, worked) =>
+    keepPattern(tx, base, await composedBody(tx, worked)),
   );
 }
 
-/** What a composition comes to with the studio’s own wires. @throws Refused when it cannot be made as it stands */
-export async function composedBody(
-  tx: Tx,
-  { name, kind, notes, parts, ...input }: ComposePatternInput,
-): Promise<PatternBody> {
-  const composition = await withOwnWires(tx, expectOk(readComposition(input.composition, TECHNIQUES)));
-  const specs = await specsById(
-    tx,
-    composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isUuid)),
-  );
-  const resolved = resolve(composition, Object.fromEntries(specs), techniqueOf);
+/**
+ * Works out what a composition comes to.
+ * @param specs of its wires: the studio’s by their ids, others by what stands for them in the composition until they are the studio’s
+ * @throws Refused when it cannot be made as it stands
+ */
+export function workOut(input: ComposePatternInput, specs: Specs): WorkedOut {
+  const composition = expectOk(readComposition(input.composition, TECHNIQUES));
+  const resolved = resolve(composition, specs, techniqueOf);
   refuseUnready(composition, resolved);
+  return { input, composition, resolved, specs };
+}
+
+/** What is kept of a composition that was worked out. Its other wires become the studio’s: known from now on, with nothing of them in stock. */
+export async function composedBody(tx: Tx, worked: WorkedOut): Promise<PatternBody> {
+  const { input, composition, resolved } = worked;
+  const { name, kind, notes, parts } = input;
   const { currency, lengthSystem } = await settingsIn(tx);
+  const ids = await ownIds(tx, worked);
+  const own = (id: string): string => ids.get(id) ?? id;
   return {
     name: name.trim(),
     kind: kind as PatternKind,
     notes,
-    cuts: cutsOf(resolved, lengthSystem),
+    cuts: cutsOf(resolved, lengthSystem).map((cut) => ({ ...cut, specId: own(cut.specId) })),
     parts: allParts(resolved.parts, partsFrom(parts, currency)),
     steps: stepsOf(resolved),
-    composition,
+    composition: {
+      ...composition,
+      uses: composition.uses.map((use) => ({
+        ...use,
+        wires: Object.fromEntries(Object.entries(use.wires).map(([key, id]) => [key, own(id)])),
+      })),
+    },
   };
 }
 
-/** A composition whose wires of the trade have become the studio’s: known from now on, with nothing of them in stock. */
-async function withOwnWires(tx: Tx, composition: Composition): Promise<Composition> {
-  const wanted = new Set(composition.uses.flatMap(({ wires }) => Object.values(wires).filter(isTradeWire)));
+/** The studio’s ids of wires that something else stood for. */
+async function ownIds(tx: Tx, { composition, specs }: WorkedOut): Promise<ReadonlyMap<string, string>> {
+  const wanted = new Set(composition.uses.flatMap(({ wires }) => Object.values(wires)));
   const own = new Map<string, string>();
   for (const id of wanted) {
-    const wire = tradeWireOf(id);
-    if (wire) own.set(id, (await ensureSpec(tx, wire)).id);
+    const spec = isUuid(id) ? undefined : specs[id];
+    if (spec) own.set(id, (await ensureSpec(tx, spec)).id);
   }
-  return {
-    ...composition,
-    uses: composition.uses.map((use) => ({
-      ...use,
-      wires: Object.fromEntries(Object.entries(use.wires).map(([key, id]) => [key, own.get(id) ?? id])),
-    })),
-  };
+  return own;
 }
 
 const isUuid = (text: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(text);

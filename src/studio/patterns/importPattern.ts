@@ -1,13 +1,12 @@
 import { withMissingWires } from '@/core/pattern/addTechnique';
-import type { PatternBody } from '@/core/pattern/pattern';
+import type { Composition, Specs } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
-import type { Tx } from '@/data/inStudio';
 import { Refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { allWires, ensureSpec } from '../catalogue/wireSpecs';
-import { composedBody } from './composePattern';
+import { composedBody, workOut, type WorkedOut } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { patternFromFile, type PatternRead } from './patternFile';
 import { keepPattern, writtenBody, type Written } from './writePattern';
@@ -22,57 +21,70 @@ export function importPattern(
   postKey: string,
   text: string,
 ): Promise<Outcome<Written>> {
-  const prepare = () => {
+  const prepare = async () => {
     ownerOnly(session);
     const file = patternFromFile(text);
     if (!file.ok) throw new Refused({ kind: 'invalid', message: file.error });
-    return file.value;
+    const [ours, known] = await look(session, async (tx) => [
+      (await settingsIn(tx)).currency,
+      await allWires(tx),
+    ]);
+    const common = commonOf(file.value, ours);
+    return file.value.composition
+      ? workedOutOf(file.value, file.value.composition, common, known)
+      : { file: file.value, common };
   };
-  return post(session, 'importPattern', postKey, prepare, async (tx, file) => {
+  return post(session, 'importPattern', postKey, prepare, async (tx, read) => {
+    if ('resolved' in read) return keepPattern(tx, null, await composedBody(tx, read));
+    const { file, common } = read;
     const ids: Record<string, string> = {};
     for (const [name, spec] of Object.entries(file.wires)) ids[name] = (await ensureSpec(tx, spec)).id;
-    return keepPattern(tx, null, await bodyOnFile(tx, file, ids));
+    const input = await readInput(WritePatternInput, {
+      ...common,
+      cuts: file.cuts.map(({ wire, ...cut }) => ({ ...cut, specId: ids[wire] ?? '' })),
+      steps: file.steps,
+    });
+    return keepPattern(tx, null, await writtenBody(tx, input));
   });
 }
 
-/** What a file says, read as a form is. @param ids of the wires by the names they have in the file */
-async function bodyOnFile(
-  tx: Tx,
-  { name, kind, notes, composition, cuts, steps, parts, currency }: PatternRead,
-  ids: Readonly<Record<string, string>>,
-): Promise<PatternBody> {
-  const ours = (await settingsIn(tx)).currency;
-  const common = {
-    name,
-    kind,
-    notes,
-    parts: parts.map((part) => ({
-      ...part,
-      unitCost: currency === ours && part.unitCost !== '' ? `${part.unitCost} ${ours}` : '',
-    })),
-  };
-  if (!composition)
-    return writtenBody(
-      tx,
-      await readInput(WritePatternInput, {
-        ...common,
-        cuts: cuts.map(({ wire, ...cut }) => ({ ...cut, specId: ids[wire] ?? '' })),
-        steps,
-      }),
-    );
-  const own = {
+/** What a file says of any pattern, as a form has it. @param ours the currency of the studio */
+const commonOf = ({ name, kind, notes, parts, currency }: PatternRead, ours: string) => ({
+  name,
+  kind,
+  notes,
+  parts: parts.map((part) => ({
+    ...part,
+    unitCost: currency === ours && part.unitCost !== '' ? `${part.unitCost} ${ours}` : '',
+  })),
+});
+
+/** Works out a composition from a file. @param known wires of the studio and of the trade */
+async function workedOutOf(
+  { wires }: PatternRead,
+  composition: Composition,
+  common: ReturnType<typeof commonOf>,
+  known: Specs,
+): Promise<WorkedOut> {
+  // Wires of the file stand under names of their own until they are the studio’s.
+  const inFile = (name: string): string => `file ${name}`;
+  const theirs = {
     ...composition,
     uses: composition.uses.map((use) => ({
       ...use,
-      wires: Object.fromEntries(Object.entries(use.wires).map(([param, wire]) => [param, ids[wire] ?? ''])),
+      wires: Object.fromEntries(
+        Object.entries(use.wires).map(([parameter, name]) => [
+          parameter,
+          Object.hasOwn(wires, name) ? inFile(name) : '',
+        ]),
+      ),
     })),
   };
+  const specs = {
+    ...known,
+    ...Object.fromEntries(Object.entries(wires).map(([name, spec]) => [inFile(name), spec])),
+  };
   // An earlier release may have known fewer wires of a technique.
-  return composedBody(
-    tx,
-    await readInput(ComposePatternInput, {
-      ...common,
-      composition: withMissingWires(own, techniqueOf, await allWires(tx)),
-    }),
-  );
+  const whole = withMissingWires(theirs, techniqueOf, specs);
+  return workOut(await readInput(ComposePatternInput, { ...common, composition: whole }), specs);
 }

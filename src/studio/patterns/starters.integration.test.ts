@@ -57,6 +57,14 @@ it('a pattern may be cut from a wire that the studio never had', async () => {
   // The bead of each link came by itself.
   expect(pattern?.body.parts).toMatchObject([{ name: 'bead, 8 mm', count: 12, ofWork: true }]);
   expect((await showRack(session, {})).groups).toEqual([]);
+
+  // Another draft was begun before the studio knew the wire: what stands for it becomes the same wire.
+  const again = done(await composePattern(session, newKey(), null, { ...input, name: 'More brass links' }));
+  const more = await showPattern(session, again.number);
+  expect(more?.body.cuts.map(({ specId }) => specId)).toEqual(pattern?.body.cuts.map(({ specId }) => specId));
+  expect(more?.body.composition?.uses.flatMap(({ wires }) => Object.values(wires))).toEqual(
+    Object.keys(more?.specs ?? {}),
+  );
 });
 
 it('tries the house’s own patterns on a stone: those that the studio has no copy of, with what each takes and what the rack lacks', async () => {

@@ -5,7 +5,7 @@ import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { allWires } from '../catalogue/wireSpecs';
-import { composedBody } from './composePattern';
+import { composedBody, workOut } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
 import { composedOf } from './composedOf';
 import { HOUSE_PATTERNS } from './housePatterns';
@@ -58,26 +58,27 @@ export function takeStarters(
   postKey: string,
   plain: unknown,
 ): Promise<Outcome<{ readonly taken: number }>> {
-  const prepare = () => {
+  const prepare = async () => {
     ownerOnly(session);
-    return readInput(TakeStartersInput, plain);
+    const { names } = await readInput(TakeStartersInput, plain);
+    const specs = await look(session, allWires);
+    return Promise.all(
+      names.map(async (name, index) => {
+        const pattern = STARTERS.find((each) => each.name === name);
+        if (!pattern) throw invalid(`names.${index}`, `“${name}” is none of the house’s own patterns.`);
+        const { kind, notes } = pattern;
+        const composition = composedOf(pattern, specs);
+        const input = await readInput(ComposePatternInput, { name, kind, notes, composition, parts: [] });
+        return { name, worked: workOut(input, specs) };
+      }),
+    );
   };
-  return post(session, 'takeStarters', postKey, prepare, async (tx, { names }) => {
+  return post(session, 'takeStarters', postKey, prepare, async (tx, starters) => {
     const had = await takenNames(tx);
-    const specs = await allWires(tx);
     let taken = 0;
-    for (const [index, name] of names.entries()) {
-      const pattern = STARTERS.find((each) => each.name === name);
-      if (!pattern) throw invalid(`names.${index}`, `“${name}” is none of the house’s own patterns.`);
+    for (const { name, worked } of starters) {
       if (had.has(name.toLowerCase())) continue;
-      const input = await readInput(ComposePatternInput, {
-        name,
-        kind: pattern.kind,
-        notes: pattern.notes,
-        composition: composedOf(pattern, specs),
-        parts: [],
-      });
-      await keepPattern(tx, null, await composedBody(tx, input));
+      await keepPattern(tx, null, await composedBody(tx, worked));
       had.add(name.toLowerCase());
       taken += 1;
     }
