@@ -16,7 +16,7 @@ import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
-import { post, type StudioSession } from '../kernel/useCase';
+import { look, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
@@ -60,8 +60,11 @@ export function planBatch(
   base: BatchBase | null,
   plain: unknown,
 ): Promise<Outcome<{ readonly number: number }>> {
-  const prepare = () => readInput(PlanBatchInput, plain);
-  return post(session, 'planBatch', postKey, prepare, async (tx, input) => {
+  const prepare = async () => {
+    const input = await readInput(PlanBatchInput, plain);
+    return { input, ahead: await workAhead(session, input.lines) };
+  };
+  return post(session, 'planBatch', postKey, prepare, async (tx, { input, ahead }) => {
     const { studioId, userId, now } = session;
     const known = base ? await openBatch(tx, base) : undefined;
     const batchId = known ?? randomUUID();
@@ -82,7 +85,7 @@ export function planBatch(
         `INSERT INTO batches (studio_id, batch_id, number, name, due_on, notes, user_id, created_at) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
         [studioId, batchId, number, name, dueOn, input.notes, userId, now],
       );
-    const lines = await readLines(tx, batchId, input.lines, begun);
+    const lines = await readLines(tx, batchId, input.lines, begun, ahead);
     refuseTooMany(lines);
     for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
       await tx.run(
@@ -173,31 +176,80 @@ function refuseBegun(begun: readonly LineBegun[], lines: readonly BatchLineInput
   }
 }
 
+/** A pattern as it stands in the room. */
+interface PatternRow {
+  readonly number: number;
+  readonly patternId: string;
+  readonly revision: number;
+  readonly body: PatternBody;
+}
+
+/** What lines are worked out from. */
+interface Ground {
+  readonly specs: Readonly<Record<string, KnownSpec>>;
+  readonly lengthSystem: LengthSystem;
+  readonly patterns: readonly PatternRow[];
+  readonly stones: readonly ChosenStone[];
+}
+
+async function groundOf(
+  tx: Tx,
+  batchId: string | null,
+  lines: readonly BatchLineInput[],
+  lock: boolean,
+): Promise<Ground> {
+  const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
+  const { lengthSystem } = await settingsIn(tx);
+  const patterns = await tx.select<PatternRow>(
+    `SELECT p.number, p.pattern_id AS "patternId", p.revision, r.body FROM patterns p
+       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+      WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
+    [tx.session.studioId, lines.map(({ pattern }) => numberOf(pattern))],
+  );
+  return { specs, lengthSystem, patterns, stones: await stonesFor(tx, batchId, lines, lock) };
+}
+
+const patternOf = (patterns: readonly PatternRow[], { pattern }: BatchLineInput): PatternRow | undefined =>
+  patterns.find(({ number }) => number === numberOf(pattern));
+
+/** What lines come to, by what they were worked out from. */
+type Bodies = ReadonlyMap<string, Result<PatternBody>>;
+
+/** Equal for lines that come to the same. */
+const sameBody = (
+  { patternId, revision }: PatternRow,
+  { count: _, ...wanted }: BatchLineInput,
+  stone: ChosenStone | undefined,
+): string => JSON.stringify([patternId, revision, wanted, stone && stoneTexts(stone), stone?.material]);
+
+/** Works lines out before anything is locked, as far as they can be; others have their turn in between. */
+async function workAhead(session: StudioSession, lines: readonly BatchLineInput[]): Promise<Bodies> {
+  const ground = await look(session, (tx) => groundOf(tx, null, lines, false));
+  const bodies = new Map<string, Result<PatternBody>>();
+  for (const wanted of lines) {
+    const pattern = patternOf(ground.patterns, wanted);
+    if (!pattern) continue;
+    const stone = ground.stones.find(({ number }) => number === numberOnTag('stone', wanted.stone));
+    const key = sameBody(pattern, wanted, stone);
+    if (bodies.has(key)) continue;
+    bodies.set(key, bodyOfLine(pattern.body, wanted, stone, ground.specs, ground.lengthSystem));
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  return bodies;
+}
+
 async function readLines(
   tx: Tx,
   batchId: string,
   lines: readonly BatchLineInput[],
   begun: readonly LineBegun[],
+  ahead: Bodies,
 ): Promise<LineRow[]> {
   refuseBegun(begun, lines);
-  const { studioId } = tx.session;
-  const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
-  const { lengthSystem } = await settingsIn(tx);
-  const patterns = await tx.select<{
-    number: number;
-    patternId: string;
-    revision: number;
-    body: PatternBody;
-  }>(
-    `SELECT p.number, p.pattern_id AS "patternId", p.revision, r.body FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-      WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
-    [studioId, lines.map(({ pattern }) => numberOf(pattern))],
-  );
-  const stones = await stonesFor(tx, batchId, lines);
+  const { specs, lengthSystem, patterns, stones } = await groundOf(tx, batchId, lines, true);
   const seen = new Set<number>();
   return lines.map((wanted, index) => {
-    const pattern = patterns.find(({ number }) => number === numberOf(wanted.pattern));
+    const pattern = patternOf(patterns, wanted);
     if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
     const kept = begun.find(({ line }) => line === index + 1);
     const stone = kept?.isMade ? undefined : stoneOf(wanted, index, stones, seen);
@@ -215,7 +267,10 @@ async function readLines(
     const metal = METAL_IDS.find((id) => id === wanted.metal);
     if (wanted.metal !== '' && !metal)
       throw invalid(`lines.${index}.metal`, `“${wanted.metal}” is not a metal; choose one of the list.`);
-    const body = bodyOfLine(pattern.body, wanted, stone, specs, lengthSystem);
+    // Somebody may have changed the pattern meanwhile; then it is worked out here.
+    const body =
+      ahead.get(sameBody(pattern, wanted, stone)) ??
+      bodyOfLine(pattern.body, wanted, stone, specs, lengthSystem);
     if (!body.ok)
       throw invalid(
         `lines.${index}.${metal && Object.keys(measuresOf(wanted, stone)).length === 0 ? 'metal' : 'pattern'}`,
