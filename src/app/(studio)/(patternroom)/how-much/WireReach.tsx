@@ -23,7 +23,8 @@ export function WireReach({
     <AskedBackwards
       labels={{ length: 'Length in hand', which: 'Of which wire' }}
       inHand={names.map((name) => ({ id: name, label: name, asked }))}
-      stands={values}
+      // By what they say: the same values may be read once more.
+      stands={JSON.stringify(values)}
       reach={(wire, measure, length) => measureReached(technique, values, measure, wire, length)}
     />
   );
