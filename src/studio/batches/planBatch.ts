@@ -33,7 +33,6 @@ export interface BatchBase {
 /** A stone that a line is made for. */
 interface ChosenStone extends StoneMeasures {
   readonly id: string;
-  readonly articleId: string;
   readonly number: number;
   readonly setAsideFor: string;
   readonly taken: number;
@@ -313,7 +312,7 @@ export const stonesFor = (
   lock = true,
 ): Promise<ChosenStone[]> =>
   tx.select<ChosenStone>(
-    `SELECT p.stock_piece_id AS id, p.article_id AS "articleId", p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
+    `SELECT p.stock_piece_id AS id, p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
             t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAsideFor", t.traced,
             ${RESERVED_FOR_OTHERS} AS taken
        FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
