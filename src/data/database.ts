@@ -1,6 +1,11 @@
 import pg from 'pg';
 import { Sequelize } from 'sequelize';
+import { addStudio } from './addStudio';
+import { letTransactionsTravel } from './context';
+import { initBatchModels } from './models/batches';
+import { initBookModels } from './models/books';
 import { initDrawerModels } from './models/drawers';
+import { initListModels } from './models/lists';
 import { initMakingModels } from './models/making';
 import { initStudioModels } from './models/studio';
 import { initMetalModels } from './models/metal';
@@ -45,12 +50,17 @@ export function database(): Sequelize {
   }
   if (modelledOn !== held.pewtererDatabase) {
     modelledOn = held.pewtererDatabase;
+    letTransactionsTravel();
+    addStudio(modelledOn);
     initStudioModels(modelledOn);
     initStockModels(modelledOn);
     initPurchaseModels(modelledOn);
     initMetalModels(modelledOn);
     initDrawerModels(modelledOn);
     initMakingModels(modelledOn);
+    initBatchModels(modelledOn);
+    initBookModels(modelledOn);
+    initListModels(modelledOn);
   }
   return modelledOn;
 }

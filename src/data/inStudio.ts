@@ -3,13 +3,20 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import {
   QueryTypes,
   Transaction,
+  type Attributes,
   type BindOrReplacements,
+  type BulkCreateOptions,
   type CreationAttributes,
+  type FindOptions,
   type Model,
   type ModelStatic,
+  type WhereOptions,
 } from 'sequelize';
+import type { Fn, Literal } from 'sequelize/types/utils';
+import { setStudio } from './context';
 import { database } from './database';
 import { isPassing } from './faults';
+import { boundValues, type Columns, type Statement, type ValuesOf } from './sql/statement';
 
 /** Who works in which studio. */
 export interface StudioSession {
@@ -28,8 +35,11 @@ export const zoneOf = ({ zone = 'UTC' }: StudioSession): string => zone;
 /** The day that it is for a session, where its studio is. */
 export const todayOf = (session: StudioSession): string => dayIn(zoneOf(session), session.now);
 
-/** A row of any table: each carries its studio in its key. */
-type StudioRow = Model & { studioId: string };
+/** Which rows, in which order, how many of them, and whether they are locked. */
+export type Asked<Row extends Model> = Pick<
+  FindOptions<Attributes<Row>>,
+  'where' | 'order' | 'limit' | 'lock' | 'include'
+>;
 
 /** A transaction inside one studio: every query in it sees that studio's rows and no other. */
 export interface Tx {
@@ -40,11 +50,49 @@ export interface Tx {
   first<Row extends object>(sql: string, bind?: BindOrReplacements): Promise<Row | undefined>;
   /** Runs a statement. */
   run(sql: string, bind?: BindOrReplacements): Promise<void>;
-  /** Inserts rows with one statement; the studio is added. */
-  add<Row extends StudioRow>(
-    model: ModelStatic<Row>,
-    rows: readonly Omit<CreationAttributes<Row>, 'studioId'>[],
+  /** The rows that a statement answers. */
+  rows<Takes extends Columns, Gives extends Columns>(
+    statement: Statement<Takes, Gives>,
+    values: ValuesOf<Takes>,
+  ): Promise<ValuesOf<Gives>[]>;
+  /** The first of them, if any. */
+  row<Takes extends Columns, Gives extends Columns>(
+    statement: Statement<Takes, Gives>,
+    values: ValuesOf<Takes>,
+  ): Promise<ValuesOf<Gives> | undefined>;
+  /** Runs a statement that answers nothing. */
+  execute<Takes extends Columns>(
+    statement: Statement<Takes, Record<never, never>>,
+    values: ValuesOf<Takes>,
   ): Promise<void>;
+  /** Rows of one table as plain values, with no more of their columns than named. */
+  all<Row extends Model, Name extends keyof Attributes<Row> & string>(
+    model: ModelStatic<Row>,
+    columns: readonly Name[],
+    asked?: Asked<Row>,
+  ): Promise<Pick<Attributes<Row>, Name>[]>;
+  /** The first of them, if any. */
+  one<Row extends Model, Name extends keyof Attributes<Row> & string>(
+    model: ModelStatic<Row>,
+    columns: readonly Name[],
+    asked: Asked<Row>,
+  ): Promise<Pick<Attributes<Row>, Name> | undefined>;
+  /** Adds rows to a table. */
+  add<Row extends Model>(model: ModelStatic<Row>, rows: readonly CreationAttributes<Row>[]): Promise<void>;
+  /** Adds rows to a table; of those whose keys are there already, the named columns are changed instead. */
+  put<Row extends Model>(
+    model: ModelStatic<Row>,
+    rows: readonly CreationAttributes<Row>[],
+    columns: readonly (keyof Attributes<Row> & string)[],
+  ): Promise<void>;
+  /** Changes rows of a table. @returns how many */
+  change<Row extends Model>(
+    model: ModelStatic<Row>,
+    where: WhereOptions<Attributes<Row>>,
+    values: Partial<{ [Name in keyof Attributes<Row>]: Attributes<Row>[Name] | Fn | Literal }>,
+  ): Promise<number>;
+  /** Takes rows out of a table. @returns how many */
+  remove<Row extends Model>(model: ModelStatic<Row>, where: WhereOptions<Attributes<Row>>): Promise<number>;
   /** What a model's own query needs to run inside this transaction. */
   readonly within: { readonly transaction: Transaction };
 }
@@ -146,8 +194,6 @@ async function inLine<T>(studioId: string, work: () => Promise<T>): Promise<T> {
 /** Rows that one statement inserts. */
 const CHUNK = 1000;
 
-type MakeRow<M> = M extends ModelStatic<infer Row extends Model> ? CreationAttributes<Row> : never;
-
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Whether this work is inside a transaction that has its turn already: one inside another must not wait for a third. */
@@ -174,6 +220,7 @@ async function once<T>(
     ? Transaction.ISOLATION_LEVELS.REPEATABLE_READ
     : Transaction.ISOLATION_LEVELS.SERIALIZABLE;
   return sequelize.transaction({ isolationLevel }, async (transaction) => {
+    setStudio(session.studioId);
     const select = <Row extends object>(sql: string, bind: BindOrReplacements = []) =>
       sequelize.query<Row>(sql, { bind, transaction, type: QueryTypes.SELECT });
     const run = async (sql: string, bind: BindOrReplacements = []) => {
@@ -185,20 +232,36 @@ async function once<T>(
       `SELECT set_config('pewterer.studio', $1, true), set_config('TimeZone', $2, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
       [session.studioId, zoneOf(session)],
     );
+    const rows = <Takes extends Columns, Gives extends Columns>(
+      { text, takes }: Statement<Takes, Gives>,
+      values: ValuesOf<Takes>,
+    ) => select<ValuesOf<Gives>>(text, { studio: session.studioId, ...boundValues(takes, values) });
+    const all: Tx['all'] = (model, columns, asked = {}) =>
+      model.findAll({ ...asked, attributes: [...columns], raw: true });
+    const add = async <Row extends Model>(
+      model: ModelStatic<Row>,
+      given: readonly CreationAttributes<Row>[],
+      options: BulkCreateOptions<Attributes<Row>> = {},
+    ) => {
+      for (let from = 0; from < given.length; from += CHUNK)
+        await model.bulkCreate(given.slice(from, from + CHUNK), { ...options, returning: false });
+    };
     const tx: Tx = {
       session,
       select,
       run,
       first: async <Row extends object>(sql: string, bind?: BindOrReplacements) =>
         (await select<Row>(sql, bind))[0],
-      add: async (model, rows) => {
-        if (rows.length === 0) return;
-        const whole = rows.map(
-          (row) => ({ ...row, studioId: session.studioId }) as unknown as MakeRow<typeof model>,
-        );
-        for (let from = 0; from < whole.length; from += CHUNK)
-          await model.bulkCreate(whole.slice(from, from + CHUNK), { transaction, returning: false });
-      },
+      rows,
+      row: async (statement, values) => (await rows(statement, values))[0],
+      execute: async ({ text, takes }, values) =>
+        run(text, { studio: session.studioId, ...boundValues(takes, values) }),
+      all,
+      one: async (model, columns, asked) => (await all(model, columns, { ...asked, limit: 1 }))[0],
+      add,
+      put: (model, given, columns) => add(model, given, { updateOnDuplicate: [...columns] }),
+      change: async (model, where, values) => (await model.update(values, { where }))[0],
+      remove: (model, where) => model.destroy({ where }),
       within: { transaction },
     };
     return readOnly ? work(tx) : hasTurn.run(true, () => work(tx));

@@ -11,6 +11,18 @@ export const flag = (): ModelAttributeColumnOptions => ({ type: DataTypes.BOOLEA
 export const moment = (): ModelAttributeColumnOptions => ({ type: DataTypes.DATE, allowNull: false });
 export const day = (): ModelAttributeColumnOptions => ({ type: DataTypes.DATEONLY, allowNull: false });
 export const json = (): ModelAttributeColumnOptions => ({ type: DataTypes.JSONB, allowNull: false });
+export const keyText = (): ModelAttributeColumnOptions => ({ ...text(), primaryKey: true });
+export const keyNumber = (): ModelAttributeColumnOptions => ({ ...number(), primaryKey: true });
+export const keyDay = (): ModelAttributeColumnOptions => ({ ...day(), primaryKey: true });
+export const keyMoment = (): ModelAttributeColumnOptions => ({ ...moment(), primaryKey: true });
+export const numbers = (): ModelAttributeColumnOptions => ({
+  type: DataTypes.ARRAY(DataTypes.INTEGER),
+  allowNull: false,
+});
+export const days = (): ModelAttributeColumnOptions => ({
+  type: DataTypes.ARRAY(DataTypes.DATEONLY),
+  allowNull: false,
+});
 export const maybe = (column: ModelAttributeColumnOptions): ModelAttributeColumnOptions => ({
   ...column,
   allowNull: true,

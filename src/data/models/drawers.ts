@@ -1,6 +1,5 @@
 import {
   DataTypes,
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -13,10 +12,10 @@ import type { Vec } from '@/core/geometry/vector';
 import type { HoleAxis, OutlineKind } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
 import { json, keyId, moment, number, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** A photograph, made small and stripped of everything but the picture. Never changed. */
-export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
-  declare studioId: string;
+export class Photo extends StudioModel<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
   declare photoId: string;
   declare mediaType: string;
   declare width: number;
@@ -26,8 +25,7 @@ export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes
 }
 
 /** One kind of bead. Never changed once written. */
-export class Bead extends Model<InferAttributes<Bead>, InferCreationAttributes<Bead>> {
-  declare studioId: string;
+export class Bead extends StudioModel<InferAttributes<Bead>, InferCreationAttributes<Bead>> {
   declare articleId: string;
   declare material: string;
   declare shape: BeadShape;
@@ -37,8 +35,7 @@ export class Bead extends Model<InferAttributes<Bead>, InferCreationAttributes<B
 }
 
 /** One stone as it was measured. */
-export class Stone extends Model<InferAttributes<Stone>, InferCreationAttributes<Stone>> {
-  declare studioId: string;
+export class Stone extends StudioModel<InferAttributes<Stone>, InferCreationAttributes<Stone>> {
   declare articleId: string;
   declare material: string;
   declare outline: OutlineKind;
@@ -54,8 +51,7 @@ export class Stone extends Model<InferAttributes<Stone>, InferCreationAttributes
 }
 
 /** One kind of finding. Never changed once written. */
-export class Finding extends Model<InferAttributes<Finding>, InferCreationAttributes<Finding>> {
-  declare studioId: string;
+export class Finding extends StudioModel<InferAttributes<Finding>, InferCreationAttributes<Finding>> {
   declare articleId: string;
   declare finding: FindingKind;
   declare material: string;
@@ -63,8 +59,7 @@ export class Finding extends Model<InferAttributes<Finding>, InferCreationAttrib
 }
 
 /** One supply: polish, antiquing, packaging. */
-export class Supply extends Model<InferAttributes<Supply>, InferCreationAttributes<Supply>> {
-  declare studioId: string;
+export class Supply extends StudioModel<InferAttributes<Supply>, InferCreationAttributes<Supply>> {
   declare articleId: string;
   declare unit: SupplyUnit;
   /** Thousandths of the unit that every finished piece uses up. */
@@ -72,52 +67,39 @@ export class Supply extends Model<InferAttributes<Supply>, InferCreationAttribut
 }
 
 export function initDrawerModels(sequelize: Sequelize): void {
-  Photo.init(
-    {
-      studioId: keyId(),
-      photoId: keyId(),
-      mediaType: text(),
-      width: number(),
-      height: number(),
-      bytes: { type: DataTypes.BLOB, allowNull: false },
-      takenIn: moment(),
-    },
-    { sequelize, tableName: 'photos' },
-  );
-  Bead.init(
-    {
-      studioId: keyId(),
-      articleId: keyId(),
-      material: text(),
-      shape: text(),
-      minUm: number(),
-      maxUm: number(),
-      holeUm: number(),
-    },
-    { sequelize, tableName: 'beads' },
-  );
-  Stone.init(
-    {
-      studioId: keyId(),
-      articleId: keyId(),
-      material: text(),
-      outline: text(),
-      lengthUm: number(),
-      widthUm: number(),
-      depthUm: number(),
-      edgeUm: number(),
-      holeAxis: text(),
-      holeUm: number(),
-      traced: { ...json(), defaultValue: [] },
-    },
-    { sequelize, tableName: 'stones' },
-  );
-  Finding.init(
-    { studioId: keyId(), articleId: keyId(), finding: text(), material: text(), size: text() },
-    { sequelize, tableName: 'findings' },
-  );
-  Supply.init(
-    { studioId: keyId(), articleId: keyId(), unit: text(), perPiece: whole() },
-    { sequelize, tableName: 'supplies' },
-  );
+  tieTable(sequelize, Photo, 'photos', {
+    photoId: keyId(),
+    mediaType: text(),
+    width: number(),
+    height: number(),
+    bytes: { type: DataTypes.BLOB, allowNull: false },
+    takenIn: moment(),
+  });
+  tieTable(sequelize, Bead, 'beads', {
+    articleId: keyId(),
+    material: text(),
+    shape: text(),
+    minUm: number(),
+    maxUm: number(),
+    holeUm: number(),
+  });
+  tieTable(sequelize, Stone, 'stones', {
+    articleId: keyId(),
+    material: text(),
+    outline: text(),
+    lengthUm: number(),
+    widthUm: number(),
+    depthUm: number(),
+    edgeUm: number(),
+    holeAxis: text(),
+    holeUm: number(),
+    traced: { ...json(), defaultValue: [] },
+  });
+  tieTable(sequelize, Finding, 'findings', {
+    articleId: keyId(),
+    finding: text(),
+    material: text(),
+    size: text(),
+  });
+  tieTable(sequelize, Supply, 'supplies', { articleId: keyId(), unit: text(), perPiece: whole() });
 }

@@ -1,5 +1,4 @@
 import {
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -8,11 +7,11 @@ import {
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { fraction, id, json, keyId, maybe, moment, number, text, whole } from './columns';
+import { fraction, id, json, keyId, keyNumber, maybe, moment, number, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** A pattern as it is listed; what it says is in its revisions. */
-export class Pattern extends Model<InferAttributes<Pattern>, InferCreationAttributes<Pattern>> {
-  declare studioId: string;
+export class Pattern extends StudioModel<InferAttributes<Pattern>, InferCreationAttributes<Pattern>> {
   declare patternId: string;
   declare number: number;
   /** The newest revision. */
@@ -23,11 +22,10 @@ export class Pattern extends Model<InferAttributes<Pattern>, InferCreationAttrib
 }
 
 /** What a pattern said at one time. A finished piece keeps the revision it was made from. */
-export class PatternRevision extends Model<
+export class PatternRevision extends StudioModel<
   InferAttributes<PatternRevision>,
   InferCreationAttributes<PatternRevision>
 > {
-  declare studioId: string;
   declare patternId: string;
   declare revision: number;
   declare body: PatternBody;
@@ -36,8 +34,7 @@ export class PatternRevision extends Model<
 }
 
 /** One finished, numbered object with what it took. */
-export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes<Piece>> {
-  declare studioId: string;
+export class Piece extends StudioModel<InferAttributes<Piece>, InferCreationAttributes<Piece>> {
   declare pieceId: string;
   declare number: number;
   declare patternId: string;
@@ -79,64 +76,52 @@ export class Piece extends Model<InferAttributes<Piece>, InferCreationAttributes
 }
 
 export function initMakingModels(sequelize: Sequelize): void {
-  Pattern.init(
-    {
-      studioId: keyId(),
-      patternId: keyId(),
-      number: number(),
-      revision: number(),
-      name: text(),
-      kind: text(),
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'patterns' },
-  );
-  PatternRevision.init(
-    {
-      studioId: keyId(),
-      patternId: keyId(),
-      revision: { ...number(), primaryKey: true },
-      body: json(),
-      userId: id(),
-      writtenAt: moment(),
-    },
-    { sequelize, tableName: 'pattern_revisions' },
-  );
-  Piece.init(
-    {
-      studioId: keyId(),
-      pieceId: keyId(),
-      number: number(),
-      patternId: id(),
-      revision: number(),
-      name: text(),
-      kind: text(),
-      size: { ...text(), defaultValue: '' },
-      userId: id(),
-      madeAt: moment(),
-      wireCost: whole(),
-      wireReplacement: whole(),
-      scrapCost: whole(),
-      scrapReplacement: whole(),
-      spoilageCost: whole(),
-      spoilageReplacement: whole(),
-      partsCost: whole(),
-      partsTaken: { ...whole(), defaultValue: 0 },
-      minutes: fraction(),
-      setUpMinutes: fraction(),
-      sharedBy: number(),
-      hourlyRate: whole(),
-      overheadPerHour: whole(),
-      wireMassUg: whole(),
-      goingPrice: maybe(whole()),
-      school: maybe(text()),
-      price: maybe(whole()),
-      version: { ...number(), defaultValue: 1 },
-      drawerStockId: maybe(id()),
-      struckAt: maybe(moment()),
-      suppliesCost: { ...whole(), defaultValue: 0 },
-      suppliesReplacement: { ...whole(), defaultValue: 0 },
-    },
-    { sequelize, tableName: 'pieces' },
-  );
+  tieTable(sequelize, Pattern, 'patterns', {
+    patternId: keyId(),
+    number: number(),
+    revision: number(),
+    name: text(),
+    kind: text(),
+    createdAt: moment(),
+  });
+  tieTable(sequelize, PatternRevision, 'pattern_revisions', {
+    patternId: keyId(),
+    revision: keyNumber(),
+    body: json(),
+    userId: id(),
+    writtenAt: moment(),
+  });
+  tieTable(sequelize, Piece, 'pieces', {
+    pieceId: keyId(),
+    number: number(),
+    patternId: id(),
+    revision: number(),
+    name: text(),
+    kind: text(),
+    size: { ...text(), defaultValue: '' },
+    userId: id(),
+    madeAt: moment(),
+    wireCost: whole(),
+    wireReplacement: whole(),
+    scrapCost: whole(),
+    scrapReplacement: whole(),
+    spoilageCost: whole(),
+    spoilageReplacement: whole(),
+    partsCost: whole(),
+    partsTaken: { ...whole(), defaultValue: 0 },
+    minutes: fraction(),
+    setUpMinutes: fraction(),
+    sharedBy: number(),
+    hourlyRate: whole(),
+    overheadPerHour: whole(),
+    wireMassUg: whole(),
+    goingPrice: maybe(whole()),
+    school: maybe(text()),
+    price: maybe(whole()),
+    version: { ...number(), defaultValue: 1 },
+    drawerStockId: maybe(id()),
+    struckAt: maybe(moment()),
+    suppliesCost: { ...whole(), defaultValue: 0 },
+    suppliesReplacement: { ...whole(), defaultValue: 0 },
+  });
 }

@@ -1,5 +1,4 @@
 import {
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -7,11 +6,14 @@ import {
 } from 'sequelize';
 import type { Micrograms } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
-import { day, id, keyId, moment, text, whole, serial } from './columns';
+import { day, id, keyDay, keyId, keyText, moment, serial, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** A price of a pure metal on a day, in minor units of the studio's currency for a kilogram. */
-export class MetalPrice extends Model<InferAttributes<MetalPrice>, InferCreationAttributes<MetalPrice>> {
-  declare studioId: string;
+export class MetalPrice extends StudioModel<
+  InferAttributes<MetalPrice>,
+  InferCreationAttributes<MetalPrice>
+> {
   declare metal: string;
   declare day: string;
   declare perKilogram: MinorUnits;
@@ -19,8 +21,10 @@ export class MetalPrice extends Model<InferAttributes<MetalPrice>, InferCreation
 }
 
 /** A replacement price that somebody typed. Never changed. */
-export class TypedPrice extends Model<InferAttributes<TypedPrice>, InferCreationAttributes<TypedPrice>> {
-  declare studioId: string;
+export class TypedPrice extends StudioModel<
+  InferAttributes<TypedPrice>,
+  InferCreationAttributes<TypedPrice>
+> {
   declare typedPriceId: CreationOptional<number>;
   declare articleId: string;
   declare typedAt: Date;
@@ -30,8 +34,7 @@ export class TypedPrice extends Model<InferAttributes<TypedPrice>, InferCreation
 }
 
 /** Scrap that went to a refiner, and what came back for it. Never changed. */
-export class Refining extends Model<InferAttributes<Refining>, InferCreationAttributes<Refining>> {
-  declare studioId: string;
+export class Refining extends StudioModel<InferAttributes<Refining>, InferCreationAttributes<Refining>> {
   declare refiningId: string;
   declare postKey: string;
   declare stockPieceId: string;
@@ -42,39 +45,27 @@ export class Refining extends Model<InferAttributes<Refining>, InferCreationAttr
 }
 
 export function initMetalModels(sequelize: Sequelize): void {
-  MetalPrice.init(
-    {
-      studioId: keyId(),
-      metal: { ...text(), primaryKey: true },
-      day: { ...day(), primaryKey: true },
-      perKilogram: whole(),
-      fetchedAt: moment(),
-    },
-    { sequelize, tableName: 'metal_prices' },
-  );
-  TypedPrice.init(
-    {
-      studioId: keyId(),
-      typedPriceId: serial(),
-      articleId: id(),
-      typedAt: moment(),
-      userId: id(),
-      price: whole(),
-      quantity: whole(),
-    },
-    { sequelize, tableName: 'typed_prices' },
-  );
-  Refining.init(
-    {
-      studioId: keyId(),
-      refiningId: keyId(),
-      postKey: id(),
-      stockPieceId: id(),
-      sentOn: day(),
-      refiner: text(),
-      massUg: whole(),
-      proceeds: whole(),
-    },
-    { sequelize, tableName: 'refinings' },
-  );
+  tieTable(sequelize, MetalPrice, 'metal_prices', {
+    metal: keyText(),
+    day: keyDay(),
+    perKilogram: whole(),
+    fetchedAt: moment(),
+  });
+  tieTable(sequelize, TypedPrice, 'typed_prices', {
+    typedPriceId: serial(),
+    articleId: id(),
+    typedAt: moment(),
+    userId: id(),
+    price: whole(),
+    quantity: whole(),
+  });
+  tieTable(sequelize, Refining, 'refinings', {
+    refiningId: keyId(),
+    postKey: id(),
+    stockPieceId: id(),
+    sentOn: day(),
+    refiner: text(),
+    massUg: whole(),
+    proceeds: whole(),
+  });
 }

@@ -1,5 +1,4 @@
 import {
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -11,17 +10,16 @@ import type { Micrograms } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
 import type { GaugeSystem } from '@/core/wire/gauge';
 import { day, id, keyId, maybe, moment, number, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** Where stock is bought. */
-export class Supplier extends Model<InferAttributes<Supplier>, InferCreationAttributes<Supplier>> {
-  declare studioId: string;
+export class Supplier extends StudioModel<InferAttributes<Supplier>, InferCreationAttributes<Supplier>> {
   declare supplierId: string;
   declare name: string;
 }
 
 /** Several purchases that came together. */
-export class Delivery extends Model<InferAttributes<Delivery>, InferCreationAttributes<Delivery>> {
-  declare studioId: string;
+export class Delivery extends StudioModel<InferAttributes<Delivery>, InferCreationAttributes<Delivery>> {
   declare deliveryId: string;
   declare number: number;
   declare supplierId: string | null;
@@ -38,8 +36,7 @@ export class Delivery extends Model<InferAttributes<Delivery>, InferCreationAttr
 }
 
 /** One purchase. */
-export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot>> {
-  declare studioId: string;
+export class Lot extends StudioModel<InferAttributes<Lot>, InferCreationAttributes<Lot>> {
   declare lotId: string;
   declare articleId: string;
   declare supplierId: string | null;
@@ -69,50 +66,39 @@ export class Lot extends Model<InferAttributes<Lot>, InferCreationAttributes<Lot
 }
 
 export function initPurchaseModels(sequelize: Sequelize): void {
-  Supplier.init(
-    { studioId: keyId(), supplierId: keyId(), name: text() },
-    { sequelize, tableName: 'suppliers' },
-  );
-  Delivery.init(
-    {
-      studioId: keyId(),
-      deliveryId: keyId(),
-      number: number(),
-      supplierId: maybe(id()),
-      boughtOn: day(),
-      note: text(),
-      currency: text(),
-      postage: whole(),
-      tax: whole(),
-      sharedBy: text(),
-      postKey: id(),
-      userId: id(),
-      receivedAt: moment(),
-    },
-    { sequelize, tableName: 'deliveries' },
-  );
-  Lot.init(
-    {
-      studioId: keyId(),
-      lotId: keyId(),
-      articleId: id(),
-      supplierId: maybe(id()),
-      boughtOn: day(),
-      gaugeSystem: maybe(text()),
-      gaugeNumber: maybe(text()),
-      quantity: whole(),
-      massUg: maybe(whole()),
-      price: whole(),
-      paid: whole(),
-      paidCurrency: text(),
-      note: text(),
-      costIs: { ...text(), defaultValue: 'paid' },
-      deliveryId: maybe(id()),
-      deliveryLine: maybe(number()),
-      postageShare: { ...whole(), defaultValue: 0 },
-      taxShare: { ...whole(), defaultValue: 0 },
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'lots' },
-  );
+  tieTable(sequelize, Supplier, 'suppliers', { supplierId: keyId(), name: text() });
+  tieTable(sequelize, Delivery, 'deliveries', {
+    deliveryId: keyId(),
+    number: number(),
+    supplierId: maybe(id()),
+    boughtOn: day(),
+    note: text(),
+    currency: text(),
+    postage: whole(),
+    tax: whole(),
+    sharedBy: text(),
+    postKey: id(),
+    userId: id(),
+    receivedAt: moment(),
+  });
+  tieTable(sequelize, Lot, 'lots', {
+    lotId: keyId(),
+    articleId: id(),
+    supplierId: maybe(id()),
+    boughtOn: day(),
+    gaugeSystem: maybe(text()),
+    gaugeNumber: maybe(text()),
+    quantity: whole(),
+    massUg: maybe(whole()),
+    price: whole(),
+    paid: whole(),
+    paidCurrency: text(),
+    note: text(),
+    costIs: { ...text(), defaultValue: 'paid' },
+    deliveryId: maybe(id()),
+    deliveryLine: maybe(number()),
+    postageShare: { ...whole(), defaultValue: 0 },
+    taxShare: { ...whole(), defaultValue: 0 },
+    createdAt: moment(),
+  });
 }

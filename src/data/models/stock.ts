@@ -1,6 +1,5 @@
 import {
   DataTypes,
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -16,10 +15,10 @@ import type { GaugeSystem } from '@/core/wire/gauge';
 import type { Finish, MetalId, Temper } from '@/core/wire/metal';
 import type { Profile } from '@/core/wire/profile';
 import { id, json, keyId, maybe, moment, number, serial, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** Where in the studio something is kept: a drawer, a peg, a tin. */
-export class Place extends Model<InferAttributes<Place>, InferCreationAttributes<Place>> {
-  declare studioId: string;
+export class Place extends StudioModel<InferAttributes<Place>, InferCreationAttributes<Place>> {
   declare placeId: string;
   declare name: string;
   /** The order in which one goes round when counting. */
@@ -27,16 +26,14 @@ export class Place extends Model<InferAttributes<Place>, InferCreationAttributes
 }
 
 /** A kind of empty spool, with what it weighs. */
-export class SpoolType extends Model<InferAttributes<SpoolType>, InferCreationAttributes<SpoolType>> {
-  declare studioId: string;
+export class SpoolType extends StudioModel<InferAttributes<SpoolType>, InferCreationAttributes<SpoolType>> {
   declare spoolTypeId: string;
   declare name: string;
   declare emptyMassUg: Micrograms;
 }
 
 /** What something in stock is: a wire, a kind of bead, a stone, a finding, a supply, a metal's scrap. */
-export class Article extends Model<InferAttributes<Article>, InferCreationAttributes<Article>> {
-  declare studioId: string;
+export class Article extends StudioModel<InferAttributes<Article>, InferCreationAttributes<Article>> {
   declare articleId: string;
   declare ware: Ware;
   declare name: string;
@@ -58,8 +55,10 @@ export class Article extends Model<InferAttributes<Article>, InferCreationAttrib
 }
 
 /** One kind of wire: same metal, profile, size, temper and finish. Never changed once written. */
-export class WireSpecRow extends Model<InferAttributes<WireSpecRow>, InferCreationAttributes<WireSpecRow>> {
-  declare studioId: string;
+export class WireSpecRow extends StudioModel<
+  InferAttributes<WireSpecRow>,
+  InferCreationAttributes<WireSpecRow>
+> {
   /** The same as its article's. */
   declare specId: string;
   declare metal: MetalId;
@@ -76,8 +75,10 @@ export class WireSpecRow extends Model<InferAttributes<WireSpecRow>, InferCreati
 }
 
 /** One physical thing in stock with what is left of it and of its cost. */
-export class StockPiece extends Model<InferAttributes<StockPiece>, InferCreationAttributes<StockPiece>> {
-  declare studioId: string;
+export class StockPiece extends StudioModel<
+  InferAttributes<StockPiece>,
+  InferCreationAttributes<StockPiece>
+> {
   declare stockPieceId: string;
   declare ware: Ware;
   declare number: number;
@@ -100,8 +101,7 @@ export class StockPiece extends Model<InferAttributes<StockPiece>, InferCreation
 }
 
 /** One change of one stock piece. Never changed, never taken away. */
-export class Movement extends Model<InferAttributes<Movement>, InferCreationAttributes<Movement>> {
-  declare studioId: string;
+export class Movement extends StudioModel<InferAttributes<Movement>, InferCreationAttributes<Movement>> {
   declare movementId: CreationOptional<number>;
   declare postKey: string;
   declare happenedAt: Date;
@@ -123,8 +123,7 @@ export class Movement extends Model<InferAttributes<Movement>, InferCreationAttr
 }
 
 /** One reading taken of a spool. Never changed. */
-export class Weighing extends Model<InferAttributes<Weighing>, InferCreationAttributes<Weighing>> {
-  declare studioId: string;
+export class Weighing extends StudioModel<InferAttributes<Weighing>, InferCreationAttributes<Weighing>> {
   declare weighingId: CreationOptional<number>;
   declare postKey: string;
   declare stockPieceId: string;
@@ -142,111 +141,85 @@ export class Weighing extends Model<InferAttributes<Weighing>, InferCreationAttr
 }
 
 export function initStockModels(sequelize: Sequelize): void {
-  Place.init(
-    { studioId: keyId(), placeId: keyId(), name: text(), position: number() },
-    { sequelize, tableName: 'places' },
-  );
-  SpoolType.init(
-    { studioId: keyId(), spoolTypeId: keyId(), name: text(), emptyMassUg: whole() },
-    { sequelize, tableName: 'spool_types' },
-  );
-  Article.init(
-    {
-      studioId: keyId(),
-      articleId: keyId(),
-      ware: text(),
-      name: text(),
-      said: text(),
-      identity: text(),
-      sortKey: text(),
-      minimumBy: { ...text(), defaultValue: 'none' },
-      minimum: { ...whole(), defaultValue: 0 },
-      soldBy: { ...whole(), defaultValue: 0 },
-      priceBy: { ...text(), defaultValue: 'paid' },
-      premium: { ...number(), defaultValue: 0 },
-      fabricationPerMetre: { ...whole(), defaultValue: 0 },
-      version: { ...number(), defaultValue: 1 },
-      photoId: maybe(id()),
-    },
-    { sequelize, tableName: 'articles' },
-  );
-  WireSpecRow.init(
-    {
-      studioId: keyId(),
-      specId: keyId(),
-      metal: text(),
-      profile: text(),
-      widthUm: number(),
-      heightUm: number(),
-      twist: number(),
-      temper: text(),
-      finish: text(),
-      finishName: text(),
-      gaugeSystem: text(),
-      gaugeNumber: text(),
-    },
-    { sequelize, tableName: 'wire_specs' },
-  );
-  StockPiece.init(
-    {
-      studioId: keyId(),
-      stockPieceId: keyId(),
-      ware: text(),
-      number: number(),
-      articleId: id(),
-      lotId: maybe(id()),
-      form: text(),
-      initialQuantity: whole(),
-      quantity: whole(),
-      costUnits: whole(),
-      sortKey: text(),
-      placeId: maybe(id()),
-      spoolTypeId: maybe(id()),
-      emptyMassUg: maybe(whole()),
-      note: { ...text(), defaultValue: '' },
-      version: { ...number(), defaultValue: 1 },
-      shades: { ...json(), defaultValue: [] },
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'stock_pieces' },
-  );
-  Movement.init(
-    {
-      studioId: keyId(),
-      movementId: serial(),
-      postKey: id(),
-      happenedAt: moment(),
-      userId: id(),
-      kind: text(),
-      stockPieceId: id(),
-      articleId: id(),
-      quantity: whole(),
-      costUnits: whole(),
-      reason: text(),
-      lotId: maybe(id()),
-      pieceId: maybe(id()),
-      batchId: maybe(id()),
-      reverses: maybe({ type: DataTypes.BIGINT }),
-    },
-    { sequelize, tableName: 'movements' },
-  );
-  Weighing.init(
-    {
-      studioId: keyId(),
-      weighingId: serial(),
-      postKey: id(),
-      stockPieceId: id(),
-      weighedAt: moment(),
-      userId: id(),
-      grossUg: whole(),
-      emptyUg: whole(),
-      resolutionUg: whole(),
-      beforeUm: whole(),
-      afterUm: whole(),
-      uncertaintyUm: whole(),
-      warning: text(),
-      overrideReason: text(),
-    },
-    { sequelize, tableName: 'weighings' },
-  );
+  tieTable(sequelize, Place, 'places', { placeId: keyId(), name: text(), position: number() });
+  tieTable(sequelize, SpoolType, 'spool_types', { spoolTypeId: keyId(), name: text(), emptyMassUg: whole() });
+  tieTable(sequelize, Article, 'articles', {
+    articleId: keyId(),
+    ware: text(),
+    name: text(),
+    said: text(),
+    identity: text(),
+    sortKey: text(),
+    minimumBy: { ...text(), defaultValue: 'none' },
+    minimum: { ...whole(), defaultValue: 0 },
+    soldBy: { ...whole(), defaultValue: 0 },
+    priceBy: { ...text(), defaultValue: 'paid' },
+    premium: { ...number(), defaultValue: 0 },
+    fabricationPerMetre: { ...whole(), defaultValue: 0 },
+    version: { ...number(), defaultValue: 1 },
+    photoId: maybe(id()),
+  });
+  tieTable(sequelize, WireSpecRow, 'wire_specs', {
+    specId: keyId(),
+    metal: text(),
+    profile: text(),
+    widthUm: number(),
+    heightUm: number(),
+    twist: number(),
+    temper: text(),
+    finish: text(),
+    finishName: text(),
+    gaugeSystem: text(),
+    gaugeNumber: text(),
+  });
+  tieTable(sequelize, StockPiece, 'stock_pieces', {
+    stockPieceId: keyId(),
+    ware: text(),
+    number: number(),
+    articleId: id(),
+    lotId: maybe(id()),
+    form: text(),
+    initialQuantity: whole(),
+    quantity: whole(),
+    costUnits: whole(),
+    sortKey: text(),
+    placeId: maybe(id()),
+    spoolTypeId: maybe(id()),
+    emptyMassUg: maybe(whole()),
+    note: { ...text(), defaultValue: '' },
+    version: { ...number(), defaultValue: 1 },
+    shades: { ...json(), defaultValue: [] },
+    createdAt: moment(),
+  });
+  tieTable(sequelize, Movement, 'movements', {
+    movementId: serial(),
+    postKey: id(),
+    happenedAt: moment(),
+    userId: id(),
+    kind: text(),
+    stockPieceId: id(),
+    articleId: id(),
+    quantity: whole(),
+    costUnits: whole(),
+    reason: text(),
+    lotId: maybe(id()),
+    pieceId: maybe(id()),
+    batchId: maybe(id()),
+    reverses: maybe({ type: DataTypes.BIGINT }),
+  });
+  tieTable(sequelize, Weighing, 'weighings', {
+    weighingId: serial(),
+    postKey: id(),
+    stockPieceId: id(),
+    weighedAt: moment(),
+    userId: id(),
+    grossUg: whole(),
+    emptyUg: whole(),
+    resolutionUg: whole(),
+    beforeUm: whole(),
+    afterUm: whole(),
+    uncertaintyUm: whole(),
+    warning: text(),
+    overrideReason: text(),
+  });
 }

@@ -1,5 +1,4 @@
 import {
-  Model,
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
@@ -13,11 +12,11 @@ import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
 import type { NumberWriting } from '@/core/units/writing';
-import { flag, id, json, keyId, maybe, moment, number, text, whole } from './columns';
+import { flag, id, json, keyId, keyText, maybe, moment, number, text, whole } from './columns';
+import { StudioModel, tieTable } from './studioModel';
 
 /** A studio with its settings. */
-export class Studio extends Model<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
-  declare studioId: string;
+export class Studio extends StudioModel<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
   declare name: string;
   declare currency: string;
   declare lengthSystem: LengthSystem;
@@ -49,19 +48,17 @@ export class Studio extends Model<InferAttributes<Studio>, InferCreationAttribut
 }
 
 /** The useful minimum of one metal or spec, where it differs from the studio's. */
-export class UsefulMinimum extends Model<
+export class UsefulMinimum extends StudioModel<
   InferAttributes<UsefulMinimum>,
   InferCreationAttributes<UsefulMinimum>
 > {
-  declare studioId: string;
   declare scope: 'metal' | 'spec';
   declare of: string;
   declare lengthUm: Micrometres;
 }
 
 /** Somebody who signs in. */
-export class User extends Model<InferAttributes<User>, InferCreationAttributes<User>> {
-  declare studioId: string;
+export class User extends StudioModel<InferAttributes<User>, InferCreationAttributes<User>> {
   declare userId: string;
   declare login: string;
   declare name: string;
@@ -74,8 +71,7 @@ export class User extends Model<InferAttributes<User>, InferCreationAttributes<U
 }
 
 /** What a program signs in with; the token itself is shown once and never kept. */
-export class Token extends Model<InferAttributes<Token>, InferCreationAttributes<Token>> {
-  declare studioId: string;
+export class Token extends StudioModel<InferAttributes<Token>, InferCreationAttributes<Token>> {
   declare tokenId: string;
   declare name: string;
   declare role: 'owner' | 'helper';
@@ -86,8 +82,7 @@ export class Token extends Model<InferAttributes<Token>, InferCreationAttributes
 }
 
 /** A submitted form: posted at most once under its key. */
-export class Post extends Model<InferAttributes<Post>, InferCreationAttributes<Post>> {
-  declare studioId: string;
+export class Post extends StudioModel<InferAttributes<Post>, InferCreationAttributes<Post>> {
   declare postKey: string;
   declare useCase: string;
   declare userId: string;
@@ -95,81 +90,74 @@ export class Post extends Model<InferAttributes<Post>, InferCreationAttributes<P
   declare outcome: unknown;
 }
 
+/** What the studio has of a device. */
+export class DeviceRow extends StudioModel<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  declare device: string;
+  declare kind: string;
+  /** Where it answers; empty for the other kinds. */
+  declare address: CreationOptional<string>;
+}
+
 export function initStudioModels(sequelize: Sequelize): void {
-  Studio.init(
-    {
-      studioId: keyId(),
-      name: text(),
-      currency: text(),
-      lengthSystem: text(),
-      timeZone: { ...text(), defaultValue: 'UTC' },
-      numbers: { ...text(), defaultValue: 'point' },
-      days: { ...text(), defaultValue: 'day' },
-      rings: { ...text(), defaultValue: 'US' },
-      sheet: { ...text(), defaultValue: 'A4' },
-      hourlyRate: whole(),
-      overheadPerHour: whole(),
-      targetPerHour: whole(),
-      materialsFactor: number(),
-      targetMargin: number(),
-      feePercent: number(),
-      feeFixed: whole(),
-      taxPercent: number(),
-      taxIncluded: flag(),
-      priceFrom: text(),
-      priceEndings: json(),
-      rounding: text(),
-      usefulMinimumUm: whole(),
-      version: { ...number(), defaultValue: 1 },
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'studios' },
-  );
-  UsefulMinimum.init(
-    {
-      studioId: keyId(),
-      scope: { ...text(), primaryKey: true },
-      of: { ...text(), primaryKey: true },
-      lengthUm: whole(),
-    },
-    { sequelize, tableName: 'useful_minimums' },
-  );
-  User.init(
-    {
-      studioId: keyId(),
-      userId: keyId(),
-      login: text(),
-      name: text(),
-      role: text(),
-      passwordHash: text(),
-      sessionEpoch: { ...number(), defaultValue: 1 },
-      active: { ...flag(), defaultValue: true },
-      createdAt: moment(),
-    },
-    { sequelize, tableName: 'users' },
-  );
-  Token.init(
-    {
-      studioId: keyId(),
-      tokenId: keyId(),
-      name: text(),
-      role: text(),
-      hash: text(),
-      madeBy: id(),
-      madeAt: moment(),
-      revokedAt: maybe(moment()),
-    },
-    { sequelize, tableName: 'tokens' },
-  );
-  Post.init(
-    {
-      studioId: keyId(),
-      postKey: keyId(),
-      useCase: text(),
-      userId: id(),
-      postedAt: moment(),
-      outcome: json(),
-    },
-    { sequelize, tableName: 'posts' },
-  );
+  tieTable(sequelize, Studio, 'studios', {
+    name: text(),
+    currency: text(),
+    lengthSystem: text(),
+    timeZone: { ...text(), defaultValue: 'UTC' },
+    numbers: { ...text(), defaultValue: 'point' },
+    days: { ...text(), defaultValue: 'day' },
+    rings: { ...text(), defaultValue: 'US' },
+    sheet: { ...text(), defaultValue: 'A4' },
+    hourlyRate: whole(),
+    overheadPerHour: whole(),
+    targetPerHour: whole(),
+    materialsFactor: number(),
+    targetMargin: number(),
+    feePercent: number(),
+    feeFixed: whole(),
+    taxPercent: number(),
+    taxIncluded: flag(),
+    priceFrom: text(),
+    priceEndings: json(),
+    rounding: text(),
+    usefulMinimumUm: whole(),
+    version: { ...number(), defaultValue: 1 },
+    createdAt: moment(),
+  });
+  tieTable(sequelize, UsefulMinimum, 'useful_minimums', {
+    scope: keyText(),
+    of: keyText(),
+    lengthUm: whole(),
+  });
+  tieTable(sequelize, User, 'users', {
+    userId: keyId(),
+    login: text(),
+    name: text(),
+    role: text(),
+    passwordHash: text(),
+    sessionEpoch: { ...number(), defaultValue: 1 },
+    active: { ...flag(), defaultValue: true },
+    createdAt: moment(),
+  });
+  tieTable(sequelize, Token, 'tokens', {
+    tokenId: keyId(),
+    name: text(),
+    role: text(),
+    hash: text(),
+    madeBy: id(),
+    madeAt: moment(),
+    revokedAt: maybe(moment()),
+  });
+  tieTable(sequelize, Post, 'posts', {
+    postKey: keyId(),
+    useCase: text(),
+    userId: id(),
+    postedAt: moment(),
+    outcome: json(),
+  });
+  tieTable(sequelize, DeviceRow, 'devices', {
+    device: keyText(),
+    kind: text(),
+    address: { ...text(), defaultValue: '' },
+  });
 }
