@@ -61,6 +61,9 @@ export function dayIn(zone: string, at: Date): string {
 
 const DAY_MS = 86_400_000;
 
+/** The first day of the month of a day. @example firstOfMonth('2026-02-17') // '2026-02-01' */
+export const firstOfMonth = (day: string): string => `${day.slice(0, 7)}-01`;
+
 /** A day so many days later; earlier when they are less than none. @throws RangeError for what is no day */
 export function daysLater(day: string, days: number): string {
   const from = parseDay(day);

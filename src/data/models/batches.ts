@@ -144,9 +144,9 @@ export class PartName extends StudioModel<InferAttributes<PartName>, InferCreati
 }
 
 /** When the bench is worked at. */
-export class BenchHours extends StudioModel<
-  InferAttributes<BenchHours>,
-  InferCreationAttributes<BenchHours>
+export class BenchHoursRow extends StudioModel<
+  InferAttributes<BenchHoursRow>,
+  InferCreationAttributes<BenchHoursRow>
 > {
   /** Minutes of the days of the week, Monday first. */
   declare weekly: readonly number[];
@@ -224,7 +224,7 @@ export function initBatchModels(sequelize: Sequelize): void {
   });
   tieTable(sequelize, ReservationLoss, 'reservation_losses', { batchId: keyId(), reason: text() });
   tieTable(sequelize, PartName, 'part_names', { name: keyText(), articleId: id() });
-  tieTable(sequelize, BenchHours, 'bench_hours', {
+  tieTable(sequelize, BenchHoursRow, 'bench_hours', {
     weekly: numbers(),
     daysOff: { ...days(), defaultValue: [] },
     version: { ...number(), defaultValue: 1 },

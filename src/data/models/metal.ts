@@ -4,6 +4,7 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
+import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 import type { Micrograms } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
 import { day, id, keyDay, keyId, keyText, moment, serial, text, whole } from './columns';
@@ -14,7 +15,7 @@ export class MetalPrice extends StudioModel<
   InferAttributes<MetalPrice>,
   InferCreationAttributes<MetalPrice>
 > {
-  declare metal: string;
+  declare metal: PricedMetal;
   declare day: string;
   declare perKilogram: MinorUnits;
   declare fetchedAt: Date;

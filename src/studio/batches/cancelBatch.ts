@@ -2,6 +2,7 @@ import { tag } from '@/core/tag';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { batchNumbered } from './batches';
+import { NOT_PLANNED, setBatch } from './batchRecord';
 import { RESERVED_FOR_OTHERS, reserveStone } from '../reservations/reservations';
 import { dropEverything } from './plansKept';
 import { lockOpenBatch, reserveTray } from './tray';
@@ -16,11 +17,7 @@ export function cancelBatch(session: StudioSession, postKey: string, number: num
     async (tx) => {
       const batch = await lockOpenBatch(tx, number);
       await dropEverything(tx, batch.id);
-      await tx.run(
-        `UPDATE batches SET state = 'cancelled', planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
-          WHERE studio_id = $1 AND batch_id = $2`,
-        [session.studioId, batch.id],
-      );
+      await setBatch(tx, batch.id, { state: 'cancelled', ...NOT_PLANNED, version: batch.version + 1 });
       return null;
     },
   );
@@ -40,10 +37,7 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
       const { studioId } = session;
       const batch = await batchNumbered(tx, number);
       if (batch?.state !== 'cancelled') throw refused('This batch is not cancelled. Nothing was changed.');
-      await tx.run(
-        `UPDATE batches SET state = 'open', version = version + 1 WHERE studio_id = $1 AND batch_id = $2`,
-        [studioId, batch.id],
-      );
+      await setBatch(tx, batch.id, { state: 'open', version: batch.version + 1 });
       const stones = await tx.select<{
         id: string;
         number: number;

@@ -1,5 +1,6 @@
 import { partKey } from '@/core/part/partKey';
 import { Article } from '@/data/models/stock';
+import { PartName } from '@/data/models/batches';
 import { refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 
@@ -11,12 +12,14 @@ export interface PickableArticle {
 
 /** Beads and findings of the studio, by name. */
 export const pickableArticles = (session: StudioSession): Promise<PickableArticle[]> =>
-  look(session, (tx) =>
-    tx.select<PickableArticle>(
-      `SELECT article_id AS id, name FROM articles WHERE studio_id = $1 AND ware IN ('bead', 'finding') ORDER BY ware, sort_key LIMIT 2000`,
-      [session.studioId],
-    ),
-  );
+  look(session, async (tx) => {
+    const rows = await tx.all(Article, ['articleId', 'name'], {
+      where: { ware: ['bead', 'finding'] },
+      order: ['ware', 'sortKey'],
+      limit: 2000,
+    });
+    return rows.map(({ articleId, name }) => ({ id: articleId, name }));
+  });
 
 /** Says what a part of patterns is in the drawers; from now on it is that in every batch. */
 export function namePart(
@@ -31,14 +34,9 @@ export function namePart(
     postKey,
     () => partKey(name).slice(0, 120),
     async (tx, key) => {
-      const { studioId } = session;
-      const article = await Article.findOne({ where: { studioId, articleId }, ...tx.within });
+      const article = await tx.one(Article, ['articleId'], { where: { articleId } });
       if (!article || key === '') throw refused('This is not in the drawers any more; choose another.');
-      await tx.run(
-        `INSERT INTO part_names (studio_id, name, article_id) VALUES ($1, $2, $3)
-         ON CONFLICT (studio_id, name) DO UPDATE SET article_id = excluded.article_id`,
-        [studioId, key, articleId],
-      );
+      await tx.put(PartName, [{ name: key, articleId }], ['articleId']);
       return null;
     },
   );

@@ -12,6 +12,7 @@ import { numberOnTag, tag } from '@/core/tag';
 import type { Texts } from '@/core/parameter/readTexts';
 import { METAL_IDS } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
+import { Batch, BatchLineRow } from '@/data/models/batches';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -21,6 +22,7 @@ import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
 import { RESERVED_FOR_OTHERS, reserveStone, SET_ASIDE_FOR } from '../reservations/reservations';
+import { NOT_PLANNED, setBatch } from './batchRecord';
 import { dropEverything } from './plansKept';
 import { reserveTray } from './tray';
 
@@ -64,7 +66,7 @@ export function planBatch(
     return { input, ahead: await workAhead(session, input.lines) };
   };
   return post(session, 'planBatch', postKey, prepare, async (tx, { input, ahead }) => {
-    const { studioId, userId, now } = session;
+    const { userId, now } = session;
     const known = base ? await openBatch(tx, base) : undefined;
     const batchId = known ?? randomUUID();
     const number = base?.number ?? (await takeNumbers(tx, 'batch'));
@@ -73,35 +75,22 @@ export function planBatch(
     if (known) {
       await dropEverything(tx, batchId);
       await reserveTray(tx, batchId);
-      await tx.run('DELETE FROM batch_lines WHERE studio_id = $1 AND batch_id = $2', [studioId, batchId]);
-      await tx.run(
-        `UPDATE batches SET name = $3, due_on = $4, notes = $5, planning = 'none', planning_key = NULL, planning_said = '', version = version + 1
-          WHERE studio_id = $1 AND batch_id = $2`,
-        [studioId, batchId, name, dueOn, input.notes],
-      );
+      await tx.remove(BatchLineRow, { batchId });
+      await setBatch(tx, batchId, {
+        name,
+        dueOn,
+        notes: input.notes,
+        ...NOT_PLANNED,
+        version: (base?.version ?? 0) + 1,
+      });
     } else
-      await tx.run(
-        `INSERT INTO batches (studio_id, batch_id, number, name, due_on, notes, user_id, created_at) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)`,
-        [studioId, batchId, number, name, dueOn, input.notes, userId, now],
-      );
+      await tx.add(Batch, [{ batchId, number, name, dueOn, notes: input.notes, userId, createdAt: now }]);
     const lines = await readLines(tx, batchId, input.lines, begun, ahead);
     refuseTooMany(lines);
     for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
-      await tx.run(
-        `INSERT INTO batch_lines (studio_id, batch_id, line, pattern_id, revision, count, wanted, body, stone_id)
-         VALUES ($1, $2, $3, $4, $5, $6, $7::jsonb, $8::jsonb, $9)`,
-        [
-          studioId,
-          batchId,
-          index + 1,
-          patternId,
-          revision,
-          count,
-          JSON.stringify(wanted),
-          JSON.stringify(body),
-          stoneId,
-        ],
-      );
+      await tx.add(BatchLineRow, [
+        { batchId, line: index + 1, patternId, revision, count, wanted, body, stoneId },
+      ]);
       if (stone) await reserveStone(tx, batchId, stone.id);
     }
     return { number };
@@ -122,17 +111,14 @@ function refuseTooMany(lines: readonly LineRow[]): void {
 
 /** Locks a batch that is to be changed. @returns its id @throws Refused when it is gone, cancelled, or somebody changed it meanwhile */
 async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string> {
-  const row = await tx.first<{ id: string; state: string; version: number }>(
-    'SELECT batch_id AS id, state, version FROM batches WHERE studio_id = $1 AND number = $2 FOR UPDATE',
-    [tx.session.studioId, number],
-  );
+  const row = await tx.one(Batch, ['batchId', 'state', 'version'], { where: { number }, lock: true });
   if (!row) throw refused('This batch is no longer there.');
   if (row.state !== 'open') throw refused(`This batch is ${row.state}; plan a new one.`);
   if (row.version !== version)
     throw stale(
       'Somebody changed this batch while you had it open. What you typed is still here; open the batch in another tab to compare.',
     );
-  return row.id;
+  return row.batchId;
 }
 
 /** A line of which wires are cut already: what it makes stands. */

@@ -1,5 +1,6 @@
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import type { Tx } from '@/data/inStudio';
+import { CuttingPlanRow } from '@/data/models/batches';
 import { releaseAll, releaseUncut } from '../reservations/reservations';
 
 /** How the wires of one spec are to be cut for a batch. */
@@ -18,19 +19,12 @@ export const plansKept = (tx: Tx, batchId: string): Promise<PlanOfSpec[]> =>
 
 /** Writes down how the wires of a spec are to be cut now. */
 export async function keepPlan(tx: Tx, batchId: string, { specId, plan }: PlanOfSpec): Promise<void> {
-  await tx.run(
-    `INSERT INTO cutting_plans (studio_id, batch_id, spec_id, plan, made_at) VALUES ($1, $2, $3, $4::jsonb, $5)
-     ON CONFLICT (studio_id, batch_id, spec_id) DO UPDATE SET plan = excluded.plan`,
-    [tx.session.studioId, batchId, specId, JSON.stringify(plan), tx.session.now],
-  );
+  await tx.put(CuttingPlanRow, [{ batchId, specId, plan, madeAt: tx.session.now }], ['plan']);
 }
 
 /** Forgets how the wires of a batch were to be cut. @param specIds only of these; of all when left out */
 const forgetPlans = (tx: Tx, batchId: string, specIds?: readonly string[]): Promise<unknown> =>
-  tx.run(
-    'DELETE FROM cutting_plans WHERE studio_id = $1 AND batch_id = $2 AND ($3::uuid[] IS NULL OR spec_id = ANY ($3))',
-    [tx.session.studioId, batchId, specIds ?? null],
-  );
+  tx.remove(CuttingPlanRow, { batchId, ...(specIds && { specId: [...specIds] }) });
 
 /**
  * Gives up how the wires of a batch were to be cut, and what was set aside for that; what is cut already and what is picked stays.

@@ -2,6 +2,7 @@ import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { tag } from '@/core/tag';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
+import { BatchCutRow, BatchPiece, Reservation } from '@/data/models/batches';
 import { refused } from '../kernel/outcome';
 import { PLANNING, type Planning } from './planning';
 
@@ -11,12 +12,13 @@ export interface LockedBatch {
   readonly number: number;
   readonly name: string;
   readonly planning: Planning;
+  readonly version: number;
 }
 
 /** Locks a batch so that what is done for it is done one after the other. @throws Refused when it is not open */
 export async function lockOpenBatch(tx: Tx, number: number): Promise<LockedBatch> {
   const row = await tx.first<LockedBatch & { state: string }>(
-    `SELECT b.batch_id AS id, b.number, b.name, ${PLANNING} AS planning, b.state FROM batches b WHERE b.studio_id = $1 AND b.number = $2 FOR UPDATE`,
+    `SELECT b.batch_id AS id, b.number, b.name, ${PLANNING} AS planning, b.state, b.version FROM batches b WHERE b.studio_id = $1 AND b.number = $2 FOR UPDATE`,
     [tx.session.studioId, number],
   );
   if (!row) throw refused(`There is no batch ${tag('batch', number)}.`);
@@ -47,40 +49,62 @@ interface BatchAct extends Act {
   readonly batchId: string;
 }
 
-interface ActRow extends Omit<BatchAct, 'cut'> {
-  readonly kind: 'cut' | 'miscut';
-  readonly line: number;
-  readonly piece: number;
-  readonly cutIndex: number;
-  readonly copy: number;
-  readonly name: string;
-  readonly planned: Micrometres;
+const WHICH_WIRE = ['line', 'piece', 'cutIndex', 'copy'] as const;
+
+/** Which wire of its batch a row is of; null for a mis-cut. */
+function wireOf({
+  line,
+  piece,
+  cutIndex,
+  copy,
+}: Pick<BatchCutRow, (typeof WHICH_WIRE)[number]>): CutOfBatch | null {
+  return line === null || piece === null || cutIndex === null || copy === null
+    ? null
+    : { line, piece, cutIndex, copy };
 }
 
-const ACT_COLUMNS = `act, kind, spec_id AS "specId", line, piece, cut_index AS "cutIndex", copy, name, planned_um AS planned, source_id AS "sourceId",
-  cut_id AS "cutId", length_um AS length, reason, post_key AS "postKey", batch_id AS "batchId"`;
+const ACT_COLUMNS = [
+  ...WHICH_WIRE,
+  'batchId',
+  'act',
+  'specId',
+  'name',
+  'plannedUm',
+  'sourceId',
+  'cutId',
+  'lengthUm',
+  'reason',
+  'postKey',
+] as const;
 
-function actOf({ kind, line, piece, cutIndex, copy, name, planned, ...act }: ActRow): BatchAct {
-  return { ...act, cut: kind === 'cut' ? { line, piece, cutIndex, copy, name, planned } : null };
+function actOf({
+  lengthUm: length,
+  plannedUm,
+  name,
+  line,
+  piece,
+  cutIndex,
+  copy,
+  ...act
+}: Pick<BatchCutRow, (typeof ACT_COLUMNS)[number]>): BatchAct {
+  const wire = wireOf({ line, piece, cutIndex, copy });
+  return { ...act, length, cut: wire && { ...wire, name, planned: plannedUm ?? length } };
 }
 
 /** What was done last at the table for a batch, the last first: everything that was entered in one go. */
 export async function lastActs(tx: Tx, batchId: string): Promise<Act[]> {
-  const rows = await tx.select<ActRow>(
-    `SELECT ${ACT_COLUMNS} FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2
-        AND post_key = (SELECT post_key FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2 ORDER BY act DESC LIMIT 1)
-      ORDER BY act DESC`,
-    [tx.session.studioId, batchId],
-  );
+  const last = await tx.one(BatchCutRow, ['postKey'], { where: { batchId }, order: [['act', 'DESC']] });
+  if (!last) return [];
+  const rows = await tx.all(BatchCutRow, ACT_COLUMNS, {
+    where: { batchId, ...last },
+    order: [['act', 'DESC']],
+  });
   return rows.map(actOf);
 }
 
 /** What a posting did at the table, for whatever batch. */
 export async function actsOfPost(tx: Tx, postKey: string): Promise<BatchAct[]> {
-  const rows = await tx.select<ActRow>(
-    `SELECT ${ACT_COLUMNS} FROM batch_cuts WHERE studio_id = $1 AND post_key = $2 ORDER BY act DESC`,
-    [tx.session.studioId, postKey],
-  );
+  const rows = await tx.all(BatchCutRow, ACT_COLUMNS, { where: { postKey }, order: [['act', 'DESC']] });
   return rows.map(actOf);
 }
 
@@ -115,17 +139,8 @@ export async function forgetAct(
   batchId: string,
   { act, cutId }: Pick<Act, 'act' | 'cutId'>,
 ): Promise<void> {
-  const { studioId } = tx.session;
-  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
-    studioId,
-    batchId,
-    cutId,
-  ]);
-  await tx.run('DELETE FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2 AND act = $3', [
-    studioId,
-    batchId,
-    act,
-  ]);
+  if (cutId !== null) await tx.remove(Reservation, { batchId, stockPieceId: cutId });
+  await tx.remove(BatchCutRow, { batchId, act });
 }
 
 /** How far a batch is. */
@@ -141,20 +156,19 @@ export const NOTHING_DONE: Progress = { cut: new Set(), made: new Map() };
 
 /** How far some batches are, by id. */
 export async function progressOf(tx: Tx, batchIds: readonly string[]): Promise<Map<string, Progress>> {
-  const bind = [tx.session.studioId, batchIds];
-  const cuts = await tx.select<CutOfBatch & { batchId: string }>(
-    `SELECT batch_id AS "batchId", line, piece, cut_index AS "cutIndex", copy FROM batch_cuts
-      WHERE studio_id = $1 AND batch_id = ANY ($2) AND kind = 'cut'`,
-    bind,
-  );
-  const pieces = await tx.select<{ batchId: string; line: number; piece: number }>(
-    'SELECT batch_id AS "batchId", line, piece FROM batch_pieces WHERE studio_id = $1 AND batch_id = ANY ($2)',
-    bind,
-  );
+  const cuts = await tx.all(BatchCutRow, ['batchId', ...WHICH_WIRE], {
+    where: { batchId: [...batchIds], kind: 'cut' },
+  });
+  const pieces = await tx.all(BatchPiece, ['batchId', 'line', 'piece'], {
+    where: { batchId: [...batchIds] },
+  });
   const progress = new Map(
     batchIds.map((id) => [id, { cut: new Set<string>(), made: new Map<number, Set<number>>() }] as const),
   );
-  for (const { batchId, ...cut } of cuts) progress.get(batchId)?.cut.add(cutKey(cut));
+  for (const cut of cuts) {
+    const wire = wireOf(cut);
+    if (wire) progress.get(cut.batchId)?.cut.add(cutKey(wire));
+  }
   for (const { batchId, line, piece } of pieces) {
     const made = progress.get(batchId)?.made;
     made?.set(line, (made.get(line) ?? new Set()).add(piece));

@@ -4,6 +4,7 @@ import { needsOf } from '@/core/batch/enough';
 import type { StockLength } from '@/core/cuttingStock/propose';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
+import { Batch } from '@/data/models/batches';
 import { linesInBrief } from './batches';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
 import { IN_TRAY } from '../reservations/reservations';
@@ -18,11 +19,8 @@ const APART = 1000;
  */
 export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
   const { studioId } = tx.session;
-  const open = await tx.select<{ id: string }>(
-    `SELECT batch_id AS id FROM batches WHERE studio_id = $1 AND state = 'open' ORDER BY number LIMIT 200`,
-    [studioId],
-  );
-  const ids = open.map(({ id }) => id);
+  const open = await tx.all(Batch, ['batchId'], { where: { state: 'open' }, order: ['number'], limit: 200 });
+  const ids = open.map(({ batchId }) => batchId);
   if (ids.length === 0) return new Map();
   const progress = await progressOf(tx, ids);
   const places = new Map(ids.map((id, index) => [id, index]));

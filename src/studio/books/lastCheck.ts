@@ -1,3 +1,4 @@
+import { BookCheckRow } from '@/data/models/books';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 
 /** What the last check of the books found: every balance rebuilt from its movements and compared. */
@@ -13,10 +14,9 @@ export interface LastCheck {
 export function lastBookCheck(session: StudioSession): Promise<LastCheck | undefined> {
   ownerOnly(session);
   return look(session, (tx) =>
-    tx.first<LastCheck>(
-      `SELECT checked_at AS "checkedAt", movements, differences, first_difference AS "firstDifference"
-         FROM book_checks WHERE studio_id = $1 ORDER BY checked_at DESC LIMIT 1`,
-      [session.studioId],
-    ),
+    tx.one(BookCheckRow, ['checkedAt', 'movements', 'differences', 'firstDifference'], {
+      where: {},
+      order: [['checkedAt', 'DESC']],
+    }),
   );
 }

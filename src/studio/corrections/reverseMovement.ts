@@ -1,4 +1,5 @@
 import { Piece } from '@/data/models/making';
+import { Movement } from '@/data/models/stock';
 import { batchForgets, batchRemembers } from './takenBack';
 import { readInput } from '../kernel/readInput';
 import { refused, type Outcome } from '../kernel/outcome';
@@ -23,10 +24,7 @@ export function reverseMovement(
   };
   return post(session, 'reverseMovement', postKey, prepare, async (tx, input) => {
     const { studioId, now } = session;
-    const key = await tx.first<{ postKey: string }>(
-      'SELECT post_key AS "postKey" FROM movements WHERE studio_id = $1 AND movement_id = $2',
-      [studioId, movementId],
-    );
+    const key = await tx.one(Movement, ['postKey'], { where: { movementId } });
     if (!key) throw refused('There is no such movement.');
     const movements = await movementsOf(tx, key.postKey);
     const pieceId = movements.find((each) => each.pieceId !== null)?.pieceId ?? null;

@@ -1,4 +1,7 @@
+import { cost } from '@/core/units/money';
+import { setBatch } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
+import { BatchCutRow, BatchPiece } from '@/data/models/batches';
 import type { BatchState } from '../batches/batches.input';
 import { dropPlans } from '../batches/plansKept';
 import { noteLoss, reserve, type ReservedStock } from '../reservations/reservations';
@@ -46,17 +49,11 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
       batchId,
       planned.map(({ specId }) => specId),
     );
-  await tx.run('DELETE FROM batch_pieces WHERE studio_id = $1 AND piece_id = $2', [studioId, pieceId]);
-  await tx.run(
-    `UPDATE batch_cuts SET scrap_share = 0, spoilage_share = 0 WHERE studio_id = $1 AND batch_id = $2 AND line = $3 AND piece = $4`,
-    [studioId, batchId, line, piece],
-  );
+  await tx.remove(BatchPiece, { pieceId });
+  await tx.change(BatchCutRow, { batchId, line, piece }, { scrapShare: cost(0), spoilageShare: cost(0) });
   // Nothing is set aside for a batch that was cancelled meanwhile.
   if (state === 'cancelled') return;
-  await tx.run(`UPDATE batches SET state = 'open' WHERE studio_id = $1 AND batch_id = $2`, [
-    studioId,
-    batchId,
-  ]);
+  await setBatch(tx, batchId, { state: 'open' });
   const toCutAgain = await reserveTray(tx, batchId);
   if (planned.length + toCutAgain > 0) await noteLoss(tx, batchId, MAKING_TAKEN_BACK);
   const parts = await tx.select<ReservedStock>(

@@ -4,6 +4,8 @@ import type { StockForm, Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { Count, CountLineRow } from '@/data/models/lists';
+import { Place } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
@@ -54,25 +56,20 @@ export function startCount(
     postKey,
     () => placeId,
     async (tx, place) => {
-      const found = await tx.first<{ name: string }>(
-        'SELECT name FROM places WHERE studio_id = $1 AND place_id = $2',
-        [session.studioId, place],
-      );
+      const found = place === null ? undefined : await tx.one(Place, ['name'], { where: { placeId: place } });
       if (place !== null && !found) throw refused('This place is no longer there.');
       const countId = randomUUID();
       const number = await takeNumbers(tx, 'count');
-      await tx.run(
-        `INSERT INTO counts (studio_id, count_id, number, place_id, place_name, user_id, started_at) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-        [
-          session.studioId,
+      await tx.add(Count, [
+        {
           countId,
           number,
-          place,
-          found?.name ?? 'Nowhere in particular',
-          session.userId,
-          session.now,
-        ],
-      );
+          placeId: place,
+          placeName: found?.name ?? 'Nowhere in particular',
+          userId: session.userId,
+          startedAt: session.now,
+        },
+      ]);
       await tx.run(
         `INSERT INTO count_lines (studio_id, count_id, stock_piece_id, position)
        SELECT studio_id, $2, stock_piece_id, row_number() OVER (ORDER BY ware, sort_key, number)
@@ -197,18 +194,15 @@ export function keepCounted(
         wrong[id] = read.error;
         continue;
       }
-      await tx.run(
-        `UPDATE count_lines SET typed = $4, counted = $5, counted_at = $6, user_id = $7
-          WHERE studio_id = $1 AND count_id = $2 AND stock_piece_id = $3`,
-        [
-          session.studioId,
-          count.countId,
-          id,
-          typed === '' ? null : typed,
-          read?.value ?? null,
-          session.now,
-          session.userId,
-        ],
+      await tx.change(
+        CountLineRow,
+        { countId: count.countId, stockPieceId: id },
+        {
+          typed: typed === '' ? null : typed,
+          counted: read?.value ?? null,
+          countedAt: session.now,
+          userId: session.userId,
+        },
       );
     }
     return { wrong };
@@ -277,12 +271,7 @@ export function postCount(
           lines.map(({ id }) => stock.get(id)?.quantity ?? 0),
         ],
       );
-      await tx.run('UPDATE counts SET posted_at = $3, post_key = $4 WHERE studio_id = $1 AND count_id = $2', [
-        session.studioId,
-        countId,
-        session.now,
-        postKey,
-      ]);
+      await tx.change(Count, { countId }, { postedAt: session.now, postKey });
       return { differences };
     },
   );

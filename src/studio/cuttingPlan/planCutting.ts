@@ -9,7 +9,9 @@ import { tag } from '@/core/tag';
 import { um, UM_PER_METRE, type Micrometres } from '@/core/units/length';
 import { minor } from '@/core/units/money';
 import { describeSpec } from '@/core/wire/spec';
+import { NOT_PLANNED, notePlanning, planningBegins, setBatch } from '../batches/batchRecord';
 import { inStudio, type Tx } from '@/data/inStudio';
+import { Batch } from '@/data/models/batches';
 import { runJob } from '../jobs/runJob';
 import { PLAN_CUTS } from './jobs';
 import { log } from '../kernel/log';
@@ -88,11 +90,7 @@ export async function planAnew(
   await reserveTray(tx, batchId);
   const hasLost = await forgetLoss(tx, batchId);
   await dropPlans(tx, batchId, hasLost ? undefined : specIds);
-  await tx.run(
-    `UPDATE batches SET planning = 'working', planning_key = $3, planning_said = 'reading the rack', planning_beat = clock_timestamp()
-      WHERE studio_id = $1 AND batch_id = $2`,
-    [tx.session.studioId, batchId, key],
-  );
+  await planningBegins(tx, batchId, key);
 }
 
 /** Calls the planning off; nothing is set aside then. */
@@ -107,11 +105,7 @@ export function stopPlanning(
     postKey,
     () => number,
     async (tx) => {
-      await tx.run(
-        `UPDATE batches SET planning = 'none', planning_key = NULL, planning_said = ''
-          WHERE studio_id = $1 AND number = $2 AND planning = 'working'`,
-        [session.studioId, number],
-      );
+      await notePlanning(tx, { number }, 'none', { planningKey: null, planningSaid: '' });
       return null;
     },
   );
@@ -124,14 +118,7 @@ async function note(
   said: string,
   planning: 'working' | 'failed' = 'working',
 ): Promise<boolean> {
-  const row = await inStudio(session, (tx) =>
-    tx.first<{ number: number }>(
-      `UPDATE batches SET planning = $4, planning_said = $3, planning_beat = clock_timestamp()
-        WHERE studio_id = $1 AND planning_key = $2 AND planning = 'working' RETURNING number`,
-      [session.studioId, key, said, planning],
-    ),
-  );
-  return row !== undefined;
+  return inStudio(session, (tx) => notePlanning(tx, { planningKey: key }, planning, { planningSaid: said }));
 }
 
 interface SpecProblem {
@@ -282,10 +269,10 @@ function kept(
 
 async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): Promise<void> {
   const { studioId } = tx.session;
-  const batch = await tx.first<{ id: string }>(
-    `SELECT batch_id AS id FROM batches WHERE studio_id = $1 AND number = $2 AND planning_key = $3 AND planning = 'working' FOR UPDATE`,
-    [studioId, number, key],
-  );
+  const batch = await tx.one(Batch, ['batchId'], {
+    where: { number, planningKey: key, planning: 'working' },
+    lock: true,
+  });
   if (!batch) return;
   const taken = [...plans].flatMap(([specId, { pieces }]) =>
     pieces.map((stock) => ({ id: stock.id, specId, number: stock.number, quantity: takenOf(stock) })),
@@ -297,29 +284,23 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
   const free = await tx.select<{ id: string; free: number }>(
     `SELECT p.stock_piece_id AS id, p.quantity - ${RESERVED_FOR_OTHERS} AS free FROM stock_pieces p
       WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2)`,
-    [studioId, taken.map(({ id }) => id), batch.id],
+    [studioId, taken.map(({ id }) => id), batch.batchId],
   );
   const turned = taken.find(({ id, specId }) => held.get(id)?.articleId !== specId);
   const moved =
     turned ?? taken.find(({ id, quantity }) => (free.find((each) => each.id === id)?.free ?? 0) < quantity);
   if (moved) {
-    await tx.run(
-      `UPDATE batches SET planning = 'failed', planning_key = NULL, planning_said = $3 WHERE studio_id = $1 AND batch_id = $2`,
-      [
-        studioId,
-        batch.id,
-        `${tag('wire', moved.number)} ${turned ? 'became another wire' : 'was cut from'} while the plan was made. Nothing was set aside; plan it once more.`,
-      ],
-    );
+    await setBatch(tx, batch.batchId, {
+      planning: 'failed',
+      planningKey: null,
+      planningSaid: `${tag('wire', moved.number)} ${turned ? 'became another wire' : 'was cut from'} while the plan was made. Nothing was set aside; plan it once more.`,
+    });
     return;
   }
-  await reserve(tx, batch.id, 'planned', taken);
-  await reserve(tx, batch.id, 'picked', await partsFor(tx, batch.id));
-  for (const [specId, plan] of plans) await keepPlan(tx, batch.id, { specId, plan });
-  await tx.run(
-    `UPDATE batches SET planning = 'planned', planning_key = NULL, planning_said = '' WHERE studio_id = $1 AND batch_id = $2`,
-    [studioId, batch.id],
-  );
+  await reserve(tx, batch.batchId, 'planned', taken);
+  await reserve(tx, batch.batchId, 'picked', await partsFor(tx, batch.batchId));
+  for (const [specId, plan] of plans) await keepPlan(tx, batch.batchId, { specId, plan });
+  await setBatch(tx, batch.batchId, { ...NOT_PLANNED, planning: 'planned' });
 }
 
 /** Beads and findings that a batch asks for and that are not set aside for it yet, as far as they are free: from the oldest packs. */

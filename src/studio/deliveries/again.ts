@@ -7,6 +7,7 @@ import { formatMass, ug } from '@/core/units/mass';
 import { minor, plainMoney } from '@/core/units/money';
 import { hasOwnHeight, type Profile } from '@/core/wire/profile';
 import type { Tx } from '@/data/inStudio';
+import { StockPiece } from '@/data/models/stock';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { DELIVERED, type DeliveredWare, type LineFields } from './delivery.input';
@@ -137,10 +138,7 @@ export function purchaseAgain(session: StudioSession, text: string): Promise<Pur
   const number = ware && numberOnTag(ware, text);
   if (ware === undefined || number === undefined) return Promise.resolve(null);
   return look(session, async (tx) => {
-    const piece = await tx.first<{ lotId: string | null }>(
-      'SELECT lot_id AS "lotId" FROM stock_pieces WHERE studio_id = $1 AND ware = $2 AND number = $3',
-      [session.studioId, ware, number],
-    );
+    const piece = await tx.one(StockPiece, ['lotId'], { where: { ware, number } });
     const [row] = piece?.lotId ? await lotsWhere(tx, 'l.lot_id = $2', piece.lotId) : [];
     if (!row) return null;
     const { currency } = await settingsIn(tx);

@@ -14,7 +14,7 @@ import {
 import { parseLength, um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Bead, Finding, Stone, Supply } from '@/data/models/drawers';
-import { StockPiece } from '@/data/models/stock';
+import { StockPiece, Article } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
 import { refused, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
@@ -110,16 +110,9 @@ export async function addStone(
   tx: Tx,
   stone: StoneMeasures,
 ): Promise<{ articleId: string; sortKey: string }> {
-  const same = await tx.first<{ count: number }>(
-    `SELECT count(*)::int AS count FROM articles WHERE studio_id = $1 AND ware = 'stone'`,
-    [tx.session.studioId],
-  );
+  const same = await Article.count({ where: { ware: 'stone' } });
   const { material, outline, length: long, width, depth, edge, holeAxis, hole, traced = [] } = stone;
-  const order = [
-    material.trim().toLowerCase(),
-    OUTLINES.indexOf(outline),
-    String((same?.count ?? 0) + 1).padStart(6, '0'),
-  ];
+  const order = [material.trim().toLowerCase(), OUTLINES.indexOf(outline), String(same + 1).padStart(6, '0')];
   const { id, sortKey } = await ensureArticle(tx, {
     ware: 'stone',
     name: describeStone(stone),

@@ -1,5 +1,6 @@
+import { moreThan } from '@/data/conditions';
+import { StockPiece } from '@/data/models/stock';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import type { Ware } from '@/core/stock/ware';
 import { readTag, tag, type Tagged } from '@/core/tag';
 import { specsOf } from '../patterns/patterns';
 import { bodiesOfPieces } from '../pictures/bodies';
@@ -55,11 +56,11 @@ export function labelsOf(session: StudioSession, tags: readonly string[]): Promi
 /** Tags of everything that lies in a place, for labelling a whole drawer. */
 export function tagsInPlace(session: StudioSession, placeId: string): Promise<string[]> {
   return look(session, async (tx) => {
-    const rows = await tx.select<{ ware: Ware; number: number }>(
-      `SELECT ware, number FROM stock_pieces WHERE studio_id = $1 AND place_id::text = $2 AND quantity > 0
-        ORDER BY ware, sort_key, number LIMIT ${MOST_LABELS}`,
-      [session.studioId, placeId],
-    );
+    const rows = await tx.all(StockPiece, ['ware', 'number'], {
+      where: { placeId, quantity: moreThan(0) },
+      order: ['ware', 'sortKey', 'number'],
+      limit: MOST_LABELS,
+    });
     return rows.map(({ ware, number }) => tag(ware, number));
   });
 }

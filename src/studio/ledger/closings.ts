@@ -1,4 +1,7 @@
-import { inStudio, type Tx } from '@/data/inStudio';
+import { dayIn, firstOfMonth } from '@/core/calendar/day';
+import { atLeast } from '@/data/conditions';
+import { inStudio, zoneOf, type Tx } from '@/data/inStudio';
+import { Closing } from '@/data/models/books';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /**
@@ -44,8 +47,5 @@ async function openMonths(tx: Tx): Promise<string[]> {
  * that stood in the future, or now stands in the past, leaves no closing that does not follow from the movements.
  */
 export async function reopenMonths(tx: Tx, at: Date): Promise<void> {
-  await tx.run(
-    `DELETE FROM closings WHERE studio_id = $1 AND month >= date_trunc('month', $2::timestamptz)::date`,
-    [tx.session.studioId, at],
-  );
+  await tx.remove(Closing, { month: atLeast(firstOfMonth(dayIn(zoneOf(tx.session), at))) });
 }

@@ -1,6 +1,7 @@
 import { costOfMinutes } from '@/core/costing/costSheet';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { MadeLabour } from '@/data/models/books';
 import type { Settings } from '../settings/settings';
 
 /**
@@ -15,10 +16,8 @@ export async function enterLabour(
   waste = cost(0),
 ): Promise<CostUnits> {
   const labour = cost(costOfMinutes(minutes, hourlyRate) + costOfMinutes(minutes, overheadPerHour));
-  await tx.run(
-    `INSERT INTO made_labour (studio_id, post_key, minutes, hourly_rate, overhead_per_hour, cost_units, waste_units)
-     VALUES ($1, $2, $3, $4, $5, $6, $7)`,
-    [tx.session.studioId, postKey, minutes, hourlyRate, overheadPerHour, labour, waste],
-  );
+  await tx.add(MadeLabour, [
+    { postKey, minutes, hourlyRate, overheadPerHour, costUnits: labour, wasteUnits: waste },
+  ]);
   return sumCosts([labour, waste]);
 }

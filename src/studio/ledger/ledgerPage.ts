@@ -1,3 +1,4 @@
+import { User } from '@/data/models/studio';
 import { isDay } from '@/core/calendar/day';
 import type { MovementKind } from '@/core/stock/movement';
 import type { SupplyUnit } from '@/core/stock/amount';
@@ -58,15 +59,16 @@ export function showLedger(session: StudioSession, query: LedgerQuery): Promise<
          ${JOINS} ORDER BY m.happened_at DESC, m.movement_id DESC`,
       bind,
     );
-    const people = await tx.select<{ id: string; name: string }>(
-      'SELECT user_id AS id, name FROM users WHERE studio_id = $1 ORDER BY name LIMIT 100',
-      [session.studioId],
-    );
+    const people = await tx.all(User, ['userId', 'name'], { where: {}, order: ['name'], limit: 100 });
     const sees = session.role === 'owner';
     const shown = rows
       .slice(0, PAGE)
       .map(({ cursor: _, ...line }) => (sees ? line : { ...line, cost: null }));
-    return { lines: shown, next: rows.length > PAGE ? (rows[PAGE - 1]?.cursor ?? null) : null, people };
+    return {
+      lines: shown,
+      next: rows.length > PAGE ? (rows[PAGE - 1]?.cursor ?? null) : null,
+      people: people.map(({ userId, name }) => ({ id: userId, name })),
+    };
   });
 }
 

@@ -6,7 +6,7 @@ import type { Micrograms } from '@/core/units/mass';
 import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
-import { Movement, StockPiece } from '@/data/models/stock';
+import { Movement, StockPiece, Article } from '@/data/models/stock';
 import { passNumber, takeNumbers } from '../kernel/numbers';
 import { releaseExcess } from '../reservations/reservations';
 import { ensureArticle } from '../catalogue/articles';
@@ -31,25 +31,57 @@ export interface HeldStock {
   readonly version: number;
 }
 
-const HELD_COLUMNS = `stock_piece_id AS id, ware, number, article_id AS "articleId", lot_id AS "lotId", form, initial_quantity AS "initialQuantity", quantity,
-  cost_units AS cost, sort_key AS "sortKey", place_id AS "placeId", empty_mass_ug AS "emptyMass", shades, version`;
+const HELD_COLUMNS = [
+  'stockPieceId',
+  'ware',
+  'number',
+  'articleId',
+  'lotId',
+  'form',
+  'initialQuantity',
+  'quantity',
+  'costUnits',
+  'sortKey',
+  'placeId',
+  'emptyMassUg',
+  'shades',
+  'version',
+] as const;
+
+const heldOf = ({
+  stockPieceId,
+  costUnits,
+  emptyMassUg,
+  ...stock
+}: Pick<StockPiece, (typeof HELD_COLUMNS)[number]>): HeldStock => ({
+  ...stock,
+  id: stockPieceId,
+  cost: costUnits,
+  emptyMass: emptyMassUg,
+});
 
 /** Reads and locks stock pieces, in one order for everybody so that two people never wait for each other in a ring. */
 export async function lockStock(tx: Tx, ids: readonly string[]): Promise<Map<string, HeldStock>> {
-  const rows = await tx.select<HeldStock>(
-    `SELECT ${HELD_COLUMNS} FROM stock_pieces
-      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) ORDER BY stock_piece_id FOR UPDATE`,
-    [tx.session.studioId, [...new Set(ids)]],
-  );
-  return new Map(rows.map((row) => [row.id, row]));
+  const rows = await tx.all(StockPiece, HELD_COLUMNS, {
+    where: { stockPieceId: [...new Set(ids)] },
+    order: ['stockPieceId'],
+    lock: true,
+  });
+  return new Map(rows.map((row) => [row.stockPieceId, heldOf(row)]));
 }
 
 /** Locks one stock piece by the number on its tag; undefined when there is none. */
 export async function lockNumbered(tx: Tx, ware: Ware, number: number): Promise<HeldStock | undefined> {
-  return tx.first<HeldStock>(
-    `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = $2 AND number = $3 FOR UPDATE`,
-    [tx.session.studioId, ware, number],
-  );
+  const row = await tx.one(StockPiece, HELD_COLUMNS, { where: { ware, number }, lock: true });
+  return row && heldOf(row);
+}
+
+/** Locks the jar of a metal's scrap; undefined when there is none yet. */
+async function lockJar(tx: Tx, metal: MetalId): Promise<HeldStock | undefined> {
+  const scrap = await tx.one(Article, ['articleId'], { where: { ware: 'scrap', identity: metal } });
+  const row =
+    scrap && (await tx.one(StockPiece, HELD_COLUMNS, { where: { ware: 'scrap', ...scrap }, lock: true }));
+  return row && heldOf(row);
 }
 
 /** A stock piece that a posting brings into being. */
@@ -217,11 +249,7 @@ export class Posting {
   }
 
   async #findJar(metal: MetalId): Promise<string | undefined> {
-    const jar = await this.#tx.first<HeldStock>(
-      `SELECT ${HELD_COLUMNS} FROM stock_pieces WHERE studio_id = $1 AND ware = 'scrap'
-          AND article_id = (SELECT a.article_id FROM articles a WHERE a.studio_id = $1 AND a.ware = 'scrap' AND a.identity = $2) FOR UPDATE`,
-      [this.#tx.session.studioId, metal],
-    );
+    const jar = await lockJar(this.#tx, metal);
     if (jar) this.hold(jar);
     return jar?.id;
   }

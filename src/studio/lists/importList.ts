@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
+import { otherThan, rightNow } from '@/data/conditions';
 import { inStudio, type Tx } from '@/data/inStudio';
+import { Import } from '@/data/models/lists';
 import type { Job } from '../jobs/job';
 import { runJob } from '../jobs/runJob';
 import { log } from '../kernel/log';
@@ -57,21 +59,21 @@ export function openImport(
       );
     const id = randomUUID();
     await inStudio(session, (tx) =>
-      tx.run(
-        `INSERT INTO imports (studio_id, import_id, list, file_name, content, mapping, state, total, user_id, passed_over, made_at, beat_at)
-         VALUES ($1, $2, $3, $4, $5, $6, 'checking', $7, $8, $9, now(), now())`,
-        [
-          session.studioId,
-          id,
-          list.id,
-          fileName.slice(0, 240),
+      tx.add(Import, [
+        {
+          importId: id,
+          list: list.id,
+          fileName: fileName.slice(0, 240),
           content,
-          JSON.stringify(guessMapping(list, header, rows)),
-          rows.length,
-          session.userId,
-          passedOver.length,
-        ],
-      ),
+          mapping: guessMapping(list, header, rows),
+          state: 'checking',
+          total: rows.length,
+          userId: session.userId,
+          passedOver: passedOver.length,
+          madeAt: session.now,
+          beatAt: new Date(),
+        },
+      ]),
     );
     begin(CHECK_IMPORT, session, id);
     return { id };
@@ -144,11 +146,20 @@ function readAgain(
       if (!row || !list) throw refused('This file is no longer there.');
       if (row.state === 'posting' || row.state === 'posted') throw refused('This file was posted already.');
       const { mapping, answers, mends } = await change(row, list, tx);
-      await tx.run(
-        `UPDATE imports SET mapping = $3, answers = $4, mends = $5, state = 'checking', done = 0, good = 0, bad = '[]', questions = '[]',
-                beat_at = now()
-          WHERE studio_id = $1 AND import_id = $2`,
-        [session.studioId, id, JSON.stringify(mapping), JSON.stringify(answers), JSON.stringify(mends)],
+      await tx.change(
+        Import,
+        { importId: id },
+        {
+          mapping,
+          answers,
+          mends,
+          state: 'checking',
+          done: 0,
+          good: 0,
+          bad: [],
+          questions: [],
+          beatAt: rightNow(),
+        },
       );
     });
     begin(CHECK_IMPORT, session, id);
@@ -161,10 +172,10 @@ export function cancelImport(session: StudioSession, id: string): Promise<Outcom
   return attempt(async () => {
     ownerOnly(session);
     await inStudio(session, (tx) =>
-      tx.run(
-        `UPDATE imports SET state = 'cancelled', beat_at = now()
-          WHERE studio_id = $1 AND import_id = $2 AND state <> 'posted'`,
-        [session.studioId, id],
+      tx.change(
+        Import,
+        { importId: id, state: otherThan('posted') },
+        { state: 'cancelled', beatAt: rightNow() },
       ),
     );
     return null;
@@ -187,10 +198,7 @@ export function postImport(
       if (row.good === 0) throw refused('No row of this file is good; nothing was posted.');
       if (how === 'all or none' && row.good < row.total)
         throw refused(`${row.total - row.good} rows are not good, so none was posted.`);
-      await tx.run(
-        `UPDATE imports SET state = 'posting', done = 0, beat_at = now() WHERE studio_id = $1 AND import_id = $2`,
-        [session.studioId, id],
-      );
+      await tx.change(Import, { importId: id }, { state: 'posting', done: 0, beatAt: rightNow() });
     });
     begin(POST_IMPORT, session, id);
     return null;

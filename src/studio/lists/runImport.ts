@@ -4,6 +4,7 @@ import { minor } from '@/core/units/money';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { Lot } from '@/data/models/purchases';
 import { Post } from '@/data/models/studio';
+import { StockPiece } from '@/data/models/stock';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';
@@ -242,10 +243,7 @@ async function readRows(
 }
 
 async function takenNumbers(tx: Tx, list: StockList): Promise<Set<number>> {
-  const rows = await tx.select<{ number: number }>(
-    'SELECT number FROM stock_pieces WHERE studio_id = $1 AND ware = $2',
-    [tx.session.studioId, list.ware],
-  );
+  const rows = await tx.all(StockPiece, ['number'], { where: { ware: list.ware } });
   return new Set(rows.map(({ number }) => number));
 }
 

@@ -1,6 +1,7 @@
 import type { Composition, Specs } from '@/core/pattern/composition';
 import type { PatternKind } from '@/core/pattern/pattern';
 import type { Tx } from '@/data/inStudio';
+import { Pattern } from '@/data/models/making';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
@@ -87,9 +88,6 @@ export function takeStarters(
 }
 
 async function takenNames(tx: Tx): Promise<Set<string>> {
-  const rows = await tx.select<{ name: string }>(
-    'SELECT lower(name) AS name FROM patterns WHERE studio_id = $1',
-    [tx.session.studioId],
-  );
-  return new Set(rows.map(({ name }) => name));
+  const rows = await tx.all(Pattern, ['name']);
+  return new Set(rows.map(({ name }) => name.toLowerCase()));
 }

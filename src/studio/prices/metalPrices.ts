@@ -1,11 +1,13 @@
 import { daysLater } from '@/core/calendar/day';
 import { ageInDays, PRICED_METALS, STALE_DAYS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import { GRAMS_PER_TROY_OUNCE } from '@/core/units/mass';
-import type { MinorUnits } from '@/core/units/money';
+import { minor, type MinorUnits } from '@/core/units/money';
+import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { httpMetalFeed } from '@/devices/metalFeed/http';
 import type { DayPrice, MetalFeed } from '@/devices/metalFeed/port';
 import { inStudio } from '@/data/inStudio';
+import { MetalPrice } from '@/data/models/metal';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt, look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
@@ -55,11 +57,11 @@ export function readMetalPrices(
   ownerOnly(session);
   return look(session, async (tx) => ({
     last: await lastMetalPrices(tx),
-    history: await tx.select<DayPrice>(
-      `SELECT metal, day::text, per_kilogram AS "perKilogram" FROM metal_prices
-        WHERE studio_id = $1 AND day > $2::timestamptz::date - ${HISTORY_DAYS} ORDER BY day LIMIT 4000`,
-      [session.studioId, session.now],
-    ),
+    history: await tx.all(MetalPrice, ['metal', 'day', 'perKilogram'], {
+      where: { day: moreThan(daysLater(todayOf(session), -HISTORY_DAYS)) },
+      order: ['day'],
+      limit: 4000,
+    }),
   }));
 }
 
@@ -97,17 +99,14 @@ export function fetchMetalPrices(
 }
 
 const keepPrices = (tx: Tx, prices: readonly DayPrice[]): Promise<void> =>
-  tx.run(
-    `INSERT INTO metal_prices (studio_id, metal, day, per_kilogram, fetched_at)
-     SELECT $1, v.metal, v.day, v.price, $5 FROM unnest($2::text[], $3::date[], $4::bigint[]) AS v(metal, day, price)
-     ON CONFLICT (studio_id, metal, day) DO UPDATE SET per_kilogram = excluded.per_kilogram, fetched_at = excluded.fetched_at`,
-    [
-      tx.session.studioId,
-      prices.map(({ metal }) => metal),
-      prices.map(({ day }) => day),
-      prices.map(({ perKilogram }) => perKilogram),
-      tx.session.now,
-    ],
+  tx.put(
+    MetalPrice,
+    prices.map(({ perKilogram, ...price }) => ({
+      ...price,
+      perKilogram: minor(perKilogram),
+      fetchedAt: tx.session.now,
+    })),
+    ['perKilogram', 'fetchedAt'],
   );
 
 /** Keeps a metal's price of a day as somebody read it; typed again, the newer word stands. */

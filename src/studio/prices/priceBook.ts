@@ -3,7 +3,10 @@ import type { Cost2 } from '@/core/costing/costSheet';
 import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cost, type CostUnits } from '@/core/units/money';
+import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
+import { Supply } from '@/data/models/drawers';
+import { WireSpecRow } from '@/data/models/stock';
 import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';
 import { look, type StudioSession } from '../kernel/useCase';
 import { replacementPrices } from './replacement';
@@ -62,11 +65,7 @@ export async function priceBookIn(
 }
 
 const allSpecs = async (tx: Tx): Promise<string[]> =>
-  (
-    await tx.select<{ id: string }>('SELECT spec_id AS id FROM wire_specs WHERE studio_id = $1', [
-      tx.session.studioId,
-    ])
-  ).map(({ id }) => id);
+  (await tx.all(WireSpecRow, ['specId'])).map(({ specId }) => specId);
 
 /** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
 async function paidPrices(tx: Tx, ids: readonly string[]): Promise<Map<string, PriceFor>> {
@@ -89,16 +88,13 @@ async function aliasesOf(tx: Tx): Promise<Map<string, string[]>> {
 
 /** Polish, antiquing and packaging that one finished piece uses up. */
 async function suppliesOfOne(tx: Tx): Promise<Cost2> {
-  const used = await tx.select<{ id: string; perPiece: number }>(
-    'SELECT article_id AS id, per_piece AS "perPiece" FROM supplies WHERE studio_id = $1 AND per_piece > 0',
-    [tx.session.studioId],
-  );
-  const ids = used.map(({ id }) => id);
+  const used = await tx.all(Supply, ['articleId', 'perPiece'], { where: { perPiece: moreThan(0) } });
+  const ids = used.map(({ articleId }) => articleId);
   const [paid, today] = [await paidPrices(tx, ids), await replacementPrices(tx, ids)];
   const sum = (prices: ReadonlyMap<string, PriceFor>, otherwise: ReadonlyMap<string, PriceFor>) =>
     cost(
-      used.reduce((total, { id, perPiece }) => {
-        const price = prices.get(id) ?? otherwise.get(id);
+      used.reduce((total, { articleId, perPiece }) => {
+        const price = prices.get(articleId) ?? otherwise.get(articleId);
         return total + (price ? costAt(price, perPiece) : 0);
       }, 0),
     );

@@ -1,4 +1,6 @@
+import { atMost } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
+import { Reservation, ReservationLoss } from '@/data/models/batches';
 
 /** What stock is set aside for a batch for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
 export type Purpose = 'planned' | 'picked' | 'tray';
@@ -62,11 +64,8 @@ export async function reserveByHand(
 }
 
 /** Sets free what was set aside by hand. */
-export const releaseByHand = (tx: Tx, id: string): Promise<void> =>
-  tx.run('DELETE FROM reservations WHERE studio_id = $1 AND stock_piece_id = $2 AND batch_id IS NULL', [
-    tx.session.studioId,
-    id,
-  ]);
+export const releaseByHand = (tx: Tx, id: string): Promise<unknown> =>
+  tx.remove(Reservation, { batchId: null, stockPieceId: id });
 
 /** Sets so much of a wire aside to be cut for a batch, whatever was set aside of it for the batch before. */
 export async function reserveExactly(
@@ -74,20 +73,13 @@ export async function reserveExactly(
   batchId: string,
   { id, quantity }: ReservedStock,
 ): Promise<void> {
-  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3', [
-    tx.session.studioId,
-    batchId,
-    id,
-  ]);
+  await tx.remove(Reservation, { batchId, stockPieceId: id });
   await reserve(tx, batchId, 'planned', [{ id, quantity }]);
 }
 
 /** Sets everything free again that was set aside for a batch; nothing counts as lost then. */
 export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
-  await tx.run('DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2', [
-    tx.session.studioId,
-    batchId,
-  ]);
+  await tx.remove(Reservation, { batchId });
   await forgetLoss(tx, batchId);
 }
 
@@ -131,19 +123,12 @@ const NOT_THERE = 'Stock that was set aside for it is not there any more.';
 
 /** Writes down that a batch has lost what it counted on, and why. */
 export const noteLoss = (tx: Tx, batchId: string, reason: string): Promise<unknown> =>
-  tx.run(
-    `INSERT INTO reservation_losses (studio_id, batch_id, reason) VALUES ($1, $2, $3)
-     ON CONFLICT (studio_id, batch_id) DO UPDATE SET reason = excluded.reason`,
-    [tx.session.studioId, batchId, reason],
-  );
+  tx.put(ReservationLoss, [{ batchId, reason }], ['reason']);
 
 /** Forgets what a batch has lost: it is planned anew. @returns whether it had lost anything */
 export async function forgetLoss(tx: Tx, batchId: string): Promise<boolean> {
-  const lost = await tx.select<{ reason: string }>(
-    'DELETE FROM reservation_losses WHERE studio_id = $1 AND batch_id = $2 RETURNING reason',
-    [tx.session.studioId, batchId],
-  );
-  return lost.length > 0;
+  const lost = await tx.remove(ReservationLoss, { batchId });
+  return lost > 0;
 }
 
 /** What of some stock pieces is set aside, by hand or for other batches than one; pieces of which nothing is are left out. */
@@ -162,13 +147,6 @@ export async function reservedOf(
 
 /** Takes so much of a stock piece off what is set aside of it for a batch: it is used. */
 export async function takeReserved(tx: Tx, batchId: string, id: string, quantity: number): Promise<void> {
-  const bind = [tx.session.studioId, batchId, id, quantity];
-  await tx.run(
-    'DELETE FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3 AND quantity <= $4',
-    bind,
-  );
-  await tx.run(
-    'UPDATE reservations SET quantity = quantity - $4 WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
-    bind,
-  );
+  await tx.remove(Reservation, { batchId, stockPieceId: id, quantity: atMost(quantity) });
+  await Reservation.decrement({ quantity }, { where: { batchId, stockPieceId: id } });
 }

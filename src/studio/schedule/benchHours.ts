@@ -11,7 +11,9 @@ import {
   type ScheduledDay,
   type ScheduledJob,
 } from '@/core/schedule/schedule';
+import { emptyLast } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
+import { Batch, BenchHoursRow } from '@/data/models/batches';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
@@ -31,10 +33,7 @@ const USUAL: HoursView = { version: 0, weekly: [240, 240, 240, 240, 240, 0, 0], 
 
 /** The hours of the studio, or the usual ones. */
 export async function hoursIn(tx: Tx): Promise<HoursView> {
-  const row = await tx.first<HoursView>(
-    `SELECT version, weekly, days_off::text[] AS "daysOff" FROM bench_hours WHERE studio_id = $1`,
-    [tx.session.studioId],
-  );
+  const row = await tx.one(BenchHoursRow, ['version', 'weekly', 'daysOff'], { where: {} });
   return row ?? USUAL;
 }
 
@@ -52,14 +51,16 @@ export function setBenchHours(
     const now = await hoursIn(tx);
     if (now.version !== numberOf(input.version))
       throw stale('Somebody changed the hours while you had the page open. Reload it, then set them again.');
-    await tx.run(
-      `INSERT INTO bench_hours (studio_id, weekly, days_off) VALUES ($1, $2::int[], $3::date[])
-       ON CONFLICT (studio_id) DO UPDATE SET weekly = excluded.weekly, days_off = excluded.days_off, version = bench_hours.version + 1`,
+    await tx.put(
+      BenchHoursRow,
       [
-        session.studioId,
-        input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
-        expectOk(readDaysOff(input.daysOff, (await settingsIn(tx)).days)),
+        {
+          weekly: input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
+          daysOff: expectOk(readDaysOff(input.daysOff, (await settingsIn(tx)).days)),
+          version: now.version + 1,
+        },
       ],
+      ['weekly', 'daysOff', 'version'],
     );
     return null;
   });
@@ -97,17 +98,17 @@ const workOf = (tx: Tx, batchIds: readonly string[]): Promise<(WorkLine & { batc
 
 /** The open batches as work at the bench. */
 export async function openJobs(tx: Tx): Promise<OpenJob[]> {
-  const rows = await tx.select<{ id: string; number: number; name: string; dueOn: string | null }>(
-    `SELECT batch_id AS id, number, name, due_on::text AS "dueOn" FROM batches
-      WHERE studio_id = $1 AND state = 'open' ORDER BY due_on NULLS LAST, number LIMIT 200`,
-    [tx.session.studioId],
-  );
-  const ids = rows.map(({ id }) => id);
+  const rows = await tx.all(Batch, ['batchId', 'number', 'name', 'dueOn'], {
+    where: { state: 'open' },
+    order: [emptyLast('due_on'), 'number'],
+    limit: 200,
+  });
+  const ids = rows.map(({ batchId }) => batchId);
   const lines = groupBy(await workOf(tx, ids), ({ batchId }) => batchId);
   const progress = await progressOf(tx, ids);
-  return rows.map(({ id, ...row }) => {
-    const own = lines.get(id) ?? [];
-    const left = linesToMake(own, madeCounts(progress.get(id) ?? NOTHING_DONE));
+  return rows.map(({ batchId, ...row }) => {
+    const own = lines.get(batchId) ?? [];
+    const left = linesToMake(own, madeCounts(progress.get(batchId) ?? NOTHING_DONE));
     return { ...row, lines: left, minutes: Math.ceil(minutesOfBatch(left)) };
   });
 }

@@ -1,11 +1,6 @@
-import {
-  areStandInsOffered,
-  DEVICES,
-  type Device,
-  type DeviceSetting,
-  type DeviceSettings,
-} from '@/devices/devices';
+import { areStandInsOffered, DEVICES, type DeviceSetting, type DeviceSettings } from '@/devices/devices';
 import type { Tx } from '@/data/inStudio';
+import { DeviceRow } from '@/data/models/studio';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
@@ -15,10 +10,7 @@ const NONE: DeviceSetting = { kind: 'none', address: '' };
 
 /** What a studio has of every device, inside a transaction. */
 export async function devicesIn(tx: Tx): Promise<DeviceSettings> {
-  const rows = await tx.select<DeviceSetting & { device: Device }>(
-    'SELECT device, kind, address FROM devices WHERE studio_id = $1',
-    [tx.session.studioId],
-  );
+  const rows = await tx.all(DeviceRow, ['device', 'kind', 'address']);
   const known = new Map(rows.map(({ device, kind, address }) => [device, { kind, address }]));
   return Object.fromEntries(DEVICES.map((device) => [device, known.get(device) ?? NONE])) as DeviceSettings;
 }
@@ -35,10 +27,10 @@ export function setDevice(session: StudioSession, postKey: string, plain: unknow
   return post(session, 'setDevice', postKey, prepare, async (tx, { device, kind, address }) => {
     if (kind === 'simulated' && !areStandInsOffered(process.env['PEWTERER_MODE']))
       throw invalid('kind', 'Stand-ins invent what they show; they are for the demonstration studio only.');
-    await tx.run(
-      `INSERT INTO devices (studio_id, device, kind, address) VALUES ($1, $2, $3, $4)
-       ON CONFLICT (studio_id, device) DO UPDATE SET kind = excluded.kind, address = excluded.address`,
-      [session.studioId, device, kind, kind === 'address' ? address.trim() : ''],
+    await tx.put(
+      DeviceRow,
+      [{ device, kind, address: kind === 'address' ? address.trim() : '' }],
+      ['kind', 'address'],
     );
     return null;
   });

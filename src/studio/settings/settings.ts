@@ -9,6 +9,7 @@ import { parsePercent } from '@/core/units/percent';
 import { NUMBER_WRITINGS, type NumberWriting } from '@/core/units/writing';
 import type { Tx } from '@/data/inStudio';
 import { Studio, UsefulMinimum } from '@/data/models/studio';
+import { Closing } from '@/data/models/books';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf, oneOf } from '../kernel/rules';
@@ -114,8 +115,7 @@ export function changeSettings(
       { where: { studioId }, ...tx.within },
     );
     // Months that were closed begin at other moments elsewhere; they are closed anew when they are asked for.
-    if (input.timeZone !== now.timeZone)
-      await tx.run('DELETE FROM closings WHERE studio_id = $1', [studioId]);
+    if (input.timeZone !== now.timeZone) await tx.remove(Closing, {});
     const byKey = new Map(input.minimums.map((each) => [`${each.scope} ${each.of}`, each]));
     await UsefulMinimum.destroy({ where: { studioId }, ...tx.within });
     await tx.add(

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import { parseMass, type Micrograms } from '@/core/units/mass';
+import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Place, SpoolType } from '@/data/models/stock';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
@@ -31,16 +32,10 @@ export function listPlaces(session: StudioSession): Promise<PlaceView[]> {
 export async function ensurePlace(tx: Tx, name: string): Promise<string | null> {
   const said = name.trim();
   if (said === '') return null;
-  const found = await tx.first<{ placeId: string }>(
-    'SELECT place_id AS "placeId" FROM places WHERE studio_id = $1 AND lower(name) = lower($2)',
-    [tx.session.studioId, said],
-  );
+  const found = await tx.one(Place, ['placeId'], { where: calledAlike(name) });
   if (found) return found.placeId;
   const placeId = randomUUID();
-  const last = await tx.first<{ position: number }>(
-    'SELECT COALESCE(max(position), 0) AS position FROM places WHERE studio_id = $1',
-    [tx.session.studioId],
-  );
+  const last = await tx.one(Place, ['position'], { where: {}, order: [['position', 'DESC']] });
   await tx.add(Place, [{ placeId, name: said, position: (last?.position ?? 0) + 1 }]);
   return placeId;
 }
@@ -57,11 +52,8 @@ export function orderPlaces(
     postKey,
     () => ids,
     async (tx, order) => {
-      const known = await tx.select<{ id: string }>(
-        'SELECT place_id AS id FROM places WHERE studio_id = $1',
-        [tx.session.studioId],
-      );
-      if (known.length !== order.length || known.some(({ id }) => !order.includes(id)))
+      const known = await tx.all(Place, ['placeId']);
+      if (known.length !== order.length || known.some((place) => !order.includes(place.placeId)))
         throw refused('The places changed meanwhile; reload the page.');
       await tx.run(
         `UPDATE places p SET position = o.position FROM unnest($2::uuid[]) WITH ORDINALITY AS o(id, position)
@@ -81,13 +73,9 @@ export function renamePlace(
 ): Promise<Outcome<null>> {
   const prepare = () => readInput(RenamePlaceInput, plain);
   return post(session, 'renamePlace', postKey, prepare, async (tx, { name }) => {
-    const { studioId } = tx.session;
-    const taken = await tx.first(
-      'SELECT FROM places WHERE studio_id = $1 AND lower(name) = lower($2) AND place_id <> $3',
-      [studioId, name.trim(), placeId],
-    );
+    const taken = await tx.one(Place, ['placeId'], { where: calledAlike(name, { placeId }) });
     if (taken) throw invalid('name', `There is a place called “${name.trim()}” already.`);
-    await Place.update({ name: name.trim() }, { where: { studioId, placeId }, ...tx.within });
+    await tx.change(Place, { placeId }, { name: name.trim() });
     return null;
   });
 }
@@ -100,12 +88,17 @@ export interface SpoolTypeView {
 }
 
 export function listSpoolTypes(session: StudioSession): Promise<SpoolTypeView[]> {
-  return look(session, (tx) =>
-    tx.select<SpoolTypeView>(
-      'SELECT spool_type_id AS id, name, empty_mass_ug AS "emptyMass" FROM spool_types WHERE studio_id = $1 ORDER BY name LIMIT 200',
-      [tx.session.studioId],
-    ),
-  );
+  return look(session, async (tx) => {
+    const rows = await tx.all(SpoolType, ['spoolTypeId', 'name', 'emptyMassUg'], {
+      order: ['name'],
+      limit: 200,
+    });
+    return rows.map(({ spoolTypeId, name, emptyMassUg }) => ({
+      id: spoolTypeId,
+      name,
+      emptyMass: emptyMassUg,
+    }));
+  });
 }
 
 /** Notes the empty weight of a kind of spool, or notes it anew. */
@@ -123,14 +116,10 @@ export function keepSpoolType(
 
 /** The kind of spool of a name with this empty weight. @returns its id */
 export async function ensureSpoolType(tx: Tx, name: string, emptyMassUg: Micrograms): Promise<string> {
-  const { studioId } = tx.session;
-  const found = await tx.first<{ id: string }>(
-    'SELECT spool_type_id AS id FROM spool_types WHERE studio_id = $1 AND lower(name) = lower($2)',
-    [studioId, name.trim()],
-  );
+  const found = await tx.one(SpoolType, ['spoolTypeId'], { where: calledAlike(name) });
   if (found) {
-    await SpoolType.update({ emptyMassUg }, { where: { studioId, spoolTypeId: found.id }, ...tx.within });
-    return found.id;
+    await tx.change(SpoolType, found, { emptyMassUg });
+    return found.spoolTypeId;
   }
   const spoolTypeId = randomUUID();
   await tx.add(SpoolType, [{ spoolTypeId, name: name.trim(), emptyMassUg }]);

@@ -5,6 +5,7 @@ import type { Micrograms } from '@/core/units/mass';
 import { COST_IS, type CostIs } from '@/core/stock/costIs';
 import { minor, parseAmount, toCost, type MinorUnits } from '@/core/units/money';
 import type { GaugeLabel } from '@/core/wire/gauge';
+import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Lot, Supplier } from '@/data/models/purchases';
 import { Posting } from '../ledger/posting';
@@ -104,10 +105,7 @@ export async function takeIn(
 export async function ensureSupplier(tx: Tx, name: string): Promise<string | null> {
   const said = name.trim();
   if (said === '') return null;
-  const found = await tx.first<{ supplierId: string }>(
-    'SELECT supplier_id AS "supplierId" FROM suppliers WHERE studio_id = $1 AND lower(name) = lower($2)',
-    [tx.session.studioId, said],
-  );
+  const found = await tx.one(Supplier, ['supplierId'], { where: calledAlike(said) });
   if (found) return found.supplierId;
   const supplierId = randomUUID();
   await tx.add(Supplier, [{ supplierId, name: said }]);

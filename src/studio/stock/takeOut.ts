@@ -1,9 +1,10 @@
 import { expectOk } from '@/core/result';
-import { formatAmountOf, parseAmountOf, type Measure, type SupplyUnit } from '@/core/stock/amount';
+import { formatAmountOf, parseAmountOf, type Measure } from '@/core/stock/amount';
 import { WARE_WORDS, type Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import type { LengthSystem } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
+import { Supply } from '@/data/models/drawers';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
@@ -27,10 +28,7 @@ export async function measureOf(
   { ware, articleId }: Pick<HeldStock, 'ware' | 'articleId'>,
 ): Promise<Measure> {
   if (ware !== 'supply') return { ware };
-  const row = await tx.first<{ unit: SupplyUnit }>(
-    'SELECT unit FROM supplies WHERE studio_id = $1 AND article_id = $2',
-    [tx.session.studioId, articleId],
-  );
+  const row = await tx.one(Supply, ['unit'], { where: { articleId } });
   return { ware, unit: row?.unit ?? null };
 }
 

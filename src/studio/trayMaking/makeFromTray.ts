@@ -2,7 +2,9 @@ import { linesToMake, piecesReady } from '@/core/batch/batch';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money';
+import { NOT_PLANNED, setBatch } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
+import { BatchLineRow, BatchPiece, Reservation } from '@/data/models/batches';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from '../batches/batches';
@@ -45,10 +47,7 @@ export async function openTray(tx: Tx, { number, line, piece }: PieceOfBatch): P
   const { cut } = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
   if (!own || !piecesReady(own, cut, new Set()).includes(piece))
     throw refused('Not all wires of this piece are cut; cut them first. Nothing was posted.');
-  const row = await tx.first<{ patternId: string; stoneId: string | null }>(
-    `SELECT pattern_id AS "patternId", stone_id AS "stoneId" FROM batch_lines WHERE studio_id = $1 AND batch_id = $2 AND line = $3`,
-    [studioId, batchId, line],
-  );
+  const row = await tx.one(BatchLineRow, ['patternId', 'stoneId'], { where: { batchId, line } });
   if (!row) throw new Error(`line ${line} of batch ${number} vanished`);
   return { number, line, piece, batchId, ...row, revision: own.revision, body: own.body };
 }
@@ -126,12 +125,8 @@ export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise
  */
 export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<CostUnits> {
   const { batchId, stoneId, number } = tray;
-  const { studioId } = tx.session;
   if (stoneId === null) return cost(0);
-  const aside = await tx.first(
-    'SELECT quantity FROM reservations WHERE studio_id = $1 AND batch_id = $2 AND stock_piece_id = $3',
-    [studioId, batchId, stoneId],
-  );
+  const aside = await tx.one(Reservation, ['quantity'], { where: { batchId, stockPieceId: stoneId } });
   if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
   posting.hold(...(await lockStock(tx, [stoneId])).values());
   const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
@@ -148,16 +143,10 @@ export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<vo
         AND c.line = $3 AND c.piece = $4 AND s.stock_piece_id = c.cut_id`,
     [studioId, batchId, line, piece],
   );
-  await tx.run(
-    'INSERT INTO batch_pieces (studio_id, batch_id, line, piece, piece_id) VALUES ($1, $2, $3, $4, $5)',
-    [studioId, batchId, line, piece, pieceId],
-  );
+  await tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
   const progress = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
   const left = linesToMake(await linesOf(tx, [batchId]), madeCounts(progress));
   if (left.some(({ count }) => count > 0)) return;
   await dropEverything(tx, batchId);
-  await tx.run(
-    `UPDATE batches SET state = 'made', planning = 'none', planning_key = NULL, planning_said = '' WHERE studio_id = $1 AND batch_id = $2`,
-    [studioId, batchId],
-  );
+  await setBatch(tx, batchId, { ...NOT_PLANNED, state: 'made' });
 }

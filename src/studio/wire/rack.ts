@@ -4,6 +4,7 @@ import type { CostUnits } from '@/core/units/money';
 import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
 import { PROFILES } from '@/core/wire/profile';
 import type { Tx } from '@/data/inStudio';
+import { Supplier } from '@/data/models/purchases';
 import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -242,10 +243,7 @@ export function showStockPiece(session: StudioSession, number: number): Promise<
 /** Names of suppliers, for suggesting them. */
 export function listSuppliers(session: StudioSession): Promise<string[]> {
   return look(session, async (tx) => {
-    const rows = await tx.select<{ name: string }>(
-      'SELECT name FROM suppliers WHERE studio_id = $1 ORDER BY name LIMIT 500',
-      [session.studioId],
-    );
+    const rows = await tx.all(Supplier, ['name'], { where: {}, order: ['name'], limit: 500 });
     return rows.map(({ name }) => name);
   });
 }
