@@ -5,6 +5,9 @@ export type BatchState = (typeof BATCH_STATES)[number];
 /** How the cutting plan of a batch stands, as it is kept. That it is out of date follows from what the batch has lost. */
 export type PlanningState = 'none' | 'working' | 'planned' | 'failed';
 
+/** How the cuts of a batch stand; `stale` when stock that was set aside for them is not there any more. */
+export type Planning = PlanningState | 'stale';
+
 /** What was done at the cutting table: a wire cut as it was asked for, or one cut wrong. */
 export type CutKind = 'cut' | 'miscut';
 

@@ -20,8 +20,6 @@ export const SET_ASIDE_FOR = `COALESCE((SELECT CASE WHEN o.batch_id IS NULL THEN
  */
 export const IN_TRAY = `s.purpose = 'tray'`;
 
-
-
 /** Over batches b: how its cuts stand. That they are stale follows from what the batch has lost, and is kept nowhere. */
 export const PLANNING = `CASE WHEN b.state = 'open' AND b.planning <> 'working' AND EXISTS (SELECT l.reason FROM reservation_losses l WHERE l.studio_id = b.studio_id AND l.batch_id = b.batch_id) THEN 'stale' ELSE b.planning END`;
 
@@ -31,3 +29,18 @@ export const PLANNING_SAID = `CASE WHEN b.state = 'open' AND b.planning <> 'work
 /** The columns of wire_specs s that make a spec. */
 export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.twist, s.temper,
   s.finish, s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
+
+/** Their types. */
+export const SPEC_GIVES = {
+  specId: uuid(),
+  metal: text<MetalId>(),
+  profile: text<Profile>(),
+  widthUm: int<Micrometres>(),
+  heightUm: int<Micrometres>(),
+  twist: int(),
+  temper: text<Temper>(),
+  finish: text<Finish>(),
+  finishName: text(),
+  gaugeSystem: text<GaugeSystem>(),
+  gaugeNumber: text(),
+} as const;

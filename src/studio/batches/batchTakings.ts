@@ -5,6 +5,8 @@ import { forecast } from '@/core/costing/forecast';
 import { numberOnTag } from '@/core/tag';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { pricesOfStonesSql } from '@/data/sql/stock';
+import { lastPricesOfSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -140,22 +142,14 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */
 async function lastPrices(tx: Tx, patterns: readonly number[]): Promise<Map<number, MinorUnits>> {
-  const rows = await tx.select<{ number: number; price: MinorUnits }>(
-    `SELECT DISTINCT ON (p.number) p.number, f.price FROM patterns p
-       JOIN pieces f ON f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id
-      WHERE p.studio_id = $1 AND p.number = ANY ($2) AND f.price IS NOT NULL AND f.struck_at IS NULL
-      ORDER BY p.number, f.number DESC`,
-    [tx.session.studioId, patterns],
-  );
+  const rows = await tx.rows(lastPricesOfSql, { patterns });
   return new Map(rows.map(({ number, price }) => [number, price]));
 }
 
 /** What was paid for stones, by the number on their tag. */
 async function stoneCosts(tx: Tx, tags: readonly string[]): Promise<Map<number, CostUnits>> {
-  const rows = await tx.select<{ number: number; price: MinorUnits }>(
-    `SELECT p.number, l.price FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.number = ANY ($2)`,
-    [tx.session.studioId, tags.flatMap((text) => numberOnTag('stone', text) ?? [])],
-  );
+  const rows = await tx.rows(pricesOfStonesSql, {
+    numbers: tags.flatMap((text) => numberOnTag('stone', text) ?? []),
+  });
   return new Map(rows.map(({ number, price }) => [number, toCost(price)]));
 }

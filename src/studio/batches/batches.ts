@@ -18,6 +18,9 @@ import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { soldByOfSql } from '@/data/sql/purchases';
+import { pickedForBatchSql } from '@/data/sql/reservations';
+import { linesOfBatchesInBriefSql, linesOfBatchesSql, batchOfNumberSql } from '@/data/sql/batches';
 import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
@@ -68,10 +71,7 @@ const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "du
 
 /** A batch of a number. */
 export const batchNumbered = (tx: Tx, number: number): Promise<BatchRow | undefined> =>
-  tx.first<BatchRow>(`SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $1 AND b.number = $2`, [
-    tx.session.studioId,
-    number,
-  ]);
+  tx.row(batchOfNumberSql, { number });
 
 /** A line of a batch as it is kept. */
 export interface KeptLine extends BatchLine {
@@ -82,23 +82,13 @@ export interface KeptLine extends BatchLine {
 }
 
 export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine & { batchId: string })[]> =>
-  tx.select(
-    `SELECT l.batch_id AS "batchId", l.line, l.count, l.revision, l.wanted, l.body, p.number AS "patternNumber"
-       FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
-      WHERE l.studio_id = $1 AND l.batch_id = ANY ($2) ORDER BY l.batch_id, l.line`,
-    [tx.session.studioId, batchIds],
-  );
+  tx.rows(linesOfBatchesSql, { batchIds });
 
 /** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
 export const linesInBrief = (
   tx: Tx,
   batchIds: readonly string[],
-): Promise<(BatchLine & { batchId: string })[]> =>
-  tx.select(
-    `SELECT batch_id AS "batchId", line, count, body - 'composition' AS body FROM batch_lines
-      WHERE studio_id = $1 AND batch_id = ANY ($2) ORDER BY batch_id, line`,
-    [tx.session.studioId, batchIds],
-  );
+): Promise<(BatchLine & { batchId: string })[]> => tx.rows(linesOfBatchesInBriefSql, { batchIds });
 
 /** Batches that are listed at once. */
 const PAGE = 60;
@@ -306,14 +296,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
         ]),
       ),
       plans: await plansOf(tx, id, specs),
-      picks: await tx.select<PickedPart>(
-        `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM reservations s
-           JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-           JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-           LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
-          WHERE s.studio_id = $1 AND s.batch_id = $2 AND s.purpose = 'picked' ORDER BY p.ware, p.sort_key, p.number`,
-        [session.studioId, id],
-      ),
+      picks: await tx.rows(pickedForBatchSql, { batchId: id }),
     };
   });
 }
@@ -352,12 +335,7 @@ async function buyingOf(
   ]);
   const ids = [...short].filter(([, missing]) => missing > 0).map(([id]) => id);
   if (ids.length === 0) return new Map();
-  const sold = await tx.select<{ id: string; soldBy: number; lastBought: number }>(
-    `SELECT a.article_id AS id, a.sold_by AS "soldBy", COALESCE((SELECT quantity FROM lots l WHERE l.studio_id = $1 AND l.article_id = a.article_id
-              ORDER BY bought_on DESC, created_at DESC LIMIT 1), 0)::bigint AS "lastBought"
-       FROM articles a WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
-    [tx.session.studioId, ids],
-  );
+  const sold = await tx.rows(soldByOfSql, { articleIds: ids });
   const prices: ReadonlyMap<string, PriceFor> =
     tx.session.role === 'owner' ? await replacementPrices(tx, ids) : new Map();
   return new Map(

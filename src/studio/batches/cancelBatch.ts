@@ -1,9 +1,10 @@
+import { stonesOfBatchSql } from '@/data/sql/batches';
 import { tag } from '@/core/tag';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { batchNumbered } from './batches';
 import { NOT_PLANNED, setBatch } from './batchRecord';
-import { RESERVED_FOR_OTHERS, reserveStone } from '../reservations/reservations';
+import { reserveStone } from '../reservations/reservations';
 import { dropEverything } from './plansKept';
 import { lockOpenBatch, reserveTray } from './tray';
 
@@ -34,23 +35,10 @@ export function takeUpAgain(session: StudioSession, postKey: string, number: num
     postKey,
     () => number,
     async (tx) => {
-      const { studioId } = session;
       const batch = await batchNumbered(tx, number);
       if (batch?.state !== 'cancelled') throw refused('This batch is not cancelled. Nothing was changed.');
       await setBatch(tx, batch.id, { state: 'open', version: batch.version + 1 });
-      const stones = await tx.select<{
-        id: string;
-        number: number;
-        isFree: boolean;
-      }>(
-        `SELECT p.stock_piece_id AS id, p.number,
-                p.quantity > ${RESERVED_FOR_OTHERS} AS "isFree"
-           FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
-          WHERE l.studio_id = $1 AND l.batch_id = $2
-            AND NOT EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.line = l.line)
-          ORDER BY p.stock_piece_id FOR UPDATE OF p`,
-        [studioId, batch.id, batch.id],
-      );
+      const stones = await tx.rows(stonesOfBatchSql, { batchId: batch.id });
       const gone = stones.find(({ isFree }) => !isFree);
       if (gone)
         throw refused(`${tag('stone', gone.number)} is not free for it any more. Nothing was changed.`);

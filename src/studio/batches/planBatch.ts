@@ -13,6 +13,8 @@ import type { Texts } from '@/core/parameter/readTexts';
 import { METAL_IDS } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BatchLineRow } from '@/data/models/batches';
+import { newestPatternsSql } from '@/data/sql/patterns';
+import { linesBegunSql } from '@/data/sql/batches';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -132,15 +134,7 @@ interface LineBegun extends Pick<LineRow, 'patternId' | 'revision' | 'wanted' | 
   readonly pieces: number;
 }
 
-const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> =>
-  tx.select<LineBegun>(
-    `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
-            EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.line = l.line) AS "isMade"
-       FROM batch_lines l JOIN (SELECT line, count(*)::int AS cuts, max(piece) + 1 AS pieces FROM batch_cuts
-                                 WHERE studio_id = $1 AND batch_id = $2 AND kind = 'cut' GROUP BY line) c USING (line)
-      WHERE l.studio_id = $1 AND l.batch_id = $2 ORDER BY l.line`,
-    [tx.session.studioId, batchId],
-  );
+const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> => tx.rows(linesBegunSql, { batchId });
 
 /** Lines of which wires are cut keep their place and what they make, and are not made fewer than are begun. @throws Refused beside the line */
 function refuseBegun(begun: readonly LineBegun[], lines: readonly BatchLineInput[]): void {
@@ -185,12 +179,9 @@ async function groundOf(
 ): Promise<Ground> {
   const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
   const { lengthSystem } = await settingsIn(tx);
-  const patterns = await tx.select<PatternRow>(
-    `SELECT p.number, p.pattern_id AS "patternId", p.revision, r.body FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-      WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
-    [tx.session.studioId, lines.map(({ pattern }) => numberOf(pattern))],
-  );
+  const patterns = await tx.rows(newestPatternsSql, {
+    numbers: lines.map(({ pattern }) => numberOf(pattern)),
+  });
   return { specs, lengthSystem, patterns, stones: await stonesFor(tx, batchId, lines, lock) };
 }
 

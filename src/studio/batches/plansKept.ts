@@ -1,6 +1,7 @@
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import type { Tx } from '@/data/inStudio';
 import { CuttingPlanRow } from '@/data/models/batches';
+import { plansOfBatchSql } from '@/data/sql/batches';
 import { releaseAll, releaseUncut } from '../reservations/reservations';
 
 /** How the wires of one spec are to be cut for a batch. */
@@ -11,11 +12,7 @@ export interface PlanOfSpec {
 
 /** The cutting plans of a batch, in the order that they are cut: by metal, size and temper. */
 export const plansKept = (tx: Tx, batchId: string): Promise<PlanOfSpec[]> =>
-  tx.select<PlanOfSpec>(
-    `SELECT c.spec_id AS "specId", c.plan FROM cutting_plans c JOIN articles a ON a.studio_id = c.studio_id AND a.article_id = c.spec_id
-      WHERE c.studio_id = $1 AND c.batch_id = $2 ORDER BY a.sort_key, c.spec_id`,
-    [tx.session.studioId, batchId],
-  );
+  tx.rows(plansOfBatchSql, { batchId });
 
 /** Writes down how the wires of a spec are to be cut now. */
 export async function keepPlan(tx: Tx, batchId: string, { specId, plan }: PlanOfSpec): Promise<void> {

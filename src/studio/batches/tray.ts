@@ -3,8 +3,10 @@ import { tag } from '@/core/tag';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { BatchCutRow, BatchPiece, Reservation } from '@/data/models/batches';
+import { reserveCutWiresSql } from '@/data/sql/reservations';
+import { forgetLostCutsSql, addActsSql, lockedBatchSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
-import { PLANNING, type Planning } from './planning';
+import { type Planning } from './planning';
 
 /** A batch that something is done for, locked. */
 export interface LockedBatch {
@@ -17,10 +19,7 @@ export interface LockedBatch {
 
 /** Locks a batch so that what is done for it is done one after the other. @throws Refused when it is not open */
 export async function lockOpenBatch(tx: Tx, number: number): Promise<LockedBatch> {
-  const row = await tx.first<LockedBatch & { state: string }>(
-    `SELECT b.batch_id AS id, b.number, b.name, ${PLANNING} AS planning, b.state, b.version FROM batches b WHERE b.studio_id = $1 AND b.number = $2 FOR UPDATE`,
-    [tx.session.studioId, number],
-  );
+  const row = await tx.row(lockedBatchSql, { number });
   if (!row) throw refused(`There is no batch ${tag('batch', number)}.`);
   const { state, ...batch } = row;
   if (state !== 'open') throw refused(`${tag('batch', number)} is not open any more. Nothing was posted.`);
@@ -115,22 +114,14 @@ export async function noteActs(
   postKey: string,
   acts: readonly ActDone[],
 ): Promise<void> {
-  const { studioId, userId, now } = tx.session;
+  const { userId, now } = tx.session;
   const rows = acts.map(({ cut, ...act }, index) => ({
     ...cut,
     ...act,
     at: index + 1,
     kind: cut ? 'cut' : 'miscut',
   }));
-  await tx.run(
-    `INSERT INTO batch_cuts (studio_id, batch_id, act, kind, spec_id, line, piece, cut_index, copy, name, planned_um, source_id, cut_id,
-                             length_um, reason, post_key, user_id, done_at)
-     SELECT $1, $2, (SELECT COALESCE(max(act), 0) FROM batch_cuts WHERE studio_id = $1 AND batch_id = $2) + r.at, r.kind, r."specId", r.line,
-            r.piece, r."cutIndex", r.copy, COALESCE(r.name, ''), r.planned, r."sourceId", r."cutId", r.length, r.reason, $3, $4, $5
-       FROM jsonb_to_recordset($6::jsonb) AS r(at int, kind text, "specId" uuid, line int, piece int, "cutIndex" int, copy int, name text,
-              planned bigint, "sourceId" uuid, "cutId" uuid, length bigint, reason text)`,
-    [studioId, batchId, postKey, userId, now, JSON.stringify(rows)],
-  );
+  await tx.execute(addActsSql, { batchId, postKey, userId, doneAt: now, acts: rows });
 }
 
 /** Takes something that was done at the table out again; what it put into the tray is not set aside any more. */
@@ -185,24 +176,7 @@ export const madeCounts = ({ made }: Progress): Map<number, number> =>
  * @returns how many are to be cut again
  */
 export async function reserveTray(tx: Tx, batchId: string): Promise<number> {
-  const bind = [tx.session.studioId, batchId];
-  const gone = await tx.select<{ act: number }>(
-    `DELETE FROM batch_cuts c WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
-        AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
-        AND NOT EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.stock_piece_id = c.cut_id AND p.quantity >= c.length_um
-                           AND p.article_id = c.spec_id
-                           AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.stock_piece_id = c.cut_id AND s.batch_id <> $2))
-     RETURNING act`,
-    bind,
-  );
-  await tx.run(
-    `INSERT INTO reservations (studio_id, batch_id, stock_piece_id, quantity, purpose)
-     SELECT $1, $2, c.cut_id, p.quantity, 'tray' FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = $1 AND p.stock_piece_id = c.cut_id
-      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.kind = 'cut'
-        AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = c.line AND b.piece = c.piece)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) WHERE batch_id IS NOT NULL
-     DO UPDATE SET quantity = excluded.quantity, purpose = excluded.purpose`,
-    bind,
-  );
+  const gone = await tx.rows(forgetLostCutsSql, { batchId });
+  await tx.execute(reserveCutWiresSql, { batchId });
   return gone.length;
 }

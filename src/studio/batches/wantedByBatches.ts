@@ -1,13 +1,12 @@
 import { partsOfBatch, type BatchLine } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
 import { needsOf } from '@/core/batch/enough';
-import type { StockLength } from '@/core/cuttingStock/propose';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
 import { Batch } from '@/data/models/batches';
+import { quantitiesOfSql, wiresOutOfTraysSql } from '@/data/sql/stock';
 import { linesInBrief } from './batches';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
-import { IN_TRAY } from '../reservations/reservations';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
 
 /** Lines of several batches keep their numbers apart. */
@@ -18,7 +17,6 @@ const APART = 1000;
  * @returns by article; wires that are cut already, and pieces that are made, want nothing
  */
 export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
-  const { studioId } = tx.session;
   const open = await tx.all(Batch, ['batchId'], { where: { state: 'open' }, order: ['number'], limit: 200 });
   const ids = open.map(({ batchId }) => batchId);
   if (ids.length === 0) return new Map();
@@ -40,23 +38,13 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
     for (const [line, count] of madeCounts(done)) made.set(numberOf(id, line), count);
   }
   const specIds = [...new Set(lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId)))];
-  const wires = await tx.select<StockLength>(
-    `SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.quantity AS length, p.is_off_cut AS "isOffCut" FROM stock_pieces p
-      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0
-        AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
-      ORDER BY p.number LIMIT 20000`,
-    [studioId, specIds],
-  );
+  const wires = await tx.rows(wiresOutOfTraysSql, { specIds });
   const parts = await partsInDrawers(
     tx,
     partsOfBatch(lines).map(({ name }) => name),
     null,
   );
-  const inDrawers = await tx.select<{ articleId: string; quantity: number }>(
-    `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity FROM stock_pieces
-      WHERE studio_id = $1 AND article_id = ANY ($2) AND quantity > 0 GROUP BY 1`,
-    [studioId, parts.map(({ articleId }) => articleId)],
-  );
+  const inDrawers = await tx.rows(quantitiesOfSql, { articleIds: parts.map(({ articleId }) => articleId) });
   const there = new Map(inDrawers.map(({ articleId, quantity }) => [articleId, quantity]));
   const needs = needsOf(lines, {
     wires,

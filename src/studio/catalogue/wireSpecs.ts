@@ -2,6 +2,7 @@ import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';
+import { specsInOrderSql } from '@/data/sql/stock';
 import { look, type StudioSession } from '../kernel/useCase';
 import { ensureArticle } from './articles';
 
@@ -82,11 +83,7 @@ export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(
 
 /** {@link listSpecs} inside a transaction. */
 export async function specsOfStudio(tx: Tx): Promise<KnownSpec[]> {
-  const rows = await tx.select<SpecColumns>(
-    `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
-      WHERE s.studio_id = $1 ORDER BY a.sort_key LIMIT 1000`,
-    [tx.session.studioId],
-  );
+  const rows = await tx.rows(specsInOrderSql, {});
   return rows.map(specFromRow);
 }
 

@@ -2,9 +2,10 @@ import { cost } from '@/core/units/money';
 import { setBatch } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
 import { BatchCutRow, BatchPiece } from '@/data/models/batches';
-import type { BatchState } from '../batches/batches.input';
+import { partsGivenBackSql } from '@/data/sql/ledger';
+import { specsPlannedAgainSql, placeOfMadePieceSql } from '@/data/sql/batches';
 import { dropPlans } from '../batches/plansKept';
-import { noteLoss, reserve, type ReservedStock } from '../reservations/reservations';
+import { noteLoss, reserve } from '../reservations/reservations';
 import { actsOfPost, forgetAct, reserveTray } from '../batches/tray';
 
 /** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
@@ -21,28 +22,11 @@ const MAKING_TAKEN_BACK =
 
 /** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
 export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
-  const { studioId } = tx.session;
-  const made = await tx.first<{
-    batchId: string;
-    state: BatchState;
-    line: number;
-    piece: number;
-  }>(
-    `SELECT m.batch_id AS "batchId", b.state, m.line, m.piece FROM batch_pieces m
-       JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-      WHERE m.studio_id = $1 AND m.piece_id = $2 FOR UPDATE`,
-    [studioId, pieceId],
-  );
+  const made = await tx.row(placeOfMadePieceSql, { pieceId });
   if (!made) return;
   const { batchId, state, line, piece } = made;
   // What was left of its wires may be planned for another wire of the batch; it goes back into the tray.
-  const planned = await tx.select<{ specId: string }>(
-    `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
-       JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
-       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
-      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 AND c.kind = 'cut'`,
-    [studioId, batchId, line, piece],
-  );
+  const planned = await tx.rows(specsPlannedAgainSql, { batchId, line, piece });
   if (planned.length > 0)
     await dropPlans(
       tx,
@@ -56,11 +40,6 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   await setBatch(tx, batchId, { state: 'open' });
   const toCutAgain = await reserveTray(tx, batchId);
   if (planned.length + toCutAgain > 0) await noteLoss(tx, batchId, MAKING_TAKEN_BACK);
-  const parts = await tx.select<ReservedStock>(
-    `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
-       JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-      WHERE m.studio_id = $1 AND m.piece_id = $2 AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
-    [studioId, pieceId],
-  );
+  const parts = await tx.rows(partsGivenBackSql, { pieceId });
   await reserve(tx, batchId, 'picked', parts);
 }

@@ -6,6 +6,13 @@ import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Count, CountLineRow } from '@/data/models/lists';
 import { Place } from '@/data/models/stock';
+import {
+  setExpectedSql,
+  countsInBriefSql,
+  linesOfCountSql,
+  countOfNumberSql,
+  fillCountSheetSql,
+} from '@/data/sql/counting';
 import { readInput } from '../kernel/readInput';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
@@ -70,13 +77,7 @@ export function startCount(
           startedAt: session.now,
         },
       ]);
-      await tx.run(
-        `INSERT INTO count_lines (studio_id, count_id, stock_piece_id, position)
-       SELECT studio_id, $2, stock_piece_id, row_number() OVER (ORDER BY ware, sort_key, number)
-         FROM stock_pieces WHERE studio_id = $1 AND place_id IS NOT DISTINCT FROM $3 AND quantity > 0 AND ware <> 'scrap'
-        ORDER BY ware, sort_key, number LIMIT ${SHEET}`,
-        [session.studioId, countId, place],
-      );
+      await tx.execute(fillCountSheetSql, { countId, placeId: place, most: SHEET });
       return { number };
     },
   );
@@ -92,13 +93,7 @@ interface CountRow {
 }
 
 const countNumbered = (tx: Tx, number: number): Promise<CountRow | undefined> =>
-  tx.first<CountRow>(
-    `SELECT c.count_id AS "countId", c.number, c.place_name AS "placeName", c.started_at AS "startedAt", u.name AS "startedBy",
-            c.posted_at AS "postedAt"
-       FROM counts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-      WHERE c.studio_id = $1 AND c.number = $2`,
-    [tx.session.studioId, number],
-  );
+  tx.row(countOfNumberSql, { number });
 
 /** Opens a count, also one that was posted long ago; null when there is none. */
 export function showCount(session: StudioSession, number: number): Promise<CountSheet | null> {
@@ -111,17 +106,7 @@ export function showCount(session: StudioSession, number: number): Promise<Count
 }
 
 async function linesOf(tx: Tx, countId: string): Promise<CountLine[]> {
-  const rows = await tx.select<CountLine & { now: number; carries: CostUnits }>(
-    `SELECT p.stock_piece_id AS id, p.ware, p.number, a.name, p.form, y.unit, COALESCE(n.expected, p.quantity) AS expected, n.typed,
-            n.counted, u.name AS who, p.quantity AS now, p.cost_units AS carries
-       FROM count_lines n
-       JOIN stock_pieces p ON p.studio_id = n.studio_id AND p.stock_piece_id = n.stock_piece_id
-       JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-       LEFT JOIN supplies y ON y.studio_id = p.studio_id AND y.article_id = p.article_id
-       LEFT JOIN users u ON u.studio_id = n.studio_id AND u.user_id = n.user_id
-      WHERE n.studio_id = $1 AND n.count_id = $2 ORDER BY n.position`,
-    [tx.session.studioId, countId],
-  );
+  const rows = await tx.rows(linesOfCountSql, { countId });
   const sees = tx.session.role === 'owner';
   return rows.map(({ now, carries, ...line }) => {
     const missing = line.counted === null ? 0 : Math.max(0, Math.min(now, line.expected - line.counted));
@@ -137,19 +122,7 @@ export interface CountSummary extends Omit<CountRow, 'countId'> {
 }
 
 export function listCounts(session: StudioSession): Promise<CountSummary[]> {
-  return look(session, (tx) =>
-    tx.select<CountSummary>(
-      `SELECT c.number, c.place_name AS "placeName", c.started_at AS "startedAt", u.name AS "startedBy", c.posted_at AS "postedAt",
-              count(n.stock_piece_id)::int AS lines, count(n.counted)::int AS counted,
-              count(*) FILTER (WHERE n.counted <> COALESCE(n.expected, p.quantity))::int AS differences
-         FROM counts c
-         JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-         LEFT JOIN count_lines n ON n.studio_id = c.studio_id AND n.count_id = c.count_id
-         LEFT JOIN stock_pieces p ON p.studio_id = n.studio_id AND p.stock_piece_id = n.stock_piece_id
-        WHERE c.studio_id = $1 GROUP BY c.studio_id, c.count_id, c.number, u.name ORDER BY c.number DESC LIMIT 60`,
-      [session.studioId],
-    ),
-  );
+  return look(session, (tx) => tx.rows(countsInBriefSql, {}));
 }
 
 /** One line as it was entered. */
@@ -261,16 +234,11 @@ export function postCount(
         });
       }
       await posting.commit();
-      await tx.run(
-        `UPDATE count_lines n SET expected = v.quantity FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
-        WHERE n.studio_id = $1 AND n.count_id = $2 AND n.stock_piece_id = v.id`,
-        [
-          session.studioId,
-          countId,
-          lines.map(({ id }) => id),
-          lines.map(({ id }) => stock.get(id)?.quantity ?? 0),
-        ],
-      );
+      await tx.execute(setExpectedSql, {
+        countId,
+        ids: lines.map(({ id }) => id),
+        quantities: lines.map(({ id }) => stock.get(id)?.quantity ?? 0),
+      });
       await tx.change(Count, { countId }, { postedAt: session.now, postKey });
       return { differences };
     },

@@ -12,6 +12,7 @@ import { describeSpec } from '@/core/wire/spec';
 import { NOT_PLANNED, notePlanning, planningBegins, setBatch } from '../batches/batchRecord';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { Batch } from '@/data/models/batches';
+import { packsOfSql, freeOfStockSql } from '@/data/sql/reservations';
 import { runJob } from '../jobs/runJob';
 import { PLAN_CUTS } from './jobs';
 import { log } from '../kernel/log';
@@ -27,7 +28,7 @@ import { takenOf, type CuttingPlanKept, type PlannedBatchCut } from '@/core/batc
 import { partsInDrawers } from '../drawers/partsInDrawers';
 import { freeWires, type FreeWire } from '../reservations/freeWires';
 import { dropPlans, keepPlan, plansKept } from '../batches/plansKept';
-import { forgetLoss, RESERVED_FOR_OTHERS, reserve, type ReservedStock } from '../reservations/reservations';
+import { forgetLoss, reserve, type ReservedStock } from '../reservations/reservations';
 import { lockOpenBatch, madeCounts, progressOf, reserveTray } from '../batches/tray';
 
 /** How long the plan of one spec may take. */
@@ -268,7 +269,6 @@ function kept(
 }
 
 async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): Promise<void> {
-  const { studioId } = tx.session;
   const batch = await tx.one(Batch, ['batchId'], {
     where: { number, planningKey: key, planning: 'working' },
     lock: true,
@@ -281,11 +281,7 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
     tx,
     taken.map(({ id }) => id),
   );
-  const free = await tx.select<{ id: string; free: number }>(
-    `SELECT p.stock_piece_id AS id, p.quantity - ${RESERVED_FOR_OTHERS} AS free FROM stock_pieces p
-      WHERE p.studio_id = $1 AND p.stock_piece_id = ANY ($2)`,
-    [studioId, taken.map(({ id }) => id), batch.batchId],
-  );
+  const free = await tx.rows(freeOfStockSql, { ids: taken.map(({ id }) => id), batchId: batch.batchId });
   const turned = taken.find(({ id, specId }) => held.get(id)?.articleId !== specId);
   const moved =
     turned ?? taken.find(({ id, quantity }) => (free.find((each) => each.id === id)?.free ?? 0) < quantity);
@@ -319,12 +315,7 @@ async function partsFor(tx: Tx, batchId: string): Promise<ReservedStock[]> {
     const articles = drawers
       .filter(({ key, ware, isNamed }) => key === partKey(name) && (isNamed || ware !== 'stone'))
       .map(({ articleId }) => articleId);
-    const packs = await tx.select<{ id: string; free: number; own: number }>(
-      `SELECT p.stock_piece_id AS id, p.quantity - ${RESERVED_FOR_OTHERS} - COALESCE(s.quantity, 0) AS free, COALESCE(s.quantity, 0) AS own
-         FROM stock_pieces p LEFT JOIN reservations s ON s.studio_id = p.studio_id AND s.stock_piece_id = p.stock_piece_id AND s.batch_id = $3
-        WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0 ORDER BY array_position($2::uuid[], p.article_id), p.number FOR UPDATE OF p`,
-      [tx.session.studioId, articles, batchId],
-    );
+    const packs = await tx.rows(packsOfSql, { articleIds: articles, batchId });
     // Two names may be one thing in the drawers: what lies aside counts for the first.
     let open = count;
     for (const { id, own } of packs) {

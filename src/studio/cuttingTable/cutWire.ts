@@ -12,6 +12,7 @@ import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
+import { cutBeforeSql } from '@/data/sql/batches';
 import { invalid, refused, type Outcome, type Refused } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { post, type StudioSession } from '../kernel/useCase';
@@ -110,13 +111,13 @@ export async function thenPlanned<T extends { readonly replanned: boolean }>(
 
 /** No wire is cut twice: who comes second is told who was first. @throws Refused */
 async function refuseCutTwice(tx: Tx, { id }: LockedBatch, cut: CutOfBatch): Promise<void> {
-  const before = await tx.first<{ who: string; at: Date; number: number }>(
-    `SELECT u.name AS who, c.done_at AS at, p.number FROM batch_cuts c
-       JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
-      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 AND c.cut_index = $5 AND c.copy = $6`,
-    [tx.session.studioId, id, cut.line, cut.piece, cut.cutIndex, cut.copy],
-  );
+  const before = await tx.row(cutBeforeSql, {
+    batchId: id,
+    line: cut.line,
+    piece: cut.piece,
+    cutIndex: cut.cutIndex,
+    copy: cut.copy,
+  });
   if (!before) return;
   throw refused(
     `${before.who} cut this one already: it is ${tag('wire', before.number)} in the tray. If you cut it too, log yours as a mis-cut.`,

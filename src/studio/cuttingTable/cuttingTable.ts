@@ -1,3 +1,4 @@
+import { actsAtTableSql, markOfBatchSql, markOfNumberSql } from '@/data/sql/batches';
 import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
 import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
@@ -7,7 +8,6 @@ import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
 import type { BatchState } from '../batches/batches.input';
-import { PLANNING } from '../batches/planning';
 import { plansKept } from '../batches/plansKept';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 
@@ -54,17 +54,10 @@ export interface CuttingTable extends PlanningStanding {
   readonly acts: readonly TableAct[];
 }
 
-/** What changes with everything that is done at the table: what was done last, and how the planning stands. */
-const MARK = `b.state || ' ' || ${PLANNING} || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
-  WHERE c.studio_id = b.studio_id AND c.batch_id = b.batch_id ORDER BY act DESC LIMIT 1), '')`;
-
 /** Whether there is something new at the cutting table: compare it with the mark that was seen; null when there is no such batch. */
 export const watchTable = (session: StudioSession, number: number): Promise<string | null> =>
   look(session, async (tx) => {
-    const row = await tx.first<{ mark: string }>(
-      `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $1 AND b.number = $2`,
-      [session.studioId, number],
-    );
+    const row = await tx.row(markOfNumberSql, { number });
     return row?.mark ?? null;
   });
 
@@ -85,10 +78,7 @@ export function showCuttingTable(
     const batch = await batchNumbered(tx, number);
     if (!batch) return null;
     const { id, name, state, planning, said, stalled } = batch;
-    const marked = await tx.first<{ mark: string }>(
-      `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $1 AND b.batch_id = $2`,
-      [session.studioId, id],
-    );
+    const marked = await tx.row(markOfBatchSql, { batchId: id });
     const [lines, plans] = [await linesOf(tx, [id]), await plansKept(tx, id)];
     const { cut } = (await progressOf(tx, [id])).get(id) ?? NOTHING_DONE;
     const specs = await specsById(
@@ -102,14 +92,7 @@ export function showCuttingTable(
     const open = rest.flatMap(({ spec, stock }) => stock.cuts.map((each) => ({ spec, stock, cut: each })));
     const next = open.find((each) => chosen && cutKey(each.cut) === cutKey(chosen)) ?? open[0];
     const line = lines.find((each) => each.line === next?.cut.line);
-    const acts = await tx.select<TableAct>(
-      `SELECT c.act, c.kind, c.name, c.length_um AS length, c.reason, f.number AS from, t.number AS became, u.name AS who, c.done_at AS at
-         FROM batch_cuts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-         JOIN stock_pieces f ON f.studio_id = c.studio_id AND f.stock_piece_id = c.source_id
-         LEFT JOIN stock_pieces t ON t.studio_id = c.studio_id AND t.stock_piece_id = c.cut_id
-        WHERE c.studio_id = $1 AND c.batch_id = $2 ORDER BY c.act DESC LIMIT ${SHOWN}`,
-      [session.studioId, id],
-    );
+    const acts = await tx.rows(actsAtTableSql, { batchId: id, most: SHOWN });
     return {
       number,
       name,

@@ -3,8 +3,9 @@ import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
-import type { WireForm } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
+import { wireWithPlaceSql } from '@/data/sql/stock';
+import { pieceMadeOfSql } from '@/data/sql/batches';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { movementsOf, takeBack } from '../ledger/takeBack';
@@ -68,11 +69,7 @@ export function undoCut(
 async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promise<void> {
   for (const { cut } of acts) {
     if (!cut) continue;
-    const made = await tx.first<{ number: number }>(
-      `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
-        WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = $3 AND b.piece = $4`,
-      [tx.session.studioId, batchId, cut.line, cut.piece],
-    );
+    const made = await tx.row(pieceMadeOfSql, { batchId, line: cut.line, piece: cut.piece });
     if (made)
       throw refused(
         `${tag('piece', made.number)} is made of the last wire that was cut. Take the making back first, in the ledger.`,
@@ -85,17 +82,7 @@ async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act):
   const kept = (await plansKept(tx, batchId)).find((each) => each.specId === specId);
   if (!kept || !cut) return false;
   const spec = (await specsById(tx, [specId])).get(specId);
-  const source = await tx.first<{
-    id: string;
-    number: number;
-    form: WireForm;
-    quantity: number;
-    place: string | null;
-  }>(
-    `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity, l.name AS place FROM stock_pieces p
-       LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
-    [tx.session.studioId, sourceId],
-  );
+  const source = await tx.row(wireWithPlaceSql, { stockPieceId: sourceId });
   if (!spec || !source) return false;
   const { id, number, form, place, quantity } = source;
   const free = quantity - ((await reservedOf(tx, [sourceId], batchId)).get(sourceId) ?? 0);

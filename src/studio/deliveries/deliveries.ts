@@ -3,6 +3,7 @@ import type { SupplyUnit } from '@/core/stock/amount';
 import type { CostIs } from '@/core/stock/costIs';
 import type { MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { linesOfDeliverySql, deliveryOfNumberSql } from '@/data/sql/purchases';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { linesAgain, type LineAgain } from './again';
 import type { DeliveredWare } from './delivery.input';
@@ -82,14 +83,7 @@ interface DeliveryRow extends Omit<DeliveryView, 'lines'> {
 }
 
 const deliveryNumbered = (tx: Tx, number: number): Promise<DeliveryRow | undefined> =>
-  tx.first<DeliveryRow>(
-    `SELECT ${LISTED}, d.delivery_id AS "deliveryId", d.received_at AS "receivedAt", w.name AS "receivedBy", d.postage, d.tax,
-            d.shared_by AS "sharedBy"
-       FROM deliveries d JOIN users w ON w.studio_id = d.studio_id AND w.user_id = d.user_id
-       LEFT JOIN suppliers u ON u.studio_id = d.studio_id AND u.supplier_id = d.supplier_id
-      WHERE d.studio_id = $1 AND d.number = $2`,
-    [tx.session.studioId, number],
-  );
+  tx.row(deliveryOfNumberSql, { number });
 
 /** A delivery with all of its lines; null when there is none of this number. */
 export function showDelivery(session: StudioSession, number: number): Promise<DeliveryView | null> {
@@ -98,15 +92,7 @@ export function showDelivery(session: StudioSession, number: number): Promise<De
     const found = await deliveryNumbered(tx, number);
     if (!found) return null;
     const { deliveryId, ...delivery } = found;
-    const lines = await tx.select<DeliveredLine>(
-      `SELECT a.ware, p.number, a.name, s.unit, l.quantity, l.cost_is AS "costIs", l.paid - l.postage_share - l.tax_share AS goods,
-              l.postage_share AS postage, l.tax_share AS tax, l.price AS cost
-         FROM lots l JOIN articles a ON a.studio_id = l.studio_id AND a.article_id = l.article_id
-         LEFT JOIN supplies s ON s.studio_id = l.studio_id AND s.article_id = l.article_id
-         JOIN LATERAL (SELECT number FROM stock_pieces p WHERE p.studio_id = $1 AND p.lot_id = l.lot_id ORDER BY p.number LIMIT 1) AS p ON true
-        WHERE l.studio_id = $1 AND l.delivery_id = $2 ORDER BY l.delivery_line`,
-      [session.studioId, deliveryId],
-    );
+    const lines = await tx.rows(linesOfDeliverySql, { deliveryId });
     return { ...delivery, lines };
   });
 }

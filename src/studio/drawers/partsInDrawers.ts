@@ -1,6 +1,7 @@
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import type { Tx } from '@/data/inStudio';
+import { freeOfArticlesSql, partsByNameSql } from '@/data/sql/parts';
 import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
 
 /** What a part of a pattern is in the drawers, and how much of it is free. */
@@ -18,10 +19,6 @@ export interface FreePart {
 /** Kinds that are looked through for a part by what is wanted; a studio has some hundred. */
 const MOST_KINDS = 10_000;
 
-/** In SQL: what lies free of an article of alias `a`, for the batch $3. */
-const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM stock_pieces p
-   WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
-
 /**
  * What the parts of patterns are in the drawers: as it was said once, else what is called the same, else everything that fits what the
  * name asks for ({@link readWantedPart}), the best fit first. Parts that nobody knows are left out.
@@ -34,16 +31,7 @@ export async function partsInDrawers(
 ): Promise<FreePart[]> {
   const keys = [...new Set(names.map(partKey))];
   if (keys.length === 0) return [];
-  const named = await tx.select<FreePart>(
-    `SELECT known.key, a.article_id AS "articleId", a.name AS article, a.ware, ${FREE} AS free, true AS "isNamed"
-       FROM (SELECT n.key, COALESCE(k.article_id, s.article_id) AS article_id FROM unnest($2::text[]) AS n(key)
-               LEFT JOIN part_names k ON k.studio_id = $1 AND k.name = n.key
-               LEFT JOIN LATERAL (SELECT article_id FROM articles s
-                                   WHERE s.studio_id = $1 AND s.name_lower = n.key AND s.ware IN ('bead', 'finding', 'stone')
-                                   ORDER BY article_id LIMIT 1) AS s ON k.article_id IS NULL) AS known
-       JOIN articles a ON a.studio_id = $1 AND a.article_id = known.article_id`,
-    [tx.session.studioId, keys, batchId],
-  );
+  const named = await tx.rows(partsByNameSql, { keys, batchId });
   const known = new Set(named.map(({ key }) => key));
   const wanted = keys.flatMap((key): [string, WantedPart][] => {
     const read = known.has(key) ? undefined : readWantedPart(key);
@@ -129,10 +117,7 @@ export async function freeOf(
   articleIds: readonly string[],
   batchId: string | null,
 ): Promise<Map<string, number>> {
-  const rows = await tx.select<{ id: string; free: number }>(
-    `SELECT a.article_id AS id, ${FREE} AS free FROM articles a WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
-    [tx.session.studioId, [...new Set(articleIds)], batchId],
-  );
+  const rows = await tx.rows(freeOfArticlesSql, { articleIds: [...new Set(articleIds)], batchId });
   return new Map(rows.map(({ id, free }) => [id, free]));
 }
 

@@ -1,3 +1,4 @@
+import { findKindsSql, findStockSql } from '@/data/sql/find';
 import type { Ware } from '@/core/stock/ware';
 import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
 import { TECHNIQUES } from '@/core/techniques/registry';
@@ -45,23 +46,14 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
   const tagged = readTag(text);
   const { studioId } = session;
   return look(session, async (tx) => {
-    const stock = await tx.select<{ kind: Ware; number: number; name: string }>(
-      `SELECT p.ware AS kind, p.number, a.name
-         FROM stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-        WHERE p.studio_id = $1 AND ((p.ware = $4 AND p.number = $2) OR (p.quantity > 0 AND (a.said LIKE ALL ($3) OR (p.ware = 'wire' AND a.said LIKE ALL ($5)))))
-        ORDER BY (p.ware = $4 AND p.number = $2) DESC, p.ware DESC, p.sort_key, p.is_off_cut, p.number LIMIT ${2 * MOST}`,
-      [studioId, tagged?.number ?? -1, words, tagged?.kind ?? '', ofWire],
-    );
-    const kinds = await tx.select<KindRow>(
-      `SELECT a.ware, a.name, n.pieces, s.metal, s.profile, s.temper, s.gauge_number || ' ' || s.gauge_system AS gauge
-         FROM articles a LEFT JOIN wire_specs s ON s.studio_id = a.studio_id AND s.spec_id = a.article_id
-         CROSS JOIN LATERAL (SELECT count(*)::int AS pieces FROM stock_pieces p
-                              WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0) AS n
-        WHERE a.studio_id = $1 AND a.ware IN ('wire', 'bead', 'finding') AND n.pieces > 1
-          AND (a.said LIKE ALL ($2) OR (a.ware = 'wire' AND a.said LIKE ALL ($3)))
-        ORDER BY a.ware DESC, a.sort_key LIMIT ${MOST}`,
-      [studioId, words, ofWire],
-    );
+    const stock = await tx.rows(findStockSql, {
+      number: tagged?.number ?? -1,
+      words,
+      kind: tagged?.kind ?? '',
+      wireWords: ofWire,
+      most: 2 * MOST,
+    });
+    const kinds = await tx.rows(findKindsSql, { words, wireWords: ofWire, most: MOST });
     const named = (kind: 'pattern' | 'piece' | 'batch') =>
       tx.select<{ number: number; name: string }>(
         `SELECT number, name FROM ${TABLES[kind]} WHERE studio_id = $1 AND (number = $2 OR name_lower LIKE ALL ($3))

@@ -12,6 +12,7 @@ import type { Texts } from '@/core/parameter/readTexts';
 import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import { isTradeWire } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
+import { composedPatternsSql } from '@/data/sql/patterns';
 import { look, type StudioSession } from '../kernel/useCase';
 import { choicesFor, lengthFree } from '../making/proposeMaking';
 import { settingsIn } from '../settings/settings';
@@ -66,9 +67,6 @@ interface Row {
   readonly body: PatternBody;
 }
 
-/** A pattern of the studio. */
-type OwnRow = Row & { readonly number: number };
-
 /** Some patterns that were tried, and which come next. */
 export interface FittedPage {
   readonly fitted: readonly Fitted[];
@@ -81,14 +79,7 @@ export interface FittedPage {
  */
 async function readPatterns(session: StudioSession, under: number | undefined, on: TriedOn) {
   return look(session, async (tx) => {
-    const found = await tx.select<OwnRow>(
-      `SELECT p.number, p.name, p.kind, r.body
-         FROM patterns p JOIN pattern_revisions r
-           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND ($2::int IS NULL OR p.number < $2) AND r.body ? 'composition'
-        ORDER BY p.number DESC LIMIT ${AT_ONCE + 1}`,
-      [session.studioId, under ?? null],
-    );
+    const found = await tx.rows(composedPatternsSql, { under: under ?? null, most: AT_ONCE + 1 });
     const rows = found.slice(0, AT_ONCE);
     const ids = rows.flatMap(({ body }) =>
       (body.composition?.uses ?? []).flatMap(({ wires }) => Object.values(wires)),

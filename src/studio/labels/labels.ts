@@ -1,7 +1,8 @@
 import { moreThan } from '@/data/conditions';
 import { StockPiece } from '@/data/models/stock';
+import { labelsOfSql } from '@/data/sql/find';
 import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import { readTag, tag, type Tagged } from '@/core/tag';
+import { readTag, tag } from '@/core/tag';
 import { specsOf } from '../patterns/patterns';
 import { bodiesOfPieces } from '../pictures/bodies';
 import { smallPicture } from '../pictures/pictures';
@@ -26,19 +27,10 @@ export const MOST_LABELS = 500;
 export function labelsOf(session: StudioSession, tags: readonly string[]): Promise<Label[]> {
   const wanted = tags.slice(0, MOST_LABELS).flatMap((text) => readTag(text) ?? []);
   return look(session, async (tx) => {
-    const rows = await tx.select<Omit<Label, 'tag'> & { kind: Tagged; number: number }>(
-      `WITH wanted AS (SELECT * FROM unnest($2::text[], $3::int[]) WITH ORDINALITY AS w(kind, number, position))
-       SELECT kind, number, name, form, place FROM (
-         SELECT w.*, a.name, p.form, l.name AS place FROM wanted w
-           JOIN stock_pieces p ON p.studio_id = $1 AND p.ware = w.kind AND p.number = w.number
-           JOIN articles a ON a.studio_id = $1 AND a.article_id = p.article_id
-           LEFT JOIN places l ON l.studio_id = $1 AND l.place_id = p.place_id
-          UNION ALL
-         SELECT w.*, f.name, f.kind, NULLIF(f.size, '') FROM wanted w
-           JOIN pieces f ON w.kind = 'piece' AND f.studio_id = $1 AND f.number = w.number AND f.struck_at IS NULL
-       ) AS found ORDER BY position`,
-      [session.studioId, wanted.map(({ kind }) => kind), wanted.map(({ number }) => number)],
-    );
+    const rows = await tx.rows(labelsOfSql, {
+      kinds: wanted.map(({ kind }) => kind),
+      numbers: wanted.map(({ number }) => number),
+    });
     const pieces = rows.filter(({ kind }) => kind === 'piece').map(({ number }) => number);
     const bodies = await bodiesOfPieces(tx, pieces);
     const specs = await specsOf(tx, [...bodies.values()]);

@@ -7,6 +7,7 @@ import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece, Article } from '@/data/models/stock';
+import { setBalancesSql } from '@/data/sql/ledger';
 import { passNumber, takeNumbers } from '../kernel/numbers';
 import { releaseExcess } from '../reservations/reservations';
 import { ensureArticle } from '../catalogue/articles';
@@ -317,20 +318,15 @@ export class Posting {
   async #setBalances(): Promise<void> {
     const touched = [...new Set(this.#entries.map(({ id }) => id))].filter((id) => !this.#opened.has(id));
     if (touched.length === 0) return;
-    await this.#tx.run(
-      `UPDATE stock_pieces p SET quantity = v.quantity, cost_units = v.cost, article_id = v.article, sort_key = a.sort_key, shades = v.shades
-         FROM unnest($2::uuid[], $3::bigint[], $4::bigint[], $5::uuid[], $6::jsonb[]) AS v(id, quantity, cost, article, shades)
-         JOIN articles a ON a.studio_id = $1 AND a.article_id = v.article
-        WHERE p.studio_id = $1 AND p.stock_piece_id = v.id`,
-      [
-        this.#tx.session.studioId,
-        touched,
-        touched.map((id) => this.balance(id).quantity),
-        touched.map((id) => this.balance(id).cost),
-        touched.map((id) => this.balance(id).articleId),
-        touched.map((id) => JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity))),
-      ],
-    );
+    await this.#tx.execute(setBalancesSql, {
+      ids: touched,
+      quantities: touched.map((id) => this.balance(id).quantity),
+      costs: touched.map((id) => this.balance(id).cost),
+      articleIds: touched.map((id) => this.balance(id).articleId),
+      shades: touched.map((id) =>
+        JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity)),
+      ),
+    });
     await releaseExcess(this.#tx, touched, [...this.#turned]);
   }
 }

@@ -1,9 +1,9 @@
 import { sayDay } from '@/core/calendar/day';
 import type { MovementKind } from '@/core/stock/movement';
-import type { Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { movedSinceSql, movementsOfPostSql } from '@/data/sql/ledger';
 import { refused } from '../kernel/outcome';
 import { lockStock, Posting } from './posting';
 
@@ -25,13 +25,7 @@ export interface Undone {
 
 /** Everything that was posted under a key. */
 export const movementsOf = (tx: Tx, postKey: string): Promise<Undone[]> =>
-  tx.select<Undone>(
-    `SELECT m.movement_id AS id, m.post_key AS "postKey", m.kind, m.stock_piece_id AS "stockPieceId", m.article_id AS "articleId",
-            m.quantity, m.cost_units AS cost, m.lot_id AS "lotId", m.piece_id AS "pieceId", m.batch_id AS "batchId", m.reverses,
-            EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id) AS reversed
-       FROM movements m WHERE m.studio_id = $1 AND m.post_key = $2 ORDER BY m.movement_id`,
-    [tx.session.studioId, postKey],
-  );
+  tx.rows(movementsOfPostSql, { postKey });
 
 /**
  * Meets every movement of a posting by its exact opposite, so that what moves together is undone together.
@@ -67,14 +61,6 @@ export async function takeBack(
   await posting.commit();
 }
 
-interface Later {
-  readonly ware: Ware;
-  readonly number: number;
-  readonly kind: MovementKind;
-  readonly day: string;
-  readonly pieceNumber: number | null;
-}
-
 /**
  * What the posting took may always be put back; what it brought must still be there whole. Movements that were taken back
  * themselves do not count, nor what fell into the same jar later.
@@ -84,23 +70,11 @@ async function refuseUsedSince(tx: Tx, movements: readonly Undone[]): Promise<vo
   const touched = (pick: (each: Undone) => boolean) => [
     ...new Set(movements.filter(pick).map(({ stockPieceId }) => stockPieceId)),
   ];
-  const later = await tx.first<Later>(
-    `SELECT p.ware, p.number, m.kind, m.happened_at::date::text AS day, f.number AS "pieceNumber"
-       FROM movements m
-       JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
-       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
-      WHERE m.studio_id = $1 AND m.movement_id > $2 AND m.reverses IS NULL
-        AND NOT EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id)
-        AND ((m.stock_piece_id = ANY ($3) AND (p.ware <> 'scrap' OR m.kind = 'refined'))
-          OR (m.stock_piece_id = ANY ($4) AND m.kind = 'relabelled'))
-      ORDER BY m.movement_id LIMIT 1`,
-    [
-      tx.session.studioId,
-      last,
-      touched(({ quantity }) => quantity > 0),
-      touched(({ quantity }) => quantity < 0),
-    ],
-  );
+  const later = await tx.row(movedSinceSql, {
+    last,
+    gained: touched(({ quantity }) => quantity > 0),
+    lost: touched(({ quantity }) => quantity < 0),
+  });
   if (!later) return;
   const became =
     later.pieceNumber === null ? later.kind : `${later.kind} for ${tag('piece', later.pieceNumber)}`;

@@ -1,6 +1,7 @@
 import { WARES, type Ware } from '@/core/stock/ware';
 import { cost, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { valueOnDaySql, lastClosingSql, valueNowSql } from '@/data/sql/ledger';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { closeMonths } from './closings';
 
@@ -42,33 +43,13 @@ function valueOf(day: string, rows: readonly Row[]): StockValue {
   return { day, wares, total: cost(total) };
 }
 
-const valuesNow = (tx: Tx): Promise<Row[]> =>
-  tx.select<Row>(
-    `SELECT ware, sum(cost_units)::bigint AS cost, count(DISTINCT article_id)::int AS articles
-       FROM stock_pieces WHERE studio_id = $1 AND quantity > 0 GROUP BY ware`,
-    [tx.session.studioId],
-  );
+const valuesNow = (tx: Tx): Promise<Row[]> => tx.rows(valueNowSql, {});
 
 /**
  * The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read
  * between two days that the planner knows.
  */
 async function valuesOn(tx: Tx, day: string): Promise<Row[]> {
-  const { studioId } = tx.session;
-  const closed = await tx.first<{ month: string | null; until: string | null }>(
-    `SELECT max(month)::text AS month, (max(month) + INTERVAL '1 month')::date::text AS until FROM closings
-      WHERE studio_id = $1 AND month + INTERVAL '1 month' <= $2::date + 1`,
-    [studioId, day],
-  );
-  return tx.select<Row>(
-    `WITH parts AS (
-       SELECT article_id, quantity, cost_units FROM closings WHERE studio_id = $1 AND month = $3::date
-       UNION ALL
-       SELECT article_id, sum(quantity), sum(cost_units) FROM movements
-        WHERE studio_id = $1 AND happened_at >= $4::timestamptz AND happened_at < $2::date + 1 GROUP BY 1),
-     sums AS (SELECT article_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM parts GROUP BY 1)
-     SELECT a.ware, sum(s.cost)::bigint AS cost, (count(*) FILTER (WHERE s.quantity > 0))::int AS articles
-       FROM sums s JOIN articles a ON a.studio_id = $1 AND a.article_id = s.article_id GROUP BY a.ware`,
-    [studioId, day, closed?.month ?? null, closed?.until ?? '-infinity'],
-  );
+  const closed = await tx.row(lastClosingSql, { day });
+  return tx.rows(valueOnDaySql, { day, month: closed?.month ?? null, until: closed?.until ?? '-infinity' });
 }

@@ -1,3 +1,4 @@
+import { ledgerAfterSql } from '@/data/sql/ledger';
 import type { MovementKind } from '@/core/stock/movement';
 import { plainAmountOf, type SupplyUnit } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
@@ -60,17 +61,7 @@ async function* exportLedger(session: StudioSession): AsyncGenerator<string> {
     const from = after;
     const { rows, currency } = await look(session, async (tx) => ({
       currency: (await settingsIn(tx)).currency,
-      rows: await tx.select<LedgerRow>(
-        `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, a.ware, p.number, a.name AS article, s.unit, m.quantity,
-                m.cost_units AS cost, m.reason, f.number AS piece, m.reverses
-           FROM (SELECT * FROM movements WHERE studio_id = $1 AND movement_id > $2 ORDER BY movement_id LIMIT ${PAGE}) m
-           JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
-           JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
-           JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-           LEFT JOIN supplies s ON s.studio_id = m.studio_id AND s.article_id = m.article_id
-           LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id ORDER BY m.movement_id`,
-        [session.studioId, from],
-      ),
+      rows: await tx.rows(ledgerAfterSql, { after: from, most: PAGE }),
     }));
     yield csvLines(rows.map((row) => ledgerCells(row, currency)));
     const last = rows.at(-1);

@@ -1,5 +1,6 @@
 import { isUUID } from 'class-validator';
 import { inStudio, type Tx } from '@/data/inStudio';
+import { noteImportSql, importFileSql } from '@/data/sql/lists';
 import type { StudioSession } from '../kernel/useCase';
 import type { Answers, Question } from './questions';
 import type { WrongCell } from './rowReader';
@@ -111,16 +112,7 @@ export interface ImportRow {
 
 /** Finds a file by its id. */
 export const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefined> =>
-  isUUID(id)
-    ? tx.first<ImportRow>(
-        `SELECT list, file_name AS "fileName", content, mapping, total, good, bad, message, answers, mends, questions, passed_over AS "passedOver",
-                beat_at < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS} AS stalled,
-                COALESCE((SELECT (p.outcome ->> 'value')::int FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id), done) AS done,
-                CASE WHEN EXISTS (SELECT FROM posts p WHERE p.studio_id = $1 AND p.post_key = import_id) THEN 'posted' ELSE state END AS state
-           FROM imports WHERE studio_id = $1 AND import_id = $2`,
-        [tx.session.studioId, id],
-      )
-    : undefined;
+  isUUID(id) ? tx.row(importFileSql, { importId: id, stalledMs: STALLED_MS }) : undefined;
 
 /** Writes how far it is. @returns false when it was cancelled meanwhile */
 export async function note(
@@ -136,21 +128,15 @@ export async function note(
   },
 ): Promise<boolean> {
   return inStudio(session, async (tx) => {
-    const row = await tx.first<{ state: ImportState }>(
-      `UPDATE imports SET state = CASE WHEN state = 'cancelled' THEN state ELSE COALESCE($3, state) END, done = COALESCE($4, done),
-              good = COALESCE($5, good), bad = COALESCE($6::jsonb, bad), message = COALESCE($7, message), questions = COALESCE($8::jsonb, questions), beat_at = now()
-        WHERE studio_id = $1 AND import_id = $2 RETURNING state`,
-      [
-        session.studioId,
-        id,
-        change.state ?? null,
-        change.done ?? null,
-        change.good ?? null,
-        change.bad ? JSON.stringify(change.bad) : null,
-        change.message ?? null,
-        change.questions ? JSON.stringify(change.questions) : null,
-      ],
-    );
+    const row = await tx.row(noteImportSql, {
+      importId: id,
+      state: change.state ?? null,
+      done: change.done ?? null,
+      good: change.good ?? null,
+      bad: change.bad ? JSON.stringify(change.bad) : null,
+      message: change.message ?? null,
+      questions: change.questions ? JSON.stringify(change.questions) : null,
+    });
     return row?.state !== 'cancelled';
   });
 }

@@ -5,6 +5,7 @@ import { inStudio, type Tx } from '@/data/inStudio';
 import { Lot } from '@/data/models/purchases';
 import { Post } from '@/data/models/studio';
 import { StockPiece } from '@/data/models/stock';
+import { namesOfJarsSql } from '@/data/sql/lists';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';
@@ -249,10 +250,6 @@ async function takenNumbers(tx: Tx, list: StockList): Promise<Set<number>> {
 
 /** Metals that have a jar, as the list calls them. */
 async function jarKeys(tx: Tx): Promise<Set<string>> {
-  const rows = await tx.select<{ name: string }>(
-    `SELECT a.name FROM stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-      WHERE p.studio_id = $1 AND p.ware = 'scrap'`,
-    [tx.session.studioId],
-  );
+  const rows = await tx.rows(namesOfJarsSql, {});
   return new Set(rows.map(({ name }) => name.replace(/ scrap$/, '').replace(' ', '-')));
 }

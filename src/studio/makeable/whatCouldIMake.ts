@@ -8,6 +8,8 @@ import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import { HORIZON, minutesUntil, scheduleJobs } from '@/core/schedule/schedule';
 import type { MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { agesOfSql } from '@/data/sql/stock';
+import { patternsMostMadeSql } from '@/data/sql/patterns';
 import { runJob } from '../jobs/runJob';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -86,24 +88,12 @@ interface Asked {
 }
 
 async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<Asked> {
-  const { studioId } = tx.session;
-  const rows = await tx.select<PatternRow>(
-    `SELECT p.number, p.name, r.body, s.price FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-       LEFT JOIN LATERAL (SELECT f.price FROM pieces f WHERE f.studio_id = $1 AND f.pattern_id = p.pattern_id AND f.price IS NOT NULL
-                             AND f.struck_at IS NULL ORDER BY f.number DESC LIMIT 1) AS s ON true
-      WHERE p.studio_id = $1 AND ($2 = 'any' OR p.kind = $2)
-      ORDER BY (SELECT count(*) FROM pieces f WHERE f.studio_id = $1 AND f.pattern_id = p.pattern_id) DESC, p.number LIMIT ${MOST_PATTERNS}`,
-    [studioId, input.kind],
-  );
+  const rows = await tx.rows(patternsMostMadeSql, { kind: input.kind, most: MOST_PATTERNS });
   const offered = await offer(tx, rows);
   const bodies = offered.map(({ body }) => body);
   const specIds = bodies.flatMap(({ cuts }) => cuts.map(({ specId }) => specId));
   const wires = await freeWires(tx, specIds, null);
-  const ages = await tx.select<{ id: string; days: number }>(
-    `SELECT stock_piece_id AS id, GREATEST(0, $3::date - created_at::date) AS days FROM stock_pieces WHERE studio_id = $1 AND stock_piece_id = ANY ($2)`,
-    [studioId, wires.map(({ id }) => id), todayOf(tx.session)],
-  );
+  const ages = await tx.rows(agesOfSql, { ids: wires.map(({ id }) => id), today: todayOf(tx.session) });
   const days = new Map(ages.map((row) => [row.id, row.days]));
   const names = bodies.flatMap(({ parts }) => parts.map(({ name }) => name));
   const parts = countParts(await partsInDrawers(tx, names, null));

@@ -8,6 +8,7 @@ import { parseLength, parseLengths } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
+import { revisionOfPatternSql } from '@/data/sql/patterns';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../trayMaking/makeFromTray';
 import { takeNumbers } from '../kernel/numbers';
@@ -139,12 +140,7 @@ async function patternOf(
   tx: Tx,
   { number, revision }: MadeFrom,
 ): Promise<{ patternId: string; revision: number; body: PatternBody }> {
-  const row = await tx.first<{ patternId: string; body: PatternBody }>(
-    `SELECT p.pattern_id AS "patternId", r.body FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id
-      WHERE p.studio_id = $1 AND p.number = $2 AND r.revision = $3`,
-    [tx.session.studioId, number, revision],
-  );
+  const row = await tx.row(revisionOfPatternSql, { number, revision });
   if (!row) throw refused('This pattern, or this revision of it, is no longer there.');
   return { ...row, revision };
 }

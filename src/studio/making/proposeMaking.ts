@@ -4,11 +4,12 @@ import { findingsMade } from '@/core/plan/findingsMade';
 import { um, type Micrometres } from '@/core/units/length';
 import { describeMetal } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
+import { lengthFreeSql, wiresToChooseFromSql } from '@/data/sql/reservations';
+import { batchesBegunSql, wiresInTraySql } from '@/data/sql/batches';
 import type { WireForm } from '@/core/stock/ware';
 import { piecesReady } from '@/core/batch/batch';
 import { batchNumbered, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
-import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
 import { proposeParts, type PartProposal } from './proposeParts';
@@ -109,12 +110,7 @@ export function proposeFromTray(
     const ready = piecesReady(own, progress.cut, progress.made.get(line) ?? new Set());
     const [piece] = ready;
     if (piece === undefined) return null;
-    const tray = await tx.select<Choice & { cutIndex: number; copy: number }>(
-      `SELECT c.cut_index AS "cutIndex", c.copy, p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity AS length
-         FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
-        WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 ORDER BY c.cut_index, c.copy`,
-      [session.studioId, batch.id, line, piece],
-    );
+    const tray = await tx.rows(wiresInTraySql, { batchId: batch.id, line, piece });
     const { patternNumber, revision, body, count } = own;
     const wanted = wantedCuts(body);
     const specIds = wanted.map(({ specId }) => specId);
@@ -156,12 +152,7 @@ export interface ReadyInTray {
 /** What of the open batches lies cut in the tray and can be made, by the day it is due. */
 export function readyInTrays(session: StudioSession): Promise<ReadyInTray[]> {
   return look(session, async (tx) => {
-    const batches = await tx.select<{ id: string; number: number; name: string }>(
-      `SELECT b.batch_id AS id, b.number, b.name FROM batches b WHERE b.studio_id = $1 AND b.state = 'open'
-          AND EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = $1 AND c.batch_id = b.batch_id AND c.kind = 'cut')
-        ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
-      [session.studioId],
-    );
+    const batches = await tx.rows(batchesBegunSql, {});
     const ids = batches.map(({ id }) => id);
     const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
     return batches.flatMap(({ id, number, name }) => {
@@ -178,23 +169,11 @@ export function readyInTrays(session: StudioSession): Promise<ReadyInTray[]> {
 
 /** Stock that cuts of these specs may be taken from, in the order it is offered. */
 export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
-  return tx.select<Choice>(
-    // What is set aside for a batch is not offered.
-    `SELECT c.* FROM unnest($2::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (
-       SELECT p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity - ${RESERVED_FOR_OTHERS} AS length
-         FROM stock_pieces p
-        WHERE p.studio_id = $1 AND p.article_id = wanted.spec_id AND p.quantity > 0 AND p.quantity > ${RESERVED_FOR_OTHERS}
-        ORDER BY p.is_off_cut DESC, p.quantity LIMIT ${OFFERED}) AS c`,
-    [tx.session.studioId, [...new Set(specIds)], null],
-  );
+  return tx.rows(wiresToChooseFromSql, { specIds: [...new Set(specIds)], batchId: null, most: OFFERED });
 }
 
 /** How much of a wire of the rack is set aside for no batch; nothing of one that is not there. */
 export async function lengthFree(tx: Tx, stockPieceId: string): Promise<Micrometres> {
-  const [found] = await tx.select<{ readonly length: Micrometres }>(
-    `SELECT p.quantity - ${RESERVED_FOR_OTHERS} AS length FROM stock_pieces p
-      WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
-    [tx.session.studioId, stockPieceId, null],
-  );
+  const [found] = await tx.rows(lengthFreeSql, { stockPieceId, batchId: null });
   return found?.length ?? um(0);
 }

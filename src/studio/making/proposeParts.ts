@@ -2,7 +2,7 @@ import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
+import { packsToChooseFromSql } from '@/data/sql/parts';
 import { partsInDrawers } from '../drawers/partsInDrawers';
 
 /** Something in the drawers that a part of a piece may be taken from. */
@@ -76,23 +76,12 @@ export async function proposeParts(
   });
 }
 
-const COLUMNS = `p.stock_piece_id AS id, p.ware, p.number, p.article_id AS "articleId", a.name, l.name AS place,
-  p.quantity - ${RESERVED_FOR_OTHERS} AS free`;
-const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-  LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id`;
-const OWN = `EXISTS (SELECT FROM reservations s WHERE s.studio_id = $1 AND s.batch_id = $3 AND s.stock_piece_id = p.stock_piece_id)`;
-
 async function choicesOf(
   tx: Tx,
   articleIds: readonly string[],
   batchId: string | null,
 ): Promise<PartChoice[]> {
   if (articleIds.length === 0) return [];
-  const rows = await tx.select<PartChoice>(
-    `SELECT ${COLUMNS} FROM ${FROM} 
-      WHERE p.studio_id = $1 AND p.article_id = ANY ($2) AND p.quantity > 0
-      ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
-    [tx.session.studioId, articleIds, batchId],
-  );
+  const rows = await tx.rows(packsToChooseFromSql, { articleIds, batchId });
   return rows.filter(({ free }) => free > 0);
 }

@@ -1,8 +1,10 @@
-import { boundMeasures, type Composition, type Measure } from '@/core/pattern/composition';
+import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
+import { wireOnHandSql } from '@/data/sql/stock';
+import { patternsByNameSql } from '@/data/sql/patterns';
 import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
@@ -106,13 +108,7 @@ export interface PatternChoice {
 /** Every pattern, by name: some thousand at most. */
 export function patternChoices(session: StudioSession): Promise<PatternChoice[]> {
   return look(session, async (tx) => {
-    const rows = await tx.select<{ number: number; name: string; composition: Composition | null }>(
-      `SELECT p.number, p.name, r.body -> 'composition' AS composition
-         FROM patterns p JOIN pattern_revisions r
-           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 ORDER BY lower(p.name), p.number LIMIT 2000`,
-      [session.studioId],
-    );
+    const rows = await tx.rows(patternsByNameSql, {});
     return rows.map(({ number, name, composition }) => ({
       number,
       name,
@@ -145,11 +141,7 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
       [session.studioId, number],
     );
     if (!row) return null;
-    const onHand = await tx.select<WireOnHand & { specId: string }>(
-      `SELECT article_id AS "specId", sum(quantity)::bigint AS length, max(quantity) AS longest FROM stock_pieces
-        WHERE studio_id = $1 AND quantity > 0 AND article_id = ANY ($2) GROUP BY article_id`,
-      [session.studioId, row.body.cuts.map(({ specId }) => specId)],
-    );
+    const onHand = await tx.rows(wireOnHandSql, { specIds: row.body.cuts.map(({ specId }) => specId) });
     return {
       ...row,
       body: bodyShownTo(session, row.body),

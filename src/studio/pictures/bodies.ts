@@ -1,6 +1,8 @@
 import type { PatternBody } from '@/core/pattern/pattern';
 import { readTag, type Tagged } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
+import { bodyOfLineSql } from '@/data/sql/batches';
+import { bodiesOfPiecesSql } from '@/data/sql/patterns';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo, specsOf } from '../patterns/patterns';
 import type { KnownSpec } from '../catalogue/wireSpecs';
@@ -13,20 +15,7 @@ export async function bodiesOfPieces(
   tx: Tx,
   numbers: readonly number[],
 ): Promise<ReadonlyMap<number, PatternBody>> {
-  const rows = await tx.select<{ number: number; body: PatternBody }>(
-    `SELECT f.number, CASE WHEN COALESCE(l.body, r.body) ? 'composition' OR NOT newest.body ? 'composition'
-                           THEN COALESCE(l.body, r.body) ELSE newest.body END AS body
-       FROM pieces f
-       JOIN pattern_revisions r
-         ON r.studio_id = f.studio_id AND r.pattern_id = f.pattern_id AND r.revision = f.revision
-       JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-       JOIN pattern_revisions newest
-         ON newest.studio_id = p.studio_id AND newest.pattern_id = p.pattern_id AND newest.revision = p.revision
-       LEFT JOIN batch_pieces m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
-       LEFT JOIN batch_lines l ON l.studio_id = m.studio_id AND l.batch_id = m.batch_id AND l.line = m.line
-      WHERE f.studio_id = $1 AND f.number = ANY ($2)`,
-    [tx.session.studioId, numbers],
-  );
+  const rows = await tx.rows(bodiesOfPiecesSql, { numbers });
   return new Map(rows.map(({ number, body }) => [number, body]));
 }
 
@@ -45,11 +34,7 @@ const BODIES: Partial<
   },
   piece: async (tx, number) => (await bodiesOfPieces(tx, [number])).get(number),
   batch: async (tx, number, line) => {
-    const row = await tx.first<{ body: PatternBody }>(
-      `SELECT l.body FROM batches b JOIN batch_lines l ON l.studio_id = b.studio_id AND l.batch_id = b.batch_id
-        WHERE b.studio_id = $1 AND b.number = $2 AND l.line = $3`,
-      [tx.session.studioId, number, line],
-    );
+    const row = await tx.row(bodyOfLineSql, { number, line });
     return row?.body;
   },
 };

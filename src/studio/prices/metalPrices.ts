@@ -8,6 +8,7 @@ import { httpMetalFeed } from '@/devices/metalFeed/http';
 import type { DayPrice, MetalFeed } from '@/devices/metalFeed/port';
 import { inStudio } from '@/data/inStudio';
 import { MetalPrice } from '@/data/models/metal';
+import { lastMetalPricesSql } from '@/data/sql/prices';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt, look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
@@ -37,11 +38,7 @@ async function feedAddress(tx: Tx): Promise<string | undefined> {
 
 /** The last price known of every metal, by the session's clock. */
 export async function lastMetalPrices(tx: Tx): Promise<KnownPrice[]> {
-  const rows = await tx.select<{ metal: PricedMetal; day: string; perKilogram: MinorUnits }>(
-    `SELECT DISTINCT ON (metal) metal, day::text, per_kilogram AS "perKilogram" FROM metal_prices
-      WHERE studio_id = $1 AND day <= $2::timestamptz::date ORDER BY metal, day DESC`,
-    [tx.session.studioId, tx.session.now],
-  );
+  const rows = await tx.rows(lastMetalPricesSql, { at: tx.session.now });
   return PRICED_METALS.flatMap((metal) => {
     const row = rows.find((each) => each.metal === metal);
     if (!row) return [];

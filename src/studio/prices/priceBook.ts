@@ -2,11 +2,13 @@ import { partKey } from '@/core/part/partKey';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
-import { cost, type CostUnits } from '@/core/units/money';
+import { cost } from '@/core/units/money';
 import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Supply } from '@/data/models/drawers';
 import { WireSpecRow } from '@/data/models/stock';
+import { namesOfPartsSql } from '@/data/sql/parts';
+import { paidPricesSql } from '@/data/sql/prices';
 import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';
 import { look, type StudioSession } from '../kernel/useCase';
 import { replacementPrices } from './replacement';
@@ -69,20 +71,13 @@ const allSpecs = async (tx: Tx): Promise<string[]> =>
 
 /** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
 async function paidPrices(tx: Tx, ids: readonly string[]): Promise<Map<string, PriceFor>> {
-  const rows = await tx.select<{ id: string; price: CostUnits; quantity: number }>(
-    `SELECT article_id AS id, sum(cost_units)::bigint AS price, sum(quantity)::bigint AS quantity FROM stock_pieces
-      WHERE studio_id = $1 AND article_id = ANY ($2) AND quantity > 0 GROUP BY article_id`,
-    [tx.session.studioId, ids],
-  );
+  const rows = await tx.rows(paidPricesSql, { articleIds: ids });
   return new Map(rows.map(({ id, price, quantity }) => [id, { price, quantity }]));
 }
 
 /** What names of parts are said to be which article. */
 async function aliasesOf(tx: Tx): Promise<Map<string, string[]>> {
-  const rows = await tx.select<{ id: string; names: string[] }>(
-    'SELECT article_id AS id, array_agg(name) AS names FROM part_names WHERE studio_id = $1 GROUP BY article_id',
-    [tx.session.studioId],
-  );
+  const rows = await tx.rows(namesOfPartsSql, {});
   return new Map(rows.map(({ id, names }) => [id, names.map(partKey)]));
 }
 

@@ -9,6 +9,7 @@ import { metalOf } from '@/core/wire/metal';
 import type { Tx } from '@/data/inStudio';
 import { TypedPrice } from '@/data/models/metal';
 import { Article } from '@/data/models/stock';
+import { pricesOverTimeSql, pricesOfArticlesSql } from '@/data/sql/prices';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
@@ -36,17 +37,7 @@ export async function replacementPrices(
   tx: Tx,
   articleIds: readonly string[],
 ): Promise<Map<string, PriceFor>> {
-  const rows = await tx.select<PriceRow>(
-    `SELECT a.article_id AS "articleId", a.price_by AS "priceBy", a.premium, a.fabrication_per_metre AS "fabricationPerMetre",
-            l.price AS paid, l.quantity AS "paidFor", t.price AS typed, t.quantity AS "typedFor"
-       FROM articles a
-       LEFT JOIN LATERAL (SELECT price, quantity FROM lots WHERE studio_id = $1 AND article_id = a.article_id AND cost_is <> 'free'
-                           ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
-       LEFT JOIN LATERAL (SELECT price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = a.article_id
-                           ORDER BY typed_at DESC, typed_price_id DESC LIMIT 1) AS t ON true
-      WHERE a.studio_id = $1 AND a.article_id = ANY ($2)`,
-    [tx.session.studioId, [...new Set(articleIds)]],
-  );
+  const rows = await tx.rows(pricesOfArticlesSql, { articleIds: [...new Set(articleIds)] });
   const bySpot = rows.filter(({ priceBy }) => priceBy === 'spot').map(({ articleId }) => articleId);
   const specs = bySpot.length > 0 ? await specsById(tx, bySpot) : new Map<string, KnownSpec>();
   const metals = bySpot.length > 0 ? await lastMetalPrices(tx) : [];
@@ -100,17 +91,7 @@ export function showPricing(session: StudioSession, articleId: string): Promise<
     const article = await Article.findOne({ where: { studioId: session.studioId, articleId }, ...tx.within });
     if (!article) return null;
     const { name, ware, version, priceBy, premium, fabricationPerMetre } = article;
-    const prices = await tx.select<{
-      day: string;
-      source: 'paid' | 'typed';
-      price: MinorUnits;
-      quantity: number;
-    }>(
-      `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $1 AND article_id = $2 AND cost_is <> 'free'
-       UNION ALL SELECT typed_at::date::text, 'typed', price, quantity FROM typed_prices WHERE studio_id = $1 AND article_id = $2
-       ORDER BY day LIMIT 400`,
-      [session.studioId, articleId],
-    );
+    const prices = await tx.rows(pricesOverTimeSql, { articleId });
     return {
       articleId,
       name,

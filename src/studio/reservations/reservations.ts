@@ -1,6 +1,13 @@
 import { atMost } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Reservation, ReservationLoss } from '@/data/models/batches';
+import {
+  reservedOfStockSql,
+  releaseExcessSql,
+  releaseUncutSql,
+  reserveByHandSql,
+  reserveStockSql,
+} from '@/data/sql/reservations';
 
 /** What stock is set aside for a batch for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
 export type Purpose = 'planned' | 'picked' | 'tray';
@@ -36,13 +43,12 @@ export async function reserve(
 ): Promise<void> {
   const there = stock.filter(({ quantity }) => quantity > 0);
   if (there.length === 0) return;
-  await tx.run(
-    `INSERT INTO reservations (studio_id, batch_id, stock_piece_id, quantity, purpose)
-     SELECT $1, $2, id, quantity, $5 FROM unnest($3::uuid[], $4::bigint[]) AS v(id, quantity)
-     ON CONFLICT (studio_id, stock_piece_id, batch_id) WHERE batch_id IS NOT NULL
-     DO UPDATE SET quantity = reservations.quantity + excluded.quantity`,
-    [tx.session.studioId, batchId, there.map(({ id }) => id), there.map(({ quantity }) => quantity), purpose],
-  );
+  await tx.execute(reserveStockSql, {
+    batchId,
+    ids: there.map(({ id }) => id),
+    quantities: there.map(({ quantity }) => quantity),
+    purpose,
+  });
 }
 
 /** Sets a stone aside for a batch. */
@@ -55,12 +61,10 @@ export async function reserveByHand(
   things: readonly { readonly id: string; readonly note: string }[],
 ): Promise<void> {
   if (things.length === 0) return;
-  await tx.run(
-    `INSERT INTO reservations (studio_id, stock_piece_id, quantity, purpose, note)
-     SELECT $1, id, 1, 'hand', note FROM unnest($2::uuid[], $3::text[]) AS v(id, note)
-     ON CONFLICT (studio_id, stock_piece_id) WHERE batch_id IS NULL DO UPDATE SET note = excluded.note`,
-    [tx.session.studioId, things.map(({ id }) => id), things.map(({ note }) => note)],
-  );
+  await tx.execute(reserveByHandSql, {
+    ids: things.map(({ id }) => id),
+    notes: things.map(({ note }) => note),
+  });
 }
 
 /** Sets free what was set aside by hand. */
@@ -88,12 +92,7 @@ export async function releaseAll(tx: Tx, batchId: string): Promise<void> {
  * @param specIds only of these; of all when left out
  */
 export async function releaseUncut(tx: Tx, batchId: string, specIds?: readonly string[]): Promise<void> {
-  await tx.run(
-    `DELETE FROM reservations s USING stock_pieces p
-      WHERE s.studio_id = $1 AND s.batch_id = $2 AND p.studio_id = $1 AND p.stock_piece_id = s.stock_piece_id AND p.ware = 'wire'
-        AND ($3::uuid[] IS NULL OR p.article_id = ANY ($3)) AND NOT ${IN_TRAY}`,
-    [tx.session.studioId, batchId, specIds ?? null],
-  );
+  await tx.execute(releaseUncutSql, { batchId, specIds: specIds ?? null });
 }
 
 /**
@@ -106,17 +105,7 @@ export async function releaseExcess(
   stockPieceIds: readonly string[],
   turned: readonly string[],
 ): Promise<void> {
-  await tx.run(
-    `WITH over AS (
-       SELECT s.stock_piece_id FROM reservations s JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-        WHERE s.studio_id = $1 AND s.stock_piece_id = ANY ($2) GROUP BY s.stock_piece_id, p.quantity
-       HAVING sum(s.quantity) > p.quantity OR s.stock_piece_id = ANY ($3)),
-     gone AS (
-       DELETE FROM reservations s USING over WHERE s.studio_id = $1 AND s.stock_piece_id = over.stock_piece_id RETURNING s.batch_id)
-     INSERT INTO reservation_losses (studio_id, batch_id, reason) SELECT DISTINCT $1::uuid, batch_id, $4 FROM gone WHERE batch_id IS NOT NULL
-     ON CONFLICT (studio_id, batch_id) DO UPDATE SET reason = excluded.reason`,
-    [tx.session.studioId, stockPieceIds, turned, NOT_THERE],
-  );
+  await tx.execute(releaseExcessSql, { ids: stockPieceIds, turned, reason: NOT_THERE });
 }
 
 const NOT_THERE = 'Stock that was set aside for it is not there any more.';
@@ -137,11 +126,7 @@ export async function reservedOf(
   stockPieceIds: readonly string[],
   batchId: string | null,
 ): Promise<Map<string, number>> {
-  const rows = await tx.select<{ id: string; quantity: number }>(
-    `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM reservations
-      WHERE studio_id = $1 AND stock_piece_id = ANY ($2) AND (batch_id IS NULL OR batch_id IS DISTINCT FROM $3::uuid) GROUP BY 1`,
-    [tx.session.studioId, stockPieceIds, batchId],
-  );
+  const rows = await tx.rows(reservedOfStockSql, { ids: stockPieceIds, batchId });
   return new Map(rows.map(({ id, quantity }) => [id, quantity]));
 }
 

@@ -14,6 +14,7 @@ import {
 import { emptyLast } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BenchHoursRow } from '@/data/models/batches';
+import { workOfBatchesSql } from '@/data/sql/batches';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
@@ -90,11 +91,7 @@ export interface OpenJob extends Job {
 
 /** The lines of some batches as far as their work goes: a small part of what is kept of them. */
 const workOf = (tx: Tx, batchIds: readonly string[]): Promise<(WorkLine & { batchId: string })[]> =>
-  tx.select(
-    `SELECT batch_id AS "batchId", line, count, jsonb_build_object('name', body -> 'name', 'steps', body -> 'steps') AS body
-       FROM batch_lines WHERE studio_id = $1 AND batch_id = ANY ($2) ORDER BY batch_id, line`,
-    [tx.session.studioId, batchIds],
-  );
+  tx.rows(workOfBatchesSql, { batchIds });
 
 /** The open batches as work at the bench. */
 export async function openJobs(tx: Tx): Promise<OpenJob[]> {

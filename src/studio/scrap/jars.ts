@@ -5,6 +5,7 @@ import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import { Refining } from '@/data/models/metal';
+import { refiningsOfSql, jarOfNumberSql, jarsInOrderSql } from '@/data/sql/stock';
 import { readInput } from '../kernel/readInput';
 import type { Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
@@ -35,10 +36,6 @@ interface JarRow {
   readonly cost: CostUnits;
 }
 
-const COLUMNS = `p.stock_piece_id AS id, p.number, a.identity AS metal, p.quantity AS mass, p.cost_units AS cost`;
-
-const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id`;
-
 function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
   const price = prices.find((each) => each.metal === CONTENT[metal]?.metal) ?? null;
   return {
@@ -54,10 +51,7 @@ function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPr
 /** All jars, in the order of the metals. */
 export function showJars(session: StudioSession): Promise<Jar[]> {
   return look(session, async (tx) => {
-    const rows = await tx.select<JarRow>(
-      `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = 'scrap' ORDER BY a.sort_key`,
-      [session.studioId],
-    );
+    const rows = await tx.rows(jarsInOrderSql, {});
     const prices = await lastMetalPrices(tx);
     return rows.map((row) => jarFrom(row, prices, session.role === 'owner'));
   });
@@ -79,20 +73,10 @@ export function showJar(
   (Jar & { readonly history: readonly HistoryLine[]; readonly refinings: readonly RefiningView[] }) | null
 > {
   return look(session, async (tx) => {
-    const row = await tx.first<JarRow>(
-      `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $1 AND p.ware = 'scrap' AND p.number = $2`,
-      [session.studioId, number],
-    );
+    const row = await tx.row(jarOfNumberSql, { number });
     if (!row) return null;
     const sees = session.role === 'owner';
-    const refinings = await tx.select<RefiningView>(
-      `SELECT r.sent_on::text AS "sentOn", r.refiner, r.mass_ug AS mass, r.proceeds FROM refinings r
-        WHERE r.studio_id = $1 AND r.stock_piece_id = $2
-          AND NOT EXISTS (SELECT FROM movements m JOIN movements b ON b.studio_id = m.studio_id AND b.reverses = m.movement_id
-                           WHERE m.studio_id = $1 AND m.post_key = r.post_key)
-        ORDER BY r.sent_on DESC LIMIT 100`,
-      [session.studioId, row.id],
-    );
+    const refinings = await tx.rows(refiningsOfSql, { stockPieceId: row.id });
     return {
       ...jarFrom(row, await lastMetalPrices(tx), sees),
       history: await historyOf(tx, row.id),

@@ -1,6 +1,7 @@
 import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Studio } from '@/data/models/studio';
+import { isStudioEmptySql } from '@/data/sql/find';
 import { refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
@@ -10,11 +11,7 @@ import { settingsIn } from './settings';
 
 /** Whether no amount is in the books yet: nothing bought, no pattern with prices in it. */
 async function areBooksEmpty(tx: Tx): Promise<boolean> {
-  const row = await tx.first<{ empty: boolean }>(
-    `SELECT NOT EXISTS (SELECT FROM lots WHERE studio_id = $1)
-        AND NOT EXISTS (SELECT FROM patterns WHERE studio_id = $1) AS empty`,
-    [tx.session.studioId],
-  );
+  const row = await tx.row(isStudioEmptySql, {});
   return row?.empty ?? false;
 }
 

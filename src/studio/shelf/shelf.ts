@@ -6,6 +6,7 @@ import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
+import { wiresOfPieceSql, namesOfPieceSql } from '@/data/sql/pieces';
 import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -14,7 +15,7 @@ import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
 import { settingsIn, type Settings } from '../settings/settings';
-import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../catalogue/wireSpecs';
+import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
 import { PricePieceInput } from './pricePiece.input';
 import type { ShelfQuery } from './shelf.input';
 
@@ -196,28 +197,14 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
     const { studioId } = session;
     const piece = await Piece.findOne({ where: { studioId, number }, ...tx.within });
     if (!piece) return null;
-    const names = await tx.first<{
-      patternNumber: number;
-      madeBy: string;
-      batchNumber: number | null;
-      findings: number | null;
-    }>(
-      `SELECT p.number AS "patternNumber", u.name AS "madeBy", (SELECT b.number FROM batch_pieces m
-                JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-               WHERE m.studio_id = $1 AND m.piece_id = $4) AS "batchNumber",
-              (SELECT d.number FROM stock_pieces d WHERE d.studio_id = $1 AND d.stock_piece_id = $5) AS findings
-         FROM patterns p, users u WHERE p.studio_id = $1 AND p.pattern_id = $2 AND u.studio_id = $1 AND u.user_id = $3`,
-      [studioId, piece.patternId, piece.userId, piece.pieceId, piece.drawerStockId],
-    );
+    const names = await tx.row(namesOfPieceSql, {
+      patternId: piece.patternId,
+      userId: piece.userId,
+      pieceId: piece.pieceId,
+      drawerStockId: piece.drawerStockId,
+    });
     const sees = session.role === 'owner';
-    const wires = await tx.select<SpecColumns & Omit<PieceWire, 'spec'>>(
-      `SELECT m.kind, p.number AS "stockNumber", m.quantity AS length, m.cost_units AS cost, m.reason, ${SPEC_COLUMNS}
-         FROM movements m
-         JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
-         JOIN wire_specs s ON s.studio_id = m.studio_id AND s.spec_id = m.article_id
-        WHERE m.studio_id = $1 AND m.piece_id = $2 ORDER BY m.movement_id`,
-      [studioId, piece.pieceId],
-    );
+    const wires = await tx.rows(wiresOfPieceSql, { pieceId: piece.pieceId });
     return {
       number,
       name: piece.name,

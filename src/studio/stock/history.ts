@@ -2,6 +2,8 @@ import type { CostIs } from '@/core/stock/costIs';
 import type { MovementKind } from '@/core/stock/movement';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
+import { lotOfStockSql } from '@/data/sql/purchases';
+import { historyOfSql } from '@/data/sql/ledger';
 
 /** One movement in the history of a stock piece. Costs are null for helpers. */
 export interface HistoryLine {
@@ -23,15 +25,7 @@ export const HISTORY = 100;
 
 /** The latest movements of a stock piece, newest first. */
 export async function historyOf(tx: Tx, stockPieceId: string): Promise<HistoryLine[]> {
-  const rows = await tx.select<HistoryLine>(
-    `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, m.quantity, m.cost_units AS cost, m.reason,
-            f.number AS "pieceNumber", f.name AS "pieceName", m.reverses
-       FROM movements m
-       JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
-       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
-      WHERE m.studio_id = $1 AND m.stock_piece_id = $2 ORDER BY m.movement_id DESC LIMIT ${HISTORY}`,
-    [tx.session.studioId, stockPieceId],
-  );
+  const rows = await tx.rows(historyOfSql, { stockPieceId, most: HISTORY });
   return tx.session.role === 'owner' ? rows : rows.map((row) => ({ ...row, cost: null }));
 }
 
@@ -54,16 +48,7 @@ export interface LotView {
 }
 
 export async function lotOf(tx: Tx, stockPieceId: string): Promise<LotView | null> {
-  const lot = await tx.first<LotView>(
-    `SELECT l.bought_on::text AS "boughtOn", u.name AS supplier, l.gauge_number || ' ' || l.gauge_system AS label, l.price, l.quantity,
-            l.note, l.paid, l.paid_currency AS "paidCurrency", l.cost_is AS "costIs", d.number AS delivery,
-            l.postage_share + l.tax_share AS extras
-       FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-       LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
-       LEFT JOIN deliveries d ON d.studio_id = l.studio_id AND d.delivery_id = l.delivery_id
-      WHERE p.studio_id = $1 AND p.stock_piece_id = $2`,
-    [tx.session.studioId, stockPieceId],
-  );
+  const lot = await tx.row(lotOfStockSql, { stockPieceId });
   if (!lot) return null;
   return tx.session.role === 'owner' ? lot : { ...lot, price: null, paid: null, extras: null, note: null };
 }

@@ -4,6 +4,7 @@ import { parseMass, type Micrograms } from '@/core/units/mass';
 import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Place, SpoolType } from '@/data/models/stock';
+import { orderPlacesSql, placesInOrderSql } from '@/data/sql/stock';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { look, post, type StudioSession } from '../kernel/useCase';
@@ -18,14 +19,7 @@ export interface PlaceView {
 
 /** The places in the order one goes round them. */
 export function listPlaces(session: StudioSession): Promise<PlaceView[]> {
-  return look(session, (tx) =>
-    tx.select<PlaceView>(
-      `SELECT place_id AS id, name, (SELECT count(*)::int FROM stock_pieces p WHERE p.studio_id = l.studio_id AND p.place_id = l.place_id
-                                        AND p.quantity > 0) AS pieces
-         FROM places l WHERE studio_id = $1 ORDER BY position, name LIMIT 500`,
-      [tx.session.studioId],
-    ),
-  );
+  return look(session, (tx) => tx.rows(placesInOrderSql, {}));
 }
 
 /** The place of a name, made when there is none yet; null for no name. */
@@ -55,11 +49,7 @@ export function orderPlaces(
       const known = await tx.all(Place, ['placeId']);
       if (known.length !== order.length || known.some((place) => !order.includes(place.placeId)))
         throw refused('The places changed meanwhile; reload the page.');
-      await tx.run(
-        `UPDATE places p SET position = o.position FROM unnest($2::uuid[]) WITH ORDINALITY AS o(id, position)
-        WHERE p.studio_id = $1 AND p.place_id = o.id`,
-        [tx.session.studioId, order],
-      );
+      await tx.execute(orderPlacesSql, { ids: order });
       return null;
     },
   );

@@ -5,6 +5,7 @@ import type { Ware } from '@/core/stock/ware';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Article } from '@/data/models/stock';
+import { levelsOfSql } from '@/data/sql/purchases';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
@@ -39,22 +40,7 @@ interface LevelRow extends StockLevel {
 
 /** Articles with a minimum, or of some ids, what there is of each, what 90 days took, and where it was bought last. */
 const levels = (tx: Tx, articleId: string | null, besides: readonly string[] = []): Promise<LevelRow[]> =>
-  tx.select<LevelRow>(
-    `SELECT a.article_id AS "articleId", a.ware, a.name, y.unit, a.minimum_by AS "minimumBy", a.minimum, a.sold_by AS "soldBy",
-            COALESCE((SELECT sum(quantity) FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint AS quantity,
-            COALESCE((SELECT -sum(quantity) FROM movements m WHERE m.studio_id = $1 AND m.article_id = a.article_id
-                        AND m.happened_at > $2::timestamptz - INTERVAL '${USE_DAYS} days'
-                        AND m.kind IN ('cut', 'returned', 'used', 'scrapped', 'spoiled')), 0)::bigint AS used,
-            COALESCE(l.quantity, 0) AS "lastBought", u.name AS supplier
-       FROM articles a
-       LEFT JOIN supplies y ON y.studio_id = a.studio_id AND y.article_id = a.article_id
-       LEFT JOIN LATERAL (SELECT quantity, supplier_id FROM lots WHERE studio_id = $1 AND article_id = a.article_id
-                           ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
-       LEFT JOIN suppliers u ON u.studio_id = a.studio_id AND u.supplier_id = l.supplier_id
-      WHERE a.studio_id = $1 AND (a.article_id = $3 OR ($3::uuid IS NULL AND (a.minimum_by <> 'none' OR a.article_id = ANY ($4)))) AND a.ware <> 'scrap'
-      ORDER BY u.name NULLS LAST, a.ware, a.sort_key LIMIT 2000`,
-    [tx.session.studioId, tx.session.now, articleId, besides],
-  );
+  tx.rows(levelsOfSql, { now: tx.session.now, articleId, besides, useDays: USE_DAYS });
 
 /** What to buy, by supplier, rounded to how it is sold. */
 export function listToBuy(session: StudioSession): Promise<ShoppingLine[]> {

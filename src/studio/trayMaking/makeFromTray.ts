@@ -5,6 +5,8 @@ import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money'
 import { NOT_PLANNED, setBatch } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
 import { BatchLineRow, BatchPiece, Reservation } from '@/data/models/batches';
+import { emptyTraySql } from '@/data/sql/reservations';
+import { bearWasteSql, wastesOfPieceSql, pieceMadeOfSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from '../batches/batches';
@@ -32,13 +34,8 @@ export interface Tray extends PieceOfBatch {
 
 /** Takes the tray of a piece to the bench: locks its batch. @throws Refused when the piece is made, or not all of its wires are cut */
 export async function openTray(tx: Tx, { number, line, piece }: PieceOfBatch): Promise<Tray> {
-  const { studioId } = tx.session;
   const { id: batchId } = await lockOpenBatch(tx, number);
-  const made = await tx.first<{ number: number }>(
-    `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
-      WHERE b.studio_id = $1 AND b.batch_id = $2 AND b.line = $3 AND b.piece = $4`,
-    [studioId, batchId, line, piece],
-  );
+  const made = await tx.row(pieceMadeOfSql, { batchId, line, piece });
   if (made)
     throw refused(
       `This piece of the batch is made already: it is ${tag('piece', made.number)}. Nothing was posted.`,
@@ -58,38 +55,12 @@ export interface WasteShare {
   readonly spoilage: CostUnits;
 }
 
-interface WireOfPiece {
-  readonly act: number;
-  readonly specId: string;
-  readonly length: number;
-  /** Of all wires of its spec that are cut but not made yet, with what nobody bears yet. */
-  readonly openLength: number;
-  readonly openScrap: CostUnits;
-  readonly openSpoilage: CostUnits;
-}
-
 /**
  * Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are
  * cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece.
  */
 export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise<WasteShare> {
-  const bind = [tx.session.studioId, batchId, line, piece];
-  const wires = await tx.select<WireOfPiece>(
-    `SELECT c.act, c.spec_id AS "specId", c.length_um AS length, o.length AS "openLength", w.scrap - o.scrap AS "openScrap",
-            w.spoilage - o.spoilage AS "openSpoilage"
-       FROM batch_cuts c
-       CROSS JOIN LATERAL (
-         SELECT COALESCE(sum(e.length_um) FILTER (WHERE b.piece_id IS NULL), 0)::bigint AS length,
-                COALESCE(sum(e.scrap_share), 0)::bigint AS scrap, COALESCE(sum(e.spoilage_share), 0)::bigint AS spoilage
-           FROM batch_cuts e LEFT JOIN batch_pieces b ON b.studio_id = e.studio_id AND b.batch_id = e.batch_id AND b.line = e.line AND b.piece = e.piece
-          WHERE e.studio_id = $1 AND e.batch_id = $2 AND e.kind = 'cut' AND e.spec_id = c.spec_id) AS o
-       CROSS JOIN LATERAL (
-         SELECT COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'scrapped'), 0)::bigint AS scrap,
-                COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'spoiled'), 0)::bigint AS spoilage
-           FROM movements m WHERE m.studio_id = $1 AND m.batch_id = $2 AND m.piece_id IS NULL AND m.article_id = c.spec_id) AS w
-      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.line = $3 AND c.piece = $4 ORDER BY c.act`,
-    bind,
-  );
+  const wires = await tx.rows(wastesOfPieceSql, { batchId, line, piece });
   const open = new Map<string, { length: number; scrap: CostUnits; spoilage: CostUnits }>();
   const borne = wires.map(({ act, specId, length, openLength, openScrap, openSpoilage }) => {
     const rest = open.get(specId) ?? { length: openLength, scrap: openScrap, spoilage: openSpoilage };
@@ -102,17 +73,12 @@ export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise
     });
     return { act, scrap, spoilage };
   });
-  await tx.run(
-    `UPDATE batch_cuts c SET scrap_share = v.scrap, spoilage_share = v.spoilage FROM unnest($3::int[], $4::bigint[], $5::bigint[]) AS v(act, scrap, spoilage)
-      WHERE c.studio_id = $1 AND c.batch_id = $2 AND c.act = v.act`,
-    [
-      tx.session.studioId,
-      batchId,
-      borne.map(({ act }) => act),
-      borne.map(({ scrap }) => scrap),
-      borne.map(({ spoilage }) => spoilage),
-    ],
-  );
+  await tx.execute(bearWasteSql, {
+    batchId,
+    acts: borne.map(({ act }) => act),
+    scraps: borne.map(({ scrap }) => scrap),
+    spoilages: borne.map(({ spoilage }) => spoilage),
+  });
   return {
     scrap: sumCosts(borne.map(({ scrap }) => scrap)),
     spoilage: sumCosts(borne.map(({ spoilage }) => spoilage)),
@@ -138,11 +104,7 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
 export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<void> {
   const { batchId, line, piece } = tray;
   const { studioId } = tx.session;
-  await tx.run(
-    `DELETE FROM reservations s USING batch_cuts c WHERE s.studio_id = $1 AND s.batch_id = $2 AND c.studio_id = $1 AND c.batch_id = $2
-        AND c.line = $3 AND c.piece = $4 AND s.stock_piece_id = c.cut_id`,
-    [studioId, batchId, line, piece],
-  );
+  await tx.execute(emptyTraySql, { batchId, line, piece });
   await tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
   const progress = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
   const left = linesToMake(await linesOf(tx, [batchId]), madeCounts(progress));

@@ -5,6 +5,7 @@ import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
 import { PROFILES } from '@/core/wire/profile';
 import type { Tx } from '@/data/inStudio';
 import { Supplier } from '@/data/models/purchases';
+import { wireOfNumberSql, kindsOfWireSql } from '@/data/sql/stock';
 import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -164,11 +165,7 @@ function pageRows(tx: Tx, query: RackQuery): Promise<RackRow[]> {
 }
 
 async function filterChoices(tx: Tx): Promise<RackFilterChoices> {
-  const rows = await tx.select<{ metal: string; profile: string; temper: string; gauge: string }>(
-    `SELECT DISTINCT metal, profile, temper, gauge_number || ' ' || gauge_system AS gauge, width_um FROM wire_specs
-      WHERE studio_id = $1 ORDER BY width_um DESC LIMIT 500`,
-    [tx.session.studioId],
-  );
+  const rows = await tx.rows(kindsOfWireSql, {});
   const inOrder = (order: readonly string[], used: readonly string[]) =>
     order.filter((each) => used.includes(each));
   return {
@@ -205,18 +202,7 @@ export interface StockPieceView extends RackPiece {
 /** Opens a stock piece by its number; null when there is none. */
 export function showStockPiece(session: StudioSession, number: number): Promise<StockPieceView | null> {
   return look(session, async (tx) => {
-    const row = await tx.first<
-      RackRow & Pick<StockPieceView, 'place' | 'note' | 'version' | 'spoolType' | 'emptyMass'>
-    >(
-      `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
-              p.cost_units AS cost, l.name AS place, p.note, p.version, t.name AS "spoolType", p.empty_mass_ug AS "emptyMass", ${SPEC_COLUMNS}
-         FROM stock_pieces p
-         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
-         LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
-         LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id
-        WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.number = $2`,
-      [session.studioId, number],
-    );
+    const row = await tx.row(wireOfNumberSql, { number });
     if (!row) return null;
     const history = await historyOf(tx, row.id);
     const { id, form, length, initialLength, cost, place, note, version, spoolType, emptyMass } = row;

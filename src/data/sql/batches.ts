@@ -1,0 +1,294 @@
+import type { Planning, BatchState, WantedLine, CutKind } from '@/core/batch/batchState';
+import type { PatternBody } from '@/core/pattern/pattern';
+import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
+import type { Micrometres } from '@/core/units/length';
+import type { WireForm } from '@/core/stock/ware';
+import type { CostUnits } from '@/core/units/money';
+import { PLANNING, PLANNING_SAID, RESERVED_FOR_OTHERS } from './fragments';
+import { big, bool, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+
+const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
+  b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * 60000, false) AS stalled`;
+
+/** A batch of a number. */
+export const batchOfNumberSql = statement({
+  takes: { number: int() },
+  gives: {
+    id: uuid(),
+    number: int(),
+    name: text(),
+    dueOn: maybe(text()),
+    notes: text(),
+    state: text<BatchState>(),
+    planning: text<Planning>(),
+    said: text(),
+    version: int(),
+    stalled: bool(),
+  },
+  text: `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $studio AND b.number = $number`,
+});
+
+/** TODO batches/batches.ts */
+export const linesOfBatchesSql = statement({
+  takes: { batchIds: many(uuid()) },
+  gives: {
+    batchId: uuid(),
+    line: int(),
+    count: int(),
+    revision: int(),
+    wanted: json<WantedLine>(),
+    body: json<PatternBody>(),
+    patternNumber: int(),
+  },
+  text: `SELECT l.batch_id AS "batchId", l.line, l.count, l.revision, l.wanted, l.body, p.number AS "patternNumber"
+       FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
+      WHERE l.studio_id = $studio AND l.batch_id = ANY ($batchIds) ORDER BY l.batch_id, l.line`,
+});
+
+/** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
+export const linesOfBatchesInBriefSql = statement({
+  takes: { batchIds: many(uuid()) },
+  gives: {
+    batchId: uuid(),
+    line: int(),
+    count: int(),
+    body: json<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>>(),
+  },
+  text: `SELECT batch_id AS "batchId", line, count, body - 'composition' AS body FROM batch_lines
+      WHERE studio_id = $studio AND batch_id = ANY ($batchIds) ORDER BY batch_id, line`,
+});
+
+/** Takes a batch up again that was cancelled: its stones are set aside for it again, and the wires that were cut for it as far as they are there still. Its cuts have to be planned again. */
+export const stonesOfBatchSql = statement({
+  takes: { batchId: uuid() },
+  gives: { id: uuid(), number: int(), isFree: bool() },
+  text: `SELECT p.stock_piece_id AS id, p.number,
+                p.quantity > ${RESERVED_FOR_OTHERS} AS "isFree"
+           FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
+          WHERE l.studio_id = $studio AND l.batch_id = $batchId
+            AND NOT EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $studio AND m.batch_id = $batchId AND m.line = l.line)
+          ORDER BY p.stock_piece_id FOR UPDATE OF p`,
+});
+
+/** TODO batches/planBatch.ts */
+export const linesBegunSql = statement({
+  takes: { batchId: uuid() },
+  gives: {
+    line: int(),
+    patternId: uuid(),
+    revision: int(),
+    wanted: json<WantedLine>(),
+    body: json<PatternBody>(),
+    stoneId: maybe(uuid()),
+    cuts: int(),
+    pieces: int(),
+    isMade: bool(),
+  },
+  text: `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
+            EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $studio AND m.batch_id = $batchId AND m.line = l.line) AS "isMade"
+       FROM batch_lines l JOIN (SELECT line, count(*)::int AS cuts, max(piece) + 1 AS pieces FROM batch_cuts
+                                 WHERE studio_id = $studio AND batch_id = $batchId AND kind = 'cut' GROUP BY line) c USING (line)
+      WHERE l.studio_id = $studio AND l.batch_id = $batchId ORDER BY l.line`,
+});
+
+/** The cutting plans of a batch, in the order that they are cut: by metal, size and temper. */
+export const plansOfBatchSql = statement({
+  takes: { batchId: uuid() },
+  gives: { specId: uuid(), plan: json<CuttingPlanKept>() },
+  text: `SELECT c.spec_id AS "specId", c.plan FROM cutting_plans c JOIN articles a ON a.studio_id = c.studio_id AND a.article_id = c.spec_id
+      WHERE c.studio_id = $studio AND c.batch_id = $batchId ORDER BY a.sort_key, c.spec_id`,
+});
+
+/** Locks a batch so that what is done for it is done one after the other. */
+export const lockedBatchSql = statement({
+  takes: { number: int() },
+  gives: {
+    id: uuid(),
+    number: int(),
+    name: text(),
+    planning: text<Planning>(),
+    state: text(),
+    version: int(),
+  },
+  text: `SELECT b.batch_id AS id, b.number, b.name, ${PLANNING} AS planning, b.state, b.version FROM batches b WHERE b.studio_id = $studio AND b.number = $number FOR UPDATE`,
+});
+
+/** Writes down what was done at the table, in its order. */
+export const addActsSql = statement({
+  takes: { batchId: uuid(), postKey: uuid(), userId: uuid(), doneAt: instant(), acts: json<unknown>() },
+  gives: {},
+  text: `INSERT INTO batch_cuts (studio_id, batch_id, act, kind, spec_id, line, piece, cut_index, copy, name, planned_um, source_id, cut_id,
+                             length_um, reason, post_key, user_id, done_at)
+     SELECT $studio, $batchId, (SELECT COALESCE(max(act), 0) FROM batch_cuts WHERE studio_id = $studio AND batch_id = $batchId) + r.at, r.kind, r."specId", r.line,
+            r.piece, r."cutIndex", r.copy, COALESCE(r.name, ''), r.planned, r."sourceId", r."cutId", r.length, r.reason, $postKey, $userId, $doneAt
+       FROM jsonb_to_recordset($acts::jsonb) AS r(at int, kind text, "specId" uuid, line int, piece int, "cutIndex" int, copy int, name text,
+              planned bigint, "sourceId" uuid, "cutId" uuid, length bigint, reason text)`,
+});
+
+/** Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut. */
+export const forgetLostCutsSql = statement({
+  takes: { batchId: uuid() },
+  gives: { act: int() },
+  text: `DELETE FROM batch_cuts c WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.kind = 'cut'
+        AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $studio AND b.batch_id = $batchId AND b.line = c.line AND b.piece = c.piece)
+        AND NOT EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $studio AND p.stock_piece_id = c.cut_id AND p.quantity >= c.length_um
+                           AND p.article_id = c.spec_id
+                           AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND s.stock_piece_id = c.cut_id AND s.batch_id <> $batchId))
+     RETURNING act`,
+});
+
+/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+export const placeOfMadePieceSql = statement({
+  takes: { pieceId: uuid() },
+  gives: { batchId: uuid(), state: text<BatchState>(), line: int(), piece: int() },
+  text: `SELECT m.batch_id AS "batchId", b.state, m.line, m.piece FROM batch_pieces m
+       JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
+      WHERE m.studio_id = $studio AND m.piece_id = $pieceId FOR UPDATE`,
+});
+
+/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+export const specsPlannedAgainSql = statement({
+  takes: { batchId: uuid(), line: int(), piece: int() },
+  gives: { specId: uuid() },
+  text: `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
+       JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
+       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+      WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece AND c.kind = 'cut'`,
+});
+
+/** No wire is cut twice: who comes second is told who was first. */
+export const cutBeforeSql = statement({
+  takes: { batchId: uuid(), line: int(), piece: int(), cutIndex: int(), copy: int() },
+  gives: { who: text(), at: instant(), number: int() },
+  text: `SELECT u.name AS who, c.done_at AS at, p.number FROM batch_cuts c
+       JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
+       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+      WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece AND c.cut_index = $cutIndex AND c.copy = $copy`,
+});
+
+const MARK = `b.state || ' ' || ${PLANNING} || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
+  WHERE c.studio_id = b.studio_id AND c.batch_id = b.batch_id ORDER BY act DESC LIMIT 1), '')`;
+
+/** Whether there is something new at the cutting table: compare it with the mark that was seen; null when there is no such batch. */
+export const markOfNumberSql = statement({
+  takes: { number: int() },
+  gives: { mark: text() },
+  text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.number = $number`,
+});
+
+/** The cutting table of a batch, where it was left: the next wire, and everything after it. */
+export const markOfBatchSql = statement({
+  takes: { batchId: uuid() },
+  gives: { mark: text() },
+  text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.batch_id = $batchId`,
+});
+
+/** The cutting table of a batch, where it was left: the next wire, and everything after it. */
+export const actsAtTableSql = statement({
+  takes: { batchId: uuid(), most: big() },
+  gives: {
+    act: int(),
+    kind: text<CutKind>(),
+    name: text(),
+    length: big<Micrometres>(),
+    reason: text(),
+    from: int(),
+    became: maybe(int()),
+    who: text(),
+    at: instant(),
+  },
+  text: `SELECT c.act, c.kind, c.name, c.length_um AS length, c.reason, f.number AS from, t.number AS became, u.name AS who, c.done_at AS at
+         FROM batch_cuts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
+         JOIN stock_pieces f ON f.studio_id = c.studio_id AND f.stock_piece_id = c.source_id
+         LEFT JOIN stock_pieces t ON t.studio_id = c.studio_id AND t.stock_piece_id = c.cut_id
+        WHERE c.studio_id = $studio AND c.batch_id = $batchId ORDER BY c.act DESC LIMIT $most`,
+});
+
+/** A wire that a piece was made of cannot be put back. */
+export const pieceMadeOfSql = statement({
+  takes: { batchId: uuid(), line: int(), piece: int() },
+  gives: { number: int() },
+  text: `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
+        WHERE b.studio_id = $studio AND b.batch_id = $batchId AND b.line = $line AND b.piece = $piece`,
+});
+
+/** Takes the first piece of a line of a batch whose wires are all cut to the bench, out of its tray; null when there is none. */
+export const wiresInTraySql = statement({
+  takes: { batchId: uuid(), line: int(), piece: int() },
+  gives: {
+    cutIndex: int(),
+    copy: int(),
+    id: uuid(),
+    number: int(),
+    specId: uuid(),
+    form: text<WireForm>(),
+    length: big<Micrometres>(),
+  },
+  text: `SELECT c.cut_index AS "cutIndex", c.copy, p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity AS length
+         FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
+        WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece ORDER BY c.cut_index, c.copy`,
+});
+
+/** What of the open batches lies cut in the tray and can be made, by the day it is due. */
+export const batchesBegunSql = statement({
+  takes: {},
+  gives: { id: uuid(), number: int(), name: text() },
+  text: `SELECT b.batch_id AS id, b.number, b.name FROM batches b WHERE b.studio_id = $studio AND b.state = 'open'
+          AND EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = $studio AND c.batch_id = b.batch_id AND c.kind = 'cut')
+        ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
+});
+
+/** Reads what has a picture, by its number; of a batch, one of its lines. */
+export const bodyOfLineSql = statement({
+  takes: { number: int(), line: int() },
+  gives: { body: json<PatternBody>() },
+  text: `SELECT l.body FROM batches b JOIN batch_lines l ON l.studio_id = b.studio_id AND l.batch_id = b.batch_id
+        WHERE b.studio_id = $studio AND b.number = $number AND l.line = $line`,
+});
+
+/** The lines of some batches as far as their work goes: a small part of what is kept of them. */
+export const workOfBatchesSql = statement({
+  takes: { batchIds: many(uuid()) },
+  gives: {
+    batchId: uuid(),
+    line: int(),
+    count: int(),
+    body: json<Pick<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>, 'name' | 'steps'>>(),
+  },
+  text: `SELECT batch_id AS "batchId", line, count, jsonb_build_object('name', body -> 'name', 'steps', body -> 'steps') AS body
+       FROM batch_lines WHERE studio_id = $studio AND batch_id = ANY ($batchIds) ORDER BY batch_id, line`,
+});
+
+/** Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece. */
+export const wastesOfPieceSql = statement({
+  takes: { batchId: uuid(), line: int(), piece: int() },
+  gives: {
+    act: int(),
+    specId: uuid(),
+    length: big(),
+    openLength: big(),
+    openScrap: big<CostUnits>(),
+    openSpoilage: big<CostUnits>(),
+  },
+  text: `SELECT c.act, c.spec_id AS "specId", c.length_um AS length, o.length AS "openLength", w.scrap - o.scrap AS "openScrap",
+            w.spoilage - o.spoilage AS "openSpoilage"
+       FROM batch_cuts c
+       CROSS JOIN LATERAL (
+         SELECT COALESCE(sum(e.length_um) FILTER (WHERE b.piece_id IS NULL), 0)::bigint AS length,
+                COALESCE(sum(e.scrap_share), 0)::bigint AS scrap, COALESCE(sum(e.spoilage_share), 0)::bigint AS spoilage
+           FROM batch_cuts e LEFT JOIN batch_pieces b ON b.studio_id = e.studio_id AND b.batch_id = e.batch_id AND b.line = e.line AND b.piece = e.piece
+          WHERE e.studio_id = $studio AND e.batch_id = $batchId AND e.kind = 'cut' AND e.spec_id = c.spec_id) AS o
+       CROSS JOIN LATERAL (
+         SELECT COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'scrapped'), 0)::bigint AS scrap,
+                COALESCE(-sum(m.cost_units) FILTER (WHERE m.kind = 'spoiled'), 0)::bigint AS spoilage
+           FROM movements m WHERE m.studio_id = $studio AND m.batch_id = $batchId AND m.piece_id IS NULL AND m.article_id = c.spec_id) AS w
+      WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece ORDER BY c.act`,
+});
+
+/** Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece. */
+export const bearWasteSql = statement({
+  takes: { acts: many(int()), scraps: many(big()), spoilages: many(big()), batchId: uuid() },
+  gives: {},
+  text: `UPDATE batch_cuts c SET scrap_share = v.scrap, spoilage_share = v.spoilage FROM unnest($acts::int[], $scraps::bigint[], $spoilages::bigint[]) AS v(act, scrap, spoilage)
+      WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.act = v.act`,
+});

@@ -1,0 +1,194 @@
+import type { CostUnits } from '@/core/units/money';
+import type { MovementKind } from '@/core/stock/movement';
+import type { Ware } from '@/core/stock/ware';
+import type { SupplyUnit } from '@/core/stock/amount';
+import { big, bool, date, float, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+
+/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+export const partsGivenBackSql = statement({
+  takes: { pieceId: uuid() },
+  gives: { id: uuid(), quantity: big() },
+  text: `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
+       JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+      WHERE m.studio_id = $studio AND m.piece_id = $pieceId AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
+});
+
+/** Takes the next `count` numbers of a kind of tag: printed and never used twice. The first of them is returned. */
+export const nextNumbersSql = statement({
+  takes: { series: text(), count: int() },
+  gives: { last: int() },
+  text: `INSERT INTO counters (studio_id, name, last) VALUES ($studio, $series, $count)
+     ON CONFLICT (studio_id, name) DO UPDATE SET last = counters.last + $count RETURNING last`,
+});
+
+/** Sees to it that a number that was brought in from elsewhere is not handed out again. */
+export const passNumbersSql = statement({
+  takes: { series: text(), number: int() },
+  gives: {},
+  text: `INSERT INTO counters (studio_id, name, last) VALUES ($studio, $series, $number)
+     ON CONFLICT (studio_id, name) DO UPDATE SET last = greatest(counters.last, $number)`,
+});
+
+/** Writes the sums of every article at the end of each month that has ended and is not closed yet. */
+export const closeMonthSql = statement({
+  takes: { month: date() },
+  gives: {},
+  text: `INSERT INTO closings (studio_id, month, article_id, quantity, cost_units)
+         SELECT $studio, $month::date, article_id, sum(quantity), sum(cost_units) FROM (
+           SELECT article_id, quantity, cost_units FROM closings WHERE studio_id = $studio AND month = ($month::date - INTERVAL '1 month')::date
+           UNION ALL
+           SELECT article_id, quantity, cost_units FROM movements
+            WHERE studio_id = $studio AND happened_at >= $month::date AND happened_at < $month::date + INTERVAL '1 month') AS t
+          GROUP BY article_id`,
+});
+
+/** The first days of the months that have ended, from the first movement on or from the last closing. */
+export const monthsToCloseSql = statement({
+  takes: { at: instant(), graceDays: float() },
+  gives: { month: text() },
+  text: `SELECT month::date::text AS month FROM generate_series(
+       COALESCE((SELECT max(month) + INTERVAL '1 month' FROM closings WHERE studio_id = $studio),
+                (SELECT date_trunc('month', min(happened_at)) FROM movements WHERE studio_id = $studio)),
+       date_trunc('month', $at::timestamptz - $graceDays * INTERVAL '1 day') - INTERVAL '1 month', INTERVAL '1 month') AS month`,
+});
+
+/** One posting to the ledger: collects what happens to stock pieces, then writes the movements, the balances and the new stock pieces together. It is the only writer of movements and balances, so every balance follows from its movements. */
+export const setBalancesSql = statement({
+  takes: {
+    ids: many(uuid()),
+    quantities: many(big()),
+    costs: many(big()),
+    articleIds: many(uuid()),
+    shades: many(json<unknown>()),
+  },
+  gives: {},
+  text: `UPDATE stock_pieces p SET quantity = v.quantity, cost_units = v.cost, article_id = v.article, sort_key = a.sort_key, shades = v.shades
+         FROM unnest($ids::uuid[], $quantities::bigint[], $costs::bigint[], $articleIds::uuid[], $shades::jsonb[]) AS v(id, quantity, cost, article, shades)
+         JOIN articles a ON a.studio_id = $studio AND a.article_id = v.article
+        WHERE p.studio_id = $studio AND p.stock_piece_id = v.id`,
+});
+
+/** Everything that was posted under a key. */
+export const movementsOfPostSql = statement({
+  takes: { postKey: uuid() },
+  gives: {
+    id: big(),
+    postKey: uuid(),
+    kind: text<MovementKind>(),
+    stockPieceId: uuid(),
+    articleId: uuid(),
+    quantity: big(),
+    cost: big<CostUnits>(),
+    lotId: maybe(uuid()),
+    pieceId: maybe(uuid()),
+    batchId: maybe(uuid()),
+    reverses: maybe(big()),
+    reversed: bool(),
+  },
+  text: `SELECT m.movement_id AS id, m.post_key AS "postKey", m.kind, m.stock_piece_id AS "stockPieceId", m.article_id AS "articleId",
+            m.quantity, m.cost_units AS cost, m.lot_id AS "lotId", m.piece_id AS "pieceId", m.batch_id AS "batchId", m.reverses,
+            EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id) AS reversed
+       FROM movements m WHERE m.studio_id = $studio AND m.post_key = $postKey ORDER BY m.movement_id`,
+});
+
+/** What the posting took may always be put back; what it brought must still be there whole. Movements that were taken back themselves do not count, nor what fell into the same jar later. */
+export const movedSinceSql = statement({
+  takes: { last: big(), gained: many(uuid()), lost: many(uuid()) },
+  gives: {
+    ware: text<Ware>(),
+    number: int(),
+    kind: text<MovementKind>(),
+    day: text(),
+    pieceNumber: maybe(int()),
+  },
+  text: `SELECT p.ware, p.number, m.kind, m.happened_at::date::text AS day, f.number AS "pieceNumber"
+       FROM movements m
+       JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
+       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
+      WHERE m.studio_id = $studio AND m.movement_id > $last AND m.reverses IS NULL
+        AND NOT EXISTS (SELECT FROM movements r WHERE r.studio_id = m.studio_id AND r.reverses = m.movement_id)
+        AND ((m.stock_piece_id = ANY ($gained) AND (p.ware <> 'scrap' OR m.kind = 'refined'))
+          OR (m.stock_piece_id = ANY ($lost) AND m.kind = 'relabelled'))
+      ORDER BY m.movement_id LIMIT 1`,
+});
+
+/** TODO ledger/valueOn.ts */
+export const valueNowSql = statement({
+  takes: {},
+  gives: { ware: text<Ware>(), cost: big(), articles: int() },
+  text: `SELECT ware, sum(cost_units)::bigint AS cost, count(DISTINCT article_id)::int AS articles
+       FROM stock_pieces WHERE studio_id = $studio AND quantity > 0 GROUP BY ware`,
+});
+
+/** The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read between two days that the planner knows. */
+export const lastClosingSql = statement({
+  takes: { day: date() },
+  gives: { month: maybe(text()), until: maybe(text()) },
+  text: `SELECT max(month)::text AS month, (max(month) + INTERVAL '1 month')::date::text AS until FROM closings
+      WHERE studio_id = $studio AND month + INTERVAL '1 month' <= $day::date + 1`,
+});
+
+/** The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read between two days that the planner knows. */
+export const valueOnDaySql = statement({
+  takes: { month: maybe(date()), until: text(), day: date() },
+  gives: { ware: text<Ware>(), cost: big(), articles: int() },
+  text: `WITH parts AS (
+       SELECT article_id, quantity, cost_units FROM closings WHERE studio_id = $studio AND month = $month::date
+       UNION ALL
+       SELECT article_id, sum(quantity), sum(cost_units) FROM movements
+        WHERE studio_id = $studio AND happened_at >= $until::timestamptz AND happened_at < $day::date + 1 GROUP BY 1),
+     sums AS (SELECT article_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM parts GROUP BY 1)
+     SELECT a.ware, sum(s.cost)::bigint AS cost, (count(*) FILTER (WHERE s.quantity > 0))::int AS articles
+       FROM sums s JOIN articles a ON a.studio_id = $studio AND a.article_id = s.article_id GROUP BY a.ware`,
+});
+
+/** The ledger goes out only: what has happened cannot be brought in. */
+export const ledgerAfterSql = statement({
+  takes: { after: big(), most: big() },
+  gives: {
+    id: big(),
+    at: instant(),
+    who: text(),
+    kind: text<MovementKind>(),
+    ware: text<Ware>(),
+    number: int(),
+    article: text(),
+    unit: maybe(text<SupplyUnit>()),
+    quantity: big(),
+    cost: big<CostUnits>(),
+    reason: text(),
+    piece: maybe(int()),
+    reverses: maybe(big()),
+  },
+  text: `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, a.ware, p.number, a.name AS article, s.unit, m.quantity,
+                m.cost_units AS cost, m.reason, f.number AS piece, m.reverses
+           FROM (SELECT * FROM movements WHERE studio_id = $studio AND movement_id > $after ORDER BY movement_id LIMIT $most) m
+           JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
+           JOIN stock_pieces p ON p.studio_id = m.studio_id AND p.stock_piece_id = m.stock_piece_id
+           JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
+           LEFT JOIN supplies s ON s.studio_id = m.studio_id AND s.article_id = m.article_id
+           LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id ORDER BY m.movement_id`,
+});
+
+/** The latest movements of a stock piece, newest first. */
+export const historyOfSql = statement({
+  takes: { stockPieceId: uuid(), most: big() },
+  gives: {
+    id: big(),
+    at: instant(),
+    who: text(),
+    kind: text<MovementKind>(),
+    quantity: big(),
+    cost: maybe(big<CostUnits>()),
+    reason: text(),
+    pieceNumber: maybe(int()),
+    pieceName: maybe(text()),
+    reverses: maybe(big()),
+  },
+  text: `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, m.quantity, m.cost_units AS cost, m.reason,
+            f.number AS "pieceNumber", f.name AS "pieceName", m.reverses
+       FROM movements m
+       JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
+       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
+      WHERE m.studio_id = $studio AND m.stock_piece_id = $stockPieceId ORDER BY m.movement_id DESC LIMIT $most`,
+});

@@ -1,0 +1,65 @@
+import type { PartKind } from '@/core/part/wantedPart';
+import { RESERVED_FOR_OTHERS } from './fragments';
+import { big, bool, int, many, maybe, statement, text, uuid } from './statement';
+
+const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM stock_pieces p
+   WHERE p.studio_id = $studio AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
+
+/** What the parts of patterns are in the drawers: as it was said once, else what is called the same, else everything that fits what the name asks for ({ */
+export const partsByNameSql = statement({
+  takes: { batchId: maybe(uuid()), keys: many(text()) },
+  gives: {
+    key: text(),
+    articleId: uuid(),
+    article: text(),
+    ware: text<PartKind['ware']>(),
+    free: big(),
+    isNamed: bool(),
+  },
+  text: `SELECT known.key, a.article_id AS "articleId", a.name AS article, a.ware, ${FREE} AS free, true AS "isNamed"
+       FROM (SELECT n.key, COALESCE(k.article_id, s.article_id) AS article_id FROM unnest($keys::text[]) AS n(key)
+               LEFT JOIN part_names k ON k.studio_id = $studio AND k.name = n.key
+               LEFT JOIN LATERAL (SELECT article_id FROM articles s
+                                   WHERE s.studio_id = $studio AND s.name_lower = n.key AND s.ware IN ('bead', 'finding', 'stone')
+                                   ORDER BY article_id LIMIT 1) AS s ON k.article_id IS NULL) AS known
+       JOIN articles a ON a.studio_id = $studio AND a.article_id = known.article_id`,
+});
+
+/** How many of each article are free. */
+export const freeOfArticlesSql = statement({
+  takes: { batchId: maybe(uuid()), articleIds: many(uuid()) },
+  gives: { id: uuid(), free: big() },
+  text: `SELECT a.article_id AS id, ${FREE} AS free FROM articles a WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
+});
+
+const COLUMNS = `p.stock_piece_id AS id, p.ware, p.number, p.article_id AS "articleId", a.name, l.name AS place,
+  p.quantity - ${RESERVED_FOR_OTHERS} AS free`;
+
+const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
+  LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id`;
+
+const OWN = `EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND s.batch_id = $batchId AND s.stock_piece_id = p.stock_piece_id)`;
+
+/** TODO making/proposeParts.ts */
+export const packsToChooseFromSql = statement({
+  takes: { batchId: maybe(uuid()), articleIds: many(uuid()) },
+  gives: {
+    id: uuid(),
+    ware: text<PartKind['ware']>(),
+    number: int(),
+    articleId: uuid(),
+    name: text(),
+    place: maybe(text()),
+    free: big(),
+  },
+  text: `SELECT ${COLUMNS} FROM ${FROM} 
+      WHERE p.studio_id = $studio AND p.article_id = ANY ($articleIds) AND p.quantity > 0
+      ORDER BY ${OWN} DESC, p.number LIMIT 1000`,
+});
+
+/** What names of parts are said to be which article. */
+export const namesOfPartsSql = statement({
+  takes: {},
+  gives: { id: uuid(), names: many(text()) },
+  text: `SELECT article_id AS id, array_agg(name) AS names FROM part_names WHERE studio_id = $studio GROUP BY article_id`,
+});

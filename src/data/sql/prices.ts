@@ -1,0 +1,51 @@
+import type { MinorUnits, CostUnits } from '@/core/units/money';
+import type { PricedMetal } from '@/core/metalPrice/metalPrice';
+import { big, instant, int, many, maybe, text, uuid, statement } from './statement';
+
+/** The last price known of every metal, by the session's clock. */
+export const lastMetalPricesSql = statement({
+  takes: { at: instant() },
+  gives: { metal: text<PricedMetal>(), day: text(), perKilogram: big<MinorUnits>() },
+  text: `SELECT DISTINCT ON (metal) metal, day::text, per_kilogram AS "perKilogram" FROM metal_prices
+      WHERE studio_id = $studio AND day <= $at::timestamptz::date ORDER BY metal, day DESC`,
+});
+
+/** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
+export const paidPricesSql = statement({
+  takes: { articleIds: many(uuid()) },
+  gives: { id: uuid(), price: big<CostUnits>(), quantity: big() },
+  text: `SELECT article_id AS id, sum(cost_units)::bigint AS price, sum(quantity)::bigint AS quantity FROM stock_pieces
+      WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY article_id`,
+});
+
+/** What articles would cost today, each by its own rule: last paid, typed, or reckoned from the metal's price. Where the rule has nothing to go by (no price of the day yet), the last price paid stands. */
+export const pricesOfArticlesSql = statement({
+  takes: { articleIds: many(uuid()) },
+  gives: {
+    articleId: uuid(),
+    priceBy: text<'paid' | 'typed' | 'spot'>(),
+    premium: int(),
+    fabricationPerMetre: big<MinorUnits>(),
+    paid: maybe(big<MinorUnits>()),
+    paidFor: maybe(big()),
+    typed: maybe(big<MinorUnits>()),
+    typedFor: maybe(big()),
+  },
+  text: `SELECT a.article_id AS "articleId", a.price_by AS "priceBy", a.premium, a.fabrication_per_metre AS "fabricationPerMetre",
+            l.price AS paid, l.quantity AS "paidFor", t.price AS typed, t.quantity AS "typedFor"
+       FROM articles a
+       LEFT JOIN LATERAL (SELECT price, quantity FROM lots WHERE studio_id = $studio AND article_id = a.article_id AND cost_is <> 'free'
+                           ORDER BY bought_on DESC, created_at DESC LIMIT 1) AS l ON true
+       LEFT JOIN LATERAL (SELECT price, quantity FROM typed_prices WHERE studio_id = $studio AND article_id = a.article_id
+                           ORDER BY typed_at DESC, typed_price_id DESC LIMIT 1) AS t ON true
+      WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
+});
+
+/** Opens how an article is priced; null when there is none. */
+export const pricesOverTimeSql = statement({
+  takes: { articleId: uuid() },
+  gives: { day: text(), source: text<'paid' | 'typed'>(), price: big<MinorUnits>(), quantity: big() },
+  text: `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $studio AND article_id = $articleId AND cost_is <> 'free'
+       UNION ALL SELECT typed_at::date::text, 'typed', price, quantity FROM typed_prices WHERE studio_id = $studio AND article_id = $articleId
+       ORDER BY day LIMIT 400`,
+});

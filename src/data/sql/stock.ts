@@ -1,0 +1,200 @@
+import type { MinorUnits, CostUnits } from '@/core/units/money';
+import type { Micrometres } from '@/core/units/length';
+import type { WireForm, Ware } from '@/core/stock/ware';
+import type { Micrograms } from '@/core/units/mass';
+import type { MetalId } from '@/core/wire/metal';
+import { IN_TRAY, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
+import { big, bool, date, int, many, maybe, text, uuid, statement } from './statement';
+
+/** What was paid for stones, by the number on their tag. */
+export const pricesOfStonesSql = statement({
+  takes: { numbers: many(int()) },
+  gives: { number: int(), price: big<MinorUnits>() },
+  text: `SELECT p.number, l.price FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
+      WHERE p.studio_id = $studio AND p.ware = 'stone' AND p.number = ANY ($numbers)`,
+});
+
+/** What the open batches together still want of each article, against all that there is: what is set aside lies aside for them. */
+export const wiresOutOfTraysSql = statement({
+  takes: { specIds: many(uuid()) },
+  gives: { id: uuid(), specId: uuid(), length: big<Micrometres>(), isOffCut: bool() },
+  text: `SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.quantity AS length, p.is_off_cut AS "isOffCut" FROM stock_pieces p
+      WHERE p.studio_id = $studio AND p.article_id = ANY ($specIds) AND p.quantity > 0
+        AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
+      ORDER BY p.number LIMIT 20000`,
+});
+
+/** What the open batches together still want of each article, against all that there is: what is set aside lies aside for them. */
+export const quantitiesOfSql = statement({
+  takes: { articleIds: many(uuid()) },
+  gives: { articleId: uuid(), quantity: big() },
+  text: `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity FROM stock_pieces
+      WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
+});
+
+/** { */
+export const specsInOrderSql = statement({
+  takes: {},
+  gives: { ...SPEC_GIVES },
+  text: `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
+      WHERE s.studio_id = $studio ORDER BY a.sort_key LIMIT 1000`,
+});
+
+/** Puts a wire that was cut back into the plan. */
+export const wireWithPlaceSql = statement({
+  takes: { stockPieceId: uuid() },
+  gives: { id: uuid(), number: int(), form: text<WireForm>(), quantity: big(), place: maybe(text()) },
+  text: `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity, l.name AS place FROM stock_pieces p
+       LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id WHERE p.studio_id = $studio AND p.stock_piece_id = $stockPieceId`,
+});
+
+/** The wires in stock that pass a hole, thickest first: round wire only, since a hole is round. */
+export const wiresThroughSql = statement({
+  takes: { widest: int() },
+  gives: { length: big<Micrometres>(), ...SPEC_GIVES },
+  text: `SELECT ${SPEC_COLUMNS}, (SELECT sum(quantity)::bigint FROM stock_pieces p
+                                 WHERE p.studio_id = $studio AND p.article_id = s.spec_id AND p.quantity > 0) AS length
+         FROM wire_specs s
+        WHERE s.studio_id = $studio AND s.profile = 'round' AND s.width_um <= $widest
+          AND EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $studio AND p.article_id = s.spec_id AND p.quantity > 0)
+        ORDER BY s.width_um DESC, s.metal, s.temper LIMIT 40`,
+});
+
+/** The beads and drilled stones in stock that a wire of a width passes, tightest hole first. */
+export const beadsOverSql = statement({
+  takes: { leastDoubled: int(), least: int() },
+  gives: { number: int(), name: text(), hole: int<Micrometres>(), count: big(), doubled: bool() },
+  text: `SELECT p.number, a.name, b.hole_um AS hole, p.quantity AS count, b.hole_um >= $leastDoubled AS doubled
+         FROM beads b
+         JOIN stock_pieces p ON p.studio_id = b.studio_id AND p.article_id = b.article_id AND p.quantity > 0
+         JOIN articles a ON a.studio_id = b.studio_id AND a.article_id = b.article_id
+        WHERE b.studio_id = $studio AND b.hole_um >= $least ORDER BY b.hole_um, a.sort_key, p.number LIMIT 100`,
+});
+
+/** TODO makeable/whatCouldIMake.ts */
+export const agesOfSql = statement({
+  takes: { today: date(), ids: many(uuid()) },
+  gives: { id: uuid(), days: int() },
+  text: `SELECT stock_piece_id AS id, GREATEST(0, $today::date - created_at::date) AS days FROM stock_pieces WHERE studio_id = $studio AND stock_piece_id = ANY ($ids)`,
+});
+
+/** Takes what every finished piece uses up of each supply from its oldest pack. A pack that has run dry gives what it has: a piece is not held up for polish. */
+export const suppliesOfEveryPieceSql = statement({
+  takes: {},
+  gives: { articleId: uuid(), perPiece: big(), stockPieceId: uuid() },
+  text: `SELECT y.article_id AS "articleId", y.per_piece AS "perPiece", p.stock_piece_id AS "stockPieceId"
+       FROM supplies y CROSS JOIN LATERAL (
+         SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $studio AND article_id = y.article_id AND quantity > 0
+          ORDER BY number LIMIT 1) AS p
+      WHERE y.studio_id = $studio AND y.per_piece > 0 ORDER BY y.article_id`,
+});
+
+/** A pattern in its newest revision; null when there is none of that number. */
+export const wireOnHandSql = statement({
+  takes: { specIds: many(uuid()) },
+  gives: { specId: uuid(), length: big<Micrometres>(), longest: big<Micrometres>() },
+  text: `SELECT article_id AS "specId", sum(quantity)::bigint AS length, max(quantity) AS longest FROM stock_pieces
+        WHERE studio_id = $studio AND quantity > 0 AND article_id = ANY ($specIds) GROUP BY article_id`,
+});
+
+const COLUMNS = `p.stock_piece_id AS id, p.number, a.identity AS metal, p.quantity AS mass, p.cost_units AS cost`;
+
+const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id`;
+
+/** All jars, in the order of the metals. */
+export const jarsInOrderSql = statement({
+  takes: {},
+  gives: {
+    id: uuid(),
+    number: int(),
+    metal: text<MetalId>(),
+    mass: big<Micrograms>(),
+    cost: big<CostUnits>(),
+  },
+  text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' ORDER BY a.sort_key`,
+});
+
+/** One jar with what fell in and what was sent off; null when there is none. */
+export const jarOfNumberSql = statement({
+  takes: { number: int() },
+  gives: {
+    id: uuid(),
+    number: int(),
+    metal: text<MetalId>(),
+    mass: big<Micrograms>(),
+    cost: big<CostUnits>(),
+  },
+  text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' AND p.number = $number`,
+});
+
+/** One jar with what fell in and what was sent off; null when there is none. */
+export const refiningsOfSql = statement({
+  takes: { stockPieceId: uuid() },
+  gives: { sentOn: text(), refiner: text(), mass: big<Micrograms>(), proceeds: big<MinorUnits>() },
+  text: `SELECT r.sent_on::text AS "sentOn", r.refiner, r.mass_ug AS mass, r.proceeds FROM refinings r
+        WHERE r.studio_id = $studio AND r.stock_piece_id = $stockPieceId
+          AND NOT EXISTS (SELECT FROM movements m JOIN movements b ON b.studio_id = m.studio_id AND b.reverses = m.movement_id
+                           WHERE m.studio_id = $studio AND m.post_key = r.post_key)
+        ORDER BY r.sent_on DESC LIMIT 100`,
+});
+
+/** The whole stockroom at a glance: what lies where, and what it carries. Scrap is left out: it is paid for. */
+export const stockByPlaceSql = statement({
+  takes: {},
+  gives: { name: maybe(text()), ware: text<Ware>(), pieces: int(), cost: big<CostUnits>() },
+  text: `SELECT l.name, p.ware, count(*)::int AS pieces, sum(p.cost_units)::bigint AS cost
+         FROM stock_pieces p LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
+        WHERE p.studio_id = $studio AND p.quantity > 0 AND p.ware <> 'scrap'
+        GROUP BY l.name, l.position, p.ware ORDER BY l.position NULLS LAST, l.name, p.ware`,
+});
+
+/** The places in the order one goes round them. */
+export const placesInOrderSql = statement({
+  takes: {},
+  gives: { id: uuid(), name: text(), pieces: int() },
+  text: `SELECT place_id AS id, name, (SELECT count(*)::int FROM stock_pieces p WHERE p.studio_id = l.studio_id AND p.place_id = l.place_id
+                                        AND p.quantity > 0) AS pieces
+         FROM places l WHERE studio_id = $studio ORDER BY position, name LIMIT 500`,
+});
+
+/** Puts the places into the order one goes round them; every place is named once. */
+export const orderPlacesSql = statement({
+  takes: { ids: many(uuid()) },
+  gives: {},
+  text: `UPDATE places p SET position = o.position FROM unnest($ids::uuid[]) WITH ORDINALITY AS o(id, position)
+        WHERE p.studio_id = $studio AND p.place_id = o.id`,
+});
+
+/** TODO wire/rack.ts */
+export const kindsOfWireSql = statement({
+  takes: {},
+  gives: { metal: text(), profile: text(), temper: text(), gauge: text(), width_um: int() },
+  text: `SELECT DISTINCT metal, profile, temper, gauge_number || ' ' || gauge_system AS gauge, width_um FROM wire_specs
+      WHERE studio_id = $studio ORDER BY width_um DESC LIMIT 500`,
+});
+
+/** Opens a stock piece by its number; null when there is none. */
+export const wireOfNumberSql = statement({
+  takes: { number: int() },
+  gives: {
+    id: uuid(),
+    number: int(),
+    form: text<WireForm>(),
+    length: big<Micrometres>(),
+    initialLength: big<Micrometres>(),
+    cost: big<CostUnits>(),
+    place: maybe(text()),
+    note: text(),
+    version: int(),
+    spoolType: maybe(text()),
+    emptyMass: maybe(big<Micrograms>()),
+    ...SPEC_GIVES,
+  },
+  text: `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
+              p.cost_units AS cost, l.name AS place, p.note, p.version, t.name AS "spoolType", p.empty_mass_ug AS "emptyMass", ${SPEC_COLUMNS}
+         FROM stock_pieces p
+         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
+         LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
+         LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id
+        WHERE p.studio_id = $studio AND p.ware = 'wire' AND p.number = $number`,
+});
