@@ -38,9 +38,8 @@ export async function grow(session: StudioSession, size: Size): Promise<void> {
   }
   await inStudio(session, async (tx) => {
     const made = await Piece.findOne({
-      where: { studioId: session.studioId, number },
+      where: { number },
       rejectOnEmpty: true,
-      ...tx.within,
     });
     const plain = made.get({ plain: true });
     const more = Array.from({ length: size.pieces }, (_, n) => ({

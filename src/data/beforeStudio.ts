@@ -1,47 +1,34 @@
-import { QueryTypes } from 'sequelize';
+import { ask } from './ask';
 import { database } from './database';
-
-/**
- * The few questions that come before a studio is known. Each calls one database function that runs with the owner's rights
- * and gives away no more than it names.
- */
-async function ask<Row extends object>(sql: string, bind: unknown[] = []): Promise<Row[]> {
-  return database().query<Row>(sql, { bind, type: QueryTypes.SELECT });
-}
+import {
+  answersSql,
+  anyUsersSql,
+  beginSignInSql,
+  endSignInSql,
+  signInOfSql,
+  tokenOfSql,
+} from './sql/beforeStudio';
+import type { RowOf } from './sql/statement';
 
 /** Whether anybody has set up a studio yet. */
 export async function anyUsers(): Promise<boolean> {
-  const [row] = await ask<{ any: boolean }>('SELECT any_users() AS any');
+  const [row] = await ask(database(), anyUsersSql, {});
   return row?.any ?? false;
 }
 
-export interface SignInRow {
-  readonly studioId: string;
-  readonly userId: string;
-  readonly passwordHash: string;
-}
+export type SignInRow = RowOf<typeof signInOfSql>;
 
 /** Who signs in by a name. */
 export async function findSignIn(login: string): Promise<SignInRow | undefined> {
-  const [row] = await ask<SignInRow>(
-    'SELECT studio_id AS "studioId", user_id AS "userId", password_hash AS "passwordHash" FROM find_sign_in($1)',
-    [login],
-  );
+  const [row] = await ask(database(), signInOfSql, { login });
   return row;
 }
 
-export interface TokenRow {
-  readonly studioId: string;
-  readonly userId: string;
-  readonly role: 'owner' | 'helper';
-}
+export type TokenRow = RowOf<typeof tokenOfSql>;
 
 /** Whom a token stands for, by its hash. */
 export async function findToken(hash: string): Promise<TokenRow | undefined> {
-  const [row] = await ask<TokenRow>(
-    'SELECT studio_id AS "studioId", user_id AS "userId", role FROM find_token($1)',
-    [hash],
-  );
+  const [row] = await ask(database(), tokenOfSql, { hash });
   return row;
 }
 
@@ -59,20 +46,20 @@ const keysOf = (keys: readonly ThrottleKey[]) => keys.map(({ key }) => key);
  * each failure, a quarter of an hour at most.
  */
 export async function beginSignIn(keys: readonly ThrottleKey[]): Promise<number> {
-  const [row] = await ask<{ wait: number }>('SELECT begin_sign_in($1, $2) AS wait', [
-    keysOf(keys),
-    keys.map(({ free }) => free),
-  ]);
+  const [row] = await ask(database(), beginSignInSql, {
+    keys: keysOf(keys),
+    free: keys.map(({ free }) => free),
+  });
   return row?.wait ?? 0;
 }
 
 /** Forgets the failures of an account whose password was right, and takes back that this try was counted for the others. */
 export async function endSignIn(account: ThrottleKey, others: readonly ThrottleKey[]): Promise<void> {
-  await ask('SELECT end_sign_in($1, $2)', [account.key, keysOf(others)]);
+  await ask(database(), endSignInSql, { key: account.key, others: keysOf(others) });
 }
 
 /** Whether the database answers. */
 export async function databaseAnswers(): Promise<boolean> {
-  const [row] = await ask<{ one: number }>('SELECT 1 AS one');
+  const [row] = await ask(database(), answersSql, {});
   return row?.one === 1;
 }

@@ -1,5 +1,6 @@
-import { QueryTypes } from 'sequelize';
+import { ask } from './ask';
 import { openDatabase } from './database';
+import { dropClosingsSql } from './sql/bookChecks';
 
 /**
  * Drops the month closings of every studio. They are a cache of the movements: looking back at a past day writes them anew.
@@ -9,11 +10,7 @@ import { openDatabase } from './database';
 export async function dropClosings(ownerUrl: string): Promise<number> {
   const owner = openDatabase(ownerUrl);
   try {
-    const [row] = await owner.query<{ months: number }>(
-      `WITH gone AS (DELETE FROM closings RETURNING studio_id, month)
-       SELECT count(DISTINCT (studio_id, month))::int AS months FROM gone`,
-      { type: QueryTypes.SELECT },
-    );
+    const [row] = await ask(owner, dropClosingsSql, {});
     return row?.months ?? 0;
   } finally {
     await owner.close();

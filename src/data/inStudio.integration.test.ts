@@ -1,17 +1,17 @@
+import { literal } from 'sequelize';
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { openStudio } from '../../tests/support/studio';
 import { closeDatabase } from './database';
-import { inStudio, type StudioSession } from './inStudio';
+import { inStudio, type StudioSession, type Tx } from './inStudio';
 import { migrate } from './migrate';
 import { MIGRATIONS } from './migrations';
 import { Supplier } from './models/purchases';
+import { Studio } from './models/studio';
 
 const supplier = (name: string) => ({ supplierId: randomUUID(), name });
 const names = (who: StudioSession) =>
-  inStudio(who, async (tx) =>
-    (await Supplier.findAll({ ...tx.within, order: ['name'] })).map(({ name }) => name),
-  );
+  inStudio(who, async () => (await Supplier.findAll({ order: ['name'] })).map(({ name }) => name));
 
 async function asApp<T>(work: (client: pg.Client) => Promise<T>): Promise<T> {
   const client = new pg.Client(process.env['PEWTERER_DATABASE_URL']);
@@ -24,6 +24,9 @@ async function asApp<T>(work: (client: pg.Client) => Promise<T>): Promise<T> {
 }
 
 afterAll(closeDatabase);
+
+const readVersion = (tx: Tx) => tx.one(Studio, ['version'], { where: {} });
+const touchVersion = (tx: Tx) => tx.change(Studio, {}, { version: literal('version + 1') });
 
 describe('the door to the database', () => {
   let ours: StudioSession;
@@ -144,20 +147,17 @@ describe('the door to the database', () => {
     const who = await openStudio();
     const addOne = () =>
       inStudio(who, async (tx) => {
-        const row = await tx.first<{ version: number }>('SELECT version FROM studios');
-        await tx.run('UPDATE studios SET version = $1', [(row?.version ?? 0) + 1]);
+        const row = await readVersion(tx);
+        await tx.change(Studio, {}, { version: (row?.version ?? 0) + 1 });
       });
     await Promise.all(Array.from({ length: 12 }, addOne));
-    expect(await inStudio(who, (tx) => tx.first('SELECT version FROM studios'))).toEqual({ version: 13 });
+    expect(await inStudio(who, readVersion)).toEqual({ version: 13 });
   });
 });
 
 it('a studio whose work waits for a lock makes no other studio wait', async () => {
   const [busy, other] = [await openStudio(), await openStudio()];
-  const touch = (who: StudioSession) =>
-    inStudio(who, (tx) =>
-      tx.run('UPDATE studios SET version = version + 1 WHERE studio_id = $1', [who.studioId]),
-    );
+  const touch = (who: StudioSession) => inStudio(who, touchVersion);
   const holder = new pg.Client(process.env['PEWTERER_OWNER_URL']);
   await holder.connect();
   await holder.query('BEGIN');
@@ -171,8 +171,7 @@ it('a studio whose work waits for a lock makes no other studio wait', async () =
   const held = [...waiting, ...Array.from({ length: 4 }, () => touch(busy))];
   for (; done < 40; done += 1) await touch(other);
   await Promise.all(held);
-  const versionOf = async (who: StudioSession) =>
-    (await inStudio(who, (tx) => tx.first<{ version: number }>('SELECT version FROM studios')))?.version;
+  const versionOf = async (who: StudioSession) => (await inStudio(who, readVersion))?.version;
   expect([await versionOf(busy), await versionOf(other)]).toEqual([1 + 1 + 8, 1 + 40]);
 });
 
@@ -199,15 +198,15 @@ it('who loses to other copies of the application again and again gets a turn alo
   let tries = 0;
   const slowly = inStudio(who, async (tx) => {
     tries += 1;
-    await tx.first('SELECT version FROM studios');
+    await readVersion(tx);
     await new Promise((resolve) => setTimeout(resolve, 100));
-    await tx.run(touch, [who.studioId]);
+    await touchVersion(tx);
   });
   await slowly.finally(() => (isOver = true));
   await other;
   // It did lose before, and nothing is lost.
   expect(tries).toBeGreaterThan(3);
-  expect(await inStudio(who, (tx) => tx.first('SELECT version FROM studios'))).toEqual({
+  expect(await inStudio(who, readVersion)).toEqual({
     version: 1 + others + 1,
   });
 }, 60_000);

@@ -1,10 +1,8 @@
 import { dayIn } from '@/core/calendar/day';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import {
-  QueryTypes,
   Transaction,
   type Attributes,
-  type BindOrReplacements,
   type BulkCreateOptions,
   type CreationAttributes,
   type FindOptions,
@@ -16,7 +14,9 @@ import type { Fn, Literal } from 'sequelize/types/utils';
 import { setStudio } from './context';
 import { database } from './database';
 import { isPassing } from './faults';
-import { boundValues, type Columns, type Statement, type ValuesOf } from './sql/statement';
+import { ask } from './ask';
+import { enterStudioSql, readOnlySql, turnAloneSql, turnBesideOthersSql } from './sql/transaction';
+import { type Columns, type Statement, type ValuesOf } from './sql/statement';
 
 /** Who works in which studio. */
 export interface StudioSession {
@@ -38,18 +38,12 @@ export const todayOf = (session: StudioSession): string => dayIn(zoneOf(session)
 /** Which rows, in which order, how many of them, and whether they are locked. */
 export type Asked<Row extends Model> = Pick<
   FindOptions<Attributes<Row>>,
-  'where' | 'order' | 'limit' | 'lock' | 'include'
+  'where' | 'order' | 'limit' | 'offset' | 'lock'
 >;
 
 /** A transaction inside one studio: every query in it sees that studio's rows and no other. */
 export interface Tx {
   readonly session: StudioSession;
-  /** Rows of a query with $1… parameters. Column names come back as written, so alias them in camel case. */
-  select<Row extends object>(sql: string, bind?: BindOrReplacements): Promise<Row[]>;
-  /** The first row, if any. */
-  first<Row extends object>(sql: string, bind?: BindOrReplacements): Promise<Row | undefined>;
-  /** Runs a statement. */
-  run(sql: string, bind?: BindOrReplacements): Promise<void>;
   /** The rows that a statement answers. */
   rows<Takes extends Columns, Gives extends Columns>(
     statement: Statement<Takes, Gives>,
@@ -93,8 +87,6 @@ export interface Tx {
   ): Promise<number>;
   /** Takes rows out of a table. @returns how many */
   remove<Row extends Model>(model: ModelStatic<Row>, where: WhereOptions<Attributes<Row>>): Promise<number>;
-  /** What a model's own query needs to run inside this transaction. */
-  readonly within: { readonly transaction: Transaction };
 }
 
 export interface DoorOptions {
@@ -199,16 +191,15 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 /** Whether this work is inside a transaction that has its turn already: one inside another must not wait for a third. */
 const hasTurn = new AsyncLocalStorage<boolean>();
 
-/** How long who is to run alone waits for those before it: while it does, newcomers wait behind it. */
-const TURN = '2s';
-
 /** Takes a transaction's turn among those that write, in every copy of the application. It reads nothing. */
-async function takeTurn(run: Tx['run'], isAlone: boolean): Promise<void> {
-  if (!isAlone) return run('LOCK TABLE turns IN ROW SHARE MODE');
-  await run(`SET LOCAL lock_timeout = '${TURN}'`);
-  await run('LOCK TABLE turns IN EXCLUSIVE MODE');
-  await run('SET LOCAL lock_timeout = 0');
+async function takeTurn(run: Run, isAlone: boolean): Promise<void> {
+  for (const step of isAlone ? turnAloneSql : [turnBesideOthersSql]) await run(step, {});
 }
+
+type Run = <Takes extends Columns, Gives extends Columns>(
+  statement: Statement<Takes, Gives>,
+  values: ValuesOf<Takes>,
+) => Promise<ValuesOf<Gives>[]>;
 
 async function once<T>(
   session: StudioSession,
@@ -221,21 +212,12 @@ async function once<T>(
     : Transaction.ISOLATION_LEVELS.SERIALIZABLE;
   return sequelize.transaction({ isolationLevel }, async (transaction) => {
     setStudio(session.studioId);
-    const select = <Row extends object>(sql: string, bind: BindOrReplacements = []) =>
-      sequelize.query<Row>(sql, { bind, transaction, type: QueryTypes.SELECT });
-    const run = async (sql: string, bind: BindOrReplacements = []) => {
-      await sequelize.query(sql, { bind, transaction, type: QueryTypes.RAW });
-    };
+    const rows: Run = (statement, values) =>
+      ask(sequelize, statement, { ...values, studio: session.studioId }, transaction);
     // Before anything is read: what waits for its turn must not see what was there before it came.
-    if (!readOnly && !hasTurn.getStore()) await takeTurn(run, isAlone);
-    await select(
-      `SELECT set_config('pewterer.studio', $1, true), set_config('TimeZone', $2, true)${readOnly ? `, set_config('transaction_read_only', 'on', true)` : ''}`,
-      [session.studioId, zoneOf(session)],
-    );
-    const rows = <Takes extends Columns, Gives extends Columns>(
-      { text, takes }: Statement<Takes, Gives>,
-      values: ValuesOf<Takes>,
-    ) => select<ValuesOf<Gives>>(text, { studio: session.studioId, ...boundValues(takes, values) });
+    if (!readOnly && !hasTurn.getStore()) await takeTurn(rows, isAlone);
+    await rows(enterStudioSql, { zone: zoneOf(session) });
+    if (readOnly) await rows(readOnlySql, {});
     const all: Tx['all'] = (model, columns, asked = {}) =>
       model.findAll({ ...asked, attributes: [...columns], raw: true });
     const add = async <Row extends Model>(
@@ -248,21 +230,15 @@ async function once<T>(
     };
     const tx: Tx = {
       session,
-      select,
-      run,
-      first: async <Row extends object>(sql: string, bind?: BindOrReplacements) =>
-        (await select<Row>(sql, bind))[0],
       rows,
       row: async (statement, values) => (await rows(statement, values))[0],
-      execute: async ({ text, takes }, values) =>
-        run(text, { studio: session.studioId, ...boundValues(takes, values) }),
+      execute: async (statement, values) => void (await rows(statement, values)),
       all,
       one: async (model, columns, asked) => (await all(model, columns, { ...asked, limit: 1 }))[0],
       add,
       put: (model, given, columns) => add(model, given, { updateOnDuplicate: [...columns] }),
       change: async (model, where, values) => (await model.update(values, { where }))[0],
       remove: (model, where) => model.destroy({ where }),
-      within: { transaction },
     };
     return readOnly ? work(tx) : hasTurn.run(true, () => work(tx));
   });

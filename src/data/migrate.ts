@@ -1,10 +1,18 @@
 import { createHmac } from 'node:crypto';
-import { Sequelize, QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize';
 import { Umzug, type UmzugStorage } from 'umzug';
+import { ask } from './ask';
 import { MIGRATIONS } from './migrations';
-
-const quoteIdentifier = (name: string): string => `"${name.replaceAll('"', '""')}"`;
-const quoteLiteral = (text: string): string => `'${text.replaceAll("'", "''")}'`;
+import {
+  KEEP_STEPS,
+  noteStepSql,
+  oneMigrationAtATimeSql,
+  roleNamed,
+  roleOfSql,
+  setRole,
+  setRoleSetting,
+  stepsDoneSql,
+} from './sql/schema';
 
 /**
  * A secret that every copy of the application derives alike from the owner's database address, so that several copies
@@ -45,23 +53,14 @@ async function doesAppGetIn(ownerUrl: string): Promise<boolean> {
 /** Makes the app's role if it is not there, without any right but to connect, and sets its password. */
 async function ensureAppRole(owner: Sequelize, ownerUrl: string): Promise<string> {
   const name = appRoleFor(ownerUrl);
-  const role = quoteIdentifier(name);
-  const [found] = await owner.query<{ rolsuper: boolean; rolbypassrls: boolean; rolconfig: string[] | null }>(
-    'SELECT rolsuper, rolbypassrls, rolconfig FROM pg_roles WHERE rolname = $1',
-    { bind: [name], type: QueryTypes.SELECT },
-  );
+  const role = roleNamed(name);
+  const [found] = await ask(owner, roleOfSql, { name });
   if (found?.rolsuper || found?.rolbypassrls)
     throw new Error(`The role ${name} may bypass row security; take that right from it.`);
   const isSet = ROLE_SETTINGS.every(([setting, value]) => found?.rolconfig?.includes(`${setting}=${value}`));
   if (isSet && (await doesAppGetIn(ownerUrl))) return role;
-  const attributes = `LOGIN NOINHERIT PASSWORD ${quoteLiteral(deriveSecret(ownerUrl, 'app role'))}`;
-  await owner.query(
-    found
-      ? `ALTER ROLE ${role} ${attributes}`
-      : `CREATE ROLE ${role} NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION ${attributes}`,
-  );
-  for (const [setting, value] of ROLE_SETTINGS)
-    await owner.query(`ALTER ROLE ${role} SET ${setting} = ${quoteLiteral(value)}`);
+  await owner.query(setRole(name, deriveSecret(ownerUrl, 'app role'), found !== undefined));
+  for (const [setting, value] of ROLE_SETTINGS) await owner.query(setRoleSetting(name, setting, value));
   return role;
 }
 
@@ -75,12 +74,9 @@ const ROLE_SETTINGS: readonly (readonly [string, string])[] = [
 /** The database was written by a newer version of Pewterer than this one. */
 export class NewerDatabase extends Error {}
 
-/** Which steps have run; kept since the first step. */
-const NOTES = 'schema_steps';
-
 /** The steps a database has had. @throws NewerDatabase when it has had one that this version does not know */
 async function stepsDone(owner: Sequelize): Promise<string[]> {
-  const rows = await owner.query<{ name: string }>(`SELECT name FROM ${NOTES}`, { type: QueryTypes.SELECT });
+  const rows = await ask(owner, stepsDoneSql, {});
   const known = new Set(MIGRATIONS.map(({ name }) => name));
   const unknown = rows.map(({ name }) => name).filter((name) => !known.has(name));
   if (unknown.length > 0)
@@ -114,8 +110,8 @@ export async function migrate(
   try {
     const lock = await owner.transaction();
     try {
-      await owner.query('SELECT pg_advisory_xact_lock(764512)', { transaction: lock });
-      await owner.query(`CREATE TABLE IF NOT EXISTS ${NOTES} (name varchar(255) PRIMARY KEY)`);
+      await ask(owner, oneMigrationAtATimeSql, {}, lock);
+      await owner.query(KEEP_STEPS);
       const done = await stepsDone(owner);
       const appRole = await ensureAppRole(owner, ownerUrl);
       const umzug = new Umzug({
@@ -127,7 +123,7 @@ export async function migrate(
                 onStatement(statement);
                 await owner.query(statement, { transaction });
               }
-              await owner.query(`INSERT INTO ${NOTES} (name) VALUES ($1)`, { bind: [name], transaction });
+              await ask(owner, noteStepSql, { name }, transaction);
             }),
         })),
         storage: notedWithTheStep(done),

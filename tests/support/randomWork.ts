@@ -1,3 +1,4 @@
+import { Movement, Place } from '../../src/data/models/stock';
 import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
@@ -285,12 +286,13 @@ export class Bench {
       }
       case 'reverse': {
         const found = await look(owner, (tx) =>
-          tx.first<{ id: number }>(
-            'SELECT movement_id AS id FROM movements WHERE studio_id = $1 ORDER BY movement_id DESC OFFSET $2 LIMIT 1',
-            [owner.studioId, which % 60],
-          ),
+          tx.one(Movement, ['movementId'], {
+            where: {},
+            order: [['movementId', 'DESC']],
+            offset: which % 60,
+          }),
         );
-        return found && reverseMovement(owner, newKey(), found.id, { reason: 'random' });
+        return found && reverseMovement(owner, newKey(), found.movementId, { reason: 'random' });
       }
       case 'batch':
         return workOnBatches(who, this.pattern.number, which, part);
@@ -329,10 +331,8 @@ export class Bench {
   }
 
   async #count(who: StudioSession, part: number): Promise<Outcome<unknown>> {
-    const box = await look(who, (tx) =>
-      tx.first<{ id: string }>('SELECT place_id AS id FROM places WHERE studio_id = $1', [who.studioId]),
-    );
-    const { number } = done(await startCount(who, newKey(), box?.id ?? null));
+    const box = await look(who, (tx) => tx.one(Place, ['placeId'], { where: {} }));
+    const { number } = done(await startCount(who, newKey(), box?.placeId ?? null));
     const lines = ((await showCount(who, number))?.lines ?? []).slice(0, 3);
     const typed = lines.map(({ id, ware, expected }) => {
       const counted = Math.floor((expected * (900 + (part % 150))) / 1000);

@@ -7,28 +7,30 @@ import type { CostUnits } from '@/core/units/money';
 import { PLANNING, PLANNING_SAID, RESERVED_FOR_OTHERS } from './fragments';
 import { big, bool, instant, int, json, many, maybe, text, uuid, statement } from './statement';
 
-const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
+export const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
   b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * 60000, false) AS stalled`;
+
+export const BATCH_GIVES = {
+  id: uuid(),
+  number: int(),
+  name: text(),
+  dueOn: maybe(text()),
+  notes: text(),
+  state: text<BatchState>(),
+  planning: text<Planning>(),
+  said: text(),
+  version: int(),
+  stalled: bool(),
+} as const;
 
 /** A batch of a number. */
 export const batchOfNumberSql = statement({
   takes: { number: int() },
-  gives: {
-    id: uuid(),
-    number: int(),
-    name: text(),
-    dueOn: maybe(text()),
-    notes: text(),
-    state: text<BatchState>(),
-    planning: text<Planning>(),
-    said: text(),
-    version: int(),
-    stalled: bool(),
-  },
+  gives: BATCH_GIVES,
   text: `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $studio AND b.number = $number`,
 });
 
-/** TODO batches/batches.ts */
+/** The lines of some batches, each with the number of its pattern. */
 export const linesOfBatchesSql = statement({
   takes: { batchIds: many(uuid()) },
   gives: {
@@ -70,7 +72,7 @@ export const stonesOfBatchSql = statement({
           ORDER BY p.stock_piece_id FOR UPDATE OF p`,
 });
 
-/** TODO batches/planBatch.ts */
+/** The lines of a batch of which wires are cut already, with how many and for how many pieces. */
 export const linesBegunSql = statement({
   takes: { batchId: uuid() },
   gives: {
@@ -115,7 +117,13 @@ export const lockedBatchSql = statement({
 
 /** Writes down what was done at the table, in its order. */
 export const addActsSql = statement({
-  takes: { batchId: uuid(), postKey: uuid(), userId: uuid(), doneAt: instant(), acts: json<unknown>() },
+  takes: {
+    batchId: uuid(),
+    postKey: uuid(),
+    userId: uuid(),
+    doneAt: instant(),
+    acts: json<readonly object[]>(),
+  },
   gives: {},
   text: `INSERT INTO batch_cuts (studio_id, batch_id, act, kind, spec_id, line, piece, cut_index, copy, name, planned_um, source_id, cut_id,
                              length_um, reason, post_key, user_id, done_at)

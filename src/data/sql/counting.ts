@@ -13,7 +13,7 @@ export const fillCountSheetSql = statement({
         ORDER BY ware, sort_key, number LIMIT $most`,
 });
 
-/** TODO counting/counting.ts */
+/** A count by its number. */
 export const countOfNumberSql = statement({
   takes: { number: int() },
   gives: {
@@ -30,7 +30,7 @@ export const countOfNumberSql = statement({
       WHERE c.studio_id = $studio AND c.number = $number`,
 });
 
-/** TODO counting/counting.ts */
+/** The lines of a count sheet; of a count that is posted, with what the books said then. */
 export const linesOfCountSql = statement({
   takes: { countId: uuid() },
   gives: {

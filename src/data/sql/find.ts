@@ -56,3 +56,25 @@ export const isStudioEmptySql = statement({
   text: `SELECT NOT EXISTS (SELECT FROM lots WHERE studio_id = $studio)
         AND NOT EXISTS (SELECT FROM patterns WHERE studio_id = $studio) AS empty`,
 });
+
+/** Patterns, finished pieces or batches by their number, or by all of the words in their name. */
+const named = (table: string) =>
+  statement({
+    takes: { number: int(), words: many(text()), most: big() },
+    gives: { number: int(), name: text() },
+    text: `SELECT number, name FROM ${table} WHERE studio_id = $studio AND (number = $number OR name_lower LIKE ALL ($words))
+            ORDER BY (number = $number) DESC, number DESC LIMIT $most`,
+  });
+
+export const findNamedSql = {
+  pattern: named('patterns'),
+  piece: named('pieces'),
+  batch: named('batches'),
+} as const;
+
+/** Lets one first visit set a studio up at a time. */
+export const oneSetUpAtATimeSql = statement({
+  takes: {},
+  gives: { lock: text() },
+  text: 'SELECT pg_advisory_xact_lock(764513)::text AS lock',
+});

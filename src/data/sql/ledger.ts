@@ -1,3 +1,4 @@
+import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { CostUnits } from '@/core/units/money';
 import type { MovementKind } from '@/core/stock/movement';
 import type { Ware } from '@/core/stock/ware';
@@ -59,7 +60,7 @@ export const setBalancesSql = statement({
     quantities: many(big()),
     costs: many(big()),
     articleIds: many(uuid()),
-    shades: many(json<unknown>()),
+    shades: many(json<readonly ShadeGroup[]>()),
   },
   gives: {},
   text: `UPDATE stock_pieces p SET quantity = v.quantity, cost_units = v.cost, article_id = v.article, sort_key = a.sort_key, shades = v.shades
@@ -136,7 +137,7 @@ export const valueOnDaySql = statement({
        SELECT article_id, quantity, cost_units FROM closings WHERE studio_id = $studio AND month = $month::date
        UNION ALL
        SELECT article_id, sum(quantity), sum(cost_units) FROM movements
-        WHERE studio_id = $studio AND happened_at >= $until::timestamptz AND happened_at < $day::date + 1 GROUP BY 1),
+        WHERE studio_id = $studio AND happened_at >= $until::text::timestamptz AND happened_at < $day::date + 1 GROUP BY 1),
      sums AS (SELECT article_id, sum(quantity) AS quantity, sum(cost_units) AS cost FROM parts GROUP BY 1)
      SELECT a.ware, sum(s.cost)::bigint AS cost, (count(*) FILTER (WHERE s.quantity > 0))::int AS articles
        FROM sums s JOIN articles a ON a.studio_id = $studio AND a.article_id = s.article_id GROUP BY a.ware`,

@@ -1,6 +1,10 @@
 import type { PartKind } from '@/core/part/wantedPart';
 import { RESERVED_FOR_OTHERS } from './fragments';
-import { big, bool, int, many, maybe, statement, text, uuid } from './statement';
+import { big, bool, int, many, maybe, text, type Columns, uuid, statement } from './statement';
+import { type BeadShape } from '@/core/bead/bead';
+import { type FindingKind } from '@/core/stock/finding';
+import { type OutlineKind } from '@/core/stone/stone';
+import { type Micrometres } from '@/core/units/length';
 
 const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM stock_pieces p
    WHERE p.studio_id = $studio AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
@@ -40,7 +44,7 @@ const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.
 
 const OWN = `EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND s.batch_id = $batchId AND s.stock_piece_id = p.stock_piece_id)`;
 
-/** TODO making/proposeParts.ts */
+/** What there is of some articles with what is free of it, first what is set aside for a batch. */
 export const packsToChooseFromSql = statement({
   takes: { batchId: maybe(uuid()), articleIds: many(uuid()) },
   gives: {
@@ -63,3 +67,54 @@ export const namesOfPartsSql = statement({
   gives: { id: uuid(), names: many(text()) },
   text: `SELECT article_id AS id, array_agg(name) AS names FROM part_names WHERE studio_id = $studio GROUP BY article_id`,
 });
+
+/** Every kind of a ware that a part may be, with its measures. */
+const kindsOf = <const Takes extends Columns, const Measures extends Columns>(
+  table: string,
+  columns: string,
+  measures: Measures,
+  takes: Takes,
+  only = 'true',
+) =>
+  statement({
+    takes: { ...takes, most: big() },
+    gives: { articleId: uuid(), article: text(), ...measures },
+    text: `SELECT a.article_id AS "articleId", a.name AS article, ${columns}
+             FROM ${table} k JOIN articles a ON a.studio_id = k.studio_id AND a.article_id = k.article_id
+            WHERE k.studio_id = $studio AND ${only} ORDER BY k.article_id LIMIT $most`,
+  });
+
+export const kindsOfBeadsSql = kindsOf(
+  'beads',
+  'k.material, k.shape, k.min_um AS min, k.max_um AS max, k.hole_um AS hole',
+  {
+    material: text(),
+    shape: text<BeadShape>(),
+    min: int<Micrometres>(),
+    max: int<Micrometres>(),
+    hole: int<Micrometres>(),
+  },
+  {},
+);
+
+export const kindsOfFindingsSql = kindsOf(
+  'findings',
+  'k.finding, k.material, k.size',
+  { finding: text<FindingKind>(), material: text(), size: text() },
+  {},
+);
+
+/** Stones of which one is free. */
+export const kindsOfStonesSql = kindsOf(
+  'stones',
+  'k.material, k.outline, k.length_um AS length, k.width_um AS width, k.hole_um AS hole',
+  {
+    material: text(),
+    outline: text<OutlineKind>(),
+    length: int<Micrometres>(),
+    width: int<Micrometres>(),
+    hole: int<Micrometres>(),
+  },
+  { batchId: maybe(uuid()) },
+  `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $studio AND p.article_id = k.article_id AND p.quantity > ${RESERVED_FOR_OTHERS})`,
+);

@@ -1,7 +1,7 @@
 import type { MinorUnits } from '@/core/units/money';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Composition } from '@/core/pattern/composition';
-import { big, int, json, many, maybe, text, uuid, statement } from './statement';
+import { big, instant, int, json, many, maybe, statement, text, uuid } from './statement';
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */
 export const lastPricesOfSql = statement({
@@ -13,12 +13,22 @@ export const lastPricesOfSql = statement({
       ORDER BY p.number, f.number DESC`,
 });
 
-/** TODO batches/planBatch.ts */
+/** Patterns by their numbers, each in its newest revision, with who wrote that and when. */
 export const newestPatternsSql = statement({
   takes: { numbers: many(int()) },
-  gives: { number: int(), patternId: uuid(), revision: int(), body: json<PatternBody>() },
-  text: `SELECT p.number, p.pattern_id AS "patternId", p.revision, r.body FROM patterns p
+  gives: {
+    number: int(),
+    patternId: uuid(),
+    name: text(),
+    kind: text<PatternKind>(),
+    revision: int(),
+    body: json<PatternBody>(),
+    by: text(),
+    at: instant(),
+  },
+  text: `SELECT p.number, p.pattern_id AS "patternId", p.name, p.kind, p.revision, r.body, u.name AS by, r.written_at AS at FROM patterns p
        JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
+       JOIN users u ON u.studio_id = r.studio_id AND u.user_id = r.user_id
       WHERE p.studio_id = $studio AND p.number = ANY ($numbers)`,
 });
 
@@ -33,7 +43,7 @@ export const composedPatternsSql = statement({
         ORDER BY p.number DESC LIMIT $most`,
 });
 
-/** TODO makeable/whatCouldIMake.ts */
+/** Patterns of a kind, or of any, the most made first, each with the last price that it was sold at. */
 export const patternsMostMadeSql = statement({
   takes: { kind: text(), most: big() },
   gives: { number: int(), name: text(), body: json<PatternBody>(), price: maybe(big<MinorUnits>()) },
@@ -45,7 +55,7 @@ export const patternsMostMadeSql = statement({
       ORDER BY (SELECT count(*) FROM pieces f WHERE f.studio_id = $studio AND f.pattern_id = p.pattern_id) DESC, p.number LIMIT $most`,
 });
 
-/** TODO making/makePiece.ts */
+/** What a pattern said in one of its revisions. */
 export const revisionOfPatternSql = statement({
   takes: { number: int(), revision: int() },
   gives: { patternId: uuid(), body: json<PatternBody>() },

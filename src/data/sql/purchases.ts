@@ -3,7 +3,8 @@ import type { SharedBy } from '@/core/stock/delivery';
 import type { Ware } from '@/core/stock/ware';
 import type { SupplyUnit } from '@/core/stock/amount';
 import type { CostIs } from '@/core/stock/costIs';
-import { big, bool, float, instant, int, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, float, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+import { type ShadeGroup } from '@/core/bead/symmetricalSet';
 
 /** What to buy of everything that is short, by article. */
 export const soldByOfSql = statement({
@@ -14,22 +15,26 @@ export const soldByOfSql = statement({
        FROM articles a WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
 });
 
-const LISTED = `d.number, d.bought_on::text AS "boughtOn", u.name AS supplier, d.note, d.currency,
+export const LISTED_DELIVERY = `d.number, d.bought_on::text AS "boughtOn", u.name AS supplier, d.note, d.currency,
   (SELECT COALESCE(sum(l.paid), 0)::bigint FROM lots l WHERE l.studio_id = d.studio_id AND l.delivery_id = d.delivery_id) AS total,
   EXISTS (SELECT FROM movements m JOIN movements r ON r.studio_id = m.studio_id AND r.reverses = m.movement_id
            WHERE m.studio_id = d.studio_id AND m.post_key = d.post_key) AS "isTakenBack"`;
 
-/** TODO deliveries/deliveries.ts */
+export const LISTED_DELIVERY_GIVES = {
+  number: int(),
+  boughtOn: text(),
+  supplier: maybe(text()),
+  note: text(),
+  currency: text(),
+  total: big<MinorUnits>(),
+  isTakenBack: bool(),
+} as const;
+
+/** A delivery by its number. */
 export const deliveryOfNumberSql = statement({
   takes: { number: int() },
   gives: {
-    number: int(),
-    boughtOn: text(),
-    supplier: maybe(text()),
-    note: text(),
-    currency: text(),
-    total: big<MinorUnits>(),
-    isTakenBack: bool(),
+    ...LISTED_DELIVERY_GIVES,
     deliveryId: uuid(),
     receivedAt: instant(),
     receivedBy: text(),
@@ -37,7 +42,7 @@ export const deliveryOfNumberSql = statement({
     tax: big<MinorUnits>(),
     sharedBy: text<SharedBy>(),
   },
-  text: `SELECT ${LISTED}, d.delivery_id AS "deliveryId", d.received_at AS "receivedAt", w.name AS "receivedBy", d.postage, d.tax,
+  text: `SELECT ${LISTED_DELIVERY}, d.delivery_id AS "deliveryId", d.received_at AS "receivedAt", w.name AS "receivedBy", d.postage, d.tax,
             d.shared_by AS "sharedBy"
        FROM deliveries d JOIN users w ON w.studio_id = d.studio_id AND w.user_id = d.user_id
        LEFT JOIN suppliers u ON u.studio_id = d.studio_id AND u.supplier_id = d.supplier_id
@@ -67,7 +72,7 @@ export const linesOfDeliverySql = statement({
         WHERE l.studio_id = $studio AND l.delivery_id = $deliveryId ORDER BY l.delivery_line`,
 });
 
-/** TODO stock/history.ts */
+/** The purchase that a stock piece came from. */
 export const lotOfStockSql = statement({
   takes: { stockPieceId: uuid() },
   gives: {
@@ -122,3 +127,52 @@ export const levelsOfSql = statement({
       WHERE a.studio_id = $studio AND (a.article_id = $articleId OR ($articleId::uuid IS NULL AND (a.minimum_by <> 'none' OR a.article_id = ANY ($besides)))) AND a.ware <> 'scrap'
       ORDER BY u.name NULLS LAST, a.ware, a.sort_key LIMIT 2000`,
 });
+
+/** Lots, with all that is known of what they were of; scrap is never bought. What is of a ware's own is null for the other wares. */
+const lotsBy = (column: 'lot_id' | 'delivery_id') =>
+  statement({
+    takes: { id: uuid(), wares: many(text()) },
+    gives: {
+      ware: text<Exclude<Ware, 'scrap'>>(),
+      quantity: big(),
+      mass: maybe(big()),
+      price: big<MinorUnits>(),
+      currency: text(),
+      costIs: text<CostIs>(),
+      supplier: maybe(text()),
+      form: text(),
+      place: maybe(text()),
+      shades: json<readonly ShadeGroup[]>(),
+      label: json<{ readonly system: string | null; readonly number: string | null }>(),
+      wire: json<
+        Readonly<Record<'metal' | 'profile' | 'temper' | 'finish' | 'finish_name', string>> & {
+          readonly height_um: number;
+        }
+      >(),
+      bead: json<{ material: string; shape: string; min_um: number; max_um: number; hole_um: number }>(),
+      stone: json<
+        Readonly<Record<'material' | 'outline' | 'hole_axis', string>> &
+          Readonly<Record<'length_um' | 'width_um' | 'depth_um' | 'edge_um' | 'hole_um', number>>
+      >(),
+      finding: json<Readonly<Record<'finding' | 'material' | 'size', string>>>(),
+      supply: json<{ name: string; unit: SupplyUnit; per_piece: number }>(),
+    },
+    text: `SELECT a.ware, l.quantity, l.mass_ug AS mass, l.paid - l.postage_share - l.tax_share AS price, l.paid_currency AS currency,
+            l.cost_is AS "costIs", u.name AS supplier, p.form, c.name AS place, p.shades,
+            jsonb_build_object('system', l.gauge_system, 'number', l.gauge_number) AS label,
+            to_jsonb(w) AS wire, to_jsonb(b) AS bead, to_jsonb(t) AS stone, to_jsonb(f) AS finding,
+            jsonb_build_object('name', a.name, 'unit', s.unit, 'per_piece', s.per_piece) AS supply
+       FROM lots l JOIN articles a ON a.studio_id = l.studio_id AND a.article_id = l.article_id AND a.ware = ANY ($wares)
+       JOIN LATERAL (SELECT * FROM stock_pieces p WHERE p.studio_id = $studio AND p.lot_id = l.lot_id ORDER BY p.number LIMIT 1) AS p ON true
+       LEFT JOIN places c ON c.studio_id = l.studio_id AND c.place_id = p.place_id
+       LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
+       LEFT JOIN wire_specs w ON w.studio_id = l.studio_id AND w.spec_id = l.article_id
+       LEFT JOIN beads b ON b.studio_id = l.studio_id AND b.article_id = l.article_id
+       LEFT JOIN stones t ON t.studio_id = l.studio_id AND t.article_id = l.article_id
+       LEFT JOIN findings f ON f.studio_id = l.studio_id AND f.article_id = l.article_id
+       LEFT JOIN supplies s ON s.studio_id = l.studio_id AND s.article_id = l.article_id
+      WHERE l.studio_id = $studio AND l.${column} = $id ORDER BY l.delivery_line, l.created_at`,
+  });
+
+export const lotAgainSql = lotsBy('lot_id');
+export const linesAgainSql = lotsBy('delivery_id');

@@ -32,7 +32,7 @@ export const reserveCutWiresSql = statement({
      DO UPDATE SET quantity = excluded.quantity, purpose = excluded.purpose`,
 });
 
-/** TODO cuttingPlan/planCutting.ts */
+/** What is free of some stock pieces for a batch. */
 export const freeOfStockSql = statement({
   takes: { batchId: uuid(), ids: many(uuid()) },
   gives: { id: uuid(), free: big() },

@@ -51,7 +51,7 @@ export const statement = <const Takes extends Columns, const Gives extends Colum
   parts: Statement<Takes, Gives>,
 ): Statement<Takes, Gives> => parts;
 
-/** Values as they are bound: what is JSON is written as text. */
+/** Values as they are bound: what is JSON is written as text. The studio of the transaction goes along with what a statement takes. */
 export function boundValues(
   takes: Columns,
   values: Readonly<Record<string, unknown>>,
@@ -59,12 +59,9 @@ export function boundValues(
   const bound = ([name, { type }]: [string, Column<unknown>]): [string, unknown] => {
     const value = values[name] ?? null;
     if (value === null || !type.startsWith('jsonb')) return [name, value];
-    return [
-      name,
-      type === 'jsonb'
-        ? JSON.stringify(value)
-        : (value as readonly unknown[]).map((each) => JSON.stringify(each)),
-    ];
+    const written = (each: unknown) => JSON.stringify(each);
+    return [name, type === 'jsonb' ? written(value) : (value as readonly unknown[]).map(written)];
   };
-  return Object.fromEntries(Object.entries(takes).map(bound));
+  const { studio } = values;
+  return { ...(studio !== undefined && { studio }), ...Object.fromEntries(Object.entries(takes).map(bound)) };
 }

@@ -3,8 +3,10 @@ import type { Micrometres } from '@/core/units/length';
 import type { WireForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
 import type { MetalId } from '@/core/wire/metal';
-import { IN_TRAY, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { big, bool, date, int, many, maybe, text, uuid, statement } from './statement';
+import { RESERVED_FOR_OTHERS, SET_ASIDE_FOR, IN_TRAY, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
+import { big, bool, date, int, json, many, maybe, text, uuid, statement } from './statement';
+import { type HoleAxis, type OutlineKind } from '@/core/stone/stone';
+import { type Vec } from '@/core/geometry/vector';
 
 /** What was paid for stones, by the number on their tag. */
 export const pricesOfStonesSql = statement({
@@ -71,7 +73,7 @@ export const beadsOverSql = statement({
         WHERE b.studio_id = $studio AND b.hole_um >= $least ORDER BY b.hole_um, a.sort_key, p.number LIMIT 100`,
 });
 
-/** TODO makeable/whatCouldIMake.ts */
+/** For how many days some stock pieces have lain here. */
 export const agesOfSql = statement({
   takes: { today: date(), ids: many(uuid()) },
   gives: { id: uuid(), days: int() },
@@ -165,7 +167,7 @@ export const orderPlacesSql = statement({
         WHERE p.studio_id = $studio AND p.place_id = o.id`,
 });
 
-/** TODO wire/rack.ts */
+/** Every metal, profile, temper and size of wire that the studio knows, thick ones first. */
 export const kindsOfWireSql = statement({
   takes: {},
   gives: { metal: text(), profile: text(), temper: text(), gauge: text(), width_um: int() },
@@ -198,3 +200,33 @@ export const wireOfNumberSql = statement({
          LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id
         WHERE p.studio_id = $studio AND p.ware = 'wire' AND p.number = $number`,
 });
+
+const stonesOfNumbers = (end: string) =>
+  statement({
+    takes: { numbers: many(int()), batchId: maybe(uuid()) },
+    gives: {
+      id: uuid(),
+      number: int(),
+      material: text(),
+      outline: text<OutlineKind>(),
+      length: int<Micrometres>(),
+      width: int<Micrometres>(),
+      depth: int<Micrometres>(),
+      edge: int<Micrometres>(),
+      holeAxis: text<HoleAxis>(),
+      hole: int<Micrometres>(),
+      setAsideFor: text(),
+      traced: json<readonly Vec[]>(),
+      taken: big(),
+    },
+    text: `SELECT p.stock_piece_id AS id, p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
+                  t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAsideFor", t.traced,
+                  ${RESERVED_FOR_OTHERS} AS taken
+             FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
+            WHERE p.studio_id = $studio AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($numbers) ORDER BY p.stock_piece_id ${end}`,
+  });
+
+/** Stones by the numbers on their tags, with what of them is set aside by hand or for other batches than one. */
+export const stonesOfNumbersSql = stonesOfNumbers('');
+/** The same, locked. */
+export const lockedStonesSql = stonesOfNumbers('FOR UPDATE OF p');

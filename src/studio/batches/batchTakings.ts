@@ -6,7 +6,7 @@ import { numberOnTag } from '@/core/tag';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { pricesOfStonesSql } from '@/data/sql/stock';
-import { lastPricesOfSql } from '@/data/sql/patterns';
+import { lastPricesOfSql, newestPatternsSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
 import { numberOf } from '../kernel/rules';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -69,12 +69,9 @@ export async function takingsAsTyped(session: StudioSession, plain: unknown): Pr
   return look(session, async (tx) => {
     const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
     const { lengthSystem } = await settingsIn(tx);
-    const bodies = await tx.select<{ number: number; body: PatternBody }>(
-      `SELECT p.number, r.body FROM patterns p
-         JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND p.number = ANY ($2)`,
-      [session.studioId, wanted.map(({ pattern }) => numberOf(pattern))],
-    );
+    const bodies = await tx.rows(newestPatternsSql, {
+      numbers: wanted.map(({ pattern }) => numberOf(pattern)),
+    });
     const stones = await stonesFor(tx, null, wanted, false);
     const lines = typed.flatMap((each, index): PricedLine[] => {
       const pattern = bodies.find(({ number }) => number === numberOf(each?.pattern ?? ''));

@@ -1,12 +1,9 @@
+import { BATCH_STATES, type BatchState } from '@/core/batch/batchState';
 import { AsksDay, AsksOneOf, AsksText, AsksWhole, ListQuery } from '../kernel/query';
-
-/** How a batch stands. */
-export const BATCH_STATES = ['open', 'made', 'cancelled'] as const;
-export type BatchState = (typeof BATCH_STATES)[number];
 
 /** What is asked of the batches. */
 export class BatchQuery extends ListQuery {
-  @AsksOneOf(BATCH_STATES) readonly state?: string | undefined;
+  @AsksOneOf(BATCH_STATES) readonly state?: BatchState | undefined;
 }
 
 /** What is asked of the list of bench hours. */

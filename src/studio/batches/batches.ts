@@ -17,11 +17,14 @@ import { toBuy } from '@/core/stock/toBuy';
 import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
+import { batchList } from '@/data/sql/lists';
+import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { soldByOfSql } from '@/data/sql/purchases';
 import { pickedForBatchSql } from '@/data/sql/reservations';
 import { linesOfBatchesInBriefSql, linesOfBatchesSql, batchOfNumberSql } from '@/data/sql/batches';
-import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
+import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
 import { replacementPrices } from '../prices/replacement';
@@ -30,10 +33,11 @@ import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import { countParts, partsInDrawers, type FreePart } from '../drawers/partsInDrawers';
 import { freeWires } from '../reservations/freeWires';
 import type { BatchLineInput } from './planBatch.input';
-import { PLANNING, PLANNING_SAID, type Planning } from './planning';
+import type { Planning } from '@/core/batch/batchState';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
-import type { BatchQuery, BatchState } from './batches.input';
+import type { BatchQuery } from './batches.input';
+import type { BatchState } from '@/core/batch/batchState';
 
 /** A batch in the list. */
 export interface BatchSummary {
@@ -50,24 +54,7 @@ export interface BatchSummary {
   readonly minutes: number;
 }
 
-interface BatchRow {
-  readonly id: string;
-  readonly number: number;
-  readonly name: string;
-  readonly dueOn: string | null;
-  readonly notes: string;
-  readonly state: BatchState;
-  readonly planning: Planning;
-  readonly said: string;
-  readonly stalled: boolean;
-  readonly version: number;
-}
-
-/** A planner that was not heard of for so long has been stopped with its copy of the application. */
-const STALLED_MS = 60_000;
-
-const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
-  b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * ${STALLED_MS}, false) AS stalled`;
+type BatchRow = RowOf<typeof batchOfNumberSql>;
 
 /** A batch of a number. */
 export const batchNumbered = (tx: Tx, number: number): Promise<BatchRow | undefined> =>
@@ -91,18 +78,10 @@ export const linesInBrief = (
 ): Promise<(BatchLine & { batchId: string })[]> => tx.rows(linesOfBatchesInBriefSql, { batchIds });
 
 /** Batches that are listed at once. */
+/** The ways of sorting them. */
+export const BATCH_SORTINGS = batchList.orders;
+
 const PAGE = 60;
-
-/** Open ones by the day they are due, then those that are made, then those that are cancelled, each the latest first. */
-const BY_DUE = `CASE b.state WHEN 'open' THEN '0' || COALESCE(b.due_on::text, '9999-12-31') WHEN 'made' THEN '1' ELSE '2' END
-  || lpad((99999999 - b.number)::text, 8, '0')`;
-
-/** Ways of sorting the batches. */
-export const BATCH_SORTINGS = {
-  due: { by: BY_DUE, as: 'text' },
-  newest: { by: 'b.number', as: 'bigint', isDown: true },
-  name: { by: 'b.name_lower', as: 'text' },
-} as const satisfies Readonly<Record<string, Sorting>>;
 
 /** A page of the batches. */
 export interface BatchPage {
@@ -118,22 +97,9 @@ export interface BatchPage {
 /** Batches as they are asked for, a page at a time. */
 export function listBatches(session: StudioSession, query: BatchQuery = {}): Promise<BatchPage> {
   return look(session, async (tx) => {
-    const bind: unknown[] = [session.studioId];
-    const inState = query.state ? ` AND b.state = $${bind.push(query.state)}` : '';
-    const asked = `b.studio_id = $1${calledSql('batch', 'b', query.words, bind)}${inState}`;
-    const sums = await tx.first<{ total: number; open: number; nextDue: string | null }>(
-      `SELECT count(*)::int AS total, count(*) FILTER (WHERE state = 'open')::int AS open,
-              min(due_on) FILTER (WHERE state = 'open')::text AS "nextDue" FROM batches b WHERE ${asked}`,
-      bind,
-    );
-    const page = pageSql(sortingOf(BATCH_SORTINGS, query.sort), 'b.number', query.after, bind);
-    const { shown: rows, next } = pageOf(
-      await tx.select<BatchRow & SortedRow>(
-        `SELECT ${BATCH_COLUMNS}, ${page.column} FROM batches b WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
-        bind,
-      ),
-      PAGE,
-    );
+    const asked = { ...calledAs('batch', query.words), state: query.state };
+    const [sums] = await readSums(tx, batchList, {}, asked);
+    const { rows, next } = await readPage(tx, batchList, {}, asked, { ...query, size: PAGE });
     const ids = rows.map(({ id }) => id);
     const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
     const batches = rows.map(({ id, number, name, dueOn, state, planning }): BatchSummary => {

@@ -11,6 +11,7 @@ import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import type { Texts } from '@/core/parameter/readTexts';
 import { METAL_IDS } from '@/core/wire/metal';
+import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BatchLineRow } from '@/data/models/batches';
 import { newestPatternsSql } from '@/data/sql/patterns';
@@ -23,7 +24,7 @@ import { look, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
-import { RESERVED_FOR_OTHERS, reserveStone, SET_ASIDE_FOR } from '../reservations/reservations';
+import { reserveStone } from '../reservations/reservations';
 import { NOT_PLANNED, setBatch } from './batchRecord';
 import { dropEverything } from './plansKept';
 import { reserveTray } from './tray';
@@ -288,14 +289,10 @@ export const stonesFor = (
   lines: readonly BatchLineInput[],
   lock = true,
 ): Promise<ChosenStone[]> =>
-  tx.select<ChosenStone>(
-    `SELECT p.stock_piece_id AS id, p.number, t.material, t.outline, t.length_um AS length, t.width_um AS width,
-            t.depth_um AS depth, t.edge_um AS edge, t.hole_axis AS "holeAxis", t.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAsideFor", t.traced,
-            ${RESERVED_FOR_OTHERS} AS taken
-       FROM stock_pieces p JOIN stones t ON t.studio_id = p.studio_id AND t.article_id = p.article_id
-      WHERE p.studio_id = $1 AND p.ware = 'stone' AND p.quantity > 0 AND p.number = ANY ($2) ORDER BY p.stock_piece_id${lock ? ' FOR UPDATE OF p' : ''}`,
-    [tx.session.studioId, lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []), batchId],
-  );
+  tx.rows(lock ? lockedStonesSql : stonesOfNumbersSql, {
+    numbers: lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []),
+    batchId,
+  });
 
 function stoneOf(
   { stone: text, count }: BatchLineInput,

@@ -6,7 +6,7 @@ import { BatchCutRow, BatchPiece, Reservation } from '@/data/models/batches';
 import { reserveCutWiresSql } from '@/data/sql/reservations';
 import { forgetLostCutsSql, addActsSql, lockedBatchSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
-import { type Planning } from './planning';
+import type { Planning } from '@/core/batch/batchState';
 
 /** A batch that something is done for, locked. */
 export interface LockedBatch {

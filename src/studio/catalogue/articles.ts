@@ -21,9 +21,8 @@ export interface KnownArticle extends ArticleIdentity {
 
 /** The studio's article that is the same stock, made when there is none yet. */
 export async function ensureArticle(tx: Tx, article: ArticleIdentity): Promise<KnownArticle> {
-  const { studioId } = tx.session;
   const { ware, name, identity, sortKey } = article;
-  const found = await Article.findOne({ where: { studioId, ware, identity }, ...tx.within });
+  const found = await tx.one(Article, ['articleId', 'name', 'sortKey'], { where: { ware, identity } });
   if (found)
     return { id: found.articleId, ware, name: found.name, identity, sortKey: found.sortKey, isNew: false };
   const articleId = randomUUID();

@@ -1,5 +1,7 @@
 import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
+import { type ValuesOf } from '@/data/sql/statement';
+import { SPEC_GIVES } from '@/data/sql/fragments';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';
 import { specsInOrderSql } from '@/data/sql/stock';
@@ -11,12 +13,10 @@ export interface KnownSpec extends WireSpec {
   readonly id: string;
 }
 
-/** The columns of wire_specs s that make a spec, for queries that join it. */
-export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_um AS "widthUm", s.height_um AS "heightUm", s.twist, s.temper,
-  s.finish, s.finish_name AS "finishName", s.gauge_system AS "gaugeSystem", s.gauge_number AS "gaugeNumber"`;
+/** A row of wire_specs. */
+export type SpecColumns = ValuesOf<typeof SPEC_GIVES>;
 
-/** A row of such a query. */
-export type SpecColumns = Omit<WireSpecRow['dataValues'], 'studioId'>;
+const SPEC_FIELDS = Object.keys(SPEC_GIVES) as (keyof SpecColumns)[];
 
 /** A stored spec as the core knows it. */
 export function specFromRow(row: SpecColumns): KnownSpec {
@@ -46,10 +46,9 @@ export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
   });
   const specId = article.id;
   if (!article.isNew) {
-    const { studioId } = tx.session;
-    return specFromRow(
-      await WireSpecRow.findOne({ where: { studioId, specId }, rejectOnEmpty: true, ...tx.within }),
-    );
+    const known = (await specsById(tx, [specId])).get(specId);
+    if (!known) throw new Error(`wire spec ${specId} vanished`);
+    return known;
   }
   await tx.add(WireSpecRow, [
     {
@@ -71,10 +70,7 @@ export async function ensureSpec(tx: Tx, spec: WireSpec): Promise<KnownSpec> {
 
 /** Specs by id. */
 export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<string, KnownSpec>> {
-  const rows = await WireSpecRow.findAll({
-    where: { studioId: tx.session.studioId, specId: [...new Set(ids)] },
-    ...tx.within,
-  });
+  const rows = await tx.all(WireSpecRow, SPEC_FIELDS, { where: { specId: [...new Set(ids)] } });
   return new Map(rows.map((row) => [row.specId, specFromRow(row)]));
 }
 

@@ -23,7 +23,7 @@ export function reverseMovement(
     return readInput(ReverseInput, plain);
   };
   return post(session, 'reverseMovement', postKey, prepare, async (tx, input) => {
-    const { studioId, now } = session;
+    const { now } = session;
     const key = await tx.one(Movement, ['postKey'], { where: { movementId } });
     if (!key) throw refused('There is no such movement.');
     const movements = await movementsOf(tx, key.postKey);
@@ -31,7 +31,7 @@ export function reverseMovement(
     await batchForgets(tx, key.postKey);
     await takeBack(tx, postKey, movements, input.reason.trim());
     if (pieceId !== null) {
-      await Piece.update({ struckAt: now }, { where: { studioId, pieceId }, ...tx.within });
+      await tx.change(Piece, { pieceId }, { struckAt: now });
       await batchRemembers(tx, pieceId);
     }
     return { movements: movements.length };

@@ -7,7 +7,7 @@ import type { Micrometres } from '@/core/units/length';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
-import type { BatchState } from '../batches/batches.input';
+import type { BatchState } from '@/core/batch/batchState';
 import { plansKept } from '../batches/plansKept';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 

@@ -1,11 +1,11 @@
-import type { ShadeGroup } from '@/core/bead/symmetricalSet';
-import { plainAmountOf, type SupplyUnit } from '@/core/stock/amount';
-import type { CostIs } from '@/core/stock/costIs';
+import { plainAmountOf } from '@/core/stock/amount';
 import { numberOnTag } from '@/core/tag';
 import { formatDiameter, um } from '@/core/units/length';
 import { formatMass, ug } from '@/core/units/mass';
 import { minor, plainMoney } from '@/core/units/money';
 import { hasOwnHeight, type Profile } from '@/core/wire/profile';
+import { type RowOf } from '@/data/sql/statement';
+import { linesAgainSql, lotAgainSql } from '@/data/sql/purchases';
 import type { Tx } from '@/data/inStudio';
 import { StockPiece } from '@/data/models/stock';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
@@ -22,50 +22,7 @@ export interface PurchaseAgain {
   readonly supplier: string;
 }
 
-interface LotRow {
-  readonly ware: DeliveredWare;
-  readonly quantity: number;
-  readonly mass: number | null;
-  /** In the currency of the purchase, before postage and tax. */
-  readonly price: number;
-  readonly currency: string;
-  readonly costIs: CostIs;
-  readonly supplier: string | null;
-  readonly form: string;
-  readonly place: string | null;
-  readonly shades: readonly ShadeGroup[];
-  readonly label: { readonly system: string | null; readonly number: string | null };
-  /** Of its ware; the others are null. */
-  readonly wire: Readonly<Record<'metal' | 'profile' | 'temper' | 'finish' | 'finish_name', string>> & {
-    readonly height_um: number;
-  };
-  readonly bead: { material: string; shape: string; min_um: number; max_um: number; hole_um: number };
-  readonly stone: Readonly<Record<'material' | 'outline' | 'hole_axis', string>> &
-    Readonly<Record<'length_um' | 'width_um' | 'depth_um' | 'edge_um' | 'hole_um', number>>;
-  readonly finding: Readonly<Record<'finding' | 'material' | 'size', string>>;
-  readonly supply: { name: string; unit: SupplyUnit; per_piece: number };
-}
-
-/** Lots, with all that is known of what they were of; scrap is never bought. */
-const lotsWhere = (tx: Tx, condition: string, of: string | number): Promise<LotRow[]> =>
-  tx.select<LotRow>(
-    `SELECT a.ware, l.quantity, l.mass_ug AS mass, l.paid - l.postage_share - l.tax_share AS price, l.paid_currency AS currency,
-            l.cost_is AS "costIs", u.name AS supplier, p.form, c.name AS place, p.shades,
-            jsonb_build_object('system', l.gauge_system, 'number', l.gauge_number) AS label,
-            to_jsonb(w) AS wire, to_jsonb(b) AS bead, to_jsonb(t) AS stone, to_jsonb(f) AS finding,
-            jsonb_build_object('name', a.name, 'unit', s.unit, 'per_piece', s.per_piece) AS supply
-       FROM lots l JOIN articles a ON a.studio_id = l.studio_id AND a.article_id = l.article_id AND a.ware = ANY ($3)
-       JOIN LATERAL (SELECT * FROM stock_pieces p WHERE p.studio_id = $1 AND p.lot_id = l.lot_id ORDER BY p.number LIMIT 1) AS p ON true
-       LEFT JOIN places c ON c.studio_id = l.studio_id AND c.place_id = p.place_id
-       LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
-       LEFT JOIN wire_specs w ON w.studio_id = l.studio_id AND w.spec_id = l.article_id
-       LEFT JOIN beads b ON b.studio_id = l.studio_id AND b.article_id = l.article_id
-       LEFT JOIN stones t ON t.studio_id = l.studio_id AND t.article_id = l.article_id
-       LEFT JOIN findings f ON f.studio_id = l.studio_id AND f.article_id = l.article_id
-       LEFT JOIN supplies s ON s.studio_id = l.studio_id AND s.article_id = l.article_id
-      WHERE l.studio_id = $1 AND ${condition} ORDER BY l.delivery_line, l.created_at`,
-    [tx.session.studioId, of, DELIVERED],
-  );
+type LotRow = RowOf<typeof lotAgainSql>;
 
 const size = (of: number): string => formatDiameter(um(of));
 
@@ -139,7 +96,7 @@ export function purchaseAgain(session: StudioSession, text: string): Promise<Pur
   if (ware === undefined || number === undefined) return Promise.resolve(null);
   return look(session, async (tx) => {
     const piece = await tx.one(StockPiece, ['lotId'], { where: { ware, number } });
-    const [row] = piece?.lotId ? await lotsWhere(tx, 'l.lot_id = $2', piece.lotId) : [];
+    const [row] = piece?.lotId ? await tx.rows(lotAgainSql, { id: piece.lotId, wares: DELIVERED }) : [];
     if (!row) return null;
     const { currency } = await settingsIn(tx);
     const bought = again(row);
@@ -150,4 +107,6 @@ export function purchaseAgain(session: StudioSession, text: string): Promise<Pur
 
 /** The lines of a delivery, to be ordered once more. */
 export const linesAgain = (tx: Tx, deliveryId: string): Promise<readonly LineAgain[]> =>
-  lotsWhere(tx, 'l.delivery_id = $2', deliveryId).then((rows) => rows.map((row) => again(row).line));
+  tx
+    .rows(linesAgainSql, { id: deliveryId, wares: DELIVERED })
+    .then((rows) => rows.map((row) => again(row).line));

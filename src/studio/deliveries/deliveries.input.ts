@@ -1,4 +1,4 @@
-import { AsksText, AsksWhole } from '../kernel/query';
+import { AsksText } from '../kernel/query';
 
 /** What is asked of the form of what comes in. */
 export class AgainQuery {
@@ -9,5 +9,5 @@ export class AgainQuery {
 /** What is asked of the list of deliveries. */
 export class DeliveriesQuery {
   /** The number of the last one on the page before. */
-  @AsksWhole(1, 999_999_999) readonly after?: string;
+  @AsksText(400) readonly after?: string;
 }

@@ -21,6 +21,7 @@ import { showStockPiece } from '../wire/rack';
 import { purchaseAgain } from './again';
 import { deliveryAgain, listDeliveries, showDelivery } from './deliveries';
 import { receiveDelivery } from './receiveDelivery';
+import { listSpecs } from '../catalogue/wireSpecs';
 
 afterAll(closeBooks);
 
@@ -224,12 +225,8 @@ describe('the same again', () => {
     });
     expect(await purchaseAgain(session, 'W-0009')).toBeNull();
     expect(await purchaseAgain(session, 'P-0001')).toBeNull();
-    const specId = await look(session, (tx) =>
-      tx.first<{ id: string }>('SELECT spec_id AS id FROM wire_specs WHERE studio_id = $1', [
-        session.studioId,
-      ]),
-    );
-    const prices = await look(session, (tx) => replacementPrices(tx, [specId?.id ?? '']));
+    const [spec] = await listSpecs(session);
+    const prices = await look(session, (tx) => replacementPrices(tx, [spec?.id ?? '']));
     expect([...prices.values()]).toMatchObject([{ price: 4100 * 1000 }]);
   });
 });

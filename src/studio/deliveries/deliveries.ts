@@ -2,6 +2,8 @@ import type { SharedBy } from '@/core/stock/delivery';
 import type { SupplyUnit } from '@/core/stock/amount';
 import type { CostIs } from '@/core/stock/costIs';
 import type { MinorUnits } from '@/core/units/money';
+import { deliveryList } from '@/data/sql/lists';
+import { readPage } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { linesOfDeliverySql, deliveryOfNumberSql } from '@/data/sql/purchases';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
@@ -50,31 +52,18 @@ export interface DeliveryView extends Omit<DeliveryListed, 'lines'> {
 /** A page of deliveries. */
 export interface DeliveryPage {
   readonly deliveries: readonly DeliveryListed[];
-  /** Number to go on after; undefined on the last page. */
-  readonly next: number | undefined;
+  /** Where the next page begins after; null on the last. */
+  readonly next: string | null;
 }
 
 const A_PAGE = 50;
 
-const LISTED = `d.number, d.bought_on::text AS "boughtOn", u.name AS supplier, d.note, d.currency,
-  (SELECT COALESCE(sum(l.paid), 0)::bigint FROM lots l WHERE l.studio_id = d.studio_id AND l.delivery_id = d.delivery_id) AS total,
-  EXISTS (SELECT FROM movements m JOIN movements r ON r.studio_id = m.studio_id AND r.reverses = m.movement_id
-           WHERE m.studio_id = d.studio_id AND m.post_key = d.post_key) AS "isTakenBack"`;
-
-/** Deliveries, the latest first. @param after only those of lower numbers */
-export function listDeliveries(session: StudioSession, after?: number): Promise<DeliveryPage> {
+/** Deliveries, the latest first. */
+export function listDeliveries(session: StudioSession, after?: string): Promise<DeliveryPage> {
   ownerOnly(session);
   return look(session, async (tx) => {
-    const rows = await tx.select<DeliveryListed>(
-      `SELECT ${LISTED}, (SELECT count(*)::int FROM lots l WHERE l.studio_id = d.studio_id AND l.delivery_id = d.delivery_id) AS lines
-         FROM deliveries d LEFT JOIN suppliers u ON u.studio_id = d.studio_id AND u.supplier_id = d.supplier_id
-        WHERE d.studio_id = $1 AND ($2::int IS NULL OR d.number < $2) ORDER BY d.number DESC LIMIT ${A_PAGE + 1}`,
-      [session.studioId, after ?? null],
-    );
-    return {
-      deliveries: rows.slice(0, A_PAGE),
-      next: rows.length > A_PAGE ? rows[A_PAGE - 1]?.number : undefined,
-    };
+    const { rows, next } = await readPage(tx, deliveryList, {}, {}, { after, size: A_PAGE });
+    return { deliveries: rows, next };
   });
 }
 

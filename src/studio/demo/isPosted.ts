@@ -3,7 +3,4 @@ import { look, type StudioSession } from '../kernel/useCase';
 
 /** Whether something was posted under a key. */
 export const isPosted = (session: StudioSession, postKey: string): Promise<boolean> =>
-  look(
-    session,
-    async (tx) => (await Post.count({ where: { studioId: session.studioId, postKey }, ...tx.within })) > 0,
-  );
+  look(session, async () => (await Post.count({ where: { postKey } })) > 0);

@@ -23,11 +23,9 @@ export function countOutSet(
   const prepare = () => readInput(CountOutSetInput, plain);
   return post(session, 'countOutSet', postKey, prepare, async (tx, input) => {
     const strand = await lockOne(tx, 'bead', number);
-    const { studioId } = session;
     const row = await StockPiece.findOne({
-      where: { studioId, stockPieceId: strand.id },
+      where: { stockPieceId: strand.id },
       rejectOnEmpty: true,
-      ...tx.within,
     });
     const groups = groupsOf(strand.quantity, row.shades);
     const set = countOut(groups, numberOf(input.aSide), input.withCentre);
@@ -60,10 +58,7 @@ export function countOutSet(
       count: count - (taken.find((each) => each.name === name)?.count ?? 0),
     }));
     const keep = (stockPieceId: string, shades: readonly ShadeGroup[]) =>
-      StockPiece.update(
-        { shades: shades.filter(({ count }) => count > 0) },
-        { where: { studioId, stockPieceId }, ...tx.within },
-      );
+      tx.change(StockPiece, { stockPieceId }, { shades: shades.filter(({ count }) => count > 0) });
     await keep(strand.id, left);
     await keep(id, taken.filter(isShade));
     return { number: made, set };

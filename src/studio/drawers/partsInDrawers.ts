@@ -1,8 +1,13 @@
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import type { Tx } from '@/data/inStudio';
-import { freeOfArticlesSql, partsByNameSql } from '@/data/sql/parts';
-import { RESERVED_FOR_OTHERS } from '../reservations/reservations';
+import {
+  freeOfArticlesSql,
+  partsByNameSql,
+  kindsOfBeadsSql,
+  kindsOfFindingsSql,
+  kindsOfStonesSql,
+} from '@/data/sql/parts';
 
 /** What a part of a pattern is in the drawers, and how much of it is free. */
 export interface FreePart {
@@ -73,22 +78,19 @@ const fitting = (wanted: WantedPart, kinds: readonly KindInDrawers[]): Fitting[]
     return off === undefined ? [] : [{ ...each, off }];
   });
 
-/** Where the kinds of a ware are told apart, as {@link PartKind}. */
-const MEASURES: Readonly<
-  Record<PartKind['ware'], { readonly table: string; readonly columns: string; readonly only: string }>
-> = {
-  bead: {
-    table: 'beads',
-    columns: `k.material, k.shape, k.min_um AS min, k.max_um AS max, k.hole_um AS hole`,
-    only: 'true',
-  },
-  finding: { table: 'findings', columns: 'k.finding, k.material, k.size', only: 'true' },
-  stone: {
-    table: 'stones',
-    columns: 'k.material, k.outline, k.length_um AS length, k.width_um AS width, k.hole_um AS hole',
-    only: `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $1 AND p.article_id = k.article_id AND p.quantity > ${RESERVED_FOR_OTHERS})`,
-  },
-};
+const kindOf =
+  <Ware extends PartKind['ware']>(ware: Ware) =>
+  <Measures extends Omit<Extract<PartKind, { readonly ware: Ware }>, 'ware'>>({
+    articleId,
+    article,
+    ...measures
+  }: Measures & Pick<FreePart, 'articleId' | 'article'>): KindInDrawers => ({
+    articleId,
+    article,
+    ware,
+    isNamed: false,
+    kind: { ware, ...measures } as unknown as PartKind,
+  });
 
 /** Every kind of some wares with its measures. */
 export async function kindsInDrawers(
@@ -96,17 +98,13 @@ export async function kindsInDrawers(
   wares: readonly PartKind['ware'][],
   batchId: string | null,
 ): Promise<KindInDrawers[]> {
+  const most = MOST_KINDS;
   const kinds: KindInDrawers[] = [];
   for (const ware of wares) {
-    const { table, columns, only } = MEASURES[ware];
-    const rows = await tx.select<Pick<FreePart, 'articleId' | 'article'> & { kind: object }>(
-      `SELECT a.article_id AS "articleId", a.name AS article, to_jsonb(m) AS kind
-         FROM ${table} k JOIN articles a ON a.studio_id = k.studio_id AND a.article_id = k.article_id
-         CROSS JOIN LATERAL (SELECT $2::text AS ware, ${columns}) AS m
-        WHERE k.studio_id = $1 AND ${only} ORDER BY k.article_id LIMIT ${MOST_KINDS}`,
-      ware === 'stone' ? [tx.session.studioId, ware, batchId] : [tx.session.studioId, ware],
-    );
-    kinds.push(...rows.map(({ kind, ...row }) => ({ ...row, ware, isNamed: false, kind: kind as PartKind })));
+    if (ware === 'bead') kinds.push(...(await tx.rows(kindsOfBeadsSql, { most })).map(kindOf(ware)));
+    if (ware === 'finding') kinds.push(...(await tx.rows(kindsOfFindingsSql, { most })).map(kindOf(ware)));
+    if (ware === 'stone')
+      kinds.push(...(await tx.rows(kindsOfStonesSql, { batchId, most })).map(kindOf(ware)));
   }
   return kinds;
 }

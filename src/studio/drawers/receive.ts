@@ -99,9 +99,7 @@ const beads: ArrivalOf<BeadFields> = {
   }),
   afterwards: async (tx, { shades }, stockPieceId) => {
     const groups = expectOk(parseShades(shades));
-    const { studioId } = tx.session;
-    if (groups.length > 0)
-      await StockPiece.update({ shades: groups }, { where: { studioId, stockPieceId }, ...tx.within });
+    if (groups.length > 0) await tx.change(StockPiece, { stockPieceId }, { shades: groups });
   },
 };
 
@@ -202,19 +200,14 @@ export async function ensureSupply(
     identity: said.toLowerCase(),
     sortKey: said.toLowerCase(),
   });
-  const { studioId } = tx.session;
   if (article.isNew) await tx.add(Supply, [{ articleId: article.id, unit, perPiece }]);
   else {
-    const known = await Supply.findOne({
-      where: { studioId, articleId: article.id },
-      rejectOnEmpty: true,
-      ...tx.within,
-    });
-    if (known.unit !== unit)
+    const known = await tx.one(Supply, ['unit'], { where: { articleId: article.id } });
+    if (known && known.unit !== unit)
       throw refused(`${said} is kept by the ${known.unit} here; give it in that, or give it another name.`, {
         unit: `It is kept by the ${known.unit}.`,
       });
-    await known.update({ perPiece }, tx.within);
+    await tx.change(Supply, { articleId: article.id }, { perPiece });
   }
   return { articleId: article.id, sortKey: article.sortKey };
 }

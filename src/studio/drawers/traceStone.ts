@@ -20,10 +20,10 @@ export function traceStone(
   return post(session, 'traceStone', postKey, prepare, async (tx, { points }) => {
     const { articleId } = await lockOne(tx, 'stone', number);
     const where = { studioId: session.studioId, articleId };
-    const { outline, lengthUm, widthUm } = await Stone.findOne({ where, rejectOnEmpty: true, ...tx.within });
+    const { outline, lengthUm, widthUm } = await Stone.findOne({ where, rejectOnEmpty: true });
     const fitted = fittedTrace(expectOk(parsePoints(points)), { outline, length: lengthUm, width: widthUm });
     if (!fitted.ok) throw refused(fitted.error);
-    await Stone.update({ traced: fitted.value }, { where, ...tx.within });
+    await tx.change(Stone, where, { traced: fitted.value });
     return { tag: tag('stone', number) };
   });
 }

@@ -1,4 +1,5 @@
-import { findKindsSql, findStockSql } from '@/data/sql/find';
+import { anywhere, escapePattern } from '../kernel/called';
+import { findKindsSql, findStockSql, findNamedSql } from '@/data/sql/find';
 import type { Ware } from '@/core/stock/ware';
 import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
 import { TECHNIQUES } from '@/core/techniques/registry';
@@ -16,8 +17,6 @@ export interface Found {
 }
 
 const MOST = 6;
-
-const TABLES = { pattern: 'patterns', piece: 'pieces', batch: 'batches' } as const;
 
 /** A kind of stock, with how its list is narrowed to it. */
 interface KindRow {
@@ -37,14 +36,12 @@ interface KindRow {
 export function findAnything(session: StudioSession, typed: string): Promise<Found[]> {
   const text = typed.trim().slice(0, 100);
   if (text === '') return Promise.resolve([]);
-  const escaped = (word: string) => word.replace(/[\\%_]/g, '\\$&');
-  const anywhere = (list: readonly string[]) => list.slice(0, 6).map((word) => `%${escaped(word)}%`);
+  const inWords = (list: readonly string[]) => list.slice(0, 6).map(anywhere);
   const { sizes, words: others } = soughtWords(text);
-  const words = anywhere(text.toLowerCase().split(/\s+/));
+  const words = inWords(text.toLowerCase().split(/\s+/));
   // A wire is called by its size first: "20 ga round sterling".
-  const ofWire = [...sizes.map((size) => `${escaped(size)} %`), ...anywhere(others)];
+  const ofWire = [...sizes.map((size) => `${escapePattern(size)} %`), ...inWords(others)];
   const tagged = readTag(text);
-  const { studioId } = session;
   return look(session, async (tx) => {
     const stock = await tx.rows(findStockSql, {
       number: tagged?.number ?? -1,
@@ -55,11 +52,11 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
     });
     const kinds = await tx.rows(findKindsSql, { words, wireWords: ofWire, most: MOST });
     const named = (kind: 'pattern' | 'piece' | 'batch') =>
-      tx.select<{ number: number; name: string }>(
-        `SELECT number, name FROM ${TABLES[kind]} WHERE studio_id = $1 AND (number = $2 OR name_lower LIKE ALL ($3))
-          ORDER BY (number = $2) DESC, number DESC LIMIT ${MOST}`,
-        [studioId, tagged?.kind === kind ? tagged.number : -1, words],
-      );
+      tx.rows(findNamedSql[kind], {
+        number: tagged?.kind === kind ? tagged.number : -1,
+        words,
+        most: MOST,
+      });
     const found = (kind: Tagged, number: number, name: string): Found => ({
       kind,
       tag: tag(kind, number),

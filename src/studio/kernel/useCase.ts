@@ -50,7 +50,7 @@ export function post<Input, T>(
       throw new Refused({ kind: 'invalid', message: 'The form has lost its key; reload the page.' });
     const input = await prepare();
     return inStudio(session, async (tx) => {
-      const before = await Post.findOne({ where: { studioId: session.studioId, postKey }, ...tx.within });
+      const before = await Post.findOne({ where: { postKey } });
       if (before) {
         if (before.useCase === name) return (before.outcome as { value: T }).value;
         throw new Refused({

@@ -1,13 +1,13 @@
-import { MOVEMENT_KIND_LIST } from '@/core/stock/movement';
-import { WARES } from '@/core/stock/ware';
+import { MOVEMENT_KIND_LIST, type MovementKind } from '@/core/stock/movement';
+import { WARES, type Ware } from '@/core/stock/ware';
 import { AsksDay, AsksId, AsksOneOf, AsksText } from '../kernel/query';
 
 /** What is asked of the ledger. */
 export class LedgerQuery {
   /** A tag ("W-0042", "F-0007", "R-0003") or words of what an article is called. */
   @AsksText(120) readonly item?: string;
-  @AsksOneOf(MOVEMENT_KIND_LIST) readonly kind?: string;
-  @AsksOneOf(WARES) readonly ware?: string;
+  @AsksOneOf(MOVEMENT_KIND_LIST) readonly kind?: MovementKind;
+  @AsksOneOf(WARES) readonly ware?: Ware;
   @AsksId() readonly person?: string;
   /** First and last day, ISO. */
   @AsksDay() readonly from?: string;
@@ -15,7 +15,7 @@ export class LedgerQuery {
   /** Everything that was posted together. */
   @AsksId() readonly posting?: string;
   /** Where the page begins: a cursor from another page. */
-  @AsksText(80) readonly before?: string;
+  @AsksText(400) readonly before?: string;
 }
 
 /** What is asked of the ledger's page. */

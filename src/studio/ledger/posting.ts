@@ -323,9 +323,7 @@ export class Posting {
       quantities: touched.map((id) => this.balance(id).quantity),
       costs: touched.map((id) => this.balance(id).cost),
       articleIds: touched.map((id) => this.balance(id).articleId),
-      shades: touched.map((id) =>
-        JSON.stringify(trimShades(this.balance(id).shades, this.balance(id).quantity)),
-      ),
+      shades: touched.map((id) => trimShades(this.balance(id).shades, this.balance(id).quantity)),
     });
     await releaseExcess(this.#tx, touched, [...this.#turned]);
   }

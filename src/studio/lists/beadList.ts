@@ -1,11 +1,11 @@
 import { BEAD_RANGE, BEAD_SHAPES, beadIdentity, type BeadKind } from '@/core/bead/bead';
 import { FORMS } from '@/core/stock/ware';
-import { type Micrometres } from '@/core/units/length';
 import { ensureBead } from '../drawers/receive';
 import { parseShades } from '../drawers/receive.input';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type StockList } from './stockList';
-import { mmCell, selectRows, own } from './rows';
+import { mmCell } from './rows';
+import { beadsToExportSql } from '@/data/sql/exports';
 
 /** Beads, each strand or lot. */
 export const BEAD_LIST: StockList = {
@@ -54,21 +54,7 @@ export const BEAD_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{
-      material: string;
-      shape: string;
-      min: Micrometres;
-      max: Micrometres;
-      hole: Micrometres;
-      shades: { name: string; count: number }[];
-    }>(
-      tx,
-      'bead',
-      's.material, s.shape, s.min_um AS min, s.max_um AS max, s.hole_um AS hole, p.shades',
-      own('beads'),
-      after,
-      most,
-    );
+    const rows = await tx.rows(beadsToExportSql, { after, most });
     return rows.map((row) => ({
       number: row.number,
       cells: [

@@ -61,17 +61,6 @@ export const COMMON_COLUMNS: readonly ListColumn[] = [
   { key: 'invoice', title: 'Invoice', also: ['invoice note', 'invoice number'] },
 ];
 
-/** Columns of a query over stock_pieces p for the common cells. */
-export const COMMON_SQL = `p.number, p.form, p.quantity, p.cost_units AS cost, COALESCE(pl.name, '') AS place, p.note,
-  COALESCE(u.name, '') AS supplier, l.bought_on::text AS "boughtOn", l.price, l.quantity AS bought, COALESCE(l.note, '') AS invoice`;
-
-export const COMMON_JOINS = `LEFT JOIN places pl ON pl.studio_id = p.studio_id AND pl.place_id = p.place_id
-  LEFT JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-  LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id`;
-
-/** Restricts and orders such a query: $2 the ware, $3 the number to go on after, $4 the most rows. */
-export const COMMON_WHERE = `p.studio_id = $1 AND p.ware = $2 AND p.number > $3 AND p.quantity > 0 ORDER BY p.number LIMIT $4`;
-
 export interface CommonRow {
   readonly number: number;
   readonly form: string;

@@ -1,8 +1,8 @@
-import { FINDINGS, type FindingKind } from '@/core/stock/finding';
+import { FINDINGS } from '@/core/stock/finding';
 import { ensureFinding } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type StockList } from './stockList';
-import { selectRows, own } from './rows';
+import { findingsToExportSql } from '@/data/sql/exports';
 
 /** Findings, each pack. */
 export const FINDING_LIST: StockList = {
@@ -31,14 +31,7 @@ export const FINDING_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{ finding: FindingKind; material: string; size: string }>(
-      tx,
-      'finding',
-      's.finding, s.material, s.size',
-      own('findings'),
-      after,
-      most,
-    );
+    const rows = await tx.rows(findingsToExportSql, { after, most });
     return rows.map((row) => ({
       number: row.number,
       cells: [

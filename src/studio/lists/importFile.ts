@@ -1,31 +1,15 @@
+import type { BadRow, ImportState, Mapping, Mends } from '@/data/models/lists';
 import { isUUID } from 'class-validator';
 import { inStudio, type Tx } from '@/data/inStudio';
-import { noteImportSql, importFileSql } from '@/data/sql/lists';
+import { noteImportSql, importFileSql } from '@/data/sql/imports';
 import type { StudioSession } from '../kernel/useCase';
 import type { Answers, Question } from './questions';
-import type { WrongCell } from './rowReader';
 import type { ListColumn, StockList } from './stockList';
 import { readTypedDay } from '@/core/calendar/typedDay';
 import { bareTitle, type TableRow } from './table';
 import { plainWord } from './vocabulary';
 
-/** Which column of the file each column of the list is read from; −1 for none. */
-export type Mapping = Readonly<Record<string, number>>;
-
-/** A row that cannot be brought in, and why. */
-export interface BadRow {
-  /** Line of the file, its first being 1. */
-  readonly line: number;
-  readonly why: readonly string[];
-  readonly cells: readonly string[];
-  /** The cells that are wrong, to be mended in place. */
-  readonly wrong: readonly WrongCell[];
-}
-
-/** What was mended in a file: by its line, the text that stands in a column of the list instead. */
-export type Mends = Readonly<Record<string, Readonly<Record<string, string>>>>;
-
-export type ImportState = 'checking' | 'checked' | 'posting' | 'posted' | 'cancelled' | 'failed';
+export type { BadRow, ImportState, Mapping, Mends };
 
 /** A file on its way in. */
 export interface ImportView {
@@ -133,9 +117,9 @@ export async function note(
       state: change.state ?? null,
       done: change.done ?? null,
       good: change.good ?? null,
-      bad: change.bad ? JSON.stringify(change.bad) : null,
+      bad: change.bad ?? null,
       message: change.message ?? null,
-      questions: change.questions ? JSON.stringify(change.questions) : null,
+      questions: change.questions ?? null,
     });
     return row?.state !== 'cancelled';
   });

@@ -1,3 +1,4 @@
+import type { WrongCell } from '@/data/models/lists';
 import { ok, type Result } from '@/core/result';
 import { parseAmountOf, parseCount, type Measure } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
@@ -10,13 +11,7 @@ import type { ColumnWays } from './columnWays';
 import { questionId, type Questions } from './questions';
 import { foundIn, meaningOf } from './vocabulary';
 
-/** A cell that cannot be read, with what stands in it. */
-export interface WrongCell {
-  readonly key: string;
-  readonly title: string;
-  readonly text: string;
-  readonly why: string;
-}
+export type { WrongCell };
 
 /** What a whole file says about how its rows are read. */
 export interface Reading {

@@ -5,7 +5,7 @@ import { inStudio, type Tx } from '@/data/inStudio';
 import { Lot } from '@/data/models/purchases';
 import { Post } from '@/data/models/studio';
 import { StockPiece } from '@/data/models/stock';
-import { namesOfJarsSql } from '@/data/sql/lists';
+import { namesOfJarsSql } from '@/data/sql/imports';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';

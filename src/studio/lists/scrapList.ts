@@ -1,9 +1,9 @@
 import { type StockForm } from '@/core/stock/ware';
-import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
+import { METAL_IDS, metalOf } from '@/core/wire/metal';
 import { ensureScrap } from '../ledger/posting';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type StockList } from './stockList';
-import { selectRows } from './rows';
+import { scrapToExportSql } from '@/data/sql/exports';
 
 /** Scrap jars, one for each metal. */
 export const SCRAP_LIST: StockList = {
@@ -26,14 +26,7 @@ export const SCRAP_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{ metal: MetalId }>(
-      tx,
-      'scrap',
-      'a.identity AS metal',
-      'JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id',
-      after,
-      most,
-    );
+    const rows = await tx.rows(scrapToExportSql, { after, most });
     return rows.map((row) => ({
       number: row.number,
       cells: [

@@ -1,21 +1,14 @@
 import type { Vec } from '@/core/geometry/vector';
 import { parsePoints, printPoints } from '@/core/outline/points';
 import { fittedTrace } from '@/core/stone/fittedTrace';
-import {
-  HOLE_AXES,
-  OUTLINES,
-  STONE_RANGE,
-  type HoleAxis,
-  type OutlineKind,
-  type StoneMeasures,
-} from '@/core/stone/stone';
+import { HOLE_AXES, OUTLINES, STONE_RANGE, type StoneMeasures } from '@/core/stone/stone';
 import { parseLength, um, type Micrometres } from '@/core/units/length';
-import { SET_ASIDE_FOR } from '../reservations/reservations';
 import { addStone } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import type { RowReader } from './rowReader';
 import { type StockList } from './stockList';
-import { mmCell, selectRows, own } from './rows';
+import { mmCell } from './rows';
+import { stonesToExportSql } from '@/data/sql/exports';
 
 /** The numbers of "25 × 18 × 6 mm"; nothing of a cell that holds one number only. */
 const sizesTogether = (text: string): string[] => {
@@ -106,26 +99,7 @@ export const STONE_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{
-      material: string;
-      outline: OutlineKind;
-      length: Micrometres;
-      width: Micrometres;
-      depth: Micrometres;
-      edge: Micrometres;
-      holeAxis: HoleAxis;
-      hole: Micrometres;
-      setAside: string;
-      traced: readonly Vec[];
-    }>(
-      tx,
-      'stone',
-      `s.material, s.outline, s.length_um AS length, s.width_um AS width, s.depth_um AS depth, s.edge_um AS edge, s.hole_axis AS "holeAxis",
-       s.hole_um AS hole, ${SET_ASIDE_FOR} AS "setAside", s.traced`,
-      own('stones'),
-      after,
-      most,
-    );
+    const rows = await tx.rows(stonesToExportSql, { after, most });
     return rows.map((row) => ({
       number: row.number,
       cells: [

@@ -1,8 +1,8 @@
-import { plainAmountOf, SUPPLY_UNITS, type SupplyUnit } from '@/core/stock/amount';
+import { plainAmountOf, SUPPLY_UNITS } from '@/core/stock/amount';
 import { ensureSupply } from '../drawers/receive';
 import { COMMON_COLUMNS, commonCells, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type StockList } from './stockList';
-import { selectRows, own } from './rows';
+import { suppliesToExportSql } from '@/data/sql/exports';
 
 /** Supplies, each pack. */
 export const SUPPLY_LIST: StockList = {
@@ -29,14 +29,7 @@ export const SUPPLY_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<{ name: string; unit: SupplyUnit; perPiece: number }>(
-      tx,
-      'supply',
-      'a.name, s.unit, s.per_piece AS "perPiece"',
-      `${own('supplies')} JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id`,
-      after,
-      most,
-    );
+    const rows = await tx.rows(suppliesToExportSql, { after, most });
     return rows.map((row) => {
       const measure = { ware: 'supply', unit: row.unit } as const;
       return {

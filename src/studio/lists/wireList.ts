@@ -1,17 +1,17 @@
 import { ok, refuse, type Result } from '@/core/result';
 import { FORMS } from '@/core/stock/ware';
 import { um } from '@/core/units/length';
-import { type Micrograms } from '@/core/units/mass';
 import { formatGauge, gaugeSize, parseGauge, type GaugeLabel } from '@/core/wire/gauge';
 import { FINISHES, METAL_IDS, metalOf, TEMPERS } from '@/core/wire/metal';
 import { hasOwnHeight, isTwisted, PROFILES, usualHeight } from '@/core/wire/profile';
 import { lengthOfMass } from '@/core/wire/mass';
 import { specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
-import { ensureSpec, SPEC_COLUMNS, specFromRow, type SpecColumns } from '../catalogue/wireSpecs';
+import { ensureSpec, specFromRow } from '../catalogue/wireSpecs';
 import { COMMON_COLUMNS, commonCells, massCell, readCommon, TAG_COLUMN, tagCell } from './commonColumns';
 import { type RowReader } from './rowReader';
 import { type StockList } from './stockList';
-import { mmCell, selectRows } from './rows';
+import { mmCell } from './rows';
+import { wireToExportSql } from '@/data/sql/exports';
 
 function readSpec(reader: RowReader): WireSpec {
   const description = [reader.raw('description'), reader.raw('metal'), reader.raw('size')].join(' ');
@@ -120,22 +120,7 @@ export const WIRE_LIST: StockList = {
     };
   },
   write: async (tx, currency, after, most) => {
-    const rows = await selectRows<
-      SpecColumns & {
-        labelSystem: GaugeLabel['system'] | null;
-        labelNumber: string;
-        spoolType: string;
-        empty: Micrograms | null;
-      }
-    >(
-      tx,
-      'wire',
-      `${SPEC_COLUMNS}, l.gauge_system AS "labelSystem", l.gauge_number AS "labelNumber", COALESCE(t.name, '') AS "spoolType", p.empty_mass_ug AS empty`,
-      `JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
-       LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id`,
-      after,
-      most,
-    );
+    const rows = await tx.rows(wireToExportSql, { after, most });
     return rows.map((row) => {
       const spec = specFromRow(row);
       const label =

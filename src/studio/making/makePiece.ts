@@ -128,10 +128,7 @@ export function makePiece(
     const findings = drawer && (await intoDrawer(tx, posting, drawer, settled, partsTaken, labour));
     const numbers = await posting.commit();
     if (!findings) return { number, as: 'piece' };
-    await Piece.update(
-      { drawerStockId: findings },
-      { where: { studioId: session.studioId, pieceId }, ...tx.within },
-    );
+    await tx.change(Piece, { pieceId }, { drawerStockId: findings });
     return { number: numbers.get(findings) ?? 0, as: 'finding' };
   });
 }

@@ -2,10 +2,13 @@ import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
+import { patternList } from '@/data/sql/lists';
+import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { wireOnHandSql } from '@/data/sql/stock';
-import { patternsByNameSql } from '@/data/sql/patterns';
-import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
+import { patternsByNameSql, newestPatternsSql } from '@/data/sql/patterns';
+import { Piece } from '@/data/models/making';
+import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import type { PatternQuery } from './patterns.input';
@@ -27,6 +30,9 @@ export interface PatternList {
   readonly specs: Readonly<Record<string, KnownSpec>>;
   readonly next: string | null;
 }
+
+/** The ways of sorting them. */
+export const PATTERN_SORTINGS = patternList.orders;
 
 const PAGE = 24;
 
@@ -53,41 +59,16 @@ export async function specsOf(tx: Tx, bodies: readonly PatternBody[]): Promise<R
   return Object.fromEntries(await specsById(tx, bodies.flatMap(specIdsOf)));
 }
 
-const MADE =
-  '(SELECT count(*) FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id)';
-
-/** Ways of sorting the patterns: as they were written when nothing is said. */
-export const PATTERN_SORTINGS = {
-  written: { by: 'p.number', as: 'bigint' },
-  newest: { by: 'p.number', as: 'bigint', isDown: true },
-  name: { by: 'p.name_lower', as: 'text' },
-  'most made': { by: MADE, as: 'bigint', isDown: true },
-} as const satisfies Readonly<Record<string, Sorting>>;
-
 /** Patterns as they are asked for, a page at a time. */
 export function listPatterns(session: StudioSession, query: PatternQuery = {}): Promise<PatternList> {
   return look(session, async (tx) => {
-    const bind: unknown[] = [session.studioId];
-    const ofKind = PATTERN_KINDS.some((each) => each === query.kind)
-      ? ` AND p.kind = $${bind.push(query.kind)}`
-      : '';
-    const asked = `p.studio_id = $1${calledSql('pattern', 'p', query.words, bind)}${ofKind}`;
-    const total = await tx.first<{ total: number }>(
-      `SELECT count(*)::int AS total FROM patterns p WHERE ${asked}`,
-      bind,
-    );
-    const page = pageSql(sortingOf(PATTERN_SORTINGS, query.sort), 'p.number', query.after, bind);
-    const rows = await tx.select<PatternCard & SortedRow>(
-      `SELECT p.number, p.name, p.kind, p.revision, r.body, ${MADE}::int AS "madeCount", ${page.column}
-         FROM patterns p JOIN pattern_revisions r
-           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
-      bind,
-    );
-    const { shown, next } = pageOf(rows, PAGE);
+    const kind = PATTERN_KINDS.find((each) => each === query.kind);
+    const asked = { ...calledAs('pattern', query.words), kind };
+    const [sums] = await readSums(tx, patternList, {}, asked);
+    const { rows: shown, next } = await readPage(tx, patternList, {}, asked, { ...query, size: PAGE });
     return {
-      patterns: shown.map(({ sortedBy: _, ...row }) => ({ ...row, body: bodyShownTo(session, row.body) })),
-      total: total?.total ?? 0,
+      patterns: shown.map((row) => ({ ...row, body: bodyShownTo(session, row.body) })),
+      total: sums?.total ?? 0,
       specs: await specsOf(
         tx,
         shown.map(({ body }) => body),
@@ -132,19 +113,18 @@ export interface PatternView extends PatternCard {
 /** A pattern in its newest revision; null when there is none of that number. */
 export function showPattern(session: StudioSession, number: number): Promise<PatternView | null> {
   return look(session, async (tx) => {
-    const row = await tx.first<PatternCard & { id: string }>(
-      `SELECT p.pattern_id AS id, p.number, p.name, p.kind, p.revision, r.body,
-              (SELECT count(*)::int FROM pieces f WHERE f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id) AS "madeCount"
-         FROM patterns p JOIN pattern_revisions r
-           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND p.number = $2`,
-      [session.studioId, number],
-    );
+    const row = await tx.row(newestPatternsSql, { numbers: [number] });
     if (!row) return null;
     const onHand = await tx.rows(wireOnHandSql, { specIds: row.body.cuts.map(({ specId }) => specId) });
+    const { patternId: id, name, kind, revision, body } = row;
     return {
-      ...row,
-      body: bodyShownTo(session, row.body),
+      id,
+      number,
+      name,
+      kind,
+      revision,
+      madeCount: await Piece.count({ where: { patternId: id } }),
+      body: bodyShownTo(session, body),
       specs: await specsOf(tx, [row.body]),
       onHand: Object.fromEntries(onHand.map(({ specId, ...rest }) => [specId, rest])),
     };

@@ -111,7 +111,7 @@ async function begin(tx: Tx, body: PatternBody): Promise<Written> {
 
 async function revise(tx: Tx, base: PatternBase, body: PatternBody): Promise<Written> {
   const where = { studioId: tx.session.studioId, number: base.number };
-  const pattern = await Pattern.findOne({ where, lock: true, ...tx.within });
+  const pattern = await tx.one(Pattern, ['patternId', 'number', 'revision'], { where, lock: true });
   if (!pattern) throw new Refused({ kind: 'refused', message: 'This pattern is no longer there.' });
   if (pattern.revision !== base.revision) {
     throw stale(
@@ -120,7 +120,7 @@ async function revise(tx: Tx, base: PatternBase, body: PatternBody): Promise<Wri
   }
   const revision = base.revision + 1;
   if (revision > 9999) throw refused('A pattern has at most 9999 revisions.');
-  await Pattern.update({ revision, name: body.name, kind: body.kind }, { where, ...tx.within });
+  await tx.change(Pattern, where, { revision, name: body.name, kind: body.kind });
   await addRevision(tx, pattern.patternId, revision, body);
   return { number: base.number, revision };
 }

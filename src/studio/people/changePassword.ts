@@ -11,13 +11,13 @@ export function changePassword(session: StudioSession, plain: unknown): Promise<
   return attempt(async () => {
     const input = await readInput(ChangePasswordInput, plain);
     const passwordHash = await hashPassword(input.next);
-    const { studioId, userId } = session;
+    const { userId } = session;
     return inStudio(session, async (tx) => {
-      const user = await User.findOne({ where: { studioId, userId }, ...tx.within });
+      const user = await User.findOne({ where: { userId } });
       if (!user || !(await isPassword(user.passwordHash, input.present)))
         throw invalid('present', 'This is not your present password.');
       const epoch = user.sessionEpoch + 1;
-      await User.update({ passwordHash, sessionEpoch: epoch }, { where: { studioId, userId }, ...tx.within });
+      await tx.change(User, { userId }, { passwordHash, sessionEpoch: epoch });
       return { epoch };
     });
   });

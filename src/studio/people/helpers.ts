@@ -17,12 +17,11 @@ export interface Person {
 /** Everybody who signs in to the studio. */
 export async function listPeople(session: StudioSession): Promise<Person[]> {
   ownerOnly(session);
-  return look(session, async (tx) => {
+  return look(session, async () => {
     const users = await User.findAll({
-      where: { studioId: session.studioId, active: true },
+      where: { active: true },
       // The owner first; two who came at one moment by their names, so that the order is always the same.
       order: [['role', 'DESC'], 'createdAt', 'login'],
-      ...tx.within,
     });
     return users.map(({ userId, name, login, role }) => ({ userId, name, login, role }));
   });

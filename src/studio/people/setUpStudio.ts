@@ -5,6 +5,7 @@ import { SHEET_NAMES } from '@/core/paper/sheet';
 import { mm } from '@/core/units/length';
 import { minor } from '@/core/units/money';
 import { NUMBER_WRITINGS } from '@/core/units/writing';
+import { oneSetUpAtATimeSql } from '@/data/sql/find';
 import { anyUsers } from '@/data/beforeStudio';
 import { inStudio } from '@/data/inStudio';
 import { Studio, User } from '@/data/models/studio';
@@ -45,7 +46,7 @@ export function setUpStudio(
     const session: StudioSession = { studioId: randomUUID(), userId: randomUUID(), role: 'owner', now };
     await inStudio(session, async (tx) => {
       // Two first visits at once: one waits for the other and then finds it was second.
-      await tx.run('SELECT pg_advisory_xact_lock(764513)');
+      await tx.row(oneSetUpAtATimeSql, {});
       if (await anyUsers()) throw refused('A studio is already set up here; sign in instead.');
       const overheadPerHour = readMoney('overheadPerHour', input.overheadPerHour, input.currency);
       await tx.add(Studio, [

@@ -60,8 +60,8 @@ export function signIn(plain: unknown, address: string): Promise<Outcome<SignedI
       throw invalid('password', 'That name and password do not go together.');
     await endSignIn(account, [from]);
     const { studioId, userId } = found;
-    const user = await look({ studioId, userId, role: 'helper', now: new Date() }, (tx) =>
-      User.findOne({ where: { studioId, userId }, ...tx.within }),
+    const user = await look({ studioId, userId, role: 'helper', now: new Date() }, () =>
+      User.findOne({ where: { userId } }),
     );
     if (!user) throw new Refused({ kind: 'invalid', message: 'This account is no longer there.' });
     return { studioId, userId, epoch: user.sessionEpoch };
@@ -73,9 +73,9 @@ export async function memberOf(
   { studioId, userId, epoch }: SignedIn,
   now: Date,
 ): Promise<Member | undefined> {
-  return look({ studioId, userId, role: 'helper', now }, async (tx) => {
-    const user = await User.findOne({ where: { studioId, userId }, ...tx.within });
-    const studio = await Studio.findOne({ where: { studioId }, ...tx.within });
+  return look({ studioId, userId, role: 'helper', now }, async () => {
+    const user = await User.findOne({ where: { userId } });
+    const studio = await Studio.findOne({ where: {} });
     if (!user || !studio || !user.active || user.sessionEpoch !== epoch) return undefined;
     return {
       session: { studioId, userId, role: user.role, now, zone: studio.timeZone },

@@ -31,14 +31,12 @@ export function keepPhoto(
     postKey,
     () => readPhoto(sent),
     async (tx, photo) => {
-      const { studioId, now } = session;
-      const article = isUUID(articleId)
-        ? await Article.findOne({ where: { studioId, articleId }, ...tx.within })
-        : null;
+      const { now } = session;
+      const article = isUUID(articleId) ? await Article.findOne({ where: { articleId } }) : null;
       if (!article) throw refused('What this is a picture of is no longer there.');
       const photoId = randomUUID();
       await tx.add(Photo, [{ photoId, ...photo, takenIn: now }]);
-      await Article.update({ photoId }, { where: { studioId, articleId }, ...tx.within });
+      await tx.change(Article, { articleId }, { photoId });
       return { photoId };
     },
   );
@@ -74,7 +72,5 @@ export function showPhoto(
   photoId: string,
 ): Promise<{ readonly mediaType: string; readonly bytes: Buffer } | null> {
   if (!isUUID(photoId)) return Promise.resolve(null);
-  return look(session, async (tx) =>
-    Photo.findOne({ where: { studioId: session.studioId, photoId }, ...tx.within }),
-  );
+  return look(session, async () => Photo.findOne({ where: { photoId } }));
 }

@@ -2,7 +2,7 @@ import type { PatternBody } from '@/core/pattern/pattern';
 import { readTag, type Tagged } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 import { bodyOfLineSql } from '@/data/sql/batches';
-import { bodiesOfPiecesSql } from '@/data/sql/patterns';
+import { bodiesOfPiecesSql, newestPatternsSql } from '@/data/sql/patterns';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo, specsOf } from '../patterns/patterns';
 import type { KnownSpec } from '../catalogue/wireSpecs';
@@ -24,12 +24,7 @@ const BODIES: Partial<
   Readonly<Record<Tagged, (tx: Tx, number: number, line: number) => Promise<PatternBody | undefined>>>
 > = {
   pattern: async (tx, number) => {
-    const row = await tx.first<{ body: PatternBody }>(
-      `SELECT r.body FROM patterns p JOIN pattern_revisions r
-           ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-        WHERE p.studio_id = $1 AND p.number = $2`,
-      [tx.session.studioId, number],
-    );
+    const row = await tx.row(newestPatternsSql, { numbers: [number] });
     return row?.body;
   },
   piece: async (tx, number) => (await bodiesOfPieces(tx, [number])).get(number),

@@ -88,7 +88,7 @@ export interface PriceView {
 export function showPricing(session: StudioSession, articleId: string): Promise<PriceView | null> {
   ownerOnly(session);
   return look(session, async (tx) => {
-    const article = await Article.findOne({ where: { studioId: session.studioId, articleId }, ...tx.within });
+    const article = await Article.findOne({ where: { articleId } });
     if (!article) return null;
     const { name, ware, version, priceBy, premium, fabricationPerMetre } = article;
     const prices = await tx.rows(pricesOverTimeSql, { articleId });
@@ -122,13 +122,13 @@ export function setPricing(
     return readInput(SetPricingInput, plain);
   };
   return post(session, 'setPricing', postKey, prepare, async (tx, input) => {
-    const { studioId, userId, now } = session;
+    const { userId, now } = session;
     const { currency, lengthSystem } = await settingsIn(tx);
-    const article = await Article.findOne({ where: { studioId, articleId }, ...tx.within });
+    const article = await Article.findOne({ where: { articleId } });
     if (!article) throw refused('This article is no longer there.');
     if (article.version !== numberOf(input.version))
       throw stale('Somebody changed this price while you had the page open. Reload it, then set it again.');
-    const rule = { priceBy: input.priceBy as PriceSource, version: article.version + 1 };
+    const rule = { priceBy: input.priceBy as PriceSource };
     if (rule.priceBy === 'typed') {
       const measure = { ware: article.ware };
       const quantity = parseAmountOf(measure, input.quantity);
@@ -160,7 +160,7 @@ export function setPricing(
         fabricationPerMetre: readMoney('fabricationPerMetre', input.fabricationPerMetre, currency),
       });
     }
-    await Article.update(rule, { where: { studioId, articleId }, ...tx.within });
+    await article.update(rule);
     return null;
   });
 }

@@ -1,3 +1,4 @@
+import type { Purpose } from '@/core/batch/batchState';
 import { atMost } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Reservation, ReservationLoss } from '@/data/models/batches';
@@ -9,36 +10,17 @@ import {
   reserveStockSql,
 } from '@/data/sql/reservations';
 
-/** What stock is set aside for a batch for: wire to be cut as it is planned, parts from the drawers, wire that is cut and lies in the tray. */
-export type Purpose = 'planned' | 'picked' | 'tray';
-
 /** So much of a stock piece, for a batch. */
 export interface ReservedStock {
   readonly id: string;
   readonly quantity: number;
 }
 
-/** In SQL over stock_pieces p: what of it is set aside by hand or for other batches than $3, or for any when $3 is null. */
-export const RESERVED_FOR_OTHERS = `COALESCE((SELECT sum(o.quantity) FROM reservations o WHERE o.studio_id = p.studio_id
-  AND o.stock_piece_id = p.stock_piece_id AND (o.batch_id IS NULL OR o.batch_id IS DISTINCT FROM $3::uuid)), 0)::bigint`;
-
-/** In SQL over stock_pieces p: what a single thing, a stone, is set aside for, in words; empty when it is free. */
-export const SET_ASIDE_FOR = `COALESCE((SELECT CASE WHEN o.batch_id IS NULL THEN o.note
-    ELSE 'R-' || lpad(b.number::text, greatest(4, length(b.number::text)), '0') || ' ' || b.name END
-  FROM reservations o LEFT JOIN batches b ON b.studio_id = o.studio_id AND b.batch_id = o.batch_id
-  WHERE o.studio_id = p.studio_id AND o.stock_piece_id = p.stock_piece_id ORDER BY o.batch_id LIMIT 1), '')`;
-
-/**
- * In SQL over reservations s: whether it is a wire that was cut for its batch and that no piece is made of yet. What is left of such a
- * wire once its piece is made is wire like any other.
- */
-export const IN_TRAY = `s.purpose = 'tray'`;
-
 /** Sets stock aside for a batch, beside what is set aside for it already. */
 export async function reserve(
   tx: Tx,
   batchId: string,
-  purpose: Purpose,
+  purpose: Exclude<Purpose, 'hand'>,
   stock: readonly ReservedStock[],
 ): Promise<void> {
   const there = stock.filter(({ quantity }) => quantity > 0);

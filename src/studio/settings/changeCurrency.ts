@@ -47,18 +47,15 @@ export function changeCurrency(
     }
     const factor = 10 ** (currencyOf(input.currency).places - currencyOf(now.currency).places);
     const same = (amount: MinorUnits): MinorUnits => minor(Math.round(amount * factor));
-    await Studio.update(
-      {
-        currency: input.currency,
-        hourlyRate: same(now.hourlyRate),
-        overheadPerHour: same(now.overheadPerHour),
-        targetPerHour: same(now.targetPerHour),
-        feeFixed: same(now.feeFixed),
-        priceEndings: now.endings.map(same),
-        version: now.version + 1,
-      },
-      { where: { studioId: session.studioId }, ...tx.within },
-    );
+    const studio = await Studio.findOne({ rejectOnEmpty: true });
+    await studio.update({
+      currency: input.currency,
+      hourlyRate: same(now.hourlyRate),
+      overheadPerHour: same(now.overheadPerHour),
+      targetPerHour: same(now.targetPerHour),
+      feeFixed: same(now.feeFixed),
+      priceEndings: now.endings.map(same),
+    });
     return null;
   });
 }

@@ -43,9 +43,8 @@ export interface Settings extends PriceRules {
 
 /** The rules inside a transaction. */
 export async function settingsIn(tx: Tx): Promise<Settings> {
-  const { studioId } = tx.session;
-  const studio = await Studio.findOne({ where: { studioId }, rejectOnEmpty: true, ...tx.within });
-  const minimums = await UsefulMinimum.findAll({ where: { studioId }, order: ['scope', 'of'], ...tx.within });
+  const studio = await Studio.findOne({ rejectOnEmpty: true });
+  const minimums = await tx.all(UsefulMinimum, ['scope', 'of', 'lengthUm'], { order: ['scope', 'of'] });
   const { usefulMinimumUm, priceEndings, ...rules } = studio.get({ plain: true });
   return {
     ...rules,
@@ -80,7 +79,6 @@ export function changeSettings(
     return readInput(ChangeSettingsInput, plain);
   };
   return post(session, 'changeSettings', postKey, prepare, async (tx, input) => {
-    const { studioId } = session;
     const now = await settingsIn(tx);
     if (now.version !== numberOf(input.version)) {
       throw stale(
@@ -88,36 +86,33 @@ export function changeSettings(
       );
     }
     const money = (field: keyof ChangeSettingsInput, text: string) => readMoney(field, text, now.currency);
-    await Studio.update(
-      {
-        name: input.name.trim(),
-        lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
-        timeZone: input.timeZone,
-        numbers: oneOf(NUMBER_WRITINGS, input.numbers),
-        days: oneOf(DAY_ORDERS, input.days),
-        rings: oneOf(RING_SYSTEMS, input.rings),
-        sheet: oneOf(SHEET_NAMES, input.sheet),
-        hourlyRate: money('hourlyRate', input.hourlyRate),
-        overheadPerHour: money('overheadPerHour', input.overheadPerHour),
-        targetPerHour: money('targetPerHour', input.targetPerHour),
-        materialsFactor: Math.round(numberOf(input.materialsFactor) * 100),
-        targetMargin: expectOk(parsePercent(input.targetMargin)),
-        feePercent: expectOk(parsePercent(input.feePercent)),
-        feeFixed: money('feeFixed', input.feeFixed),
-        taxPercent: expectOk(parsePercent(input.taxPercent)),
-        taxIncluded: input.taxIncluded,
-        priceFrom: input.priceFrom === 'actual' ? 'actual' : 'replacement',
-        rounding: input.rounding === 'nearest' ? 'nearest' : 'up',
-        priceEndings: input.priceEndings.map((text) => money('priceEndings', text)),
-        usefulMinimumUm: expectOk(parseLength(input.usefulMinimum)),
-        version: now.version + 1,
-      },
-      { where: { studioId }, ...tx.within },
-    );
+    const studio = await Studio.findOne({ rejectOnEmpty: true });
+    await studio.update({
+      name: input.name.trim(),
+      lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+      timeZone: input.timeZone,
+      numbers: oneOf(NUMBER_WRITINGS, input.numbers),
+      days: oneOf(DAY_ORDERS, input.days),
+      rings: oneOf(RING_SYSTEMS, input.rings),
+      sheet: oneOf(SHEET_NAMES, input.sheet),
+      hourlyRate: money('hourlyRate', input.hourlyRate),
+      overheadPerHour: money('overheadPerHour', input.overheadPerHour),
+      targetPerHour: money('targetPerHour', input.targetPerHour),
+      materialsFactor: Math.round(numberOf(input.materialsFactor) * 100),
+      targetMargin: expectOk(parsePercent(input.targetMargin)),
+      feePercent: expectOk(parsePercent(input.feePercent)),
+      feeFixed: money('feeFixed', input.feeFixed),
+      taxPercent: expectOk(parsePercent(input.taxPercent)),
+      taxIncluded: input.taxIncluded,
+      priceFrom: input.priceFrom === 'actual' ? 'actual' : 'replacement',
+      rounding: input.rounding === 'nearest' ? 'nearest' : 'up',
+      priceEndings: input.priceEndings.map((text) => money('priceEndings', text)),
+      usefulMinimumUm: expectOk(parseLength(input.usefulMinimum)),
+    });
     // Months that were closed begin at other moments elsewhere; they are closed anew when they are asked for.
     if (input.timeZone !== now.timeZone) await tx.remove(Closing, {});
     const byKey = new Map(input.minimums.map((each) => [`${each.scope} ${each.of}`, each]));
-    await UsefulMinimum.destroy({ where: { studioId }, ...tx.within });
+    await tx.remove(UsefulMinimum, {});
     await tx.add(
       UsefulMinimum,
       [...byKey.values()].map(({ scope, of, length }) => ({

@@ -5,12 +5,14 @@ import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
+import { shelfList } from '@/data/sql/lists';
+import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
 import { wiresOfPieceSql, namesOfPieceSql } from '@/data/sql/pieces';
 import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { calledSql, pageOf, pageSql, sortingOf, type SortedRow, type Sorting } from '../kernel/sorting';
+import { calledAs } from '../kernel/called';
 import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readMoney } from '../settings/readMoney';
@@ -42,14 +44,11 @@ export interface ShelfPage {
   readonly next: string | null;
 }
 
-/** Ways of sorting the shelf; those by price are the owner's. */
-export const SHELF_SORTINGS = {
-  newest: { by: 'f.number', as: 'bigint', isDown: true },
-  oldest: { by: 'f.number', as: 'bigint' },
-  name: { by: 'f.name_lower', as: 'text' },
-  dearest: { by: 'COALESCE(f.price, -1)', as: 'bigint', isDown: true },
-  cheapest: { by: 'COALESCE(f.price, -1)', as: 'bigint' },
-} as const satisfies Readonly<Record<string, Sorting>>;
+/** Ways of sorting the shelf that need no price; those by price are the owner's. */
+const WITHOUT_PRICES = ['newest', 'oldest', 'name'];
+
+/** The ways of sorting them. */
+export const SHELF_SORTINGS = shelfList.orders;
 
 const PAGE = 40;
 
@@ -93,32 +92,14 @@ function sheetOf(piece: Outlay): CostSheet {
 export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promise<ShelfPage> {
   return look(session, async (tx) => {
     const sees = session.role === 'owner';
-    const bind: unknown[] = [session.studioId];
-    const asked = `f.studio_id = $1 AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL${shelfConditions(query, sees, bind)}`;
-    const sums = await tx.first<{ total: number; unpriced: number; price: number | null }>(
-      `SELECT count(*)::int AS total, count(*) FILTER (WHERE price IS NULL)::int AS unpriced, sum(price)::bigint AS price
-         FROM pieces f WHERE ${asked}`,
-      bind,
-    );
-    const { newest, oldest, name } = SHELF_SORTINGS;
-    const sorting = sortingOf(sees ? SHELF_SORTINGS : { newest, oldest, name }, query.sort);
-    const page = pageSql(sorting, 'f.number', query.after, bind);
-    const rows = await tx.select<
-      SortedRow &
-        Outlay &
-        Pick<Piece, 'number' | 'name' | 'kind' | 'size' | 'madeAt' | 'price'> & { patternNumber: number }
-    >(
-      `SELECT f.number, f.name, f.kind, f.size, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
-              f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
-              f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
-              f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
-              f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
-              f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour", ${page.column}
-         FROM pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-        WHERE ${asked}${page.where} ${page.orderBy} LIMIT ${PAGE + 1}`,
-      bind,
-    );
-    const { shown, next } = pageOf(rows, PAGE);
+    const asked = {
+      ...calledAs('piece', query.words),
+      kind: PATTERN_KINDS.find((each) => each === query.kind),
+      ...(sees && query.priced === 'no' && { isUnpriced: true }),
+    };
+    const sort = sees || WITHOUT_PRICES.includes(query.sort ?? '') ? query.sort : undefined;
+    const [sums] = await readSums(tx, shelfList, {}, asked);
+    const { rows: shown, next } = await readPage(tx, shelfList, {}, asked, { ...query, sort, size: PAGE });
     return {
       pieces: shown.map((row) => ({
         number: row.number,
@@ -137,13 +118,6 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
       next,
     };
   });
-}
-
-/** SQL for what is asked of the shelf. */
-function shelfConditions({ words, kind, priced }: ShelfQuery, sees: boolean, bind: unknown[]): string {
-  const ofKind = PATTERN_KINDS.some((each) => each === kind) ? ` AND f.kind = $${bind.push(kind)}` : '';
-  const unpriced = sees && priced === 'no' ? ' AND f.price IS NULL' : '';
-  return calledSql('piece', 'f', words, bind) + ofKind + unpriced;
 }
 
 /** One wire that went into a piece. */
@@ -194,8 +168,7 @@ export interface PieceMoney {
 /** Opens a finished piece by its number; null when there is none. */
 export function showPiece(session: StudioSession, number: number): Promise<PieceView | null> {
   return look(session, async (tx) => {
-    const { studioId } = session;
-    const piece = await Piece.findOne({ where: { studioId, number }, ...tx.within });
+    const piece = await Piece.findOne({ where: { number } });
     if (!piece) return null;
     const names = await tx.row(namesOfPieceSql, {
       patternId: piece.patternId,
@@ -256,7 +229,7 @@ export function pricePiece(
   };
   return post(session, 'pricePiece', postKey, prepare, async (tx, input) => {
     const where = { studioId: session.studioId, number };
-    const piece = await Piece.findOne({ where, lock: true, ...tx.within });
+    const piece = await Piece.findOne({ where, lock: true });
     if (!piece) throw new Refused({ kind: 'refused', message: 'This piece is no longer there.' });
     if (piece.version !== numberOf(input.version)) {
       throw stale('Somebody priced this piece while you had it open. Reload the page to see their price.');
@@ -279,10 +252,7 @@ export function pricePiece(
     if (!chosen) throw invalid('school', 'Choose a price school.');
     if (!chosen.ok) throw invalid('school', chosen.error);
     const { price } = chosen.value;
-    await Piece.update(
-      { school: input.school, goingPrice, price, version: piece.version + 1 },
-      { where, ...tx.within },
-    );
+    await piece.update({ school: input.school, goingPrice, price });
     return { price };
   });
 }

@@ -31,7 +31,9 @@ export function changeStock(
     const spoolType = input.spoolType.trim();
     const spoolTypeId =
       spoolType !== '' && emptyMassUg !== null ? await ensureSpoolType(tx, spoolType, emptyMassUg) : null;
-    await StockPiece.update(
+    await tx.change(
+      StockPiece,
+      { stockPieceId: stock.id },
       {
         placeId: await ensurePlace(tx, input.place),
         note: input.note.trim(),
@@ -39,7 +41,6 @@ export function changeStock(
         emptyMassUg,
         version: stock.version + 1,
       },
-      { where: { studioId: tx.session.studioId, stockPieceId: stock.id }, ...tx.within },
     );
     return null;
   });

@@ -15,16 +15,15 @@ import { look, type StudioSession } from '../kernel/useCase';
 import { showJars } from '../scrap/jars';
 import { relabelWire } from '../wire/relabelWire';
 import { takeOut } from './takeOut';
+import { groupBy } from '@/core/groupBy';
+import { Article } from '@/data/models/stock';
 
 afterAll(closeBooks);
 
-const articles = (session: StudioSession) =>
-  look(session, (tx) =>
-    tx.select<{ ware: string; count: number }>(
-      'SELECT ware, count(*)::int AS count FROM articles WHERE studio_id = $1 GROUP BY 1 ORDER BY 1',
-      [session.studioId],
-    ),
-  );
+const articles = async (session: StudioSession) => {
+  const rows = await look(session, (tx) => tx.all(Article, ['ware'], { order: ['ware'] }));
+  return [...groupBy(rows, ({ ware }) => ware)].map(([ware, own]) => ({ ware, count: own.length }));
+};
 
 const spoil = { kind: 'spoiled', quantity: '100 mm', reason: 'kinked' };
 

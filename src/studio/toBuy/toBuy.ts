@@ -91,7 +91,7 @@ export interface MinimumView {
 export function showMinimum(session: StudioSession, articleId: string): Promise<MinimumView | null> {
   return look(session, async (tx) => {
     const [level] = await levels(tx, articleId);
-    const article = await Article.findOne({ where: { studioId: session.studioId, articleId }, ...tx.within });
+    const article = await Article.findOne({ where: { articleId } });
     if (!level || !article) return null;
     const { minimumBy, minimum, soldBy, used } = level;
     return { articleId, version: article.version, minimumBy, minimum, soldBy, used, least: minimumOf(level) };
@@ -110,7 +110,7 @@ export function setMinimum(
   };
   return post(session, 'setMinimum', postKey, prepare, async (tx, input) => {
     const where = { studioId: session.studioId, articleId };
-    const article = await Article.findOne({ where, ...tx.within });
+    const article = await Article.findOne({ where });
     if (!article) throw refused('This article is no longer there.');
     if (article.version !== numberOf(input.version))
       throw stale('Somebody changed this while you had the page open. Reload it, then set it again.');
@@ -126,15 +126,11 @@ export function setMinimum(
         );
       return amount.value;
     };
-    await Article.update(
-      {
-        minimumBy: input.minimumBy as StockLevel['minimumBy'],
-        minimum: input.minimumBy === 'typed' ? read('minimum', input.minimum) : article.minimum,
-        soldBy: input.soldBy.trim() === '' ? 0 : read('soldBy', input.soldBy),
-        version: article.version + 1,
-      },
-      { where, ...tx.within },
-    );
+    await article.update({
+      minimumBy: input.minimumBy as StockLevel['minimumBy'],
+      minimum: input.minimumBy === 'typed' ? read('minimum', input.minimum) : article.minimum,
+      soldBy: input.soldBy.trim() === '' ? 0 : read('soldBy', input.soldBy),
+    });
     return null;
   });
 }

@@ -1,3 +1,4 @@
+import { Token } from '@/data/models/studio';
 import { closeDatabase } from '@/data/database';
 import { look } from '../kernel/useCase';
 import { addTestHelper, done, newKey, openStudio, problemOf } from '../../../tests/support/studio';
@@ -19,7 +20,7 @@ it('a token stands for its studio and role, is kept as a hash only, and is refus
     role: 'helper',
     now,
   });
-  const kept = await look(owner, (tx) => tx.select('SELECT * FROM tokens'));
+  const kept = await look(owner, () => Token.findAll({ raw: true }));
   expect(kept).toHaveLength(1);
   expect(JSON.stringify(kept)).not.toContain(token);
 

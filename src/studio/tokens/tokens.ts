@@ -24,11 +24,10 @@ const PREFIX = 'pewterer_';
 /** All tokens of the studio, those that work first. */
 export async function listTokens(session: StudioSession): Promise<KnownToken[]> {
   ownerOnly(session);
-  return look(session, async (tx) => {
+  return look(session, async () => {
     const rows = await Token.findAll({
-      where: { studioId: session.studioId },
+      where: {},
       order: [['madeAt', 'DESC']],
-      ...tx.within,
     });
     const known = rows.map(({ tokenId, name, role, madeAt, revokedAt }) => ({
       tokenId,
@@ -98,10 +97,7 @@ export function revokeToken(
     () => ownerOnly(session),
     async (tx) => {
       if (!isUUID(tokenId)) throw refused('There is no such token.');
-      const [count] = await Token.update(
-        { revokedAt: session.now },
-        { where: { studioId: session.studioId, tokenId, revokedAt: null }, ...tx.within },
-      );
+      const count = await tx.change(Token, { tokenId, revokedAt: null }, { revokedAt: session.now });
       if (count === 0) throw refused('This token was taken back already.');
       return null;
     },

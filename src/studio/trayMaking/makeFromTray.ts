@@ -103,7 +103,6 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
 /** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */
 export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<void> {
   const { batchId, line, piece } = tray;
-  const { studioId } = tx.session;
   await tx.execute(emptyTraySql, { batchId, line, piece });
   await tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
   const progress = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;

@@ -3,6 +3,10 @@ import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits } from '@/core/units/money';
 import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
 import { PROFILES } from '@/core/wire/profile';
+import { anywhere } from '../kernel/called';
+import { type AskedOf } from '@/data/sql/list';
+import { rackList } from '@/data/sql/lists';
+import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { Supplier } from '@/data/models/purchases';
 import { wireOfNumberSql, kindsOfWireSql } from '@/data/sql/stock';
@@ -10,7 +14,7 @@ import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
 import { HISTORY, historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
-import { SPEC_COLUMNS, specFromRow, type KnownSpec, type SpecColumns } from '../catalogue/wireSpecs';
+import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
 import type { RackQuery } from './rack.input';
 
 /** One length of wire on the rack. Costs are null for helpers. */
@@ -56,70 +60,38 @@ export interface RackFilterChoices {
 /** Lengths on one page: as many as are drawn without scrolling for long. */
 const PAGE = 40;
 
-interface RackRow extends SpecColumns {
-  readonly id: string;
-  readonly number: number;
-  readonly form: WireForm;
-  readonly length: Micrometres;
-  readonly initialLength: Micrometres;
-  readonly cost: CostUnits;
-  readonly sortKey: string;
-  readonly isOffCut: boolean;
-}
-
-/** The filter as SQL conditions over stock_pieces p and wire_specs s, filling `bind` as it goes. */
-function conditions(query: RackQuery, bind: unknown[]): string {
-  const parts: string[] = [];
-  const value = (given: unknown) => `$${bind.push(given)}`;
-  if (query.metal) parts.push(`s.metal = ${value(query.metal)}`);
-  if (query.profile) parts.push(`s.profile = ${value(query.profile)}`);
-  if (query.gauge) parts.push(`s.gauge_number || ' ' || s.gauge_system = ${value(query.gauge)}`);
-  if (query.temper) parts.push(`s.temper = ${value(query.temper)}`);
-  for (const word of (query.words ?? '').trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
-    const number = numberOnTag('wire', word);
-    const said = `a.said LIKE ${value(`%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`)}`;
-    parts.push(number === undefined ? said : `(${said} OR p.number = ${value(number)})`);
-  }
-  return parts.map((part) => ` AND ${part}`).join('');
-}
-
-const cursorOf = ({ sortKey, isOffCut, number }: RackRow): string =>
-  Buffer.from(JSON.stringify([sortKey, isOffCut, number])).toString('base64url');
-
-function readCursor(text: string | undefined): [string, boolean, number] | undefined {
-  if (!text) return undefined;
-  try {
-    const parts: unknown = JSON.parse(Buffer.from(text, 'base64url').toString());
-    if (!Array.isArray(parts)) return undefined;
-    const [key, off, number] = parts as unknown[];
-    return typeof key === 'string' && typeof off === 'boolean' && Number.isSafeInteger(number)
-      ? [key, off, number as number]
-      : undefined;
-  } catch {
-    return undefined;
-  }
+/** What is asked of the rack: each word is in what a wire is called, or is its tag. */
+function askedOf({
+  metal,
+  profile,
+  gauge,
+  temper,
+  words = '',
+}: RackQuery): AskedOf<(typeof rackList)['filters']> {
+  const parts = words.trim().split(/\s+/).filter(Boolean).slice(0, 8);
+  return {
+    metal: metal || undefined,
+    profile: profile || undefined,
+    gauge: gauge || undefined,
+    temper: temper || undefined,
+    ...(parts.length > 0 && {
+      words: parts.map(anywhere),
+      numbers: parts.map((word) => numberOnTag('wire', word) ?? -1),
+    }),
+  };
 }
 
 /** One page of the rack, in its order: by metal, profile, thick to thin; what is wound first, then off-cuts. */
 export function showRack(session: StudioSession, query: RackQuery): Promise<RackPage> {
   return look(session, async (tx) => {
-    const rows = await pageRows(tx, query);
-    const shown = rows.slice(0, PAGE);
-    const last = shown.at(-1);
-    const bind: unknown[] = [session.studioId];
-    const where = conditions(query, bind);
-    const sums = await tx.select<{ specId: string; pieces: number; length: Micrometres; cost: CostUnits }>(
-      `SELECT p.article_id AS "specId", count(*)::int AS pieces, sum(p.quantity)::bigint AS length, sum(p.cost_units)::bigint AS cost
-         FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
-         JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-        WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.quantity > 0${where} GROUP BY p.article_id`,
-      bind,
-    );
+    const asked = askedOf(query);
+    const { rows, next } = await readPage(tx, rackList, {}, asked, { after: query.after, size: PAGE });
+    const sums = await readSums(tx, rackList, {}, asked);
     const sees = session.role === 'owner';
     const sumOf = (pick: (row: (typeof sums)[number]) => number) =>
       sums.reduce((total, row) => total + pick(row), 0);
     const groups = new Map<string, { spec: KnownSpec; pieces: RackPiece[] }>();
-    for (const row of shown) {
+    for (const row of rows) {
       const group = groups.get(row.specId) ?? { spec: specFromRow(row), pieces: [] };
       groups.set(row.specId, group);
       const { id, number, form, length, initialLength, cost } = row;
@@ -140,28 +112,10 @@ export function showRack(session: StudioSession, query: RackQuery): Promise<Rack
       specCount: sums.length,
       totalLength: sumOf(({ length }) => length) as Micrometres,
       totalCost: sees ? (sumOf(({ cost }) => cost) as CostUnits) : null,
-      next: rows.length > PAGE && last ? cursorOf(last) : null,
+      next,
       filters: await filterChoices(tx),
     };
   });
-}
-
-function pageRows(tx: Tx, query: RackQuery): Promise<RackRow[]> {
-  const bind: unknown[] = [tx.session.studioId];
-  const where = conditions(query, bind);
-  const cursor = readCursor(query.after);
-  const after = cursor
-    ? ` AND (p.sort_key, p.is_off_cut, p.number) > ($${bind.push(cursor[0])}, $${bind.push(cursor[1])}, $${bind.push(cursor[2])})`
-    : '';
-  return tx.select<RackRow>(
-    `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
-            p.cost_units AS cost, p.sort_key AS "sortKey", p.is_off_cut AS "isOffCut", ${SPEC_COLUMNS}
-       FROM stock_pieces p JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
-       JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-      WHERE p.studio_id = $1 AND p.ware = 'wire' AND p.quantity > 0${where}${after}
-      ORDER BY p.sort_key, p.is_off_cut, p.number LIMIT ${PAGE + 1}`,
-    bind,
-  );
 }
 
 async function filterChoices(tx: Tx): Promise<RackFilterChoices> {

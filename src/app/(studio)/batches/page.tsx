@@ -1,6 +1,7 @@
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
-import { BATCH_STATES, BatchQuery } from '@/studio/batches/batches.input';
+import { BatchQuery } from '@/studio/batches/batches.input';
+import { BATCH_STATES } from '@/core/batch/batchState';
 import { BATCH_SORTINGS, listBatches, type BatchSummary } from '@/studio/batches/batches';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { ListFilters } from '@/ui/ListFilters';

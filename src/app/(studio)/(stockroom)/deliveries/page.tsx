@@ -4,7 +4,6 @@ import { tag } from '@/core/tag';
 import { formatMoney } from '@/core/units/money';
 import { listDeliveries } from '@/studio/deliveries/deliveries';
 import { DeliveriesQuery } from '@/studio/deliveries/deliveries.input';
-import { numberOf } from '@/studio/kernel/rules';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Link } from '@/ui/Link';
 import { Day } from '@/ui/When';
@@ -14,10 +13,7 @@ export const metadata = { title: 'Deliveries' };
 export default async function DeliveriesPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageOwner();
   const { after } = await asked(searchParams, DeliveriesQuery);
-  const { deliveries, next } = await listDeliveries(
-    session,
-    after === undefined ? undefined : numberOf(after),
-  );
+  const { deliveries, next } = await listDeliveries(session, after);
   if (deliveries.length === 0)
     return (
       <EmptyPlace title="No delivery yet" next={{ href: '/deliveries/new', text: 'Receive a delivery' }}>
