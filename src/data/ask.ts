@@ -1,5 +1,6 @@
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { boundValues, type Columns, type Statement, type ValuesOf } from './sql/statement';
+import { type Columns, type ValuesOf } from './columns';
+import { boundValues, type Statement } from './sql/statement';
 
 /**
  * The rows that a statement answers, whatever studio they are of.

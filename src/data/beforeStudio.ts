@@ -8,7 +8,7 @@ import {
   signInOfSql,
   tokenOfSql,
 } from './sql/beforeStudio';
-import type { RowOf } from './sql/statement';
+import { type RowOf } from './sql/statement';
 
 /** Whether anybody has set up a studio yet. */
 export async function anyUsers(): Promise<boolean> {

@@ -2,15 +2,8 @@ import pg from 'pg';
 import { Sequelize } from 'sequelize';
 import { addStudio } from './addStudio';
 import { letTransactionsTravel } from './context';
-import { initBatchModels } from './models/batches';
-import { initBookModels } from './models/books';
-import { initDrawerModels } from './models/drawers';
-import { initListModels } from './models/lists';
-import { initMakingModels } from './models/making';
-import { initStudioModels } from './models/studio';
-import { initMetalModels } from './models/metal';
-import { initPurchaseModels } from './models/purchases';
-import { initStockModels } from './models/stock';
+import './models';
+import { tieTables } from './table';
 
 /** PostgreSQL's 64-bit whole numbers come back as numbers; one that a double cannot hold is a fault, never rounded. */
 pg.types.setTypeParser(pg.types.builtins.INT8, (text) => {
@@ -52,15 +45,7 @@ export function database(): Sequelize {
     modelledOn = held.pewtererDatabase;
     letTransactionsTravel();
     addStudio(modelledOn);
-    initStudioModels(modelledOn);
-    initStockModels(modelledOn);
-    initPurchaseModels(modelledOn);
-    initMetalModels(modelledOn);
-    initDrawerModels(modelledOn);
-    initMakingModels(modelledOn);
-    initBatchModels(modelledOn);
-    initBookModels(modelledOn);
-    initListModels(modelledOn);
+    tieTables(modelledOn);
   }
   return modelledOn;
 }

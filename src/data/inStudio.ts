@@ -16,7 +16,8 @@ import { database } from './database';
 import { isPassing } from './faults';
 import { ask } from './ask';
 import { enterStudioSql, readOnlySql, turnAloneSql, turnBesideOthersSql } from './sql/transaction';
-import { type Columns, type Statement, type ValuesOf } from './sql/statement';
+import { type Columns, type ValuesOf } from './columns';
+import { type Statement } from './sql/statement';
 
 /** Who works in which studio. */
 export interface StudioSession {

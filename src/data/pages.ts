@@ -10,7 +10,7 @@ import {
   type List,
   type Order,
 } from './sql/list';
-import type { Columns, ValuesOf } from './sql/statement';
+import { type Columns, type ValuesOf } from './columns';
 
 type Orders = Readonly<Record<string, Order>>;
 

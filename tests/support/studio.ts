@@ -4,6 +4,7 @@ import { expectOk } from '../../src/core/result';
 import { inStudio, type StudioSession } from '../../src/data/inStudio';
 import { Studio, User } from '../../src/data/models/studio';
 import { checkBooks } from '../../src/data/checkBooks';
+import type { NewIn } from '../../src/data/table';
 import { closeDatabase, database } from '../../src/data/database';
 import type { Outcome } from '../../src/studio/kernel/outcome';
 import { makePiece } from '../../src/studio/making/makePiece';
@@ -55,9 +56,7 @@ const opened = new Set<string>();
 export const newKey = (): string => randomUUID();
 
 /** A fresh studio in dollars and inches, with its owner; several share the test database. */
-export async function openStudio(
-  settings: Partial<Studio['_creationAttributes']> = {},
-): Promise<StudioSession> {
+export async function openStudio(settings: Partial<NewIn<typeof Studio>> = {}): Promise<StudioSession> {
   database();
   const session: StudioSession = {
     studioId: randomUUID(),
@@ -86,7 +85,7 @@ export async function openStudio(
     createdAt: session.now,
   };
   await inStudio(session, async (tx) => {
-    await tx.add(Studio, [{ ...base, ...settings } as Studio['_creationAttributes']]);
+    await tx.add(Studio, [{ ...base, ...settings } as NewIn<typeof Studio>]);
     await tx.add(User, [
       {
         userId: session.userId,

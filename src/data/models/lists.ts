@@ -1,6 +1,5 @@
-import type { CreationOptional, InferAttributes, InferCreationAttributes, Sequelize } from 'sequelize';
-import { id, json, keyId, keyText, maybe, moment, number, text, whole } from './columns';
-import { StudioModel, tieTable } from './studioModel';
+import { big, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
+import { table } from '../table';
 
 /** How a file stands that is brought in. */
 export type ImportState = 'checking' | 'checked' | 'posting' | 'posted' | 'cancelled' | 'failed';
@@ -56,107 +55,57 @@ export interface Question {
 export type Answers = Readonly<Record<string, string>>;
 
 /** A file on its way in, with all that was said about it. */
-export class Import extends StudioModel<InferAttributes<Import>, InferCreationAttributes<Import>> {
-  declare importId: string;
-  declare list: string;
-  declare fileName: string;
-  declare content: string;
-  declare mapping: Mapping;
-  declare state: ImportState;
-  declare done: CreationOptional<number>;
-  declare total: CreationOptional<number>;
-  declare good: CreationOptional<number>;
-  declare bad: CreationOptional<readonly BadRow[]>;
-  declare message: CreationOptional<string>;
-  declare userId: string;
-  declare madeAt: Date;
+export const Import = table('imports', {
+  importId: key(uuid()),
+  list: text(),
+  fileName: text(),
+  content: text(),
+  mapping: json<Mapping>(),
+  state: text<ImportState>(),
+  done: byDefault(int(), 0),
+  total: byDefault(int(), 0),
+  good: byDefault(int(), 0),
+  bad: byDefault(json<readonly BadRow[]>(), []),
+  message: byDefault(text(), ''),
+  userId: uuid(),
+  madeAt: instant(),
   /** When its work was last heard of. */
-  declare beatAt: Date;
-  declare answers: CreationOptional<Answers>;
-  declare mends: CreationOptional<Mends>;
-  declare questions: CreationOptional<readonly Question[]>;
+  beatAt: instant(),
+  answers: byDefault(json<Answers>(), {}),
+  mends: byDefault(json<Mends>(), {}),
+  questions: byDefault(json<readonly Question[]>(), []),
   /** Rows that hold nothing. */
-  declare passedOver: CreationOptional<number>;
-}
+  passedOver: byDefault(int(), 0),
+});
 
 /** An answer that holds for every file of a list. */
-export class ListAnswer extends StudioModel<
-  InferAttributes<ListAnswer>,
-  InferCreationAttributes<ListAnswer>
-> {
-  declare list: string;
-  declare question: string;
-  declare answer: string;
-}
+export const ListAnswer = table('list_answers', {
+  list: key(text()),
+  question: key(text()),
+  answer: text(),
+});
 
 /** A count of one place. */
-export class Count extends StudioModel<InferAttributes<Count>, InferCreationAttributes<Count>> {
-  declare countId: string;
-  declare number: number;
-  declare placeId: string | null;
-  declare placeName: string;
-  declare userId: string;
-  declare startedAt: Date;
-  declare postedAt: CreationOptional<Date | null>;
-  declare postKey: CreationOptional<string | null>;
-}
+export const Count = table('counts', {
+  countId: key(uuid()),
+  number: int(),
+  placeId: maybe(uuid()),
+  placeName: text(),
+  userId: uuid(),
+  startedAt: instant(),
+  postedAt: byDefault(maybe(instant()), null),
+  postKey: byDefault(maybe(uuid()), null),
+});
 
 /** One line of a count sheet. */
-export class CountLineRow extends StudioModel<
-  InferAttributes<CountLineRow>,
-  InferCreationAttributes<CountLineRow>
-> {
-  declare countId: string;
-  declare stockPieceId: string;
-  declare position: number;
-  declare typed: CreationOptional<string | null>;
-  declare counted: CreationOptional<number | null>;
-  declare countedAt: CreationOptional<Date | null>;
-  declare userId: CreationOptional<string | null>;
+export const CountLineRow = table('count_lines', {
+  countId: key(uuid()),
+  stockPieceId: key(uuid()),
+  position: int(),
+  typed: byDefault(maybe(text()), null),
+  counted: byDefault(maybe(big()), null),
+  countedAt: byDefault(maybe(instant()), null),
+  userId: byDefault(maybe(uuid()), null),
   /** What the books said when the count was posted. */
-  declare expected: CreationOptional<number | null>;
-}
-
-export function initListModels(sequelize: Sequelize): void {
-  tieTable(sequelize, Import, 'imports', {
-    importId: keyId(),
-    list: text(),
-    fileName: text(),
-    content: text(),
-    mapping: json(),
-    state: text(),
-    done: { ...number(), defaultValue: 0 },
-    total: { ...number(), defaultValue: 0 },
-    good: { ...number(), defaultValue: 0 },
-    bad: { ...json(), defaultValue: [] },
-    message: { ...text(), defaultValue: '' },
-    userId: id(),
-    madeAt: moment(),
-    beatAt: moment(),
-    answers: { ...json(), defaultValue: {} },
-    mends: { ...json(), defaultValue: {} },
-    questions: { ...json(), defaultValue: [] },
-    passedOver: { ...number(), defaultValue: 0 },
-  });
-  tieTable(sequelize, ListAnswer, 'list_answers', { list: keyText(), question: keyText(), answer: text() });
-  tieTable(sequelize, Count, 'counts', {
-    countId: keyId(),
-    number: number(),
-    placeId: maybe(id()),
-    placeName: text(),
-    userId: id(),
-    startedAt: moment(),
-    postedAt: maybe(moment()),
-    postKey: maybe(id()),
-  });
-  tieTable(sequelize, CountLineRow, 'count_lines', {
-    countId: keyId(),
-    stockPieceId: keyId(),
-    position: number(),
-    typed: maybe(text()),
-    counted: maybe(whole()),
-    countedAt: maybe(moment()),
-    userId: maybe(id()),
-    expected: maybe(whole()),
-  });
-}
+  expected: byDefault(maybe(big()), null),
+});

@@ -1,127 +1,67 @@
-import {
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Sequelize,
-} from 'sequelize';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { fraction, id, json, keyId, keyNumber, maybe, moment, number, text, whole } from './columns';
-import { StudioModel, tieTable } from './studioModel';
+import { big, byDefault, float, instant, int, json, key, maybe, text, uuid } from '../columns';
+import { table } from '../table';
 
 /** A pattern as it is listed; what it says is in its revisions. */
-export class Pattern extends StudioModel<InferAttributes<Pattern>, InferCreationAttributes<Pattern>> {
-  declare patternId: string;
-  declare number: number;
+export const Pattern = table('patterns', {
+  patternId: key(uuid()),
+  number: int(),
   /** The newest revision. */
-  declare revision: number;
-  declare name: string;
-  declare kind: PatternKind;
-  declare createdAt: Date;
-}
+  revision: int(),
+  name: text(),
+  kind: text<PatternKind>(),
+  createdAt: instant(),
+});
 
 /** What a pattern said at one time. A finished piece keeps the revision it was made from. */
-export class PatternRevision extends StudioModel<
-  InferAttributes<PatternRevision>,
-  InferCreationAttributes<PatternRevision>
-> {
-  declare patternId: string;
-  declare revision: number;
-  declare body: PatternBody;
-  declare userId: string;
-  declare writtenAt: Date;
-}
+export const PatternRevision = table('pattern_revisions', {
+  patternId: key(uuid()),
+  revision: key(int()),
+  body: json<PatternBody>(),
+  userId: uuid(),
+  writtenAt: instant(),
+});
 
 /** One finished, numbered object with what it took. */
-export class Piece extends StudioModel<InferAttributes<Piece>, InferCreationAttributes<Piece>> {
-  declare pieceId: string;
-  declare number: number;
-  declare patternId: string;
-  declare revision: number;
-  declare name: string;
-  declare kind: PatternKind;
+export const Piece = table('pieces', {
+  pieceId: key(uuid()),
+  number: int(),
+  patternId: uuid(),
+  revision: int(),
+  name: text(),
+  kind: text<PatternKind>(),
   /** The ring size that it was made in, as it is said; empty for what has none. */
-  declare size: CreationOptional<string>;
-  declare userId: string;
-  declare madeAt: Date;
-  declare wireCost: CostUnits;
-  declare wireReplacement: CostUnits;
-  declare scrapCost: CostUnits;
-  declare scrapReplacement: CostUnits;
-  declare spoilageCost: CostUnits;
-  declare spoilageReplacement: CostUnits;
-  declare partsCost: CostUnits;
+  size: byDefault(text(), ''),
+  userId: uuid(),
+  madeAt: instant(),
+  wireCost: big<CostUnits>(),
+  wireReplacement: big<CostUnits>(),
+  scrapCost: big<CostUnits>(),
+  scrapReplacement: big<CostUnits>(),
+  spoilageCost: big<CostUnits>(),
+  spoilageReplacement: big<CostUnits>(),
+  partsCost: big<CostUnits>(),
   /** Of it, what was paid for beads, stones and findings that left the drawers. */
-  declare partsTaken: CreationOptional<CostUnits>;
-  declare minutes: number;
-  declare setUpMinutes: number;
-  declare sharedBy: number;
+  partsTaken: byDefault(big<CostUnits>(), 0),
+  minutes: float(),
+  setUpMinutes: float(),
+  sharedBy: int(),
   /** Rates as they were when it was made. */
-  declare hourlyRate: MinorUnits;
-  declare overheadPerHour: MinorUnits;
+  hourlyRate: big<MinorUnits>(),
+  overheadPerHour: big<MinorUnits>(),
   /** Wire that is in the piece, by computation. */
-  declare wireMassUg: Micrograms;
-  declare goingPrice: MinorUnits | null;
-  declare school: string | null;
-  declare price: MinorUnits | null;
-  declare version: CreationOptional<number>;
+  wireMassUg: big<Micrograms>(),
+  goingPrice: maybe(big<MinorUnits>()),
+  school: maybe(text()),
+  price: maybe(big<MinorUnits>()),
+  version: byDefault(int(), 1),
   /** When its making was taken back: then it never was. */
-  declare struckAt: CreationOptional<Date | null>;
+  struckAt: byDefault(maybe(instant()), null),
   /** Supplies that every piece uses up, at what they cost and at today's price. */
-  declare suppliesCost: CreationOptional<CostUnits>;
-  declare suppliesReplacement: CreationOptional<CostUnits>;
+  suppliesCost: byDefault(big<CostUnits>(), 0),
+  suppliesReplacement: byDefault(big<CostUnits>(), 0),
   /** The findings it became, when it went into the drawers; null for what stands on the shelf. */
-  declare drawerStockId: CreationOptional<string | null>;
-}
-
-export function initMakingModels(sequelize: Sequelize): void {
-  tieTable(sequelize, Pattern, 'patterns', {
-    patternId: keyId(),
-    number: number(),
-    revision: number(),
-    name: text(),
-    kind: text(),
-    createdAt: moment(),
-  });
-  tieTable(sequelize, PatternRevision, 'pattern_revisions', {
-    patternId: keyId(),
-    revision: keyNumber(),
-    body: json(),
-    userId: id(),
-    writtenAt: moment(),
-  });
-  tieTable(sequelize, Piece, 'pieces', {
-    pieceId: keyId(),
-    number: number(),
-    patternId: id(),
-    revision: number(),
-    name: text(),
-    kind: text(),
-    size: { ...text(), defaultValue: '' },
-    userId: id(),
-    madeAt: moment(),
-    wireCost: whole(),
-    wireReplacement: whole(),
-    scrapCost: whole(),
-    scrapReplacement: whole(),
-    spoilageCost: whole(),
-    spoilageReplacement: whole(),
-    partsCost: whole(),
-    partsTaken: { ...whole(), defaultValue: 0 },
-    minutes: fraction(),
-    setUpMinutes: fraction(),
-    sharedBy: number(),
-    hourlyRate: whole(),
-    overheadPerHour: whole(),
-    wireMassUg: whole(),
-    goingPrice: maybe(whole()),
-    school: maybe(text()),
-    price: maybe(whole()),
-    version: { ...number(), defaultValue: 1 },
-    drawerStockId: maybe(id()),
-    struckAt: maybe(moment()),
-    suppliesCost: { ...whole(), defaultValue: 0 },
-    suppliesReplacement: { ...whole(), defaultValue: 0 },
-  });
-}
+  drawerStockId: byDefault(maybe(uuid()), null),
+});

@@ -1,72 +1,34 @@
-import {
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Sequelize,
-} from 'sequelize';
 import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 import type { Micrograms } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
-import { day, id, keyDay, keyId, keyText, moment, serial, text, whole } from './columns';
-import { StudioModel, tieTable } from './studioModel';
+import { big, date, instant, key, serial, text, uuid } from '../columns';
+import { table } from '../table';
 
 /** A price of a pure metal on a day, in minor units of the studio's currency for a kilogram. */
-export class MetalPrice extends StudioModel<
-  InferAttributes<MetalPrice>,
-  InferCreationAttributes<MetalPrice>
-> {
-  declare metal: PricedMetal;
-  declare day: string;
-  declare perKilogram: MinorUnits;
-  declare fetchedAt: Date;
-}
+export const MetalPrice = table('metal_prices', {
+  metal: key(text<PricedMetal>()),
+  day: key(date()),
+  perKilogram: big<MinorUnits>(),
+  fetchedAt: instant(),
+});
 
 /** A replacement price that somebody typed. Never changed. */
-export class TypedPrice extends StudioModel<
-  InferAttributes<TypedPrice>,
-  InferCreationAttributes<TypedPrice>
-> {
-  declare typedPriceId: CreationOptional<number>;
-  declare articleId: string;
-  declare typedAt: Date;
-  declare userId: string;
-  declare price: MinorUnits;
-  declare quantity: number;
-}
+export const TypedPrice = table('typed_prices', {
+  typedPriceId: serial(),
+  articleId: uuid(),
+  typedAt: instant(),
+  userId: uuid(),
+  price: big<MinorUnits>(),
+  quantity: big(),
+});
 
 /** Scrap that went to a refiner, and what came back for it. Never changed. */
-export class Refining extends StudioModel<InferAttributes<Refining>, InferCreationAttributes<Refining>> {
-  declare refiningId: string;
-  declare postKey: string;
-  declare stockPieceId: string;
-  declare sentOn: string;
-  declare refiner: string;
-  declare massUg: Micrograms;
-  declare proceeds: MinorUnits;
-}
-
-export function initMetalModels(sequelize: Sequelize): void {
-  tieTable(sequelize, MetalPrice, 'metal_prices', {
-    metal: keyText(),
-    day: keyDay(),
-    perKilogram: whole(),
-    fetchedAt: moment(),
-  });
-  tieTable(sequelize, TypedPrice, 'typed_prices', {
-    typedPriceId: serial(),
-    articleId: id(),
-    typedAt: moment(),
-    userId: id(),
-    price: whole(),
-    quantity: whole(),
-  });
-  tieTable(sequelize, Refining, 'refinings', {
-    refiningId: keyId(),
-    postKey: id(),
-    stockPieceId: id(),
-    sentOn: day(),
-    refiner: text(),
-    massUg: whole(),
-    proceeds: whole(),
-  });
-}
+export const Refining = table('refinings', {
+  refiningId: key(uuid()),
+  postKey: uuid(),
+  stockPieceId: uuid(),
+  sentOn: date(),
+  refiner: text(),
+  massUg: big<Micrograms>(),
+  proceeds: big<MinorUnits>(),
+});

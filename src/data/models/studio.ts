@@ -1,9 +1,3 @@
-import {
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Sequelize,
-} from 'sequelize';
 import type { DayOrder } from '@/core/calendar/day';
 import type { Rounding } from '@/core/costing/rounding';
 import type { SheetName } from '@/core/paper/sheet';
@@ -12,152 +6,85 @@ import type { LengthSystem, Micrometres } from '@/core/units/length';
 import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
 import type { NumberWriting } from '@/core/units/writing';
-import { flag, id, json, keyId, keyText, maybe, moment, number, text, whole } from './columns';
-import { StudioModel, tieTable } from './studioModel';
+import { big, bool, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
+import { table } from '../table';
 
 /** A studio with its settings. */
-export class Studio extends StudioModel<InferAttributes<Studio>, InferCreationAttributes<Studio>> {
-  declare name: string;
-  declare currency: string;
-  declare lengthSystem: LengthSystem;
+export const Studio = table('studios', {
+  name: text(),
+  currency: text(),
+  lengthSystem: text<LengthSystem>(),
   /** Where it is, an IANA time zone. */
-  declare timeZone: CreationOptional<string>;
-  declare numbers: CreationOptional<NumberWriting>;
+  timeZone: byDefault(text(), 'UTC'),
+  numbers: byDefault(text<NumberWriting>(), 'point'),
   /** What comes first in a date. */
-  declare days: CreationOptional<DayOrder>;
+  days: byDefault(text<DayOrder>(), 'day'),
   /** How a ring size is meant that does not say. */
-  declare rings: CreationOptional<RingSystem>;
+  rings: byDefault(text<RingSystem>(), 'US'),
   /** What papers are printed on. */
-  declare sheet: CreationOptional<SheetName>;
-  declare hourlyRate: MinorUnits;
-  declare overheadPerHour: MinorUnits;
-  declare targetPerHour: MinorUnits;
+  sheet: byDefault(text<SheetName>(), 'A4'),
+  hourlyRate: big<MinorUnits>(),
+  overheadPerHour: big<MinorUnits>(),
+  targetPerHour: big<MinorUnits>(),
   /** Hundredths: 400 is ×4. */
-  declare materialsFactor: number;
-  declare targetMargin: BasisPoints;
-  declare feePercent: BasisPoints;
-  declare feeFixed: MinorUnits;
-  declare taxPercent: BasisPoints;
-  declare taxIncluded: boolean;
-  declare priceFrom: 'actual' | 'replacement';
-  declare priceEndings: MinorUnits[];
-  declare rounding: Rounding;
-  declare usefulMinimumUm: Micrometres;
-  declare version: CreationOptional<number>;
-  declare createdAt: Date;
-}
+  materialsFactor: int(),
+  targetMargin: int<BasisPoints>(),
+  feePercent: int<BasisPoints>(),
+  feeFixed: big<MinorUnits>(),
+  taxPercent: int<BasisPoints>(),
+  taxIncluded: bool(),
+  priceFrom: text<'actual' | 'replacement'>(),
+  priceEndings: json<MinorUnits[]>(),
+  rounding: text<Rounding>(),
+  usefulMinimumUm: big<Micrometres>(),
+  version: byDefault(int(), 1),
+  createdAt: instant(),
+});
 
 /** The useful minimum of one metal or spec, where it differs from the studio's. */
-export class UsefulMinimum extends StudioModel<
-  InferAttributes<UsefulMinimum>,
-  InferCreationAttributes<UsefulMinimum>
-> {
-  declare scope: 'metal' | 'spec';
-  declare of: string;
-  declare lengthUm: Micrometres;
-}
+export const UsefulMinimum = table('useful_minimums', {
+  scope: key(text<'metal' | 'spec'>()),
+  of: key(text()),
+  lengthUm: big<Micrometres>(),
+});
 
 /** Somebody who signs in. */
-export class User extends StudioModel<InferAttributes<User>, InferCreationAttributes<User>> {
-  declare userId: string;
-  declare login: string;
-  declare name: string;
-  declare role: 'owner' | 'helper';
-  declare passwordHash: string;
+export const User = table('users', {
+  userId: key(uuid()),
+  login: text(),
+  name: text(),
+  role: text<'owner' | 'helper'>(),
+  passwordHash: text(),
   /** Raised when the password changes: sessions of an older epoch have ended. */
-  declare sessionEpoch: CreationOptional<number>;
-  declare active: CreationOptional<boolean>;
-  declare createdAt: Date;
-}
+  sessionEpoch: byDefault(int(), 1),
+  active: byDefault(bool(), true),
+  createdAt: instant(),
+});
 
 /** What a program signs in with; the token itself is shown once and never kept. */
-export class Token extends StudioModel<InferAttributes<Token>, InferCreationAttributes<Token>> {
-  declare tokenId: string;
-  declare name: string;
-  declare role: 'owner' | 'helper';
-  declare hash: string;
-  declare madeBy: string;
-  declare madeAt: Date;
-  declare revokedAt: CreationOptional<Date | null>;
-}
+export const Token = table('tokens', {
+  tokenId: key(uuid()),
+  name: text(),
+  role: text<'owner' | 'helper'>(),
+  hash: text(),
+  madeBy: uuid(),
+  madeAt: instant(),
+  revokedAt: byDefault(maybe(instant()), null),
+});
 
 /** A submitted form: posted at most once under its key. */
-export class Post extends StudioModel<InferAttributes<Post>, InferCreationAttributes<Post>> {
-  declare postKey: string;
-  declare useCase: string;
-  declare userId: string;
-  declare postedAt: Date;
-  declare outcome: unknown;
-}
+export const Post = table('posts', {
+  postKey: key(uuid()),
+  useCase: text(),
+  userId: uuid(),
+  postedAt: instant(),
+  outcome: json<unknown>(),
+});
 
 /** What the studio has of a device. */
-export class DeviceRow extends StudioModel<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
-  declare device: string;
-  declare kind: string;
+export const DeviceRow = table('devices', {
+  device: key(text()),
+  kind: text(),
   /** Where it answers; empty for the other kinds. */
-  declare address: CreationOptional<string>;
-}
-
-export function initStudioModels(sequelize: Sequelize): void {
-  tieTable(sequelize, Studio, 'studios', {
-    name: text(),
-    currency: text(),
-    lengthSystem: text(),
-    timeZone: { ...text(), defaultValue: 'UTC' },
-    numbers: { ...text(), defaultValue: 'point' },
-    days: { ...text(), defaultValue: 'day' },
-    rings: { ...text(), defaultValue: 'US' },
-    sheet: { ...text(), defaultValue: 'A4' },
-    hourlyRate: whole(),
-    overheadPerHour: whole(),
-    targetPerHour: whole(),
-    materialsFactor: number(),
-    targetMargin: number(),
-    feePercent: number(),
-    feeFixed: whole(),
-    taxPercent: number(),
-    taxIncluded: flag(),
-    priceFrom: text(),
-    priceEndings: json(),
-    rounding: text(),
-    usefulMinimumUm: whole(),
-    version: { ...number(), defaultValue: 1 },
-    createdAt: moment(),
-  });
-  tieTable(sequelize, UsefulMinimum, 'useful_minimums', {
-    scope: keyText(),
-    of: keyText(),
-    lengthUm: whole(),
-  });
-  tieTable(sequelize, User, 'users', {
-    userId: keyId(),
-    login: text(),
-    name: text(),
-    role: text(),
-    passwordHash: text(),
-    sessionEpoch: { ...number(), defaultValue: 1 },
-    active: { ...flag(), defaultValue: true },
-    createdAt: moment(),
-  });
-  tieTable(sequelize, Token, 'tokens', {
-    tokenId: keyId(),
-    name: text(),
-    role: text(),
-    hash: text(),
-    madeBy: id(),
-    madeAt: moment(),
-    revokedAt: maybe(moment()),
-  });
-  tieTable(sequelize, Post, 'posts', {
-    postKey: keyId(),
-    useCase: text(),
-    userId: id(),
-    postedAt: moment(),
-    outcome: json(),
-  });
-  tieTable(sequelize, DeviceRow, 'devices', {
-    device: keyText(),
-    kind: text(),
-    address: { ...text(), defaultValue: '' },
-  });
-}
+  address: byDefault(text(), ''),
+});

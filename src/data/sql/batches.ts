@@ -5,7 +5,8 @@ import type { Micrometres } from '@/core/units/length';
 import type { WireForm } from '@/core/stock/ware';
 import type { CostUnits } from '@/core/units/money';
 import { PLANNING, PLANNING_SAID, RESERVED_FOR_OTHERS } from './fragments';
-import { big, bool, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 export const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text AS "dueOn", b.notes, b.state, ${PLANNING} AS planning, ${PLANNING_SAID} AS said,
   b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * 60000, false) AS stalled`;

@@ -1,4 +1,5 @@
-import { bool, int, many, statement, text, uuid } from './statement';
+import { bool, int, many, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** Each calls one database function that runs with the owner's rights and gives away no more than it names. */
 export const anyUsersSql = statement({

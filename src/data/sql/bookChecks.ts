@@ -1,5 +1,6 @@
 import { TAG_LETTERS } from '@/core/tag';
-import { float, int, json, statement, text, uuid, bool, big } from './statement';
+import { float, int, json, text, uuid, bool, big } from '../columns';
+import { statement } from './statement';
 
 /** A stock piece as it is called on its tag, in SQL over stock_pieces p. */
 const TAG = `(SELECT letter FROM (VALUES ${Object.entries(TAG_LETTERS)

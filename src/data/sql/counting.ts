@@ -1,7 +1,8 @@
 import type { CostUnits } from '@/core/units/money';
 import type { Ware, StockForm } from '@/core/stock/ware';
 import type { SupplyUnit } from '@/core/stock/amount';
-import { big, instant, int, many, maybe, statement, text, uuid } from './statement';
+import { big, instant, int, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** Opens a count sheet of a place, in the order it is kept; of what lies nowhere, when no place is named. */
 export const fillCountSheetSql = statement({

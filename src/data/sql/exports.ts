@@ -11,7 +11,8 @@ import type { GaugeSystem } from '@/core/wire/gauge';
 import type { MetalId } from '@/core/wire/metal';
 import type { Ware } from '@/core/stock/ware';
 import { SET_ASIDE_FOR, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { big, int, json, maybe, statement, text, type Columns } from './statement';
+import { big, int, json, maybe, text, type Columns } from '../columns';
+import { statement } from './statement';
 
 /** What is told of stock of every ware that goes out as a list. */
 const COMMON = {

@@ -1,6 +1,7 @@
 import type { Ware } from '@/core/stock/ware';
 import type { Tagged } from '@/core/tag';
-import { big, bool, int, many, maybe, text, statement } from './statement';
+import { big, bool, int, many, maybe, text } from '../columns';
+import { statement } from './statement';
 
 /** Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of their name; sizes of wire in whatever way they are written. */
 export const findStockSql = statement({

@@ -1,4 +1,4 @@
-import { int, text, uuid } from './statement';
+import { int, text, uuid } from '../columns';
 import type { Micrometres } from '@/core/units/length';
 import type { GaugeSystem } from '@/core/wire/gauge';
 import type { Finish, MetalId, Temper } from '@/core/wire/metal';

@@ -1,5 +1,6 @@
 import type { BadRow, Question, ImportState } from '@/data/models/lists';
-import { bool, float, int, json, maybe, text, uuid, statement } from './statement';
+import { bool, float, int, json, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** Finds a file by its id. */
 export const importFileSql = statement({

@@ -3,7 +3,8 @@ import type { CostUnits } from '@/core/units/money';
 import type { MovementKind } from '@/core/stock/movement';
 import type { Ware } from '@/core/stock/ware';
 import type { SupplyUnit } from '@/core/stock/amount';
-import { big, bool, date, float, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, date, float, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
 export const partsGivenBackSql = statement({

@@ -1,4 +1,5 @@
-import { big, bool, instant, many, text, type Column, type Columns, type Statement } from './statement';
+import { big, bool, instant, many, text, type Column, type Columns } from '../columns';
+import { type Statement } from './statement';
 
 const CURSOR_TYPES = {
   text: { column: text(), reads: /^.{0,400}$/s },

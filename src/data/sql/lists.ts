@@ -14,7 +14,8 @@ import { BATCH_COLUMNS, BATCH_GIVES } from './batches';
 import { SET_ASIDE_FOR, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
 import { list } from './list';
 import { LISTED_DELIVERY, LISTED_DELIVERY_GIVES } from './purchases';
-import { big, date, float, instant, int, json, many, maybe, statement, text, uuid } from './statement';
+import { big, date, float, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 const number = (by: string) => [{ by, as: 'int8' }] as const;
 const words = (by: string) => [{ by, as: 'text' }] as const;

@@ -1,6 +1,7 @@
 import type { PartKind } from '@/core/part/wantedPart';
 import { RESERVED_FOR_OTHERS } from './fragments';
-import { big, bool, int, many, maybe, text, type Columns, uuid, statement } from './statement';
+import { big, bool, int, many, maybe, text, type Columns, uuid } from '../columns';
+import { statement } from './statement';
 import { type BeadShape } from '@/core/bead/bead';
 import { type FindingKind } from '@/core/stock/finding';
 import { type OutlineKind } from '@/core/stone/stone';

@@ -1,7 +1,8 @@
 import type { MinorUnits } from '@/core/units/money';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Composition } from '@/core/pattern/composition';
-import { big, instant, int, json, many, maybe, statement, text, uuid } from './statement';
+import { big, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */
 export const lastPricesOfSql = statement({

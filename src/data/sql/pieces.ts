@@ -2,7 +2,8 @@ import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import type { MovementKind } from '@/core/stock/movement';
 import { SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { big, int, maybe, statement, text, uuid } from './statement';
+import { big, int, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** Opens a finished piece by its number; null when there is none. */
 export const namesOfPieceSql = statement({

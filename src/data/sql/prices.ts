@@ -1,6 +1,7 @@
 import type { MinorUnits, CostUnits } from '@/core/units/money';
 import type { PricedMetal } from '@/core/metalPrice/metalPrice';
-import { big, instant, int, many, maybe, text, uuid, statement } from './statement';
+import { big, instant, int, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** The last price known of every metal, by the session's clock. */
 export const lastMetalPricesSql = statement({

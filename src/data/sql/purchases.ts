@@ -3,7 +3,8 @@ import type { SharedBy } from '@/core/stock/delivery';
 import type { Ware } from '@/core/stock/ware';
 import type { SupplyUnit } from '@/core/stock/amount';
 import type { CostIs } from '@/core/stock/costIs';
-import { big, bool, float, instant, int, json, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, float, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 import { type ShadeGroup } from '@/core/bead/symmetricalSet';
 
 /** What to buy of everything that is short, by article. */

@@ -1,7 +1,8 @@
 import type { Ware, WireForm } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import { RESERVED_FOR_OTHERS, IN_TRAY } from './fragments';
-import { big, bool, int, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, int, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 
 /** A batch as it stands against what is free now; null when there is none of that number. */
 export const pickedForBatchSql = statement({

@@ -1,4 +1,5 @@
-import { bool, many, maybe, statement, text } from './statement';
+import { bool, many, maybe, text } from '../columns';
+import { statement } from './statement';
 
 const quoteIdentifier = (name: string): string => `"${name.replaceAll('"', '""')}"`;
 const quoteLiteral = (value: string): string => `'${value.replaceAll("'", "''")}'`;

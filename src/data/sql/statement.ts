@@ -1,37 +1,4 @@
-/** What PostgreSQL calls the type of a column or a parameter; arrays end in []. */
-export type SqlType =
-  'uuid' | 'int4' | 'int8' | 'float8' | 'text' | 'bool' | 'date' | 'timestamptz' | 'jsonb' | 'numeric';
-
-/** A column of a row, or a parameter. */
-export interface Column<Value> {
-  readonly type: SqlType | `${SqlType}[]`;
-  /** The type of its values, for the compiler only. */
-  readonly value?: Value;
-}
-
-export type Columns = Readonly<Record<string, Column<unknown>>>;
-
-/** Values by the names of their columns. */
-export type ValuesOf<Of extends Columns> = {
-  readonly [Name in keyof Of]: Of[Name] extends Column<infer Value> ? Value : never;
-};
-
-const of = <Value>(type: Column<Value>['type']): Column<Value> => ({ type });
-
-export const uuid = (): Column<string> => of('uuid');
-export const int = <Value extends number = number>(): Column<Value> => of('int4');
-/** A whole number of 64 bits: lengths, masses and money. */
-export const big = <Value extends number = number>(): Column<Value> => of('int8');
-export const float = (): Column<number> => of('float8');
-export const text = <Value extends string = string>(): Column<Value> => of('text');
-export const bool = (): Column<boolean> => of('bool');
-/** A calendar day, ISO. */
-export const date = (): Column<string> => of('date');
-export const instant = (): Column<Date> => of('timestamptz');
-export const json = <Value>(): Column<Value> => of('jsonb');
-/** A column that may be null. */
-export const maybe = <Value>({ type }: Column<Value>): Column<Value | null> => ({ type });
-export const many = <Value>({ type }: Column<Value>): Column<readonly Value[]> => of(`${type as SqlType}[]`);
+import type { Column, Columns, ValuesOf } from '../columns';
 
 /**
  * A statement in SQL, where SQL says it better than a model would: what works on sets, what takes the first of each, what compares.

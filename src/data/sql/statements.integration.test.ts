@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import pg from 'pg';
 import { describeStatement } from '../../../tests/support/describeStatement';
 import { pageStatement, sumsStatement, type List } from './list';
-import type { Columns, Statement } from './statement';
+import { type Columns } from '../columns';
+import { type Statement } from './statement';
 
 const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
 beforeAll(() => client.connect());

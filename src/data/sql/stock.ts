@@ -4,7 +4,8 @@ import type { WireForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
 import type { MetalId } from '@/core/wire/metal';
 import { RESERVED_FOR_OTHERS, SET_ASIDE_FOR, IN_TRAY, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { big, bool, date, int, json, many, maybe, text, uuid, statement } from './statement';
+import { big, bool, date, int, json, many, maybe, text, uuid } from '../columns';
+import { statement } from './statement';
 import { type HoleAxis, type OutlineKind } from '@/core/stone/stone';
 import { type Vec } from '@/core/geometry/vector';
 

@@ -1,4 +1,5 @@
-import { statement, text } from './statement';
+import { text } from '../columns';
+import { statement } from './statement';
 
 /** How long who is to run alone waits for those before it: while it does, newcomers wait behind it. */
 const TURN = '2s';

@@ -1,10 +1,14 @@
 import type { PlanningState } from '@/core/batch/batchState';
+import { type RowIn } from '@/data/table';
 import { rightNow } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Batch } from '@/data/models/batches';
 
 type BatchValues = Partial<
-  Pick<Batch, 'name' | 'dueOn' | 'notes' | 'state' | 'version' | 'planning' | 'planningKey' | 'planningSaid'>
+  Pick<
+    RowIn<typeof Batch>,
+    'name' | 'dueOn' | 'notes' | 'state' | 'version' | 'planning' | 'planningKey' | 'planningSaid'
+  >
 >;
 
 /** A batch whose cuts are not planned. */

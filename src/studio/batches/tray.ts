@@ -1,6 +1,7 @@
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { tag } from '@/core/tag';
 import type { Micrometres } from '@/core/units/length';
+import { type RowIn } from '@/data/table';
 import type { Tx } from '@/data/inStudio';
 import { BatchCutRow, BatchPiece, Reservation } from '@/data/models/batches';
 import { reserveCutWiresSql } from '@/data/sql/reservations';
@@ -56,7 +57,7 @@ function wireOf({
   piece,
   cutIndex,
   copy,
-}: Pick<BatchCutRow, (typeof WHICH_WIRE)[number]>): CutOfBatch | null {
+}: Pick<RowIn<typeof BatchCutRow>, (typeof WHICH_WIRE)[number]>): CutOfBatch | null {
   return line === null || piece === null || cutIndex === null || copy === null
     ? null
     : { line, piece, cutIndex, copy };
@@ -85,7 +86,7 @@ function actOf({
   cutIndex,
   copy,
   ...act
-}: Pick<BatchCutRow, (typeof ACT_COLUMNS)[number]>): BatchAct {
+}: Pick<RowIn<typeof BatchCutRow>, (typeof ACT_COLUMNS)[number]>): BatchAct {
   const wire = wireOf({ line, piece, cutIndex, copy });
   return { ...act, length, cut: wire && { ...wire, name, planned: plannedUm ?? length } };
 }

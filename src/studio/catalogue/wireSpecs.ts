@@ -1,6 +1,6 @@
 import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
-import { type ValuesOf } from '@/data/sql/statement';
+import { type ValuesOf } from '@/data/columns';
 import { SPEC_GIVES } from '@/data/sql/fragments';
 import type { Tx } from '@/data/inStudio';
 import { WireSpecRow } from '@/data/models/stock';

@@ -5,6 +5,7 @@ import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
 import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import { METAL_IDS, metalOf, type MetalId } from '@/core/wire/metal';
+import { type RowIn } from '@/data/table';
 import type { Tx } from '@/data/inStudio';
 import { Movement, StockPiece, Article } from '@/data/models/stock';
 import { setBalancesSql } from '@/data/sql/ledger';
@@ -54,7 +55,7 @@ const heldOf = ({
   costUnits,
   emptyMassUg,
   ...stock
-}: Pick<StockPiece, (typeof HELD_COLUMNS)[number]>): HeldStock => ({
+}: Pick<RowIn<typeof StockPiece>, (typeof HELD_COLUMNS)[number]>): HeldStock => ({
   ...stock,
   id: stockPieceId,
   cost: costUnits,

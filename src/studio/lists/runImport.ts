@@ -3,6 +3,7 @@ import { tag } from '@/core/tag';
 import { minor } from '@/core/units/money';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { Lot } from '@/data/models/purchases';
+import type { NewIn } from '@/data/table';
 import { Post } from '@/data/models/studio';
 import { StockPiece } from '@/data/models/stock';
 import { namesOfJarsSql } from '@/data/sql/imports';
@@ -89,7 +90,7 @@ async function open(
   const articles = new Map<string, { articleId: string; sortKey: string }>();
   const today = todayOf(tx.session);
   const aside: { readonly id: string; readonly note: string }[] = [];
-  const lots: Parameters<typeof tx.add<Lot>>[1][number][] = [];
+  const lots: NewIn<typeof Lot>[] = [];
   for (const [index, { row }] of rows.entries()) {
     const { articleKey, purchase, spoolType = '', emptyMass = null } = row;
     const article = (articleKey === '' ? undefined : articles.get(articleKey)) ?? (await row.article(tx));

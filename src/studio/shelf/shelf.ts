@@ -5,6 +5,7 @@ import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
+import { type RowIn } from '@/data/table';
 import { shelfList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
@@ -53,7 +54,7 @@ export const SHELF_SORTINGS = shelfList.orders;
 const PAGE = 40;
 
 type Outlay = Pick<
-  Piece,
+  RowIn<typeof Piece>,
   | 'wireCost'
   | 'suppliesCost'
   | 'suppliesReplacement'

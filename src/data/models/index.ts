@@ -1,0 +1,10 @@
+/** All tables, so that whoever opens the database has them tied to it. */
+import './batches';
+import './books';
+import './drawers';
+import './lists';
+import './making';
+import './metal';
+import './purchases';
+import './stock';
+import './studio';
