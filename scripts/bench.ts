@@ -192,9 +192,15 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
   });
 }
 
-/** "./run bench" measures everything; with names (script, making, rack, growth, ledger, import, redraw, cutting) only those, for working on them. */
+/** What can be measured by itself. */
+const PARTS = ['script', 'making', 'rack', 'growth', 'ledger', 'import', 'cutting', 'redraw', 'pieces'];
+
+/** "./run bench" measures everything; with names of {@link PARTS} only those, for working on them. */
 runCommand(async () => {
   const asked = process.argv.slice(2);
+  const unknown = asked.filter((part) => !PARTS.includes(part));
+  if (unknown.length > 0)
+    throw new Refusal(`There is no ${unknown.join(', ')} to measure; there are ${PARTS.join(', ')}.`);
   const wanted = (part: string) => asked.length === 0 || asked.includes(part);
   ensureBuilt();
   if (wanted('script')) await measureScript();
