@@ -14,6 +14,34 @@ const SQL = [`Literal[value=${TEXT}]`, `TemplateElement[value.raw=${TEXT}]`].map
   message: 'SQL stands in src/data/sql; a single table is asked through its model.',
 }));
 
+/** Tables that one room alone writes, and the statements that write them. */
+const WRITERS = [
+  {
+    room: 'batches',
+    tables: 'Batch|BatchLineRow|BatchCutRow|BatchPiece|CuttingPlanRow',
+    statements: 'addActs|forgetLostCuts|bearWaste',
+  },
+  {
+    room: 'reservations',
+    tables: 'Reservation|ReservationLoss',
+    statements: '(reserve(CutWires|Stock|ByHand)|release(Uncut|Excess)|emptyTray)',
+  },
+  { room: 'ledger', tables: 'Movement|MadeLabour', statements: 'setBalances|closeMonth' },
+];
+
+const notWriting = ({ room, tables, statements }) =>
+  [
+    `CallExpression[callee.property.name=/^(add|put|change|remove)$/][arguments.0.name=/^(${tables})$/]`,
+    `Identifier[name=/^(${statements})Sql$/]`,
+  ].map((selector) => ({ selector, message: `src/studio/${room} alone writes this.` }));
+
+/** What a room may not say; rules of one name do not add up, so that the rules of all come with those of each. */
+const restrict = (files, writers) => ({
+  files: [files],
+  ignores: ['**/*.test.ts'],
+  rules: { 'no-restricted-syntax': ['error', GLOSSARY, ...SQL, ...writers.flatMap(notWriting)] },
+});
+
 export default tseslint.config(
   { ignores: ['node_modules/', '.next/', '.data/', 'next-env.d.ts', 'test-results/', 'playwright-report/'] },
   ...tseslint.configs.recommended,
@@ -72,6 +100,13 @@ export default tseslint.config(
     ignores: ['src/data/sql/**', 'src/data/migrations/**', 'src/core/**', 'src/ui/**', '**/*.test.ts'],
     rules: { 'no-restricted-syntax': ['error', GLOSSARY, ...SQL] },
   },
+  restrict('src/studio/**', WRITERS),
+  ...WRITERS.map(({ room }) =>
+    restrict(
+      `src/studio/${room}/**`,
+      WRITERS.filter((each) => each.room !== room),
+    ),
+  ),
   // The commands a person runs talk to that person through the console.
   { files: ['scripts/**', 'tests/**'], rules: { 'no-console': 'off' } },
 );

@@ -1,8 +1,10 @@
 import type { PlanningState } from '@/core/batch/batchState';
+import { cost, type CostUnits } from '@/core/units/money';
+import { bearWasteSql } from '@/data/sql/batches';
 import { type RowIn } from '@/data/table';
 import { rightNow } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
-import { Batch } from '@/data/models/batches';
+import { Batch, BatchPiece, BatchCutRow } from '@/data/models/batches';
 
 type BatchValues = Partial<
   Pick<
@@ -45,3 +47,36 @@ export async function planningBegins(tx: Tx, batchId: string, planningKey: strin
     { planning: 'working', planningKey, planningSaid: 'reading the rack', planningBeat: rightNow() },
   );
 }
+
+/** Which piece of a batch. */
+interface PieceOfBatch {
+  readonly batchId: string;
+  readonly line: number;
+  readonly piece: number;
+}
+
+/** Writes down that a piece of a batch is made. */
+export const notePieceMade = (tx: Tx, { batchId, line, piece }: PieceOfBatch, pieceId: string): Promise<void> =>
+  tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
+
+/** Forgets that a piece of a batch is made; its wires bear no waste then. */
+export async function forgetPieceMade(tx: Tx, { batchId, line, piece }: PieceOfBatch): Promise<void> {
+  await tx.remove(BatchPiece, { batchId, line, piece });
+  await tx.change(BatchCutRow, { batchId, line, piece }, { scrapShare: cost(0), spoilageShare: cost(0) });
+}
+
+/** What a wire that was cut bears of the scrap and the spoilage of its batch. */
+export interface WasteBorne {
+  readonly act: number;
+  readonly scrap: CostUnits;
+  readonly spoilage: CostUnits;
+}
+
+/** Writes down what wires of a batch bear of its waste. */
+export const noteWaste = (tx: Tx, batchId: string, borne: readonly WasteBorne[]): Promise<void> =>
+  tx.execute(bearWasteSql, {
+    batchId,
+    acts: borne.map(({ act }) => act),
+    scraps: borne.map(({ scrap }) => scrap),
+    spoilages: borne.map(({ spoilage }) => spoilage),
+  });

@@ -1,10 +1,10 @@
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { tag } from '@/core/tag';
 import type { Micrometres } from '@/core/units/length';
+import { releaseStock, reserveCutWires } from '../reservations/reservations';
 import { type RowIn } from '@/data/table';
 import type { Tx } from '@/data/inStudio';
-import { BatchCutRow, BatchPiece, Reservation } from '@/data/models/batches';
-import { reserveCutWiresSql } from '@/data/sql/reservations';
+import { BatchCutRow, BatchPiece } from '@/data/models/batches';
 import { forgetLostCutsSql, addActsSql, lockedBatchSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
 import type { Planning } from '@/core/batch/batchState';
@@ -131,7 +131,7 @@ export async function forgetAct(
   batchId: string,
   { act, cutId }: Pick<Act, 'act' | 'cutId'>,
 ): Promise<void> {
-  if (cutId !== null) await tx.remove(Reservation, { batchId, stockPieceId: cutId });
+  if (cutId !== null) await releaseStock(tx, batchId, cutId);
   await tx.remove(BatchCutRow, { batchId, act });
 }
 
@@ -178,6 +178,6 @@ export const madeCounts = ({ made }: Progress): Map<number, number> =>
  */
 export async function reserveTray(tx: Tx, batchId: string): Promise<number> {
   const gone = await tx.rows(forgetLostCutsSql, { batchId });
-  await tx.execute(reserveCutWiresSql, { batchId });
+  await reserveCutWires(tx, batchId);
   return gone.length;
 }

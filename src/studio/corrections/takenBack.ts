@@ -1,7 +1,5 @@
-import { cost } from '@/core/units/money';
-import { setBatch } from '../batches/batchRecord';
+import { setBatch, forgetPieceMade } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
-import { BatchCutRow, BatchPiece } from '@/data/models/batches';
 import { partsGivenBackSql } from '@/data/sql/ledger';
 import { specsPlannedAgainSql, placeOfMadePieceSql } from '@/data/sql/batches';
 import { dropPlans } from '../batches/plansKept';
@@ -33,8 +31,7 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
       batchId,
       planned.map(({ specId }) => specId),
     );
-  await tx.remove(BatchPiece, { pieceId });
-  await tx.change(BatchCutRow, { batchId, line, piece }, { scrapShare: cost(0), spoilageShare: cost(0) });
+  await forgetPieceMade(tx, { batchId, line, piece });
   // Nothing is set aside for a batch that was cancelled meanwhile.
   if (state === 'cancelled') return;
   await setBatch(tx, batchId, { state: 'open' });

@@ -2,13 +2,7 @@ import type { Purpose } from '@/core/batch/batchState';
 import { atMost } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Reservation, ReservationLoss } from '@/data/models/batches';
-import {
-  reservedOfStockSql,
-  releaseExcessSql,
-  releaseUncutSql,
-  reserveByHandSql,
-  reserveStockSql,
-} from '@/data/sql/reservations';
+import { reservedOfStockSql, releaseExcessSql, releaseUncutSql, reserveByHandSql, reserveStockSql, reserveCutWiresSql, emptyTraySql } from '@/data/sql/reservations';
 
 /** So much of a stock piece, for a batch. */
 export interface ReservedStock {
@@ -117,3 +111,17 @@ export async function takeReserved(tx: Tx, batchId: string, id: string, quantity
   await tx.remove(Reservation, { batchId, stockPieceId: id, quantity: atMost(quantity) });
   await Reservation.decrement({ quantity }, { where: { batchId, stockPieceId: id } });
 }
+
+/** Sets a stock piece free that was set aside for a batch. */
+export const releaseStock = (tx: Tx, batchId: string, stockPieceId: string): Promise<unknown> =>
+  tx.remove(Reservation, { batchId, stockPieceId });
+
+/** Sets the wires aside for a batch that are cut for it and of which no piece is made yet. */
+export const reserveCutWires = (tx: Tx, batchId: string): Promise<void> =>
+  tx.execute(reserveCutWiresSql, { batchId });
+
+/** Sets the wires free that were cut for a piece of a batch: they are in the piece. */
+export const emptyTray = (
+  tx: Tx,
+  piece: { readonly batchId: string; readonly line: number; readonly piece: number },
+): Promise<void> => tx.execute(emptyTraySql, piece);

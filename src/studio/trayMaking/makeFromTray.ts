@@ -2,15 +2,14 @@ import { linesToMake, piecesReady } from '@/core/batch/batch';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money';
-import { NOT_PLANNED, setBatch } from '../batches/batchRecord';
+import { NOT_PLANNED, setBatch, noteWaste, notePieceMade } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
-import { BatchLineRow, BatchPiece, Reservation } from '@/data/models/batches';
-import { emptyTraySql } from '@/data/sql/reservations';
-import { bearWasteSql, wastesOfPieceSql, pieceMadeOfSql } from '@/data/sql/batches';
+import { BatchLineRow, Reservation } from '@/data/models/batches';
+import { wastesOfPieceSql, pieceMadeOfSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from '../batches/batches';
-import { takeReserved } from '../reservations/reservations';
+import { takeReserved, emptyTray } from '../reservations/reservations';
 import { dropEverything } from '../batches/plansKept';
 import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
 
@@ -73,12 +72,7 @@ export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise
     });
     return { act, scrap, spoilage };
   });
-  await tx.execute(bearWasteSql, {
-    batchId,
-    acts: borne.map(({ act }) => act),
-    scraps: borne.map(({ scrap }) => scrap),
-    spoilages: borne.map(({ spoilage }) => spoilage),
-  });
+  await noteWaste(tx, batchId, borne);
   return {
     scrap: sumCosts(borne.map(({ scrap }) => scrap)),
     spoilage: sumCosts(borne.map(({ spoilage }) => spoilage)),
@@ -103,8 +97,8 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
 /** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */
 export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<void> {
   const { batchId, line, piece } = tray;
-  await tx.execute(emptyTraySql, { batchId, line, piece });
-  await tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
+  await emptyTray(tx, { batchId, line, piece });
+  await notePieceMade(tx, { batchId, line, piece }, pieceId);
   const progress = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
   const left = linesToMake(await linesOf(tx, [batchId]), madeCounts(progress));
   if (left.some(({ count }) => count > 0)) return;
