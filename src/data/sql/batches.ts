@@ -84,7 +84,9 @@ export const linesBegunSql = statement({
     body: json<PatternBody>(),
     stoneId: maybe(uuid()),
     cuts: int(),
+    /** The pieces that wires are cut for: the first so many. */
     pieces: int(),
+    /** Whether a piece of it is made: its stone is in the piece. */
     isMade: bool(),
   },
   text: `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
@@ -201,6 +203,7 @@ export const actsAtTableSql = statement({
     name: text(),
     length: big<Micrometres>(),
     reason: text(),
+    /** The stock piece that it was cut from, and what it is now. */
     from: int(),
     became: maybe(int()),
     who: text(),

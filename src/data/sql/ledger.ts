@@ -183,6 +183,7 @@ export const historyOfSql = statement({
     quantity: big(),
     cost: maybe(big<CostUnits>()),
     reason: text(),
+    /** The finished piece it went into. */
     pieceNumber: maybe(int()),
     pieceName: maybe(text()),
     reverses: maybe(big()),

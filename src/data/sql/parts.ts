@@ -14,11 +14,13 @@ const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM sto
 export const partsByNameSql = statement({
   takes: { batchId: maybe(uuid()), keys: many(text()) },
   gives: {
+    /** Of the name that the part goes by. */
     key: text(),
     articleId: uuid(),
     article: text(),
     ware: text<PartKind['ware']>(),
     free: big(),
+    /** Whether it was said once, or is called the same; otherwise it was looked for by what is wanted. */
     isNamed: bool(),
   },
   text: `SELECT known.key, a.article_id AS "articleId", a.name AS article, a.ware, ${FREE} AS free, true AS "isNamed"
@@ -55,6 +57,7 @@ export const packsToChooseFromSql = statement({
     articleId: uuid(),
     name: text(),
     place: maybe(text()),
+    /** What of it is free for this piece. */
     free: big(),
   },
   text: `SELECT ${COLUMNS} FROM ${FROM} 

@@ -60,9 +60,11 @@ export const linesOfDeliverySql = statement({
     unit: maybe(text<SupplyUnit>()),
     quantity: big(),
     costIs: text<CostIs>(),
+    /** Before postage and tax, in the invoice's currency. */
     goods: big<MinorUnits>(),
     postage: big<MinorUnits>(),
     tax: big<MinorUnits>(),
+    /** What the stock carries, in the studio's currency. */
     cost: big<MinorUnits>(),
   },
   text: `SELECT a.ware, p.number, a.name, s.unit, l.quantity, l.cost_is AS "costIs", l.paid - l.postage_share - l.tax_share AS goods,
@@ -79,6 +81,7 @@ export const lotOfStockSql = statement({
   gives: {
     boughtOn: text(),
     supplier: maybe(text()),
+    /** The label wire was bought under; null for other wares. */
     label: maybe(text()),
     price: maybe(big<MinorUnits>()),
     quantity: big(),
@@ -86,7 +89,9 @@ export const lotOfStockSql = statement({
     paid: maybe(big<MinorUnits>()),
     paidCurrency: text(),
     costIs: text<CostIs>(),
+    /** Number of the delivery it came with; null when it came by itself. */
     delivery: maybe(int()),
+    /** What of the price is postage and tax, in the currency it was paid in. */
     extras: maybe(big<MinorUnits>()),
   },
   text: `SELECT l.bought_on::text AS "boughtOn", u.name AS supplier, l.gauge_number || ' ' || l.gauge_system AS label, l.price, l.quantity,

@@ -79,6 +79,7 @@ export const freeWiresOfSql = statement({
     form: text<WireForm>(),
     isOffCut: bool(),
     place: maybe(text()),
+    /** What is free of it. */
     length: big<Micrometres>(),
   },
   text: `SELECT c.* FROM unnest($specIds::uuid[]) AS wanted(spec_id) CROSS JOIN LATERAL (

@@ -56,8 +56,11 @@ interface PieceOfBatch {
 }
 
 /** Writes down that a piece of a batch is made. */
-export const notePieceMade = (tx: Tx, { batchId, line, piece }: PieceOfBatch, pieceId: string): Promise<void> =>
-  tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
+export const notePieceMade = (
+  tx: Tx,
+  { batchId, line, piece }: PieceOfBatch,
+  pieceId: string,
+): Promise<void> => tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
 
 /** Forgets that a piece of a batch is made; its wires bear no waste then. */
 export async function forgetPieceMade(tx: Tx, { batchId, line, piece }: PieceOfBatch): Promise<void> {

@@ -14,7 +14,6 @@ import { enoughFor, type Enough, type PartNeed, type WireNeed } from '@/core/bat
 import { substitutesFor } from '@/core/batch/substitutes';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { toBuy } from '@/core/stock/toBuy';
-import type { Ware } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import { type RowOf } from '@/data/sql/statement';
@@ -159,13 +158,7 @@ export interface PlanView {
 }
 
 /** Something that is set aside for a batch in the drawers. */
-export interface PickedPart {
-  readonly ware: Exclude<Ware, 'wire' | 'scrap'>;
-  readonly number: number;
-  readonly name: string;
-  readonly place: string | null;
-  readonly quantity: number;
-}
+export type PickedPart = RowOf<typeof pickedForBatchSql>;
 
 /** Everything about a batch. */
 export interface BatchView extends Omit<BatchRow, 'id'> {

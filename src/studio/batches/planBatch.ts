@@ -11,6 +11,7 @@ import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { numberOnTag, tag } from '@/core/tag';
 import type { Texts } from '@/core/parameter/readTexts';
 import { METAL_IDS } from '@/core/wire/metal';
+import { type RowOf } from '@/data/sql/statement';
 import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BatchLineRow } from '@/data/models/batches';
@@ -36,12 +37,7 @@ export interface BatchBase {
 }
 
 /** A stone that a line is made for. */
-interface ChosenStone extends StoneMeasures {
-  readonly id: string;
-  readonly number: number;
-  readonly setAsideFor: string;
-  readonly taken: number;
-}
+type ChosenStone = RowOf<typeof stonesOfNumbersSql>;
 
 interface LineRow {
   readonly patternId: string;
@@ -125,15 +121,7 @@ async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string
 }
 
 /** A line of which wires are cut already: what it makes stands. */
-interface LineBegun extends Pick<LineRow, 'patternId' | 'revision' | 'wanted' | 'body'> {
-  readonly line: number;
-  readonly stoneId: string | null;
-  /** Whether a piece of it is made: its stone is in the piece. */
-  readonly isMade: boolean;
-  readonly cuts: number;
-  /** The pieces that wires are cut for: the first so many. */
-  readonly pieces: number;
-}
+type LineBegun = RowOf<typeof linesBegunSql>;
 
 const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> => tx.rows(linesBegunSql, { batchId });
 

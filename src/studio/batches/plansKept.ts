@@ -1,14 +1,11 @@
-import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { CuttingPlanRow } from '@/data/models/batches';
 import { plansOfBatchSql } from '@/data/sql/batches';
 import { releaseAll, releaseUncut } from '../reservations/reservations';
 
 /** How the wires of one spec are to be cut for a batch. */
-export interface PlanOfSpec {
-  readonly specId: string;
-  readonly plan: CuttingPlanKept;
-}
+export type PlanOfSpec = RowOf<typeof plansOfBatchSql>;
 
 /** The cutting plans of a batch, in the order that they are cut: by metal, size and temper. */
 export const plansKept = (tx: Tx, batchId: string): Promise<PlanOfSpec[]> =>

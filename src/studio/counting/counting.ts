@@ -3,6 +3,7 @@ import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amo
 import type { StockForm, Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { Count, CountLineRow } from '@/data/models/lists';
 import { Place } from '@/data/models/stock';
@@ -83,14 +84,7 @@ export function startCount(
   );
 }
 
-interface CountRow {
-  readonly countId: string;
-  readonly number: number;
-  readonly placeName: string;
-  readonly startedAt: Date;
-  readonly startedBy: string;
-  readonly postedAt: Date | null;
-}
+type CountRow = RowOf<typeof countOfNumberSql>;
 
 const countNumbered = (tx: Tx, number: number): Promise<CountRow | undefined> =>
   tx.row(countOfNumberSql, { number });
@@ -115,11 +109,7 @@ async function linesOf(tx: Tx, countId: string): Promise<CountLine[]> {
 }
 
 /** A past or running count in the list. */
-export interface CountSummary extends Omit<CountRow, 'countId'> {
-  readonly lines: number;
-  readonly counted: number;
-  readonly differences: number;
-}
+export type CountSummary = RowOf<typeof countsInBriefSql>;
 
 export function listCounts(session: StudioSession): Promise<CountSummary[]> {
   return look(session, (tx) => tx.rows(countsInBriefSql, {}));

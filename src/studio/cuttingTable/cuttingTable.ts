@@ -1,9 +1,9 @@
+import { type RowOf } from '@/data/sql/statement';
 import { actsAtTableSql, markOfBatchSql, markOfNumberSql } from '@/data/sql/batches';
 import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
 import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
 import type { PatternCut } from '@/core/pattern/pattern';
-import type { Micrometres } from '@/core/units/length';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
@@ -22,18 +22,7 @@ export interface NextCut {
 }
 
 /** Something that was done at the table. */
-export interface TableAct {
-  readonly act: number;
-  readonly kind: 'cut' | 'miscut';
-  readonly name: string;
-  readonly length: Micrometres;
-  readonly reason: string;
-  /** The stock piece that it was cut from, and what it is now. */
-  readonly from: number;
-  readonly became: number | null;
-  readonly who: string;
-  readonly at: Date;
-}
+export type TableAct = RowOf<typeof actsAtTableSql>;
 
 /** The cutting table of a batch. */
 export interface CuttingTable extends PlanningStanding {

@@ -1,14 +1,12 @@
 import type { SharedBy } from '@/core/stock/delivery';
-import type { SupplyUnit } from '@/core/stock/amount';
-import type { CostIs } from '@/core/stock/costIs';
 import type { MinorUnits } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
 import { deliveryList } from '@/data/sql/lists';
 import { readPage } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { linesOfDeliverySql, deliveryOfNumberSql } from '@/data/sql/purchases';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { linesAgain, type LineAgain } from './again';
-import type { DeliveredWare } from './delivery.input';
 
 /** A delivery in the list of them. Its amounts are in the invoice's currency. */
 export interface DeliveryListed {
@@ -25,20 +23,7 @@ export interface DeliveryListed {
 }
 
 /** A line of a delivery, with what it came to. */
-export interface DeliveredLine {
-  readonly ware: DeliveredWare;
-  readonly number: number;
-  readonly name: string;
-  readonly unit: SupplyUnit | null;
-  readonly quantity: number;
-  readonly costIs: CostIs;
-  /** Before postage and tax, in the invoice's currency. */
-  readonly goods: MinorUnits;
-  readonly postage: MinorUnits;
-  readonly tax: MinorUnits;
-  /** What the stock carries, in the studio's currency. */
-  readonly cost: MinorUnits;
-}
+export type DeliveredLine = RowOf<typeof linesOfDeliverySql>;
 
 export interface DeliveryView extends Omit<DeliveryListed, 'lines'> {
   readonly receivedAt: Date;
@@ -67,9 +52,7 @@ export function listDeliveries(session: StudioSession, after?: string): Promise<
   });
 }
 
-interface DeliveryRow extends Omit<DeliveryView, 'lines'> {
-  readonly deliveryId: string;
-}
+type DeliveryRow = RowOf<typeof deliveryOfNumberSql>;
 
 const deliveryNumbered = (tx: Tx, number: number): Promise<DeliveryRow | undefined> =>
   tx.row(deliveryOfNumberSql, { number });

@@ -1,5 +1,6 @@
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import {
   freeOfArticlesSql,
@@ -10,16 +11,7 @@ import {
 } from '@/data/sql/parts';
 
 /** What a part of a pattern is in the drawers, and how much of it is free. */
-export interface FreePart {
-  /** Of the name that the part goes by. */
-  readonly key: string;
-  readonly articleId: string;
-  readonly article: string;
-  readonly ware: PartKind['ware'];
-  readonly free: number;
-  /** Whether it was said once, or is called the same; otherwise it was looked for by what is wanted. */
-  readonly isNamed: boolean;
-}
+export type FreePart = RowOf<typeof partsByNameSql>;
 
 /** Kinds that are looked through for a part by what is wanted; a studio has some hundred. */
 const MOST_KINDS = 10_000;

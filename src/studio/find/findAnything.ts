@@ -1,6 +1,6 @@
 import { anywhere, escapePattern } from '../kernel/called';
+import { type RowOf } from '@/data/sql/statement';
 import { findKindsSql, findStockSql, findNamedSql } from '@/data/sql/find';
-import type { Ware } from '@/core/stock/ware';
 import { pathOf, readTag, tag, TAG_PATHS, type Tagged } from '@/core/tag';
 import { TECHNIQUES } from '@/core/techniques/registry';
 import { takesWire } from '@/core/technique/technique';
@@ -19,15 +19,7 @@ export interface Found {
 const MOST = 6;
 
 /** A kind of stock, with how its list is narrowed to it. */
-interface KindRow {
-  readonly ware: Ware;
-  readonly name: string;
-  readonly pieces: number;
-  readonly metal: string | null;
-  readonly profile: string | null;
-  readonly temper: string | null;
-  readonly gauge: string | null;
-}
+type KindRow = RowOf<typeof findKindsSql>;
 
 /**
  * Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of

@@ -1,3 +1,4 @@
+import { type RowOf } from '@/data/sql/statement';
 import { beadsOverSql, wiresThroughSql } from '@/data/sql/stock';
 import { leastHole, thickestThrough, type HoleFinish } from '@/core/bead/holeFit';
 import type { Micrometres } from '@/core/units/length';
@@ -24,14 +25,7 @@ export function wiresForHole(
 }
 
 /** Beads in stock that a wire passes. */
-export interface PassingBead {
-  readonly number: number;
-  readonly name: string;
-  readonly hole: Micrometres;
-  readonly count: number;
-  /** Whether the wire passes doubled as well. */
-  readonly doubled: boolean;
-}
+export type PassingBead = RowOf<typeof beadsOverSql>;
 
 /** The beads and drilled stones in stock that a wire of a width passes, tightest hole first. */
 export function beadsForWire(

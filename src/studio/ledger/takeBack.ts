@@ -1,27 +1,14 @@
 import { sayDay } from '@/core/calendar/day';
-import type { MovementKind } from '@/core/stock/movement';
 import { tag } from '@/core/tag';
-import { cost, type CostUnits } from '@/core/units/money';
+import { cost } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { movedSinceSql, movementsOfPostSql } from '@/data/sql/ledger';
 import { refused } from '../kernel/outcome';
 import { lockStock, Posting } from './posting';
 
 /** A movement that is to be taken back. */
-export interface Undone {
-  readonly id: number;
-  readonly postKey: string;
-  readonly kind: MovementKind;
-  readonly stockPieceId: string;
-  readonly articleId: string;
-  readonly quantity: number;
-  readonly cost: CostUnits;
-  readonly lotId: string | null;
-  readonly pieceId: string | null;
-  readonly batchId: string | null;
-  readonly reverses: number | null;
-  readonly reversed: boolean;
-}
+export type Undone = RowOf<typeof movementsOfPostSql>;
 
 /** Everything that was posted under a key. */
 export const movementsOf = (tx: Tx, postKey: string): Promise<Undone[]> =>

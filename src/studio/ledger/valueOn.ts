@@ -1,5 +1,6 @@
 import { WARES, type Ware } from '@/core/stock/ware';
 import { cost, type CostUnits } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { valueOnDaySql, lastClosingSql, valueNowSql } from '@/data/sql/ledger';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
@@ -28,11 +29,7 @@ export async function stockValueOn(session: StudioSession, day?: string): Promis
   return look(session, async (tx) => valueOf(day, await valuesOn(tx, day)));
 }
 
-interface Row {
-  readonly ware: Ware;
-  readonly cost: number;
-  readonly articles: number;
-}
+type Row = RowOf<typeof valueNowSql>;
 
 function valueOf(day: string, rows: readonly Row[]): StockValue {
   const wares = WARES.flatMap((ware): WareValue[] => {

@@ -1,7 +1,6 @@
+import { type RowOf } from '@/data/sql/statement';
 import { ledgerAfterSql } from '@/data/sql/ledger';
-import type { MovementKind } from '@/core/stock/movement';
-import { plainAmountOf, type SupplyUnit } from '@/core/stock/amount';
-import type { Ware } from '@/core/stock/ware';
+import { plainAmountOf } from '@/core/stock/amount';
 import { tag } from '@/core/tag';
 import { plainCost, type CostUnits } from '@/core/units/money';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
@@ -36,21 +35,7 @@ async function* exportStock(session: StudioSession, id: string): AsyncGenerator<
   }
 }
 
-interface LedgerRow {
-  readonly id: number;
-  readonly at: Date;
-  readonly who: string;
-  readonly kind: MovementKind;
-  readonly ware: Ware;
-  readonly number: number;
-  readonly article: string;
-  readonly unit: SupplyUnit | null;
-  readonly quantity: number;
-  readonly cost: CostUnits;
-  readonly reason: string;
-  readonly piece: number | null;
-  readonly reverses: number | null;
-}
+type LedgerRow = RowOf<typeof ledgerAfterSql>;
 
 /** The ledger goes out only: what has happened cannot be brought in. */
 async function* exportLedger(session: StudioSession): AsyncGenerator<string> {

@@ -1,9 +1,10 @@
+import { type RowOf } from '@/data/sql/statement';
 import type { BadRow, ImportState, Mapping, Mends } from '@/data/models/lists';
 import { isUUID } from 'class-validator';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { noteImportSql, importFileSql } from '@/data/sql/imports';
 import type { StudioSession } from '../kernel/useCase';
-import type { Answers, Question } from './questions';
+import type { Question } from './questions';
 import type { ListColumn, StockList } from './stockList';
 import { readTypedDay } from '@/core/calendar/typedDay';
 import { bareTitle, type TableRow } from './table';
@@ -76,23 +77,7 @@ function holdsDays(rows: readonly TableRow[], at: number): boolean {
 }
 
 /** A file as it is kept. */
-export interface ImportRow {
-  readonly list: string;
-  readonly fileName: string;
-  readonly content: string;
-  readonly mapping: Mapping;
-  readonly state: ImportState;
-  readonly done: number;
-  readonly total: number;
-  readonly good: number;
-  readonly bad: readonly BadRow[];
-  readonly message: string;
-  readonly stalled: boolean;
-  readonly answers: Answers;
-  readonly mends: Mends;
-  readonly questions: readonly Question[];
-  readonly passedOver: number;
-}
+export type ImportRow = RowOf<typeof importFileSql>;
 
 /** Finds a file by its id. */
 export const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefined> =>

@@ -4,9 +4,10 @@ import { partKey } from '@/core/part/partKey';
 import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
 import { expectedSale } from '@/core/costing/expectedSale';
 import { forecast } from '@/core/costing/forecast';
-import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import { minutesOf } from '@/core/pattern/pattern';
 import { HORIZON, minutesUntil, scheduleJobs } from '@/core/schedule/schedule';
 import type { MinorUnits } from '@/core/units/money';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { agesOfSql } from '@/data/sql/stock';
 import { patternsMostMadeSql } from '@/data/sql/patterns';
@@ -123,12 +124,7 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
   };
 }
 
-interface PatternRow {
-  readonly number: number;
-  readonly name: string;
-  readonly body: PatternBody;
-  readonly price: MinorUnits | null;
-}
+type PatternRow = RowOf<typeof patternsMostMadeSql>;
 
 /** What a piece of each pattern would sell for, and what of that would be left for the hours. */
 async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {

@@ -3,10 +3,10 @@ import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/
 import { findingsMade } from '@/core/plan/findingsMade';
 import { um, type Micrometres } from '@/core/units/length';
 import { describeMetal } from '@/core/wire/spec';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { lengthFreeSql, wiresToChooseFromSql } from '@/data/sql/reservations';
 import { batchesBegunSql, wiresInTraySql } from '@/data/sql/batches';
-import type { WireForm } from '@/core/stock/ware';
 import { piecesReady } from '@/core/batch/batch';
 import { batchNumbered, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
@@ -18,13 +18,7 @@ import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { bodyShownTo, showPattern, type PatternView } from '../patterns/patterns';
 
 /** A stock piece that a cut may be taken from. */
-export interface Choice {
-  readonly id: string;
-  readonly number: number;
-  readonly specId: string;
-  readonly form: WireForm;
-  readonly length: Micrometres;
-}
+export type Choice = RowOf<typeof wiresToChooseFromSql>;
 
 /** Everything the bench shows before a piece is made. */
 export interface MakingProposal {

@@ -1,21 +1,12 @@
 import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
-import type { Ware } from '@/core/stock/ware';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { packsToChooseFromSql } from '@/data/sql/parts';
 import { partsInDrawers } from '../drawers/partsInDrawers';
 
 /** Something in the drawers that a part of a piece may be taken from. */
-export interface PartChoice {
-  readonly id: string;
-  readonly ware: Extract<Ware, 'bead' | 'stone' | 'finding'>;
-  readonly number: number;
-  readonly articleId: string;
-  readonly name: string;
-  readonly place: string | null;
-  /** What of it is free for this piece. */
-  readonly free: number;
-}
+export type PartChoice = RowOf<typeof packsToChooseFromSql>;
 
 /** So many of a part from one stock piece; from null, at the cost that the pattern says. */
 export interface PartPick {

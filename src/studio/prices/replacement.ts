@@ -1,11 +1,12 @@
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { priceUnit } from '@/core/stock/priceUnit';
-import { CONTENT, spotCost, type SpotRule } from '@/core/metalPrice/metalPrice';
+import { CONTENT, spotCost } from '@/core/metalPrice/metalPrice';
 import { formatAmountOf, parseAmountOf } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
 import { um, UM_PER_METRE } from '@/core/units/length';
 import { cost, COST_UNITS_PER_MINOR, type CostUnits, type MinorUnits } from '@/core/units/money';
 import { metalOf } from '@/core/wire/metal';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { TypedPrice } from '@/data/models/metal';
 import { Article } from '@/data/models/stock';
@@ -20,14 +21,7 @@ import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { lastMetalPrices, type KnownPrice } from './metalPrices';
 import { SetPricingInput, type PriceSource } from './replacement.input';
 
-interface PriceRow extends SpotRule {
-  readonly articleId: string;
-  readonly priceBy: PriceSource;
-  readonly paid: MinorUnits | null;
-  readonly paidFor: number | null;
-  readonly typed: MinorUnits | null;
-  readonly typedFor: number | null;
-}
+type PriceRow = RowOf<typeof pricesOfArticlesSql>;
 
 /**
  * What articles would cost today, each by its own rule: last paid, typed, or reckoned from the metal's price. Where the rule has

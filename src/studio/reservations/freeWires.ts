@@ -1,17 +1,9 @@
-import type { StockLength } from '@/core/cuttingStock/propose';
-import type { WireForm } from '@/core/stock/ware';
-import type { Micrometres } from '@/core/units/length';
+import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { freeWiresOfSql } from '@/data/sql/reservations';
 
 /** A length on the rack as far as it is free for a batch. */
-export interface FreeWire extends StockLength {
-  readonly number: number;
-  readonly form: WireForm;
-  readonly place: string | null;
-  /** What is free of it. */
-  readonly length: Micrometres;
-}
+export type FreeWire = RowOf<typeof freeWiresOfSql>;
 
 /** Off-cuts and spools of a spec that are looked at: the shortest off-cuts first, since the tin is to be emptied. */
 const MOST_PER_SPEC = 400;

@@ -2,7 +2,15 @@ import type { Purpose } from '@/core/batch/batchState';
 import { atMost } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Reservation, ReservationLoss } from '@/data/models/batches';
-import { reservedOfStockSql, releaseExcessSql, releaseUncutSql, reserveByHandSql, reserveStockSql, reserveCutWiresSql, emptyTraySql } from '@/data/sql/reservations';
+import {
+  reservedOfStockSql,
+  releaseExcessSql,
+  releaseUncutSql,
+  reserveByHandSql,
+  reserveStockSql,
+  reserveCutWiresSql,
+  emptyTraySql,
+} from '@/data/sql/reservations';
 
 /** So much of a stock piece, for a batch. */
 export interface ReservedStock {

@@ -1,12 +1,9 @@
+import { type RowOf } from '@/data/sql/statement';
 import { reservationsOfSql } from '@/data/sql/reservations';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** What of a stock piece lies aside for a batch. */
-export interface ReservationView {
-  readonly number: number;
-  readonly name: string;
-  readonly quantity: number;
-}
+export type ReservationView = RowOf<typeof reservationsOfSql>;
 
 /** What of a stock piece is set aside, and for which batches; the one that is due first comes first. */
 export const reservationsOf = (session: StudioSession, stockPieceId: string): Promise<ReservationView[]> =>

@@ -4,6 +4,7 @@ import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
+import { type RowOf } from '@/data/sql/statement';
 import { Refining } from '@/data/models/metal';
 import { refiningsOfSql, jarOfNumberSql, jarsInOrderSql } from '@/data/sql/stock';
 import { readInput } from '../kernel/readInput';
@@ -28,13 +29,7 @@ export interface Jar {
   readonly price: KnownPrice | null;
 }
 
-interface JarRow {
-  readonly id: string;
-  readonly number: number;
-  readonly metal: MetalId;
-  readonly mass: Micrograms;
-  readonly cost: CostUnits;
-}
+type JarRow = RowOf<typeof jarsInOrderSql>;
 
 function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
   const price = prices.find((each) => each.metal === CONTENT[metal]?.metal) ?? null;
@@ -58,12 +53,7 @@ export function showJars(session: StudioSession): Promise<Jar[]> {
 }
 
 /** Scrap that was sent to a refiner. */
-export interface RefiningView {
-  readonly sentOn: string;
-  readonly refiner: string;
-  readonly mass: Micrograms;
-  readonly proceeds: MinorUnits;
-}
+export type RefiningView = RowOf<typeof refiningsOfSql>;
 
 /** One jar with what fell in and what was sent off; null when there is none. */
 export function showJar(

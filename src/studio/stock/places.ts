@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expectOk } from '@/core/result';
 import { parseMass, type Micrograms } from '@/core/units/mass';
+import { type RowOf } from '@/data/sql/statement';
 import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Place, SpoolType } from '@/data/models/stock';
@@ -11,11 +12,7 @@ import { look, post, type StudioSession } from '../kernel/useCase';
 import { RenamePlaceInput, KeepSpoolTypeInput } from './places.input';
 
 /** A drawer, a peg, a tin, with how much lies in it. */
-export interface PlaceView {
-  readonly id: string;
-  readonly name: string;
-  readonly pieces: number;
-}
+export type PlaceView = RowOf<typeof placesInOrderSql>;
 
 /** The places in the order one goes round them. */
 export function listPlaces(session: StudioSession): Promise<PlaceView[]> {
