@@ -6,7 +6,7 @@ const ACROSS: Readonly<Record<number, number>> = { 15: 1.5, 13: 1.7, 12: 1.9, 11
 /**
  * How wide a seed bead of a number is.
  * @returns undefined for what is no such number
- * @example seedSize('11/0') // 2100 µm
+ * @example seedSize('11/0') // um(2100)
  */
 export function seedSize(text: string): Micrometres | undefined {
   const [, number] = /^(\d{1,2})\/0$/.exec(text.trim()) ?? [];

@@ -12,9 +12,13 @@ export function parseDay(text: string): Date | undefined {
   return !Number.isNaN(day.valueOf()) && day.toISOString().startsWith(text) ? day : undefined;
 }
 
+/** @example isDay('2026-02-31') // false */
 export const isDay = (text: string): boolean => parseDay(text) !== undefined;
 
-/** Whether a text is the name of a time zone, as the IANA database has them: "Pacific/Auckland". */
+/**
+ * Whether a text is the name of a time zone, as the IANA database has them: "Pacific/Auckland".
+ * @example isZone('Pacific/Auckland') // true
+ */
 export function isZone(text: string): boolean {
   if (!/^[A-Za-z0-9_+\-/]{1,60}$/.test(text)) return false;
   try {
@@ -64,14 +68,20 @@ const DAY_MS = 86_400_000;
 /** The first day of the month of a day. @example firstOfMonth('2026-02-17') // '2026-02-01' */
 export const firstOfMonth = (day: string): string => `${day.slice(0, 7)}-01`;
 
-/** A day so many days later; earlier when they are less than none. @throws RangeError for what is no day */
+/**
+ * A day so many days later; earlier when they are less than none. @throws RangeError for what is no day
+ * @example daysLater('2026-02-27', 3) // '2026-03-02'
+ */
 export function daysLater(day: string, days: number): string {
   const from = parseDay(day);
   if (!from) throw new RangeError(`${day} is no day`);
   return new Date(from.valueOf() + days * DAY_MS).toISOString().slice(0, 10);
 }
 
-/** How many days from one day to another. @throws RangeError for what is no day */
+/**
+ * How many days from one day to another. @throws RangeError for what is no day
+ * @example daysBetween('2026-02-27', '2026-03-02') // 3
+ */
 export function daysBetween(from: string, to: string): number {
   const [a, b] = [parseDay(from), parseDay(to)];
   if (!a || !b) throw new RangeError(`${from} or ${to} is no day`);
@@ -94,7 +104,9 @@ function sayDate(day: string, order: DayOrder): string {
 
 /**
  * A day written out, its month in letters so that no country misreads it. What is no day stays as it is.
- * @example sayDay('2026-05-04', 'day') // '4 May 2026'; 'May 4, 2026' with the month first, '2026 May 4' with the year
+ * @example sayDay('2026-05-04', 'day') // '4 May 2026'
+ * @example sayDay('2026-05-04', 'month') // 'May 4, 2026'
+ * @example sayDay('2026-05-04', 'year') // '2026 May 4'
  */
 export function sayDay(day: string, order: DayOrder): string {
   if (!isDay(day)) return day;
@@ -102,13 +114,19 @@ export function sayDay(day: string, order: DayOrder): string {
   return order === 'day' ? `${date} ${year}` : order === 'month' ? `${date}, ${year}` : `${year} ${date}`;
 }
 
-/** A day of this year or the next: "Mon 4 May". What is no day stays as it is. */
+/**
+ * A day of this year or the next: "Mon 4 May". What is no day stays as it is.
+ * @example sayWeekday('2026-05-04', 'day') // 'Mon 4 May'
+ */
 export function sayWeekday(day: string, order: DayOrder): string {
   const at = parseDay(day);
   return at ? `${WEEKDAYS[at.getUTCDay()] ?? ''} ${sayDate(day, order)}` : day;
 }
 
-/** A moment in a time zone: "4 May 2026, 14:05". */
+/**
+ * A moment in a time zone: "4 May 2026, 14:05".
+ * @example sayMoment('UTC', new Date('2026-05-04T14:05:00Z'), 'day') // '4 May 2026, 14:05'
+ */
 export function sayMoment(zone: string, at: Date, order: DayOrder): string {
   const { hour = '', minute = '' } = partsIn(zone, at);
   return `${sayDay(dayIn(zone, at), order)}, ${hour}:${minute}`;

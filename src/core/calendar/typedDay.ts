@@ -5,7 +5,10 @@ export type NumericOrder = 'day first' | 'month first';
 
 const SLASHED = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4}|\d{2})$/;
 
-/** Whether day or month stands first in some days, where one of them can only be read one way. */
+/**
+ * Whether day or month stands first in some days, where one of them can only be read one way.
+ * @example orderIn(['5/6/2026', '14/5/2026']) // 'day first'
+ */
 export function orderIn(cells: readonly string[]): NumericOrder | undefined {
   for (const cell of cells) {
     const [, first, second] = SLASHED.exec(cell.trim()) ?? [];
@@ -41,6 +44,7 @@ function wordedDay(text: string): string | undefined {
  * Reads a day as people write it: "2026-05-14", "14 May 2026", "May 14, 2026", "14.5.2026", "5/14/26".
  * @param order what is meant where both orders are possible
  * @returns that it is ambiguous when no order is given and both are possible; undefined when it is no day
+ * @example readTypedDay('14 May 2026', undefined) // { day: '2026-05-14' }
  */
 export function readTypedDay(text: string, order: NumericOrder | undefined): DayRead {
   const [, first = '', second = '', year = ''] = SLASHED.exec(text) ?? [];

@@ -7,7 +7,7 @@ import type { Vec } from './vector';
  * A smooth line in the plane through points, from 0, 0 on: it sets out along x, and goes through each point as its neighbours lie (towards the next
  * as from the one before, in parts of how far they are), with a cubic of Bézier between two of them.
  * @param points mm, at least one, none of them where the one before is
- * @example smoothLine([{ x: 10, y: 0 }]) // straight on, 10 mm
+ * @example smoothLine([{ x: 10, y: 0 }]).at(-1)?.x // 10
  */
 export function smoothLine(points: readonly Vec[]): Path {
   const through = [vec3(0, 0), ...points.map(({ x, y }) => vec3(x, y))];

@@ -56,6 +56,7 @@ export const RING_METHODS = [
 ] as const satisfies readonly RingMethod[];
 export type RingMethodId = (typeof RING_METHODS)[number]['id'];
 
+/** @example methodOf('coil-bezel-ring').id // 'coil-bezel-ring' */
 export const methodOf = (id: RingMethodId): RingMethod =>
   RING_METHODS.find((each) => each.id === id) ?? RING_METHODS[0];
 
@@ -63,13 +64,17 @@ export const methodOf = (id: RingMethodId): RingMethod =>
  * What a wide band adds, in US sizes, since it feels tighter: a quarter from 6 mm, a half from 10 mm (common practice: ¼ to
  * ½; where each begins is the house’s choice).
  * @param width of the band, mm
+ * @example widthAllowance(8) // 0.25
  */
 export function widthAllowance(width: number): number {
   if (width >= 10) return 0.5;
   return width >= 6 ? 0.25 : 0;
 }
 
-/** The size to start at, so that the finished ring fits: the wanted size, plus what the width wants, less the drift. */
+/**
+ * The size to start at, so that the finished ring fits: the wanted size, plus what the width wants, less the drift.
+ * @example describeRing(startSize(ringOf(diameterOfUs(7)), -0.5)) // 'US 7½ · UK O½ · ISO 55.7'
+ */
 export function startSize(wanted: RingSize, drift: number, bandWidth = 0): RingSize {
   return ringOf(diameterOfUs(wanted.us + widthAllowance(bandWidth) - drift));
 }
@@ -78,6 +83,7 @@ export function startSize(wanted: RingSize, drift: number, bandWidth = 0): RingS
  * The largest ring that a length of wire reaches, found by halving: `need` must grow with the size.
  * @param need wire that a ring of a US size takes, mm
  * @returns the US size, or undefined when the wire does not even reach size 0
+ * @example largestReached(60, (us) => us * 6)?.toFixed(1) // '10.0'
  */
 export function largestReached(length: number, need: (us: number) => number): number | undefined {
   let [low, high] = [0, 20];

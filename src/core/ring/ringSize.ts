@@ -66,7 +66,10 @@ const EXAMPLES: Readonly<Record<RingSystem, string>> = {
   mm: '17.3 (the inside diameter)',
 };
 
-/** A ring of an inside diameter, mm, in every system. */
+/**
+ * A ring of an inside diameter, mm, in every system.
+ * @example describeRing(ringOf(17.3)) // 'US 7 · UK N½ · ISO 54.3'
+ */
 export function ringOf(diameter: number): RingSize {
   const circumference = Math.PI * diameter;
   const halves = Math.round((2 * (circumference - UK_A)) / UK_STEP);
@@ -79,10 +82,13 @@ export function ringOf(diameter: number): RingSize {
   };
 }
 
-/** Inside diameter of a US size, mm. */
+/** Inside diameter of a US size, mm. @example diameterOfUs(7) // 17.3228 */
 export const diameterOfUs = (size: number): number => US_ZERO + US_STEP * size;
 
-/** Reads a ring size in one of the systems. @returns a sentence when it is no size, or none that a hand wears */
+/**
+ * Reads a ring size in one of the systems. @returns a sentence when it is no size, or none that a hand wears
+ * @example describeRing(expectOk(readRingSize('US', '7'))) // 'US 7 · UK N½ · ISO 54.4'
+ */
 export function readRingSize(system: RingSystem, text: string): Result<RingSize> {
   const diameter = diameterOf(system, text);
   if (diameter === undefined || !Number.isFinite(diameter))
@@ -124,7 +130,10 @@ function diameterOf(system: RingSystem, text: string): number | undefined {
   }
 }
 
-/** "US 6¾ · UK N½ · ISO 54.4": how a ring size is said everywhere; US to the nearest quarter. */
+/**
+ * "US 6¾ · UK N½ · ISO 54.4": how a ring size is said everywhere; US to the nearest quarter.
+ * @example describeRing(ringOf(diameterOfUs(7))) // 'US 7 · UK N½ · ISO 54.4'
+ */
 export function describeRing({ us, uk, circumference }: RingSize): string {
   const quarters = Math.round(us * 4);
   const whole = Math.floor(quarters / 4);

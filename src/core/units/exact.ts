@@ -12,6 +12,7 @@ export interface Ratio {
 /**
  * Quotient rounded to the nearest whole number, halves away from zero.
  * @throws RangeError when `under` is not positive
+ * @example divideRounded(7n, 2n) // 4n
  */
 export function divideRounded(over: bigint, under: bigint): bigint {
   if (under <= 0n) throw new RangeError('divideRounded needs a positive divisor');
@@ -29,7 +30,10 @@ export function mulDiv(a: number, b: number, c: number): number {
   return Number(divideRounded(BigInt(a) * BigInt(b), BigInt(c)));
 }
 
-/** Digits of a plain decimal ("12.05") as an exact ratio; the text must already be known to be one. */
+/**
+ * Digits of a plain decimal ("12.05") as an exact ratio; the text must already be known to be one.
+ * @example decimalRatio('12.05').under // 100n
+ */
 export function decimalRatio(text: string): Ratio {
   const [whole = '', fraction = ''] = text.split('.');
   return { over: BigInt(`${whole}${fraction}` || '0'), under: 10n ** BigInt(fraction.length) };

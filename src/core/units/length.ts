@@ -17,16 +17,17 @@ export const UM_PER_METRE = 1_000_000;
 /**
  * A whole number of micrometres as a length.
  * @throws RangeError when `value` is not a whole, safe number
+ * @example um(812) // 812
  */
 export function um(value: number): Micrometres {
   if (!Number.isSafeInteger(value)) throw new RangeError(`${value} is not a whole number of micrometres`);
   return value as Micrometres;
 }
 
-/** Millimetres to the nearest micrometre. */
+/** Millimetres to the nearest micrometre. @example mm(0.812) // 812 */
 export const mm = (value: number): Micrometres => um(Math.round(value * UM_PER_MM));
 
-/** Sum of lengths. */
+/** Sum of lengths. @example sumLengths([um(15_000), um(12_000)]) // 27000 */
 export const sumLengths = (lengths: readonly Micrometres[]): Micrometres =>
   um(lengths.reduce<number>((sum, each) => sum + each, 0));
 
@@ -53,7 +54,7 @@ export const LENGTH_GRAMMAR: QuantityGrammar = {
  *
  * @param system the unit of a bare number; without it a bare number is refused
  * @returns whole micrometres, exact to the nearest one, or a sentence to show beside the field
- * @example parseLength('10 1/4', 'in') // 260350 µm
+ * @example parseLength('10 1/4', 'in') // { ok: true, value: 260350 }
  */
 export function parseLength(text: string, system?: LengthSystem): Result<Micrometres> {
   return parseQuantity(text, LENGTH_GRAMMAR, system) as Result<Micrometres>;
@@ -65,6 +66,7 @@ const MOST_LENGTHS = 20;
 /**
  * Reads one length or several: "40 mm", "15 mm + 12 mm", "2 × 15 mm". Nothing at all is a length of 0.
  * @returns the lengths that are more than 0, or a sentence to show beside the field
+ * @example parseLengths('2 × 15 mm + 12 mm') // { ok: true, value: [15000, 15000, 12000] }
  */
 export function parseLengths(text: string, system?: LengthSystem): Result<Micrometres[]> {
   const all: Micrometres[] = [];
@@ -79,7 +81,10 @@ export function parseLengths(text: string, system?: LengthSystem): Result<Microm
   return ok(all);
 }
 
-/** Several lengths as they are put into a form to be typed over: reads back through {@link parseLengths}. */
+/**
+ * Several lengths as they are put into a form to be typed over: reads back through {@link parseLengths}.
+ * @example writableLengths([um(15_000), um(12_000)], 'mm') // '15 mm + 12 mm'
+ */
 export function writableLengths(lengths: readonly Micrometres[], system: LengthSystem): string {
   const [first] = lengths;
   if (first === undefined) return `0 ${system}`;
@@ -151,7 +156,7 @@ const KNOWN: Readonly<Record<LengthSystem, readonly { readonly from: number; rea
 /**
  * A length as well as anybody knows it: nobody measures or weighs thirty metres on a spool to a 64th of an inch, so figures beyond a
  * thousandth or so are left out, and nothing is marked as near. The books keep it to the micrometre.
- * @example formatLengthKnown(um(130_572), 'in') // "5 1/8 in"
+ * @example formatLengthKnown(um(130_572), 'in') // '5 5/32 in'
  */
 export function formatLengthKnown(length: Micrometres, system: LengthSystem): string {
   const size = Math.abs(length);
@@ -162,21 +167,30 @@ export function formatLengthKnown(length: Micrometres, system: LengthSystem): st
   return length < 0 ? `−${said}` : said;
 }
 
-/** A length both ways: "254 mm = 10 in", or "200 mm ≈ 7 7/8 in" where the inches are to the nearest 64th. */
+/**
+ * A length both ways: "254 mm = 10 in", or "200 mm ≈ 7 7/8 in" where the inches are to the nearest 64th.
+ * @example formatBothWays(um(254_000)) // '254 mm = 10 in'
+ */
 export function formatBothWays(length: Micrometres): string {
   const inches = formatLength(length, 'in');
   const exact = !inches.startsWith('≈');
   return `${formatLength(length, 'mm')} ${exact ? '=' : '≈'} ${inches.replace('≈ ', '')}`;
 }
 
-/** A length as it is put into a form to be typed over: in the system asked for when that reads back exactly, else in metric. */
+/**
+ * A length as it is put into a form to be typed over: in the system asked for when that reads back exactly, else in metric.
+ * @example writableLength(um(26_000), 'mm') // '26 mm'
+ */
 export function writableLength(length: Micrometres, system: LengthSystem): string {
   const printed = formatLength(length, system);
   const back = parseLength(printed);
   return back.ok && back.value === length ? printed : formatLength(length, 'mm');
 }
 
-/** A length short enough for a label beside a bar: three figures at most ("32.8 ft", "9.14 m", "254 mm"). */
+/**
+ * A length short enough for a label beside a bar: three figures at most ("32.8 ft", "9.14 m", "254 mm").
+ * @example formatLengthShort(um(812_400), 'mm') // '812 mm'
+ */
 export function formatLengthShort(length: Micrometres, system: LengthSystem): string {
   if (system === 'in') {
     if (length >= 10 * UM_PER_FOOT) return `${shortFigure(length / UM_PER_FOOT)} ft`;
@@ -192,7 +206,10 @@ function shortFigure(value: number): string {
     : trimmedDecimal(value, value >= 10 ? 1 : 2);
 }
 
-/** A wire's size in millimetres to the micrometre ("0.812 mm"): always metric, since that is what is stored. */
+/**
+ * A wire's size in millimetres to the micrometre ("0.812 mm"): always metric, since that is what is stored.
+ * @example formatDiameter(um(812)) // '0.812 mm'
+ */
 export const formatDiameter = (size: Micrometres): string => `${trimmedDecimal(size / UM_PER_MM, 3)} mm`;
 
 /** Parts of an inch that a hand marks along a wire, and that it cuts to. */
@@ -201,13 +218,19 @@ const [MARKED, CUT] = [32, 16];
 const inchParts = (length: Micrometres, parts: number, round: (value: number) => number): Micrometres =>
   um(Math.round((round((length * parts) / UM_PER_INCH) * UM_PER_INCH) / parts));
 
-/** A computed length as it is marked along a wire: to a tenth of a millimetre, or to 1/32 in. */
+/**
+ * A computed length as it is marked along a wire: to a tenth of a millimetre, or to 1/32 in.
+ * @example formatToMark(um(43_217), 'mm') // '43.2 mm'
+ */
 export const formatToMark = (length: Micrometres, system: LengthSystem): string =>
   system === 'mm'
     ? `${trimmedDecimal(length / UM_PER_MM, 1)} mm`
     : formatInches(inchParts(length, MARKED, Math.round)).replace('≈ ', '');
 
-/** A computed length as a hand cuts it: up to the next millimetre, or to the next 1/16 in, so that nothing comes out short. */
+/**
+ * A computed length as a hand cuts it: up to the next millimetre, or to the next 1/16 in, so that nothing comes out short.
+ * @example roundedUpToCut(um(43_217), 'mm') // 44000
+ */
 export const roundedUpToCut = (length: Micrometres, system: LengthSystem): Micrometres =>
   system === 'mm' ? um(Math.ceil(length / UM_PER_MM) * UM_PER_MM) : upToInchPart(length);
 
@@ -217,12 +240,15 @@ const upToInchPart = (length: Micrometres): Micrometres => {
   return nearest === length ? length : inchParts(length, CUT, Math.ceil);
 };
 
-/** {@link roundedUpToCut} in words. */
+/** {@link roundedUpToCut} in words. @example formatToCut(um(43_217), 'mm') // '44 mm' */
 export const formatToCut = (length: Micrometres, system: LengthSystem): string =>
   system === 'mm'
     ? `${roundedUpToCut(length, system) / UM_PER_MM} mm`
     : formatInches(roundedUpToCut(length, system)).replace('≈ ', '');
 
-/** A computed length as it is marked, both ways, for paper that is read by everybody: "98.1 mm, 3 7/8 in". */
+/**
+ * A computed length as it is marked, both ways, for paper that is read by everybody: "98.1 mm, 3 7/8 in".
+ * @example formatMarkBothWays(um(25_400), 'mm') // '25.4 mm, 1 in'
+ */
 export const formatMarkBothWays = (length: Micrometres, first: LengthSystem): string =>
   `${formatToMark(length, first)}, ${formatToMark(length, first === 'mm' ? 'in' : 'mm')}`;

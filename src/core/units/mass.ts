@@ -8,13 +8,14 @@ export type Micrograms = number & { readonly [massUnit]: 'µg' };
 /**
  * A whole number of micrograms as a mass.
  * @throws RangeError when `value` is not a whole, safe number
+ * @example ug(12_400_000) // 12400000
  */
 export function ug(value: number): Micrograms {
   if (!Number.isSafeInteger(value)) throw new RangeError(`${value} is not a whole number of micrograms`);
   return value as Micrograms;
 }
 
-/** Grams to the nearest microgram. */
+/** Grams to the nearest microgram. @example grams(12.4) // 12400000 */
 export const grams = (value: number): Micrograms => ug(Math.round(value * 1_000_000));
 
 /** The troy ounce is 31.1034768 g exactly. */
@@ -56,12 +57,16 @@ export const MASS_GRAMMAR: QuantityGrammar = {
 /**
  * Reads a mass as it stands on an invoice: "250 g", "1 1/2 oz t", "4 oz", "1 lb". A bare number is refused, since an
  * ounce is not a gram.
+ * @example parseMass('1 1/2 oz t') // { ok: true, value: 46655215 }
  */
 export function parseMass(text: string): Result<Micrograms> {
   return parseQuantity(text, MASS_GRAMMAR) as Result<Micrograms>;
 }
 
-/** A mass in grams ("12.4 g"), milligrams below one gram's tenth. */
+/**
+ * A mass in grams ("12.4 g"), milligrams below one gram's tenth.
+ * @example formatMass(ug(12_400_000)) // '12.4 g'
+ */
 export function formatMass(mass: Micrograms): string {
   const said =
     Math.abs(mass) >= 1_000_000_000
@@ -70,9 +75,12 @@ export function formatMass(mass: Micrograms): string {
   return said.replace('-', '−');
 }
 
-/** A mass in troy ounces to the thousandth ("1.5 oz t"). */
+/** A mass in troy ounces to the thousandth ("1.5 oz t"). @example formatTroyOunces(grams(46.655)) // '1.5 oz t' */
 export const formatTroyOunces = (mass: Micrograms): string =>
   `${trimmedDecimal(mass / 1_000_000 / GRAMS_PER_TROY_OUNCE, 3)} oz t`;
 
-/** Whether a weight is told in ounces without saying which: precious metal is sold by the troy ounce, everything else by the other. */
+/**
+ * Whether a weight is told in ounces without saying which: precious metal is sold by the troy ounce, everything else by the other.
+ * @example isBareOunce('4 oz') // true
+ */
 export const isBareOunce = (text: string): boolean => /\d\s*(?:oz|ounces?)\.?$/i.test(text.trim());

@@ -37,6 +37,7 @@ export const CURRENCIES: readonly Currency[] = [
 /**
  * The currency of a code.
  * @throws RangeError for a code not in {@link CURRENCIES}
+ * @example currencyOf('EUR').places // 2
  */
 export function currencyOf(code: string): Currency {
   const found = CURRENCIES.find((each) => each.code === code);
@@ -49,14 +50,16 @@ function whole(value: number, what: string): number {
   return value;
 }
 
-/** A whole number of minor units. @throws RangeError when it is not whole */
+/** A whole number of minor units. @throws RangeError when it is not whole @example minor(1250) // 1250 */
 export const minor = (value: number): MinorUnits => whole(value, 'minor units') as MinorUnits;
-/** A whole number of cost units. @throws RangeError when it is not whole */
+/** A whole number of cost units. @throws RangeError when it is not whole @example cost(1_250_000) // 1250000 */
 export const cost = (value: number): CostUnits => whole(value, 'cost units') as CostUnits;
 
+/** @example toCost(minor(1250)) // 1250000 */
 export const toCost = (money: MinorUnits): CostUnits => cost(money * COST_UNITS_PER_MINOR);
-/** Cost to the nearest minor unit. */
+/** Cost to the nearest minor unit. @example toMinor(cost(1_250_499)) // 1250 */
 export const toMinor = (amount: CostUnits): MinorUnits => minor(mulDiv(amount, 1, COST_UNITS_PER_MINOR));
+/** @example sumCosts([cost(400), cost(50)]) // 450 */
 export const sumCosts = (costs: readonly CostUnits[]): CostUnits =>
   cost(costs.reduce<number>((sum, each) => sum + each, 0));
 
@@ -72,6 +75,7 @@ function ungrouped(text: string): string {
 /**
  * Reads an amount of money: "12.50", "$12.50", "1,250", "12,50 €", "1.000,50".
  * @returns whole minor units, or a sentence; more figures after the point than the currency has are refused
+ * @example parseMoney('$1,250.50', 'USD') // { ok: true, value: 125050 }
  */
 export function parseMoney(text: string, code: string): Result<MinorUnits> {
   const { places } = currencyOf(code);
@@ -100,6 +104,7 @@ export function parseMoney(text: string, code: string): Result<MinorUnits> {
 /**
  * Reads an amount that carries its currency code ("12.50 USD"), as forms send it, so that an amount typed under one
  * currency is never taken for another.
+ * @example parseAmount('12.50 USD') // { ok: true, value: { money: 1250, code: 'USD' } }
  */
 export function parseAmount(text: string): Result<{ readonly money: MinorUnits; readonly code: string }> {
   const code = /\b([A-Z]{3})$/.exec(text.trim())?.[1];
@@ -121,19 +126,25 @@ function printAmount(amount: number, code: string, leastPlaces: number, mostPlac
     .replace('-', '−');
 }
 
-/** An amount with its currency ("$12.50"). */
+/** An amount with its currency ("$12.50"). @example formatMoney(minor(1250), 'USD') // '$12.50' */
 export function formatMoney(money: MinorUnits, code: string): string {
   const { places } = currencyOf(code);
   return printAmount(money / 10 ** places, code, places, places);
 }
 
-/** An amount as it would be typed ("12.50"): reads back through {@link parseMoney}. */
+/**
+ * An amount as it would be typed ("12.50"): reads back through {@link parseMoney}.
+ * @example plainMoney(minor(1250), 'USD') // '12.50'
+ */
 export function plainMoney(money: MinorUnits, code: string): string {
   const { places } = currencyOf(code);
   return (money / 10 ** places).toFixed(places);
 }
 
-/** A cost rounded to minor units and printed; small costs keep two more figures so that they do not read as nothing. */
+/**
+ * A cost rounded to minor units and printed; small costs keep two more figures so that they do not read as nothing.
+ * @example formatCost(cost(1_250_000), 'USD') // '$12.50'
+ */
 export function formatCost(amount: CostUnits, code: string): string {
   const money = toMinor(amount);
   if (amount === 0 || Math.abs(money) >= 10) return formatMoney(money, code);
@@ -141,7 +152,10 @@ export function formatCost(amount: CostUnits, code: string): string {
   return printAmount(amount / COST_UNITS_PER_MINOR / 10 ** places, code, places, places + 2);
 }
 
-/** A cost as it stands in a column of costs: to the minor unit, and what is less than one is told as such. */
+/**
+ * A cost as it stands in a column of costs: to the minor unit, and what is less than one is told as such.
+ * @example formatCostInColumn(cost(400), 'USD') // '< $0.01'
+ */
 export function formatCostInColumn(amount: CostUnits, code: string): string {
   const money = toMinor(amount);
   if (amount === 0 || money !== 0) return formatMoney(money, code);
@@ -152,6 +166,7 @@ export function formatCostInColumn(amount: CostUnits, code: string): string {
  * The share of `total` that `part` of `whole` carries, rounded to the nearest cost unit. What remains keeps the rest, so
  * the shares always sum to the whole exactly; taking all of it takes all of the cost.
  * @throws RangeError when part is not within 0…whole
+ * @example shareOfCost(cost(1000), 1, 3) // 333
  */
 export function shareOfCost(total: CostUnits, part: number, of: number): CostUnits {
   if (part < 0 || part > of) throw new RangeError(`cannot take ${part} of ${of}`);
@@ -161,6 +176,7 @@ export function shareOfCost(total: CostUnits, part: number, of: number): CostUni
 /**
  * Reads a cost to its last cost unit, three figures finer than the currency: "2.31234". Money for a purchase is read by
  * {@link parseMoney}; this is for costs that wire carries, as a list has them.
+ * @example parseCost('0.01234', 'USD') // { ok: true, value: 1234 }
  */
 export function parseCost(text: string, code: string): Result<CostUnits> {
   const { places } = currencyOf(code);
@@ -176,7 +192,10 @@ export function parseCost(text: string, code: string): Result<CostUnits> {
   return ok(cost(Number((over * 10n ** BigInt(fine)) / under)));
 }
 
-/** A cost to its last cost unit, as a list has it: reads back through {@link parseCost}. */
+/**
+ * A cost to its last cost unit, as a list has it: reads back through {@link parseCost}.
+ * @example plainCost(cost(1234), 'USD') // '0.01234'
+ */
 export function plainCost(amount: CostUnits, code: string): string {
   const { places } = currencyOf(code);
   return (amount / 10 ** (places + 3)).toFixed(places + 3);

@@ -59,6 +59,7 @@ function normalise(text: string): string {
  *
  * @param bareUnit the unit that a number without one takes; without it such a number is refused
  * @returns whole base units (rounded to the nearest) or a sentence saying what was given and what is allowed
+ * @example parseQuantity('2 1/2', { noun: 'weight', examples: '2 g', units: [{ names: ['g'], size: decimalRatio('10') }], limit: { base: 99, said: '9 g' } }, 'g') // { ok: true, value: 25 }
  */
 export function parseQuantity(text: string, grammar: QuantityGrammar, bareUnit?: string): Result<number> {
   const { noun, examples } = grammar;
@@ -106,7 +107,10 @@ function add(a: Ratio, b: Ratio): Ratio {
   return { over: a.over * b.under + b.over * a.under, under: a.under * b.under };
 }
 
-/** A decimal with at most `places` figures after the point and no trailing noughts ("0.8", "26"). */
+/**
+ * A decimal with at most `places` figures after the point and no trailing noughts ("0.8", "26").
+ * @example trimmedDecimal(2.5, 3) // '2.5'
+ */
 export function trimmedDecimal(value: number, places: number): string {
   const [whole = '', fraction = ''] = value.toFixed(places).split('.');
   const last = [...fraction].findLastIndex((digit) => digit !== '0');

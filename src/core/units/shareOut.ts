@@ -5,6 +5,7 @@ import { minor, type MinorUnits } from './money';
  * the largest remainders one unit more (largest remainder method, after Hamilton; of equal remainders the first).
  * @param weights one for each share, zero or more
  * @throws RangeError when a weight is negative, or nothing weighs anything though there is something to share
+ * @example shareOut(minor(100), [1, 1, 1]) // [34, 33, 33]
  */
 export function shareOut(total: MinorUnits, weights: readonly number[]): MinorUnits[] {
   if (weights.some((weight) => !(weight >= 0) || !Number.isSafeInteger(weight)))

@@ -29,7 +29,7 @@ export const gapsOfGroup = (group: WeaveGroup): readonly [number, number] | unde
  * alone go round the other way.
  * @param groups as they are laid, repeats written out
  * @param then the groups that would follow; the last half ends where they begin
- * @example halvesOf([{ kind: 'wrap', first: 0, last: 1, wraps: 1 }]) // over A and B in front, back behind
+ * @example halvesOf([{ kind: 'wrap', first: 0, last: 1, wraps: 1 }]).length // 2
  */
 export function halvesOf(groups: readonly WeaveGroup[], then: readonly WeaveGroup[] = []): Half[] {
   const halves: Half[] = [];

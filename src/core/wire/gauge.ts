@@ -31,6 +31,7 @@ const awgLabel = (n: number): string => (n < 0 ? '0'.repeat(1 - n) : String(n));
 /**
  * Diameter of an American (B&S) gauge number: 0.127 mm × 92^((36 − n) / 39). Source: ASTM B258.
  * @param n gauge number, −3 for 0000 to 44
+ * @example awgDiameterMm(36) // 0.127
  */
 export const awgDiameterMm = (n: number): number => 0.127 * 92 ** ((36 - n) / 39);
 
@@ -48,6 +49,7 @@ export const METRIC_NOMINALS: readonly number[] = [
 /**
  * The true size that a label stands for.
  * @returns µm, or a sentence naming what was given and which numbers the system has
+ * @example gaugeSize({ system: 'AWG', number: '20' }) // { ok: true, value: 812 }
  */
 export function gaugeSize({ system, number }: GaugeLabel): Result<Micrometres> {
   const text = number.trim().slice(0, 20);
@@ -78,7 +80,10 @@ export function gaugeSize({ system, number }: GaugeLabel): Result<Micrometres> {
   return ok(um(Math.round((thou * UM_PER_INCH) / 1000)));
 }
 
-/** "20 ga", "20 SWG", "0.8 mm": AWG is what "gauge" means unless another system is named. */
+/**
+ * "20 ga", "20 SWG", "0.8 mm": AWG is what "gauge" means unless another system is named.
+ * @example formatGauge({ system: 'AWG', number: '20' }) // '20 ga'
+ */
 export function formatGauge({ system, number }: GaugeLabel): string {
   return system === 'AWG' ? `${number} ga` : `${number} ${system}`;
 }
@@ -112,6 +117,7 @@ const LADDERS: Readonly<Record<GaugeSystem, readonly string[]>> = {
 /**
  * Names a measured size in every system, with how far off each name is.
  * @param measured diameter (or width) in µm
+ * @example identifyGauge(um(812)).candidates[0]?.number // '20'
  */
 export function identifyGauge(measured: Micrometres): Identification {
   const off = ({ deviation }: GaugeCandidate) => Math.abs(deviation);

@@ -56,7 +56,7 @@ export type MetalId = (typeof METALS)[number]['id'];
 
 export const METAL_IDS: readonly MetalId[] = METALS.map(({ id }) => id);
 
-/** The metal of an id. */
+/** The metal of an id. @example metalOf('sterling').name // 'sterling' */
 export function metalOf(id: MetalId): Metal {
   const found = METALS.find((each) => each.id === id);
   if (!found) throw new RangeError(`${id} is not one of ${METAL_IDS.join(', ')}`);

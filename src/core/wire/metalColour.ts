@@ -27,6 +27,9 @@ export const COATED_COLOUR: MetalColour = { fill: '#a24f86', edge: '#6f2f5a' };
 /** What a wire looks like: its metal, and whether that is coated. */
 export type WireLook = Pick<WireSpec, 'metal' | 'finish'>;
 
-/** The colour of a wire on paper and in the round. */
+/**
+ * The colour of a wire on paper and in the round.
+ * @example wireColour({ metal: 'copper', finish: 'bare' }) === wireColour({ metal: 'brass', finish: 'bare' }) // false
+ */
 export const wireColour = ({ metal, finish }: WireLook): MetalColour =>
   finish === 'coated' ? COATED_COLOUR : METAL_COLOURS[metal];

@@ -8,6 +8,7 @@ export const TWISTED_PROFILES = ['twisted square', 'twisted pair'] as const;
 export const PROFILES = [...DRAWN_PROFILES, ...TWISTED_PROFILES] as const;
 export type Profile = (typeof PROFILES)[number];
 
+/** @example isTwisted('twisted pair') // true */
 export const isTwisted = (profile: Profile): boolean =>
   (TWISTED_PROFILES as readonly Profile[]).includes(profile);
 
@@ -26,12 +27,18 @@ export interface CrossSection {
 /** Square wire has slightly rounded corners: this radius, as a part of the side, takes about 1 % off the area (common practice). */
 export const SQUARE_CORNER_RADIUS = 0.108;
 
-/** Height that a profile has when only its width is told: half for half-round, the same for round and square. */
+/**
+ * Height that a profile has when only its width is told: half for half-round, the same for round and square.
+ * @example usualHeight('half-round', um(2000)) // 1000
+ */
 export function usualHeight(profile: Profile, width: Micrometres): Micrometres {
   return profile === 'half-round' ? um(Math.round(width / 2)) : width;
 }
 
-/** Whether a profile's height is its own measure rather than following from the width. */
+/**
+ * Whether a profile's height is its own measure rather than following from the width.
+ * @example hasOwnHeight('flat') // true
+ */
 export const hasOwnHeight = (profile: Profile): boolean => profile === 'flat' || profile === 'half-round';
 
 /**
@@ -39,6 +46,7 @@ export const hasOwnHeight = (profile: Profile): boolean => profile === 'flat' ||
  * √[1 + (πdT)²]. Source: handbook of the trade; plane geometry of the unrolled helix.
  * @param width diameter of one strand
  * @param twist turns per metre
+ * @example twistTakeUp(um(1000), 0) // 1
  */
 export const twistTakeUp = (width: Micrometres, twist: number): number =>
   Math.hypot(1, (Math.PI * width * twist) / UM_PER_METRE);
@@ -47,6 +55,7 @@ export const twistTakeUp = (width: Micrometres, twist: number): number =>
  * Area in mm² that every length of the wire has as metal: round πd²/4; square s² less its rounded corners; half-round a
  * half ellipse πwh/4 (πw²/8 when h = w/2); flat w×t; a twisted pair two rounds that run obliquely; square twisted on its
  * axis keeps its length and so its area. Source: plane geometry.
+ * @example areaMm2({ profile: 'round', width: um(2000), height: um(2000) }).toFixed(3) // '3.142'
  */
 export function areaMm2({ profile, width, height, twist = 0 }: CrossSection): number {
   const w = width / UM_PER_MM;

@@ -16,7 +16,10 @@ export interface WireSpec extends CrossSection {
   readonly label: GaugeLabel;
 }
 
-/** The things that make two wires the same stock, as one text: equal for the same stock only, in whatever order a rack is hung. */
+/**
+ * The things that make two wires the same stock, as one text: equal for the same stock only, in whatever order a rack is hung.
+ * @example specIdentity(sterling20) === specIdentity({ ...sterling20, temper: 'hard' }) // false
+ */
 export function specIdentity({
   metal,
   profile,
@@ -31,7 +34,10 @@ export function specIdentity({
   return [...all, ...(twist ? [twist] : [])].join('|');
 }
 
-/** Where a wire hangs on the rack: by metal, profile, thick to thin, soft to hard. */
+/**
+ * Where a wire hangs on the rack: by metal, profile, thick to thin, soft to hard.
+ * @example specKey(sterling20) < specKey({ ...sterling20, width: um(500) }) // true
+ */
 export function specKey(spec: WireSpec): string {
   const { metal, profile, width, height, temper, finish, finishName, twist } = spec;
   const two = (index: number) => String(index).padStart(2, '0');
@@ -48,7 +54,10 @@ export function specKey(spec: WireSpec): string {
   ].join('|');
 }
 
-/** "sterling", "teal coated copper", "silver plated copper". */
+/**
+ * "sterling", "teal coated copper", "silver plated copper".
+ * @example describeMetal({ metal: 'copper', finish: 'coated', finishName: 'teal' }) // 'teal coated copper'
+ */
 export function describeMetal({
   metal,
   finish,
@@ -58,13 +67,19 @@ export function describeMetal({
   return finish === 'bare' ? name : `${finishName} ${finish} ${name}`.trim();
 }
 
-/** "20 ga round sterling, half hard": how a wire is said everywhere. */
+/**
+ * "20 ga round sterling, half hard": how a wire is said everywhere.
+ * @example describeSpec(sterling20) // '20 ga round sterling, half hard'
+ */
 export function describeSpec(spec: WireSpec): string {
   const turns = spec.twist ? `, ${spec.twist} turns a metre` : '';
   return `${formatGauge(spec.label)} ${spec.profile} ${describeMetal(spec)}, ${spec.temper}${turns}`;
 }
 
-/** "0.812 mm" or "1.024 × 0.512 mm": the true size, whatever the label says. */
+/**
+ * "0.812 mm" or "1.024 × 0.512 mm": the true size, whatever the label says.
+ * @example describeSize({ profile: 'flat', width: um(1024), height: um(512) }) // '1.024 × 0.512 mm'
+ */
 export function describeSize({ profile, width, height }: CrossSection): string {
   return hasOwnHeight(profile)
     ? `${formatDiameter(width).replace(' mm', '')} × ${formatDiameter(height)}`

@@ -9,6 +9,7 @@ const HALF_A_GAUGE = 92 ** (1 / 78) - 1;
  * Which of some specs a measured size may be: those that are within half a gauge of it and what a calliper can tell, first those of the metal and
  * profile that are in hand, then the nearest.
  * @param measured diameter, or the width of half-round and flat wire
+ * @example suggestSpecs(um(815), [sterling20], { profile: 'round', metal: 'sterling' }).length // 1
  */
 export function suggestSpecs<Spec extends WireSpec>(
   measured: Micrometres,

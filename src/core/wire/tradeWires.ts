@@ -12,7 +12,7 @@ export interface TradeWire extends WireSpec {
 
 const PREFIX = 'trade ';
 
-/** Whether an id is that of a wire of the trade and not of the studio. */
+/** Whether an id is that of a wire of the trade and not of the studio. @example isTradeWire('not one') // false */
 export const isTradeWire = (id: string): boolean => id.startsWith(PREFIX);
 
 /** Gauges that wire is sold by, by profile, in AWG (common practice, as in handbook section 3.3). */
@@ -45,11 +45,14 @@ export const TRADE_WIRES: readonly TradeWire[] = METAL_IDS.flatMap((metal) =>
   ),
 );
 
-/** The wires of the trade that a studio does not have as its own. */
+/**
+ * The wires of the trade that a studio does not have as its own.
+ * @example tradeWiresBeside([]).length > 0 // true
+ */
 export function tradeWiresBeside(own: readonly WireSpec[]): TradeWire[] {
   const known = new Set(own.map(specIdentity));
   return TRADE_WIRES.filter((wire) => !known.has(specIdentity(wire)));
 }
 
-/** The wire of the trade of an id; undefined when there is none. */
+/** The wire of the trade of an id; undefined when there is none. @example tradeWireOf('not one') // undefined */
 export const tradeWireOf = (id: string): TradeWire | undefined => TRADE_WIRES.find((wire) => wire.id === id);

@@ -15,7 +15,10 @@ export interface Twisting {
   readonly turns: number;
 }
 
-/** Square wire is twisted on its own axis, round wire two and two. */
+/**
+ * Square wire is twisted on its own axis, round wire two and two.
+ * @example twistedProfile({ profile: 'round' }) // 'twisted pair'
+ */
 export const twistedProfile = ({ profile }: Pick<WireSpec, 'profile'>) =>
   profile === 'square'
     ? ('twisted square' as const)
@@ -23,7 +26,10 @@ export const twistedProfile = ({ profile }: Pick<WireSpec, 'profile'>) =>
       ? ('twisted pair' as const)
       : undefined;
 
-/** Twisting under tension hardens by about a temper (common practice). */
+/**
+ * Twisting under tension hardens by about a temper (common practice).
+ * @example hardened('dead soft') // 'quarter hard'
+ */
 export const hardened = (temper: Temper): Temper =>
   TEMPERS[Math.min(TEMPERS.indexOf(temper) + 1, TEMPERS.length - 1)] ?? temper;
 
@@ -34,6 +40,7 @@ const LOOSE = 0.15;
  * What wire becomes when it is twisted. A square wire keeps its length but for what the ends lose; of two rounds each strand is
  * longer than the stock by √[1 + (πdT)²], so `after` must be near before ÷ that.
  * @returns the spec of the twisted stock, or a sentence
+ * @example twist({ spec: sterling20, before: mm(500), after: mm(600), turns: 40 }).ok // false
  */
 export function twist({ spec, before, after, turns }: Twisting): Result<WireSpec> {
   const profile = twistedProfile(spec);
