@@ -6,14 +6,7 @@ export const calledAlike = (name: string, but?: WhereOptions): WhereOptions => {
   return { [Op.and]: but ? [alike, { [Op.not]: but }] : [alike] };
 };
 
-/** What is not one of these values. */
-export const noneOf = <Value>(values: readonly Value[]) => ({ [Op.notIn]: [...values] });
-
-/** Any of these values. */
-export const anyOf = <Value>(values: readonly Value[]) => ({ [Op.in]: [...values] });
-
 export const moreThan = <Value extends number | string | Date>(value: Value) => ({ [Op.gt]: value });
-export const lessThan = <Value extends number | string | Date>(value: Value) => ({ [Op.lt]: value });
 export const atLeast = <Value extends number | string | Date>(value: Value) => ({ [Op.gte]: value });
 export const atMost = <Value extends number | string | Date>(value: Value) => ({ [Op.lte]: value });
 export const otherThan = <Value extends number | string | Date>(value: Value) => ({ [Op.ne]: value });
