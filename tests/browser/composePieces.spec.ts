@@ -36,6 +36,8 @@ for (const [hands, by] of [
       await expect
         .poll(async () => (await cutsShown(page)).map(({ name, count }) => [name, count]))
         .toEqual(wanted.map(({ name, count }) => [name, count]));
+      // What was changed last may still be worked out.
+      await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
       const shown = await cutsShown(page);
       for (const [index, cut] of wanted.entries()) {
         const off = Math.abs((shown[index]?.mm ?? NaN) - cutOf(cut));

@@ -96,6 +96,7 @@ test('a pattern is composed, taken back, survives a reload, is hung, changed and
 
   await page.getByRole('link', { name: 'Change it' }).click();
   await expect(page.getByLabel('Stone: Length')).toHaveValue('30 mm');
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   await page.getByText('Swap a metal, gauge or temper throughout').click();
   await page.getByLabel('Becomes').selectOption('sterling');
   await expect(page.getByText(/Wire in the piece: .* g becomes .* g/)).toBeVisible();
