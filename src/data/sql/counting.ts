@@ -58,7 +58,7 @@ export const linesOfCountSql = statement({
       WHERE n.studio_id = $studio AND n.count_id = $countId ORDER BY n.position`,
 });
 
-/** TODO counting/counting.ts */
+/** The last counts, the latest first, with how many lines each has, how many are counted, and how many differ. */
 export const countsInBriefSql = statement({
   takes: {},
   gives: {

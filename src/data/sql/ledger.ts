@@ -114,7 +114,7 @@ export const movedSinceSql = statement({
       ORDER BY m.movement_id LIMIT 1`,
 });
 
-/** TODO ledger/valueOn.ts */
+/** What the stock carries now, by ware. */
 export const valueNowSql = statement({
   takes: {},
   gives: { ware: text<Ware>(), cost: big(), articles: int() },

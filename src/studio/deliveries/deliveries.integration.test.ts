@@ -105,7 +105,7 @@ describe('a delivery', () => {
     const asked = delivery(lines, { sharedBy: 'weight', tax: '' });
     const problem = problemOf(await receiveDelivery(session, newKey(), asked));
     expect(problem.fields).toEqual({ 'lines.2.weight': expect.stringContaining('Say what this weighs') });
-    expect((await listDeliveries(session)).deliveries).toEqual([]);
+    expect(await listDeliveries(session)).toEqual({ deliveries: [], next: null });
     const [first, second] = lines;
     done(await receiveDelivery(session, newKey(), { ...asked, lines: [first, second] }));
     expect((await showDelivery(session, 1))?.lines.map(({ postage }) => postage)).toEqual([300, 600]);

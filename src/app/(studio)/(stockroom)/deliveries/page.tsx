@@ -48,7 +48,7 @@ export default async function DeliveriesPage({ searchParams }: { searchParams: S
           </li>
         ))}
       </ul>
-      {next !== undefined && (
+      {next !== null && (
         <p className="mt-3">
           <Link href={`/deliveries?after=${next}`} className="btn">
             Earlier deliveries
