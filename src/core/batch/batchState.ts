@@ -1,3 +1,5 @@
+import type { MetalId } from '../wire/metal';
+
 /** How a batch stands. */
 export const BATCH_STATES = ['open', 'made', 'cancelled'] as const;
 export type BatchState = (typeof BATCH_STATES)[number];
@@ -14,14 +16,14 @@ export type CutKind = 'cut' | 'miscut';
 /** What stock is reserved for: wire to be cut as planned, parts from the drawers, wire that is cut and lies in the tray, or by hand. */
 export type Purpose = 'planned' | 'picked' | 'tray' | 'hand';
 
-/** A line of a batch as it was asked for, in the words that were typed; empty for the pattern's own. */
+/** What is wanted of a line of a batch besides its pattern. */
 export interface WantedLine {
-  /** Number of the pattern. */
-  readonly pattern: string;
-  readonly count: string;
-  /** Tag of a stone of the drawer. */
-  readonly stone: string;
+  /** Number of a stone of the drawer; null for the stone that the pattern was composed for. */
+  readonly stone: number | null;
+  /** Ring size or inside diameter as it was typed, which its techniques read; empty for the pattern's own. */
   readonly ring: string;
+  /** Length of the bead along its hole as it was typed; empty for the pattern's own. */
   readonly bead: string;
-  readonly metal: string;
+  /** Metal of all its wires; null for the pattern's own. */
+  readonly metal: MetalId | null;
 }

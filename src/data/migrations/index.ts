@@ -24,6 +24,7 @@ import { sizes } from './0022-sizes';
 import { wasteOfMade } from './0023-waste-of-made';
 import { stoneOutlines } from './0024-stone-outlines';
 import { reservations } from './0025-reservations';
+import { linesAsValues } from './0026-lines-as-values';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -52,4 +53,5 @@ export const MIGRATIONS: readonly Migration[] = [
   wasteOfMade,
   stoneOutlines,
   reservations,
+  linesAsValues,
 ];

@@ -80,6 +80,7 @@ export const linesBegunSql = statement({
     line: int(),
     patternId: uuid(),
     revision: int(),
+    patternNumber: int(),
     wanted: json<WantedLine>(),
     body: json<PatternBody>(),
     stoneId: maybe(uuid()),
@@ -89,10 +90,11 @@ export const linesBegunSql = statement({
     /** Whether a piece of it is made: its stone is in the piece. */
     isMade: bool(),
   },
-  text: `SELECT l.line, l.pattern_id AS "patternId", l.revision, l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
+  text: `SELECT l.line, l.pattern_id AS "patternId", l.revision, p.number AS "patternNumber", l.wanted, l.body, l.stone_id AS "stoneId", c.cuts, c.pieces,
             EXISTS (SELECT FROM batch_pieces m WHERE m.studio_id = $studio AND m.batch_id = $batchId AND m.line = l.line) AS "isMade"
        FROM batch_lines l JOIN (SELECT line, count(*)::int AS cuts, max(piece) + 1 AS pieces FROM batch_cuts
                                  WHERE studio_id = $studio AND batch_id = $batchId AND kind = 'cut' GROUP BY line) c USING (line)
+       JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
       WHERE l.studio_id = $studio AND l.batch_id = $batchId ORDER BY l.line`,
 });
 

@@ -1,14 +1,13 @@
 import { minutesOfBatch, type BatchLine } from '@/core/batch/batch';
+import type { WantedLine } from '@/core/batch/batchState';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { expectedSale, takingsOf, type ExpectedSale, type Takings } from '@/core/costing/expectedSale';
 import { forecast } from '@/core/costing/forecast';
-import { numberOnTag } from '@/core/tag';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { pricesOfStonesSql } from '@/data/sql/stock';
 import { lastPricesOfSql, newestPatternsSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { look, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
@@ -40,7 +39,7 @@ export interface BatchTakings {
 interface PricedLine extends BatchLine {
   readonly body: PatternBody;
   readonly patternNumber: number;
-  readonly wanted: Pick<BatchLineInput, 'stone'>;
+  readonly wanted: Pick<WantedLine, 'stone'>;
 }
 
 /** What a batch should cost and bring at the studio's own prices; null for helpers, and when there is no such batch. */
@@ -70,19 +69,19 @@ export async function takingsAsTyped(session: StudioSession, plain: unknown): Pr
     const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
     const { lengthSystem } = await settingsIn(tx);
     const bodies = await tx.rows(newestPatternsSql, {
-      numbers: wanted.map(({ pattern }) => numberOf(pattern)),
+      numbers: wanted.map(({ pattern }) => pattern),
     });
     const stones = await stonesFor(tx, null, wanted, false);
     const lines = typed.flatMap((each, index): PricedLine[] => {
-      const pattern = bodies.find(({ number }) => number === numberOf(each?.pattern ?? ''));
+      const pattern = bodies.find(({ number }) => number === each?.pattern);
       if (!each || !pattern) return [];
-      const stone = stones.find(({ number }) => number === numberOnTag('stone', each.stone));
+      const stone = stones.find(({ number }) => number === each.stone);
       const body = bodyOfLine(pattern.body, each, stone, specs, lengthSystem);
       if (!body.ok) return [];
       return [
         {
           line: index + 1,
-          count: numberOf(each.count),
+          count: each.count,
           body: body.value,
           patternNumber: pattern.number,
           wanted: each,
@@ -106,11 +105,11 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
   );
   const stones = await stoneCosts(
     tx,
-    lines.map(({ wanted }) => wanted.stone),
+    lines.flatMap(({ wanted }) => wanted.stone ?? []),
   );
   const all = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
     const { outlay, parts } = forecast(body, book);
-    const stone = stones.get(numberOnTag('stone', wanted.stone) ?? 0) ?? cost(0);
+    const stone = stones.get(wanted.stone ?? 0) ?? cost(0);
     const piece = {
       ...outlay,
       // A stone that was chosen for the line is no part of its pattern any more, and was paid for.
@@ -144,9 +143,7 @@ async function lastPrices(tx: Tx, patterns: readonly number[]): Promise<Map<numb
 }
 
 /** What was paid for stones, by the number on their tag. */
-async function stoneCosts(tx: Tx, tags: readonly string[]): Promise<Map<number, CostUnits>> {
-  const rows = await tx.rows(pricesOfStonesSql, {
-    numbers: tags.flatMap((text) => numberOnTag('stone', text) ?? []),
-  });
+async function stoneCosts(tx: Tx, numbers: readonly number[]): Promise<Map<number, CostUnits>> {
+  const rows = await tx.rows(pricesOfStonesSql, { numbers });
   return new Map(rows.map(({ number, price }) => [number, toCost(price)]));
 }

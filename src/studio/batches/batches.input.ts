@@ -1,5 +1,6 @@
 import { BATCH_STATES, type BatchState } from '@/core/batch/batchState';
 import { AsksDay, AsksOneOf, AsksText, AsksWhole, ListQuery } from '../kernel/query';
+import type { Typed } from '../kernel/typed';
 
 /** What is asked of the batches. */
 export class BatchQuery extends ListQuery {
@@ -9,7 +10,7 @@ export class BatchQuery extends ListQuery {
 /** What is asked of the list of bench hours. */
 export class HoursQuery {
   /** How many batches are passed over. */
-  @AsksWhole(0, 9999) readonly after?: string;
+  @AsksWhole(0, 9999) readonly after?: Typed<number>;
 }
 
 /** What is asked of the form of a new batch. */

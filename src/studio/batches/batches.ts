@@ -31,10 +31,10 @@ import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
 import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
 import { countParts, partsInDrawers, type FreePart } from '../drawers/partsInDrawers';
 import { freeWires } from '../reservations/freeWires';
-import type { BatchLineInput } from './planBatch.input';
 import type { Planning } from '@/core/batch/batchState';
 import { plansKept } from './plansKept';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
+import type { WantedLine } from '@/core/batch/batchState';
 import type { BatchQuery } from './batches.input';
 import type { BatchState } from '@/core/batch/batchState';
 
@@ -63,7 +63,7 @@ export const batchNumbered = (tx: Tx, number: number): Promise<BatchRow | undefi
 export interface KeptLine extends BatchLine {
   readonly patternNumber: number;
   readonly revision: number;
-  readonly wanted: BatchLineInput;
+  readonly wanted: WantedLine;
   readonly body: PatternBody;
 }
 

@@ -3,14 +3,14 @@ import { ok, type Result } from '@/core/result';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { countWires } from '@/core/batch/batch';
+import type { WantedLine } from '@/core/batch/batchState';
 import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
-import { numberOnTag, tag } from '@/core/tag';
+import { tag } from '@/core/tag';
 import type { Texts } from '@/core/parameter/readTexts';
-import { METAL_IDS } from '@/core/wire/metal';
 import { type RowOf } from '@/data/sql/statement';
 import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
 import type { Tx } from '@/data/inStudio';
@@ -20,7 +20,7 @@ import { linesBegunSql } from '@/data/sql/batches';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
+import type { ValuesOf } from '../kernel/typed';
 import { look, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
@@ -39,11 +39,16 @@ export interface BatchBase {
 /** A stone that a line is made for. */
 type ChosenStone = RowOf<typeof stonesOfNumbersSql>;
 
+/** A line as it was read. */
+type LineAsked = ValuesOf<BatchLineInput>;
+
+const wantedOf = ({ stone, ring, bead, metal }: LineAsked): WantedLine => ({ stone, ring, bead, metal });
+
 interface LineRow {
   readonly patternId: string;
   readonly revision: number;
   readonly count: number;
-  readonly wanted: BatchLineInput;
+  readonly wanted: WantedLine;
   readonly body: PatternBody;
   /** The stone that is to be set aside for it; a stone that is in a piece already is not. */
   readonly stone: ChosenStone | undefined;
@@ -69,7 +74,7 @@ export function planBatch(
     const known = base ? await openBatch(tx, base) : undefined;
     const batchId = known ?? randomUUID();
     const number = base?.number ?? (await takeNumbers(tx, 'batch'));
-    const [name, dueOn] = [input.name.trim(), input.dueOn === '' ? null : input.dueOn];
+    const { name, dueOn } = input;
     const begun = known ? await linesBegun(tx, batchId) : [];
     if (known) {
       await dropEverything(tx, batchId);
@@ -126,17 +131,17 @@ type LineBegun = RowOf<typeof linesBegunSql>;
 const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> => tx.rows(linesBegunSql, { batchId });
 
 /** Lines of which wires are cut keep their place and what they make, and are not made fewer than are begun. @throws Refused beside the line */
-function refuseBegun(begun: readonly LineBegun[], lines: readonly BatchLineInput[]): void {
-  for (const { line, cuts, pieces, wanted, body } of begun) {
+function refuseBegun(begun: readonly LineBegun[], lines: readonly LineAsked[]): void {
+  for (const { line, cuts, pieces, patternNumber, wanted, body } of begun) {
     const now = lines[line - 1];
     const wires = `${cuts} ${cuts === 1 ? 'wire is' : 'wires are'} cut for line ${line}, “${body.name}”`;
     if (!now) throw refused(`${wires}: it cannot be left out. Undo the cuts first, or cancel the batch.`);
-    if (!isDeepStrictEqual({ ...now, count: '' }, { ...wanted, count: '' }))
+    if (now.pattern !== patternNumber || !isDeepStrictEqual(wantedOf(now), wanted))
       throw invalid(
         `lines.${line - 1}.pattern`,
         `${wires}: only how many can be changed. Undo the cuts first.`,
       );
-    if (numberOf(now.count) < pieces)
+    if (now.count < pieces)
       throw invalid(
         `lines.${line - 1}.count`,
         `${wires}, up to piece ${pieces}; ${now.count} is fewer. Undo the cuts first.`,
@@ -163,19 +168,19 @@ interface Ground {
 async function groundOf(
   tx: Tx,
   batchId: string | null,
-  lines: readonly BatchLineInput[],
+  lines: readonly LineAsked[],
   lock: boolean,
 ): Promise<Ground> {
   const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
   const { lengthSystem } = await settingsIn(tx);
   const patterns = await tx.rows(newestPatternsSql, {
-    numbers: lines.map(({ pattern }) => numberOf(pattern)),
+    numbers: lines.map(({ pattern }) => pattern),
   });
   return { specs, lengthSystem, patterns, stones: await stonesFor(tx, batchId, lines, lock) };
 }
 
-const patternOf = (patterns: readonly PatternRow[], { pattern }: BatchLineInput): PatternRow | undefined =>
-  patterns.find(({ number }) => number === numberOf(pattern));
+const patternOf = (patterns: readonly PatternRow[], { pattern }: LineAsked): PatternRow | undefined =>
+  patterns.find(({ number }) => number === pattern);
 
 /** What lines come to, by what they were worked out from. */
 type Bodies = ReadonlyMap<string, Result<PatternBody>>;
@@ -183,18 +188,19 @@ type Bodies = ReadonlyMap<string, Result<PatternBody>>;
 /** Equal for lines that come to the same. */
 const sameBody = (
   { patternId, revision }: PatternRow,
-  { count: _, ...wanted }: BatchLineInput,
+  wanted: WantedLine,
   stone: ChosenStone | undefined,
 ): string => JSON.stringify([patternId, revision, wanted, stone && stoneTexts(stone), stone?.material]);
 
 /** Works lines out before anything is locked, as far as they can be; others have their turn in between. */
-async function workAhead(session: StudioSession, lines: readonly BatchLineInput[]): Promise<Bodies> {
+async function workAhead(session: StudioSession, lines: readonly LineAsked[]): Promise<Bodies> {
   const ground = await look(session, (tx) => groundOf(tx, null, lines, false));
   const bodies = new Map<string, Result<PatternBody>>();
-  for (const wanted of lines) {
-    const pattern = patternOf(ground.patterns, wanted);
+  for (const asked of lines) {
+    const pattern = patternOf(ground.patterns, asked);
     if (!pattern) continue;
-    const stone = ground.stones.find(({ number }) => number === numberOnTag('stone', wanted.stone));
+    const wanted = wantedOf(asked);
+    const stone = ground.stones.find(({ number }) => number === wanted.stone);
     const key = sameBody(pattern, wanted, stone);
     if (bodies.has(key)) continue;
     bodies.set(key, bodyOfLine(pattern.body, wanted, stone, ground.specs, ground.lengthSystem));
@@ -206,43 +212,41 @@ async function workAhead(session: StudioSession, lines: readonly BatchLineInput[
 async function readLines(
   tx: Tx,
   batchId: string,
-  lines: readonly BatchLineInput[],
+  lines: readonly LineAsked[],
   begun: readonly LineBegun[],
   ahead: Bodies,
 ): Promise<LineRow[]> {
   refuseBegun(begun, lines);
   const { specs, lengthSystem, patterns, stones } = await groundOf(tx, batchId, lines, true);
   const seen = new Set<number>();
-  return lines.map((wanted, index) => {
-    const pattern = patternOf(patterns, wanted);
+  return lines.map((asked, index) => {
+    const { count } = asked;
+    const wanted = wantedOf(asked);
+    const pattern = patternOf(patterns, asked);
     if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
     const kept = begun.find(({ line }) => line === index + 1);
-    const stone = kept?.isMade ? undefined : stoneOf(wanted, index, stones, seen);
+    const stone = kept?.isMade ? undefined : stoneOf(asked, index, stones, seen);
     if (kept) {
       const { patternId, revision, body, stoneId } = kept;
-      return { patternId, revision, count: numberOf(wanted.count), wanted, body, stone, stoneId };
+      return { patternId, revision, count, wanted, body, stone, stoneId };
     }
     const bound = boundTo(pattern.body);
     for (const measure of ['stone', 'ring', 'bead'] as const)
-      if (wanted[measure] !== '' && !bound.includes(measure))
+      if (wanted[measure] && !bound.includes(measure))
         throw invalid(
           `lines.${index}.${measure}`,
           `“${pattern.body.name}” does not ask for a ${measure}; leave this empty.`,
         );
-    const metal = METAL_IDS.find((id) => id === wanted.metal);
-    if (wanted.metal !== '' && !metal)
-      throw invalid(`lines.${index}.metal`, `“${wanted.metal}” is not a metal; choose one of the list.`);
     // Somebody may have changed the pattern meanwhile; then it is worked out here.
     const body =
       ahead.get(sameBody(pattern, wanted, stone)) ??
       bodyOfLine(pattern.body, wanted, stone, specs, lengthSystem);
     if (!body.ok)
       throw invalid(
-        `lines.${index}.${metal && Object.keys(measuresOf(wanted, stone)).length === 0 ? 'metal' : 'pattern'}`,
+        `lines.${index}.${wanted.metal && Object.keys(measuresOf(wanted, stone)).length === 0 ? 'metal' : 'pattern'}`,
         body.error,
       );
     const { patternId, revision } = pattern;
-    const count = numberOf(wanted.count);
     return { patternId, revision, count, wanted, body: body.value, stone, stoneId: stone?.id ?? null };
   });
 }
@@ -250,12 +254,12 @@ async function readLines(
 /** What is made for a line: its pattern, for the stone, ring, bead and metal that are wanted; or why it cannot be. */
 export function bodyOfLine(
   pattern: PatternBody,
-  wanted: BatchLineInput,
+  wanted: WantedLine,
   stone: (StoneMeasures & { readonly material: string }) | undefined,
   specs: Readonly<Record<string, KnownSpec>>,
   lengthSystem: LengthSystem,
 ): Result<PatternBody> {
-  const metal = METAL_IDS.find((id) => id === wanted.metal);
+  const { metal } = wanted;
   const asked: Wanted = { measures: measuresOf(wanted, stone), ...(metal ? { metal } : {}) };
   const body = bodyFor(pattern, asked, specs, techniqueOf, lengthSystem);
   return body.ok && stone ? ok(withStoneChosen(body.value, stone.material)) : body;
@@ -264,39 +268,40 @@ export function bodyOfLine(
 const boundTo = ({ composition }: PatternBody): readonly Measure[] =>
   composition ? boundMeasures(composition, techniqueOf) : [];
 
-const measuresOf = ({ ring, bead }: BatchLineInput, stone: StoneMeasures | undefined): Texts => ({
+const measuresOf = ({ ring, bead }: WantedLine, stone: StoneMeasures | undefined): Texts => ({
   ...(stone ? stoneTexts(stone) : {}),
-  ...(ring.trim() === '' ? {} : { ring }),
-  ...(bead.trim() === '' ? {} : { bead }),
+  ...(ring === '' ? {} : { ring }),
+  ...(bead === '' ? {} : { bead }),
 });
 
 /** The stones that lines name by their tags; locked when they are to be set aside. */
 export const stonesFor = (
   tx: Tx,
   batchId: string | null,
-  lines: readonly BatchLineInput[],
+  lines: readonly LineAsked[],
   lock = true,
 ): Promise<ChosenStone[]> =>
   tx.rows(lock ? lockedStonesSql : stonesOfNumbersSql, {
-    numbers: lines.flatMap(({ stone }) => numberOnTag('stone', stone) ?? []),
+    numbers: lines.flatMap(({ stone }) => stone ?? []),
     batchId,
   });
 
 function stoneOf(
-  { stone: text, count }: BatchLineInput,
+  { stone: number, count }: LineAsked,
   index: number,
   stones: readonly ChosenStone[],
   seen: Set<number>,
 ): ChosenStone | undefined {
-  if (text.trim() === '') return undefined;
+  if (number === null) return undefined;
   const field = `lines.${index}.stone`;
-  const stone = stones.find(({ number }) => number === numberOnTag('stone', text));
-  if (!stone) throw invalid(field, `“${text}” is not a stone in the drawer; choose one of the list.`);
+  const stone = stones.find((each) => each.number === number);
+  if (!stone)
+    throw invalid(field, `${tag('stone', number)} is not a stone in the drawer; choose one of the list.`);
   if (stone.taken > 0)
     throw invalid(field, `${tag('stone', stone.number)} is set aside for ${stone.setAsideFor}.`);
   if (seen.has(stone.number))
     throw invalid(field, `${tag('stone', stone.number)} is in this batch already; a stone makes one piece.`);
-  if (numberOf(count) !== 1)
+  if (count !== 1)
     throw invalid(
       `lines.${index}.count`,
       `One stone makes one piece; ${count} were asked for. Leave the stone empty, or make a line for each stone.`,

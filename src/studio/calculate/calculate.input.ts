@@ -135,7 +135,7 @@ export class OutlineInput {
     },
     { message: saying('3 to 500 points of x and y are allowed') },
   )
-  pointsMm?: { x: number; y: number }[];
+  pointsMm?: readonly { x: number; y: number }[];
   /** Distance of a parallel curve whose length is wanted too. */
   @MayBeLeftOut() @Between(0, 20, 'mm') offsetMm?: number;
 }
@@ -152,7 +152,7 @@ export class WeaveGroupInput {
   @ArrayMinSize(1, { message: saying('one wire at least is allowed') })
   @ArrayMaxSize(8, { message: saying('eight wires at most are allowed') })
   @Matches(/^[A-Ha-h]$/, { each: true, message: saying('letters from A to H are allowed') })
-  wires!: string[];
+  wires!: readonly string[];
   @Whole(1, 99) wraps!: number;
 }
 
@@ -164,7 +164,7 @@ export class CalculateWeaveInput {
   @ArrayMaxSize(60, { message: GROUPS })
   @ValidateNested({ each: true, message: GROUPS })
   @Type(() => WeaveGroupInput)
-  groups?: WeaveGroupInput[];
+  groups?: readonly WeaveGroupInput[];
   /** In place of groups: "A3 AB2". */
   @MayBeLeftOut()
   @IsString({ message: saying('a weave is allowed, like “A3 AB2”') })
@@ -239,16 +239,16 @@ export class NamedPartInput {
 
 export class CalculatePieceInput {
   /** In the order of the work. */
-  @ListOf(() => PieceActInput, 40, 'acts') acts!: PieceActInput[];
+  @ListOf(() => PieceActInput, 40, 'acts') acts!: readonly PieceActInput[];
   /** What its wires are weighed in; copper when it is not told. */
   @MayBeLeftOut() @OneOf(METAL_IDS) metal?: MetalId;
   /** What its stones and beads are, by which they are weighed: “prehnite cab”, “garnet bead, 4 mm”. Quartz where nothing is told. */
-  @MayBeLeftOut() @ListOf(() => NamedPartInput, 40, 'parts') parts?: NamedPartInput[];
+  @MayBeLeftOut() @ListOf(() => NamedPartInput, 40, 'parts') parts?: readonly NamedPartInput[];
 }
 
 export class CuttingInput {
-  @ListOf(() => WantedCutInput, 1_000, 'cuts') cuts!: WantedCutInput[];
-  @ListOf(() => StockToCutInput, 2_000, 'stock pieces') stock!: StockToCutInput[];
+  @ListOf(() => WantedCutInput, 1_000, 'cuts') cuts!: readonly WantedCutInput[];
+  @ListOf(() => StockToCutInput, 2_000, 'stock pieces') stock!: readonly StockToCutInput[];
   /** Shorter than this, what is left of a stock piece is scrap. */
   @Between(0, 10_000, 'mm') usefulMinimumMm!: number;
   /** Milliseconds after which the best plan so far is given; 5000 when it is not told. */

@@ -2,6 +2,7 @@ import type { ClassConstructor } from 'class-transformer';
 import type { AskedBy } from '../jobs/runJob';
 import type { Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import type { ValuesOf } from '../kernel/typed';
 import { attempt } from '../kernel/useCase';
 import {
   CalculatePieceInput,
@@ -30,7 +31,7 @@ const endpoint = <T extends object>(
   summary: string,
   Input: ClassConstructor<T>,
   example: object,
-  calculate: (input: T, asked: AskedBy) => object | Promise<object>,
+  calculate: (input: ValuesOf<T>, asked: AskedBy) => object | Promise<object>,
 ): Endpoint => ({
   summary,
   Input,

@@ -29,7 +29,7 @@ export function reverseMovement(
     const movements = await movementsOf(tx, key.postKey);
     const pieceId = movements.find((each) => each.pieceId !== null)?.pieceId ?? null;
     await batchForgets(tx, key.postKey);
-    await takeBack(tx, postKey, movements, input.reason.trim());
+    await takeBack(tx, postKey, movements, input.reason);
     if (pieceId !== null) {
       await tx.change(Piece, { pieceId }, { struckAt: now });
       await batchRemembers(tx, pieceId);

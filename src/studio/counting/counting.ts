@@ -141,7 +141,7 @@ export function keepCounted(
     return Promise.all(
       lines.map(async ({ id, typed }) => ({
         id,
-        typed: (await readInput(CountLineInput, { typed })).typed.trim(),
+        typed: (await readInput(CountLineInput, { typed })).typed,
       })),
     );
   };

@@ -1,5 +1,7 @@
 import { IsInt, IsUUID, Max, Min } from 'class-validator';
-import { ReadsLength, ReadsName, ReadsOneOf } from '../kernel/rules';
+import { ReadsLength, ReadsName, ReadsOneOf, ReadsTag } from '../kernel/rules';
+import type { Micrometres } from '@/core/units/length';
+import type { Typed } from '../kernel/typed';
 
 /** A wire of a batch as it was really cut. */
 export class CutWireInput {
@@ -9,14 +11,14 @@ export class CutWireInput {
   @IsInt() @Min(0) @Max(199) copy!: number;
   /** The stock piece that the cutting table named. */
   @IsUUID('all', { message: 'Choose which wire this was cut from.' }) from!: string;
-  @ReadsLength() length!: string;
+  @ReadsLength() length!: Typed<Micrometres>;
 }
 
 /** A length that was cut wrongly. */
 export class MiscutInput {
-  @ReadsName('the tag of the wire that it was cut from', 20) from!: string;
-  @ReadsLength() length!: string;
+  @ReadsTag('wire') from!: Typed<number>;
+  @ReadsLength() length!: Typed<Micrometres>;
   @ReadsName('the reason, like cut too short or wrong wire cut', 200) reason!: string;
   /** Whether it is still wire for something else. */
-  @ReadsOneOf(['lost', 'kept'], 'what becomes of it') then!: string;
+  @ReadsOneOf(['lost', 'kept'], 'what becomes of it') then!: Typed<'lost' | 'kept'>;
 }

@@ -8,9 +8,8 @@ import {
   type PlannedStock,
 } from '@/core/batch/cuttingPlan';
 import { isScrap, usefulMinimumFor } from '@/core/making/settle';
-import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
-import { formatLength, parseLength, um, type Micrometres } from '@/core/units/length';
+import { formatLength, um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { cutBeforeSql } from '@/data/sql/batches';
 import { invalid, refused, type Outcome, type Refused } from '../kernel/outcome';
@@ -58,14 +57,14 @@ export function cutWire(
       throw refused(
         `The plan has changed: it is cut from ${tag('wire', stock.number)} now. Nothing was posted.`,
       );
-    const length = expectOk(parseLength(input.length));
+    const { length } = input;
     const lines = await linesOf(tx, [batch.id]);
     const least = lines.find(({ line }) => line === input.line)?.body.cuts[input.cutIndex]?.net ?? um(0);
     if (length < least) {
       const { lengthSystem } = await settingsIn(tx);
       throw invalid(
         'length',
-        `${input.length} is too short: the piece itself takes ${formatLength(least, lengthSystem)}. Log it as a mis-cut.`,
+        `${formatLength(length, lengthSystem)} is too short: the piece itself takes ${formatLength(least, lengthSystem)}. Log it as a mis-cut.`,
       );
     }
     return cutThese(tx, postKey, batch, lines, plans, [{ specId: planned.specId, cut, length }]);

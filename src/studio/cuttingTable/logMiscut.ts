@@ -1,8 +1,7 @@
 import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { usefulMinimumFor } from '@/core/making/settle';
-import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
-import { formatLength, parseLength, um } from '@/core/units/length';
+import { formatLength, um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
@@ -10,7 +9,7 @@ import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../ledger/throwAway';
 import { minimumsOf, settingsIn } from '../settings/settings';
-import { lockTagged } from '../wire/taggedWire';
+import { lockWire } from '../wire/taggedWire';
 import { linesOf } from '../batches/batches';
 import { thenPlanned } from './cutWire';
 import { MiscutInput } from './cutWire.input';
@@ -34,8 +33,8 @@ export function logMiscut(
     const batch = await lockOpenBatch(tx, number);
     const settings = await settingsIn(tx);
     const say = (quantity: number) => formatLength(um(quantity), settings.lengthSystem);
-    const { wire: stock, spec } = await lockTagged(tx, 'from', input.from);
-    const length = expectOk(parseLength(input.length));
+    const { wire: stock, spec } = await lockWire(tx, input.from);
+    const { length, reason } = input;
     const others = (await reservedOf(tx, [stock.id], batch.id)).get(stock.id) ?? 0;
     const free = Math.max(0, stock.quantity - others);
     if (length > free)
@@ -47,7 +46,6 @@ export function logMiscut(
         `${say(length)} is shorter than what is kept, ${say(minimum)}: say that it is lost.`,
       );
 
-    const reason = input.reason.trim();
     const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(stock);
     let cutId: string | null = null;
     if (input.then === 'kept') {

@@ -1,12 +1,21 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
-import { ok, refuse } from '@/core/result';
-import { SHARED_BY } from '@/core/stock/delivery';
-import { parseMass } from '@/core/units/mass';
+import { refuse, type Result } from '@/core/result';
+import { SHARED_BY, type SharedBy } from '@/core/stock/delivery';
+import type { Micrograms } from '@/core/units/mass';
 import { CURRENCIES, parseAmount } from '@/core/units/money';
 import { BeadFields, FindingFields, StoneFields, SupplyFields } from '../drawers/receive.input';
-import { ReadsBy, ReadsMoney, ReadsOneOf, ReadsPastDay, ReadsText } from '../kernel/rules';
+import {
+  onlyIf,
+  ReadsBy,
+  ReadsMassOrNone,
+  ReadsMoneyOrNone,
+  ReadsOneOf,
+  ReadsPastDay,
+  ReadsText,
+} from '../kernel/rules';
 import { WireFields } from '../wire/receiveWire.input';
+import type { Amount, Typed } from '../kernel/typed';
 
 /** Wares that are bought. */
 export const DELIVERED = ['wire', 'bead', 'stone', 'finding', 'supply'] as const;
@@ -16,46 +25,53 @@ export type DeliveredWare = (typeof DELIVERED)[number];
 const GOT = ['paid', 'free'] as const;
 
 /** What is said of every line besides what it is. */
-export interface LineFields {
-  ware: string;
+export interface LineFields<W extends DeliveredWare = DeliveredWare> {
+  ware: Typed<W>;
   /** Paid, or a gift that was put in. */
-  costIs: string;
+  costIs: Typed<(typeof GOT)[number]>;
   /** Before postage and tax, in the invoice's currency; of a gift it is not asked. */
-  price: string;
+  price: Typed<Amount | null>;
   /** Where it is put. */
   place: string;
   /** What it weighs with its packing, where the postage is shared by weight and the wire's own weight does not say it. */
-  weight: string;
+  weight: Typed<Micrograms | null>;
+}
+
+/** What a line cost: more than nothing, since a gift is said to be one. */
+function readLinePrice(text: string): Result<Amount> {
+  const read = parseAmount(text);
+  return read.ok && read.value.money === 0
+    ? refuse(`“${text}” is nothing; say that it was a gift, or what it cost.`)
+    : read;
 }
 
 /** An input class with the fields of a line of a delivery besides its own. */
-function Delivered<Own extends object>(Base: new () => Own): new () => Own & LineFields {
+function Delivered<W extends DeliveredWare, Own extends object>(
+  ware: W,
+  Base: new () => Own,
+): new () => Own & LineFields<W> {
   class DeliveredInput extends (Base as new () => object) implements LineFields {
-    @ReadsOneOf(DELIVERED, 'what came') ware!: string;
+    @ReadsOneOf([ware], 'what came') ware!: Typed<W>;
     @ReadsOneOf(GOT, 'how it was got') costIs!: string;
-    @ReadsBy<DeliveredInput>('readsLinePrice', (text, { costIs }) => {
-      if (costIs === 'free') return ok(null);
-      const read = parseAmount(text);
-      return read.ok && read.value.money === 0
-        ? refuse(`“${text}” is nothing; say that it was a gift, or what it cost.`)
-        : read;
-    })
-    price!: string;
+    @ReadsBy('readsLinePrice', (text, { costIs }: DeliveredInput) =>
+      onlyIf(costIs !== 'free', () => readLinePrice(text)),
+    )
+    price!: Typed<Amount | null>;
     @ReadsText(120) place!: string;
-    @ReadsBy('readsWeight', (text) => (text.trim() === '' ? ok(null) : parseMass(text))) weight!: string;
+    @ReadsMassOrNone() weight!: Typed<Micrograms | null>;
   }
-  return DeliveredInput as unknown as new () => Own & LineFields;
+  return DeliveredInput as unknown as new () => Own & LineFields<W>;
 }
 
-export class WireLine extends Delivered(WireFields) {}
-export class BeadLine extends Delivered(BeadFields) {}
-export class StoneLine extends Delivered(StoneFields) {}
-export class FindingLine extends Delivered(FindingFields) {}
-export class SupplyLine extends Delivered(SupplyFields) {}
+export class WireLine extends Delivered('wire', WireFields) {}
+export class BeadLine extends Delivered('bead', BeadFields) {}
+export class StoneLine extends Delivered('stone', StoneFields) {}
+export class FindingLine extends Delivered('finding', FindingFields) {}
+export class SupplyLine extends Delivered('supply', SupplyFields) {}
 
 /** A line that does not say what came. */
 class UnknownLine {
-  @ReadsOneOf(DELIVERED, 'what came') ware!: string;
+  @ReadsOneOf(DELIVERED, 'what came') ware!: Typed<DeliveredWare>;
 }
 
 /** A line of a delivery, by its ware. */
@@ -70,12 +86,12 @@ export class DeliveryInput {
   /** Of the invoice. */
   @ReadsOneOf(CURRENCIES.map(({ code }) => code), 'a currency')
   currency!: string;
-  @ReadsMoney({ zero: true, empty: true }) postage!: string;
+  @ReadsMoneyOrNone({ zero: true }) postage!: Typed<Amount | null>;
   /** Tax that is not got back. */
-  @ReadsMoney({ zero: true, empty: true }) tax!: string;
-  @ReadsOneOf(SHARED_BY, 'what the postage is shared by') sharedBy!: string;
+  @ReadsMoneyOrNone({ zero: true }) tax!: Typed<Amount | null>;
+  @ReadsOneOf(SHARED_BY, 'what the postage is shared by') sharedBy!: Typed<SharedBy>;
   /** What the invoice came to in the studio's currency; only when it is in another. */
-  @IsOptional() @ReadsMoney({ empty: true }) cameTo?: string;
+  @IsOptional() @ReadsMoneyOrNone() cameTo?: Typed<Amount | null>;
 
   @IsArray()
   @ArrayMinSize(1, { message: 'A delivery has one line at least.' })

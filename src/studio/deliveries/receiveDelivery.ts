@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
-import { landedCosts, type SharedBy } from '@/core/stock/delivery';
+import { landedCosts } from '@/core/stock/delivery';
 import type { Ware } from '@/core/stock/ware';
 import { um } from '@/core/units/length';
-import { parseMass, type Micrograms } from '@/core/units/mass';
+import type { Micrograms } from '@/core/units/mass';
 import { minor, type MinorUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
 import type { Tx } from '@/data/inStudio';
@@ -12,21 +11,17 @@ import { ARRIVALS, type ArrivalOf } from '../drawers/receive';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import type { Amount, ValuesOf } from '../kernel/typed';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
-import { costIsOf, ensureSupplier, takeIn, type Goods } from '../stock/takeIn';
+import { ensureSupplier, takeIn, type Goods } from '../stock/takeIn';
 import { wireGoods } from '../wire/receiveWire';
 import { specsById } from '../catalogue/wireSpecs';
-import {
-  BeadLine,
-  DeliveryInput,
-  FindingLine,
-  StoneLine,
-  WireLine,
-  type DeliveryLine,
-  type SupplyLine,
-} from './delivery.input';
+import { DeliveryInput, type DeliveryLine } from './delivery.input';
+
+/** A line as it was read. */
+type LineRead = ValuesOf<DeliveryLine>;
 
 /** What came in. */
 export interface DeliveryReceived {
@@ -36,7 +31,7 @@ export interface DeliveryReceived {
 
 /** A line that is known or made in the stockroom. */
 interface Arrived {
-  readonly line: DeliveryLine;
+  readonly line: LineRead;
   readonly goods: Goods;
   readonly price: MinorUnits;
   readonly weight: Micrograms | undefined;
@@ -58,8 +53,7 @@ export function receiveDelivery(
   };
   return post(session, 'receiveDelivery', postKey, prepare, async (tx, input) => {
     const { currency: own } = await settingsIn(tx);
-    const { currency, supplier, boughtOn, note } = input;
-    const sharedBy = input.sharedBy as SharedBy;
+    const { currency, supplier, boughtOn, note, sharedBy } = input;
     const [postage, tax] = [extra('postage', input.postage, currency), extra('tax', input.tax, currency)];
     const cameTo = readCameTo(input, own);
     const arrived: Arrived[] = [];
@@ -78,7 +72,7 @@ export function receiveDelivery(
         number,
         supplierId: await ensureSupplier(tx, supplier),
         boughtOn,
-        note: note.trim(),
+        note,
         currency,
         postage,
         tax,
@@ -90,7 +84,7 @@ export function receiveDelivery(
     ]);
     for (const [index, { line, goods, afterwards }] of arrived.entries()) {
       const share = landed.value[index];
-      const costIs = costIsOf(line.costIs);
+      const { costIs } = line;
       if (!share || (costIs !== 'free' && share.cost === 0))
         throw invalid(`lines.${index}.price`, `This comes to nothing in ${own}; give what it really cost.`);
       const { id } = await takeIn(tx, postKey, goods, {
@@ -109,22 +103,20 @@ export function receiveDelivery(
   });
 }
 
-const extra = (field: string, text: string, currency: string): MinorUnits =>
-  text.trim() === '' ? minor(0) : readMoney(field, text, currency);
+const extra = (field: string, amount: Amount | null, currency: string): MinorUnits =>
+  amount ? inCurrency(field, amount, currency) : minor(0);
 
 /** What the invoice came to in the studio's currency, when it is in another. @throws Refused beside the field */
-function readCameTo({ currency, cameTo = '' }: DeliveryInput, own: string): MinorUnits | undefined {
+function readCameTo({ currency, cameTo }: ValuesOf<DeliveryInput>, own: string): MinorUnits | undefined {
   if (currency === own) return undefined;
-  if (cameTo.trim() === '')
-    throw invalid('cameTo', `The invoice is in ${currency}; say what it came to in ${own}.`);
-  return readMoney('cameTo', cameTo, own);
+  if (!cameTo) throw invalid('cameTo', `The invoice is in ${currency}; say what it came to in ${own}.`);
+  return inCurrency('cameTo', cameTo, own);
 }
 
-async function arrive(tx: Tx, line: DeliveryLine, at: string, currency: string): Promise<Arrived> {
-  const price = line.costIs === 'free' ? minor(0) : readMoney(`${at}.price`, line.price, currency);
+async function arrive(tx: Tx, line: LineRead, at: string, currency: string): Promise<Arrived> {
+  const price = extra(`${at}.price`, line.price, currency);
   const { goods, afterwards } = await beside(at, () => goodsOf(tx, line));
-  const typed = line.weight.trim() === '' ? undefined : expectOk(parseMass(line.weight));
-  return { line, goods, price, weight: typed ?? (await weightOf(tx, goods)), afterwards };
+  return { line, goods, price, weight: line.weight ?? (await weightOf(tx, goods)), afterwards };
 }
 
 /** What a wire weighs by itself; of anything else it is not known. */
@@ -135,19 +127,26 @@ async function weightOf(tx: Tx, { ware, articleId, quantity, mass }: Goods): Pro
 }
 
 /** What came as a line: its article is known or made. */
-async function goodsOf(tx: Tx, line: DeliveryLine): Promise<Pick<Arrived, 'goods' | 'afterwards'>> {
-  if (line instanceof WireLine) return { goods: await wireGoods(tx, line), afterwards: undefined };
-  if (line instanceof BeadLine) return intoDrawer(tx, 'bead', ARRIVALS.bead, line);
-  if (line instanceof StoneLine) return intoDrawer(tx, 'stone', ARRIVALS.stone, line);
-  if (line instanceof FindingLine) return intoDrawer(tx, 'finding', ARRIVALS.finding, line);
-  return intoDrawer(tx, 'supply', ARRIVALS.supply, line as SupplyLine);
+async function goodsOf(tx: Tx, line: LineRead): Promise<Pick<Arrived, 'goods' | 'afterwards'>> {
+  switch (line.ware) {
+    case 'wire':
+      return { goods: await wireGoods(tx, line), afterwards: undefined };
+    case 'bead':
+      return intoDrawer(tx, 'bead', ARRIVALS.bead, line);
+    case 'stone':
+      return intoDrawer(tx, 'stone', ARRIVALS.stone, line);
+    case 'finding':
+      return intoDrawer(tx, 'finding', ARRIVALS.finding, line);
+    case 'supply':
+      return intoDrawer(tx, 'supply', ARRIVALS.supply, line);
+  }
 }
 
 async function intoDrawer<Fields>(
   tx: Tx,
   ware: Ware,
   { arrive: arriveInDrawer, afterwards }: ArrivalOf<Fields>,
-  fields: Fields,
+  fields: ValuesOf<Fields>,
 ): Promise<Pick<Arrived, 'goods' | 'afterwards'>> {
   return {
     goods: { ware, ...(await arriveInDrawer(tx, fields)) },

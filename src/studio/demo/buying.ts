@@ -4,7 +4,7 @@ import { lengthOfMass } from '@/core/wire/mass';
 import { um } from '@/core/units/length';
 import { grams } from '@/core/units/mass';
 import type { ReceiveWireInput } from '../wire/receiveWire.input';
-import { specFromInput } from '../wire/specFromInput';
+import { specSoFar } from '../wire/specOf';
 import type { Chance } from './random';
 import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, type DemoWire } from './wires';
 
@@ -29,7 +29,7 @@ export function bought(wire: DemoWire, at: number, on: Date, chance: Chance): Re
   };
   const thin = expectOk(gaugeSize({ system: wire.system, number: wire.number })) < 600;
   const precious = DEMO_GRAM_PRICE[wire.metal] > 0.5;
-  const spec = specFromInput(described);
+  const spec = specSoFar(described);
   if (!spec) throw new Error(`${nameOf(wire)} is no wire`);
   // Precious wire by the troy ounce or less, base metal by the coil or spool.
   const mass = grams(precious ? chance.pick([7.8, 15.55, 31.1]) : chance.pick([40, 60, 113.4]));

@@ -4,7 +4,7 @@ import { resolve } from '@/core/pattern/resolve';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { techniqueOf } from '@/core/techniques/registry';
 import { TECHNIQUE_GROUPS } from '@/core/technique/technique';
-import { specFromInput } from '../wire/specFromInput';
+import { specSoFar } from '../wire/specOf';
 import { composedOf } from '../patterns/composedOf';
 import { HOUSE_PATTERNS } from '../patterns/housePatterns';
 import { DEMO_PATTERNS } from './patterns';
@@ -53,7 +53,7 @@ it('has wires that exist, each once, and patterns cut from them', () => {
 /** The wires on the demo studio’s pegs, as if it had bought each once. */
 const SPECS = Object.fromEntries(
   DEMO_WIRES.map(({ metal, profile, system, number, temper, finish, finishName, height }, index) => {
-    const spec = specFromInput({
+    const spec = specSoFar({
       metal,
       profile,
       gaugeSystem: system,

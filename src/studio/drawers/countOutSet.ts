@@ -4,7 +4,6 @@ import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { StockPiece } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
@@ -28,7 +27,7 @@ export function countOutSet(
       rejectOnEmpty: true,
     });
     const groups = groupsOf(strand.quantity, row.shades);
-    const set = countOut(groups, numberOf(input.aSide), input.withCentre);
+    const set = countOut(groups, input.aSide, input.withCentre);
     if (!set.enough) {
       throw refused(
         `${tag('bead', number)} yields ${set.most} a side${input.withCentre ? ' with one in the middle only if a bead is left over' : ''}; ${input.aSide} were wanted. Nothing was posted.`,

@@ -1,19 +1,19 @@
-import { parseCount } from '@/core/stock/amount';
-import { FINDINGS } from '@/core/stock/finding';
+import { FINDINGS, type FindingKind } from '@/core/stock/finding';
 import { AsksOneOf, AsksText } from '../kernel/query';
-import { ReadsBy, ReadsName, ReadsNumber, ReadsOneOf, ReadsText } from '../kernel/rules';
+import { ReadsCount, ReadsTag, ReadsNumber, ReadsOneOf, ReadsText } from '../kernel/rules';
+import type { Typed } from '../kernel/typed';
 
 /** Findings that were made here. */
 export class MakeFindingsInput {
-  @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
+  @ReadsOneOf(FINDINGS, 'a finding') finding!: Typed<FindingKind>;
   @ReadsText(80) size!: string;
   /** Tag of the wire they were made of. */
-  @ReadsName('the tag of the wire', 20) from!: string;
+  @ReadsTag('wire') from!: Typed<number>;
   /** All the wire that was taken for them. */
   @ReadsText(60) length!: string;
-  @ReadsBy('readsCount', (text) => parseCount(text)) count!: string;
+  @ReadsCount() count!: Typed<number>;
   /** At the bench, for all of them. */
-  @ReadsNumber(0, 10_000) minutes!: string;
+  @ReadsNumber(0, 10_000) minutes!: Typed<number>;
   @ReadsText(120) place!: string;
 }
 

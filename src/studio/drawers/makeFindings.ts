@@ -1,21 +1,17 @@
-import { expectOk } from '@/core/result';
 import { usefulMinimumFor } from '@/core/making/settle';
-import { parseCount } from '@/core/stock/amount';
-import { type FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { describeMetal } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
-import { invalid, type Outcome } from '../kernel/outcome';
+import { type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { enterLabour } from '../ledger/labour';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../ledger/throwAway';
-import { numberOf } from '../kernel/rules';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
 import { quantityWithin } from '../stock/takeOut';
-import { lockTagged } from '../wire/taggedWire';
+import { lockWire } from '../wire/taggedWire';
 import { ensureFinding } from './receive';
 import { MakeFindingsInput } from './makeFindings.input';
 
@@ -31,12 +27,11 @@ export function makeFindings(
   const prepare = () => readInput(MakeFindingsInput, plain);
   return post(session, 'makeFindings', postKey, prepare, async (tx, input) => {
     const settings = await settingsIn(tx);
-    const count = expectOk(parseCount(input.count));
-    if (count === 0) throw invalid('count', 'At least one was made.');
-    const { wire, spec } = await lockTagged(tx, 'from', input.from);
+    const { count } = input;
+    const { wire, spec } = await lockWire(tx, input.from);
     const length = quantityWithin('length', input.length, wire, { ware: 'wire' }, settings.lengthSystem);
     const made = await ensureFinding(tx, {
-      finding: input.finding as FindingKind,
+      finding: input.finding,
       material: describeMetal(spec),
       size: input.size,
     });
@@ -51,13 +46,13 @@ export function makeFindings(
       share = cost(share + tail);
     }
     const placeId = await ensurePlace(tx, input.place);
-    const labour = await enterLabour(tx, postKey, numberOf(input.minutes), settings);
+    const labour = await enterLabour(tx, postKey, input.minutes, settings);
     const id = posting.open(
       { ware: 'finding', ...made, lotId: null, form: 'pack', placeId },
       'made',
       count,
       cost(share + labour),
-      { reason: `of ${input.length.trim()} of ${tag('wire', wire.number)}` },
+      { reason: `of ${input.length} of ${tag('wire', wire.number)}` },
     );
     return { number: (await posting.commit()).get(id) ?? 0 };
   });

@@ -1,13 +1,13 @@
-import { ValidateIf } from 'class-validator';
-import { BEAD_RANGE, BEAD_SHAPES } from '@/core/bead/bead';
+import { BEAD_RANGE, BEAD_SHAPES, type BeadShape } from '@/core/bead/bead';
 import { ok, refuse, type Result } from '@/core/result';
 import { parseCount, SUPPLY_UNITS, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
-import { FINDINGS } from '@/core/stock/finding';
-import { HOLE_AXES, OUTLINES, STONE_RANGE } from '@/core/stone/stone';
+import { FINDINGS, type FindingKind } from '@/core/stock/finding';
+import { HOLE_AXES, OUTLINES, STONE_RANGE, type HoleAxis, type OutlineKind } from '@/core/stone/stone';
 import { parseLength, type Micrometres } from '@/core/units/length';
 import { trimmedDecimal } from '@/core/units/quantity';
-import { ReadsBy, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
+import { onlyIf, ReadsBy, ReadsCount, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
 import { Purchased } from '../stock/purchase.input';
+import type { Typed } from '../kernel/typed';
 
 const say = (size: number) => `${trimmedDecimal(size / 1000, 2)} mm`;
 
@@ -29,16 +29,16 @@ const ReadsSize = (range: { from: number; to: number }, what: string) =>
 
 const HOLE_RANGE = { from: 100, to: 12_000 };
 
-const ReadsCount = () =>
-  ReadsBy('readsCount', (text) => {
-    const read = parseCount(text);
-    return read.ok && read.value === 0 ? refuse(`“${text}” is nothing; it must be more than 0.`) : read;
-  });
+/** A group of beads of one shade, as it was typed. */
+interface ShadeTyped {
+  readonly name: string;
+  readonly count: number;
+}
 
 /** Shade groups of a strand as they are typed, light to dark: "pale 12, middle 14, deep 10". */
-export function parseShades(text: string): Result<{ name: string; count: number }[]> {
+export function parseShades(text: string): Result<ShadeTyped[]> {
   if (text.trim() === '') return ok([]);
-  const groups: { name: string; count: number }[] = [];
+  const groups: ShadeTyped[] = [];
   for (const part of text.split(',')) {
     const words = part.trim().split(/\s+/);
     const count = words.pop() ?? '';
@@ -52,37 +52,39 @@ export function parseShades(text: string): Result<{ name: string; count: number 
   return ok(groups);
 }
 
+/** The largest bead of a strand: no smaller than its smallest. */
+function readLargest(text: string, size: string): Result<Micrometres> {
+  const [smallest, largest] = [parseLength(size), sizeWithin(text, BEAD_RANGE, 'a bead’s size')];
+  return smallest.ok && largest.ok && largest.value < smallest.value
+    ? refuse(`The largest (${text}) is smaller than the smallest (${size}).`)
+    : largest;
+}
+
 /** What beads came in. */
 export class BeadFields {
   @ReadsName('the material', 80) material!: string;
-  @ReadsOneOf(BEAD_SHAPES, 'a shape') shape!: string;
-  @ReadsSize(BEAD_RANGE, 'a bead’s size') size!: string;
+  @ReadsOneOf(BEAD_SHAPES, 'a shape') shape!: Typed<BeadShape>;
+  @ReadsSize(BEAD_RANGE, 'a bead’s size') size!: Typed<Micrometres>;
   /** The largest bead of a graded strand; empty when all are of one size. */
-  @ValidateIf(({ largest }: BeadFields) => largest !== '')
-  @ReadsBy<BeadFields>('readsLargest', (text, { size }) => {
-    const [smallest, largest] = [parseLength(size), sizeWithin(text, BEAD_RANGE, 'a bead’s size')];
-    return smallest.ok && largest.ok && largest.value < smallest.value
-      ? refuse(`The largest (${text}) is smaller than the smallest (${size}).`)
-      : largest;
-  })
-  largest!: string;
-  @ReadsBy<BeadFields>('readsBeadHole', (text, { size, largest }) => {
+  @ReadsBy('readsLargest', (text, { size }: BeadFields) => onlyIf(text !== '', () => readLargest(text, size)))
+  largest!: Typed<Micrometres | null>;
+  @ReadsBy('readsBeadHole', (text, { size, largest }: BeadFields) => {
     const hole = sizeWithin(text, HOLE_RANGE, 'a hole');
     const across = parseLength(largest === '' ? size : largest);
     return hole.ok && across.ok && hole.value >= across.value
       ? refuse(`A hole of ${text} is as wide as the bead.`)
       : hole;
   })
-  hole!: string;
-  @ReadsOneOf(['strand', 'loose'], 'how they came') form!: string;
-  @ReadsCount() count!: string;
-  @ReadsBy<BeadFields>('readsShades', (text, { count }) => {
+  hole!: Typed<Micrometres>;
+  @ReadsOneOf(['strand', 'loose'], 'how they came') form!: Typed<'strand' | 'loose'>;
+  @ReadsCount() count!: Typed<number>;
+  @ReadsBy('readsShades', (text, { count }: BeadFields) => {
     const [shades, all] = [parseShades(text), parseCount(count)];
     if (!shades.ok || !all.ok) return shades;
     const sum = shades.value.reduce((total, each) => total + each.count, 0);
     return sum > all.value ? refuse(`The groups hold ${sum} beads, but there are ${all.value}.`) : shades;
   })
-  shades!: string;
+  shades!: Typed<ShadeTyped[]>;
 }
 /** Beads that have come in. */
 export class ReceiveBeadsInput extends Purchased(BeadFields) {}
@@ -90,33 +92,34 @@ export class ReceiveBeadsInput extends Purchased(BeadFields) {}
 /** What stone came in. */
 export class StoneFields {
   @ReadsName('the material', 80) material!: string;
-  @ReadsOneOf(OUTLINES, 'an outline') outline!: string;
-  @ReadsSize(STONE_RANGE, 'a stone’s length') length!: string;
-  @ReadsSize(STONE_RANGE, 'a stone’s width') width!: string;
-  @ReadsSize(STONE_RANGE, 'a stone’s depth') depth!: string;
+  @ReadsOneOf(OUTLINES, 'an outline') outline!: Typed<OutlineKind>;
+  @ReadsSize(STONE_RANGE, 'a stone’s length') length!: Typed<Micrometres>;
+  @ReadsSize(STONE_RANGE, 'a stone’s width') width!: Typed<Micrometres>;
+  @ReadsSize(STONE_RANGE, 'a stone’s depth') depth!: Typed<Micrometres>;
   /** Height of the edge that the holds go round. */
-  @ReadsBy<StoneFields>('readsEdge', (text, { depth }) => {
+  @ReadsBy('readsEdge', (text, { depth }: StoneFields) => {
     const [edge, whole] = [parseLength(text), parseLength(depth)];
     return edge.ok && whole.ok && edge.value > whole.value
       ? refuse(`An edge of ${text} is more than the stone’s depth of ${depth}.`)
       : edge;
   })
-  edge!: string;
-  @ReadsOneOf(HOLE_AXES, 'where it is drilled') holeAxis!: string;
-  @ValidateIf(({ holeAxis }: StoneFields) => holeAxis !== 'none')
-  @ReadsSize(HOLE_RANGE, 'a hole')
-  hole!: string;
+  edge!: Typed<Micrometres>;
+  @ReadsOneOf(HOLE_AXES, 'where it is drilled') holeAxis!: Typed<HoleAxis>;
+  @ReadsBy('readsStoneHole', (text, { holeAxis }: StoneFields) =>
+    onlyIf(holeAxis !== 'none', () => sizeWithin(text, HOLE_RANGE, 'a hole')),
+  )
+  hole!: Typed<Micrometres | null>;
 }
 /** A stone that has come in. */
 export class ReceiveStoneInput extends Purchased(StoneFields) {}
 
 /** What findings came in. */
 export class FindingFields {
-  @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
+  @ReadsOneOf(FINDINGS, 'a finding') finding!: Typed<FindingKind>;
   @ReadsName('the material', 80) material!: string;
   /** Size as it is sold: "4 mm inside, 20 ga". */
   @ReadsText(80) size!: string;
-  @ReadsCount() count!: string;
+  @ReadsCount() count!: Typed<number>;
 }
 /** Findings that have come in. */
 export class ReceiveFindingsInput extends Purchased(FindingFields) {}
@@ -131,10 +134,12 @@ const readSupply = (text: string, unit: string, zero: boolean): Result<number> =
 /** What supply came in. */
 export class SupplyFields {
   @ReadsName('the supply a name', 120) name!: string;
-  @ReadsOneOf(SUPPLY_UNITS, 'what it is measured in') unit!: string;
-  @ReadsBy<SupplyFields>('readsSupply', (text, { unit }) => readSupply(text, unit, false)) quantity!: string;
+  @ReadsOneOf(SUPPLY_UNITS, 'what it is measured in') unit!: Typed<SupplyUnit>;
+  @ReadsBy('readsSupply', (text, { unit }: SupplyFields) => readSupply(text, unit, false))
+  quantity!: Typed<number>;
   /** What every finished piece uses up of it; nought when it is not counted to pieces. */
-  @ReadsBy<SupplyFields>('readsPerPiece', (text, { unit }) => readSupply(text, unit, true)) perPiece!: string;
+  @ReadsBy('readsPerPiece', (text, { unit }: SupplyFields) => readSupply(text, unit, true))
+  perPiece!: Typed<number>;
 }
 /** A supply that has come in. */
 export class ReceiveSupplyInput extends Purchased(SupplyFields) {}

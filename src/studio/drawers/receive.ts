@@ -1,28 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import { beadIdentity, beadKey, describeBead, type BeadKind, type BeadShape } from '@/core/bead/bead';
-import { expectOk } from '@/core/result';
-import { parseAmountOf, parseCount, type SupplyUnit } from '@/core/stock/amount';
+import { beadIdentity, beadKey, describeBead, type BeadKind } from '@/core/bead/bead';
+import type { SupplyUnit } from '@/core/stock/amount';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
-import type { StockForm, Ware } from '@/core/stock/ware';
-import {
-  describeStone,
-  OUTLINES,
-  type HoleAxis,
-  type OutlineKind,
-  type StoneMeasures,
-} from '@/core/stone/stone';
-import { parseLength, um } from '@/core/units/length';
+import type { Ware } from '@/core/stock/ware';
+import { describeStone, OUTLINES, type StoneMeasures } from '@/core/stone/stone';
+import { um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Bead, Finding, Stone, Supply } from '@/data/models/drawers';
 import { StockPiece, Article } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
+import type { ValuesOf } from '../kernel/typed';
 import { refused, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { ensureArticle } from '../catalogue/articles';
 import type { PurchaseFields } from '../stock/purchase.input';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import {
-  parseShades,
   type BeadFields,
   type FindingFields,
   ReceiveBeadsInput,
@@ -40,8 +33,8 @@ export interface TakenIn {
 
 /** How one ware comes in: what makes its article, and what is kept with the stock piece. */
 export interface ArrivalOf<Fields> {
-  readonly arrive: (tx: Tx, fields: Fields) => Promise<Omit<Goods, 'ware'>>;
-  readonly afterwards?: (tx: Tx, fields: Fields, stockPieceId: string) => Promise<void>;
+  readonly arrive: (tx: Tx, fields: ValuesOf<Fields>) => Promise<Omit<Goods, 'ware'>>;
+  readonly afterwards?: (tx: Tx, fields: ValuesOf<Fields>, stockPieceId: string) => Promise<void>;
 }
 
 /** A use case that takes in one ware by itself. */
@@ -65,14 +58,12 @@ const receiving =
     });
   };
 
-const length = (text: string) => expectOk(parseLength(text));
-
-const beadOf = ({ material, shape, size, largest, hole }: BeadFields): BeadKind => ({
-  material: material.trim(),
-  shape: shape as BeadShape,
-  min: length(size),
-  max: length(largest === '' ? size : largest),
-  hole: length(hole),
+const beadOf = ({ material, shape, size, largest, hole }: ValuesOf<BeadFields>): BeadKind => ({
+  material,
+  shape,
+  min: size,
+  max: largest ?? size,
+  hole,
 });
 
 /** The studio's kind of bead, made when there is none yet. */
@@ -94,12 +85,11 @@ export async function ensureBead(tx: Tx, bead: BeadKind): Promise<{ articleId: s
 const beads: ArrivalOf<BeadFields> = {
   arrive: async (tx, input) => ({
     ...(await ensureBead(tx, beadOf(input))),
-    form: input.form as StockForm,
-    quantity: expectOk(parseCount(input.count)),
+    form: input.form,
+    quantity: input.count,
   }),
   afterwards: async (tx, { shades }, stockPieceId) => {
-    const groups = expectOk(parseShades(shades));
-    if (groups.length > 0) await tx.change(StockPiece, { stockPieceId }, { shades: groups });
+    if (shades.length > 0) await tx.change(StockPiece, { stockPieceId }, { shades });
   },
 };
 
@@ -137,16 +127,7 @@ export async function addStone(
 /** One stone with its measures. */
 const stone: ArrivalOf<StoneFields> = {
   arrive: async (tx, input) => ({
-    ...(await addStone(tx, {
-      material: input.material,
-      outline: input.outline as OutlineKind,
-      length: length(input.length),
-      width: length(input.width),
-      depth: length(input.depth),
-      edge: length(input.edge),
-      holeAxis: input.holeAxis as HoleAxis,
-      hole: input.holeAxis === 'none' ? um(0) : length(input.hole),
-    })),
+    ...(await addStone(tx, { ...input, hole: input.hole ?? um(0) })),
     form: 'stone',
     quantity: 1,
   }),
@@ -180,9 +161,9 @@ export async function ensureFinding(
 /** Findings by the piece, the dozen or the gross. */
 const findings: ArrivalOf<FindingFields> = {
   arrive: async (tx, input) => ({
-    ...(await ensureFinding(tx, { ...input, finding: input.finding as FindingKind })),
+    ...(await ensureFinding(tx, input)),
     form: 'pack',
-    quantity: expectOk(parseCount(input.count)),
+    quantity: input.count,
   }),
 };
 
@@ -214,15 +195,11 @@ export async function ensureSupply(
 
 /** A supply: polish, antiquing, packaging. */
 const supply: ArrivalOf<SupplyFields> = {
-  arrive: async (tx, input) => {
-    const unit = input.unit as SupplyUnit;
-    const amount = (text: string) => expectOk(parseAmountOf({ ware: 'supply', unit }, text));
-    return {
-      ...(await ensureSupply(tx, input.name, unit, amount(input.perPiece))),
-      form: 'pack',
-      quantity: amount(input.quantity),
-    };
-  },
+  arrive: async (tx, { name, unit, perPiece, quantity }) => ({
+    ...(await ensureSupply(tx, name, unit, perPiece)),
+    form: 'pack',
+    quantity,
+  }),
 };
 
 /** How what lies in the drawers comes in. */

@@ -14,7 +14,7 @@ export function setAside(
   plain: unknown,
 ): Promise<Outcome<{ readonly tag: string }>> {
   const prepare = () => readInput(SetAsideInput, plain);
-  return post(session, 'setAside', postKey, prepare, async (tx, { purpose }) => {
+  return post(session, 'setAside', postKey, prepare, async (tx, { purpose: note }) => {
     const { id } = await lockOne(tx, 'stone', number);
     await releaseByHand(tx, id);
     if ((await reservedOf(tx, [id], null)).size > 0)
@@ -22,7 +22,6 @@ export function setAside(
         'purpose',
         `${tag('stone', number)} is set aside for a batch; take it out of that first.`,
       );
-    const note = purpose.trim();
     if (note !== '') await reserveByHand(tx, [{ id, note }]);
     return { tag: tag('stone', number) };
   });

@@ -1,5 +1,3 @@
-import { parsePoints } from '@/core/outline/points';
-import { expectOk } from '@/core/result';
 import { fittedTrace } from '@/core/stone/fittedTrace';
 import { tag } from '@/core/tag';
 import { Stone } from '@/data/models/drawers';
@@ -21,7 +19,7 @@ export function traceStone(
     const { articleId } = await lockOne(tx, 'stone', number);
     const where = { studioId: session.studioId, articleId };
     const { outline, lengthUm, widthUm } = await Stone.findOne({ where, rejectOnEmpty: true });
-    const fitted = fittedTrace(expectOk(parsePoints(points)), { outline, length: lengthUm, width: widthUm });
+    const fitted = fittedTrace(points, { outline, length: lengthUm, width: widthUm });
     if (!fitted.ok) throw refused(fitted.error);
     await tx.change(Stone, where, { traced: fitted.value });
     return { tag: tag('stone', number) };

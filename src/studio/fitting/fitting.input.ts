@@ -1,4 +1,5 @@
 import { AsksText, AsksWhole } from '../kernel/query';
+import type { Typed } from '../kernel/typed';
 
 /** What is tried on the patterns; a measure that cannot be read is said beside its field. */
 export class FittingQuery {
@@ -14,5 +15,5 @@ export class FittingQuery {
   /** Tag of a length of the rack. */
   @AsksText(40) readonly wire?: string;
   /** The number of the last pattern on the page before. */
-  @AsksWhole(1, 99_999_999) readonly under?: string;
+  @AsksWhole(1, 99_999_999) readonly under?: Typed<number>;
 }

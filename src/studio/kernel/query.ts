@@ -1,5 +1,7 @@
-import { plainToInstance, type ClassConstructor } from 'class-transformer';
-import { IsOptional, IsUUID, validate } from 'class-validator';
+import type { ClassConstructor } from 'class-transformer';
+import { IsOptional, isUUID } from 'class-validator';
+import { readSoFar } from './readInput';
+import type { Reads, ValuesOf } from './typed';
 import { ReadsBy, ReadsOneOf, ReadsText, ReadsWhole } from './rules';
 import { isDay } from '@/core/calendar/day';
 import { ok, refuse } from '@/core/result';
@@ -16,22 +18,20 @@ export type Asked = Readonly<Record<string, string | string[] | undefined>>;
 /**
  * Reads what an address asks as its input class. An address has no field to show a sentence beside: what cannot be read, was given twice
  * or is no field of the class counts as not asked, and never as an error.
+ * @param Query every field of it may be left out
  * @returns only what was asked and can be read
  */
-export async function readQuery<T extends object>(Query: ClassConstructor<T>, asked: Asked): Promise<T> {
+export function readQuery<T extends object>(Query: ClassConstructor<T>, asked: Asked): ValuesOf<T> {
   const texts = Object.entries(asked).flatMap(([name, value]): [string, string][] => {
     const text = typeof value === 'string' ? plainText(value) : '';
     return text === '' ? [] : [[name, text]];
   });
-  const query = plainToInstance(Query, Object.fromEntries(texts));
-  const wrong = new Set((await validate(query, { whitelist: true })).map(({ property }) => property));
-  const read = Object.entries(query).filter(([name, value]) => value !== undefined && !wrong.has(name));
-  return Object.fromEntries(read) as T;
+  return readSoFar(Query, Object.fromEntries(texts)) as ValuesOf<T>;
 }
 
 /** A field of an address that may be left out. */
 const asks =
-  (rule: PropertyDecorator): PropertyDecorator =>
+  <Value>(rule: Reads<Value>): Reads<Value> =>
   (target, name) => {
     IsOptional()(target, name);
     rule(target, name);
@@ -41,7 +41,8 @@ const asks =
 export const AsksText = (most = 200) => asks(ReadsText(most));
 
 /** One of a list. */
-export const AsksOneOf = (choices: readonly string[]) => asks(ReadsOneOf(choices, 'one'));
+export const AsksOneOf = <Choice extends string>(choices: readonly Choice[]) =>
+  asks(ReadsOneOf(choices, 'one'));
 
 /** A whole number. */
 export const AsksWhole = (least: number, most: number) => asks(ReadsWhole(least, most));
@@ -51,7 +52,8 @@ export const AsksDay = () =>
   asks(ReadsBy('readsDay', (text) => (isDay(text) ? ok(text) : refuse(`“${text}” is not a day.`))));
 
 /** The id of something in the database. */
-export const AsksId = () => asks(IsUUID());
+export const AsksId = () =>
+  asks(ReadsBy('readsId', (text) => (isUUID(text) ? ok(text) : refuse(`“${text}” is not an id.`))));
 
 /** What is asked of a list. */
 export class ListQuery {

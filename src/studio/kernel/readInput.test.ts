@@ -1,10 +1,17 @@
 import { Type } from 'class-transformer';
 import { ValidateNested } from 'class-validator';
 import { Refused } from './outcome';
-import { readInput } from './readInput';
+import { ok, refuse } from '@/core/result';
+import type { Micrograms } from '@/core/units/mass';
+import type { Micrometres } from '@/core/units/length';
+import { readInput, readSoFar } from './readInput';
+import type { Amount, Typed } from './typed';
 import {
-  numberOf,
+  onlyIf,
+  ReadsAmounts,
+  ReadsBy,
   ReadsLength,
+  ReadsMassOrNone,
   ReadsMass,
   ReadsMoney,
   ReadsName,
@@ -12,26 +19,35 @@ import {
   ReadsOneOf,
   ReadsPastDay,
   ReadsPercent,
+  ReadsSecret,
+  ReadsTagOrNone,
   ReadsText,
   ReadsWhole,
 } from './rules';
 
 class Inner {
-  @ReadsLength() length!: string;
+  @ReadsLength() length!: Typed<Micrometres>;
 }
 
 class Everything {
-  @ReadsLength({ zero: true }) length!: string;
-  @ReadsMass() mass!: string;
-  @ReadsMoney() price!: string;
-  @ReadsPercent(50) percent!: string;
-  @ReadsWhole(1, 9) count!: string;
-  @ReadsNumber(0, 100) minutes!: string;
+  @ReadsLength({ zero: true }) length!: Typed<Micrometres>;
+  @ReadsMass() mass!: Typed<Micrograms>;
+  @ReadsMoney() price!: Typed<Amount>;
+  @ReadsPercent(50) percent!: Typed<number>;
+  @ReadsWhole(1, 9) count!: Typed<number>;
+  @ReadsNumber(0, 100) minutes!: Typed<number>;
   @ReadsName('it a name', 20) name!: string;
   @ReadsText(10) note!: string;
-  @ReadsOneOf(['red', 'green'], 'a colour') colour!: string;
+  @ReadsOneOf(['red', 'green'], 'a colour') colour!: Typed<'red' | 'green'>;
   @ReadsPastDay() day!: string;
-  @ReadsMoney({ zero: true, each: true }) endings!: string[];
+  @ReadsAmounts({ zero: true }) endings!: Typed<Amount>[];
+  @ReadsMassOrNone() empty!: Typed<Micrograms | null>;
+  @ReadsTagOrNone('wire') from!: Typed<number | null>;
+  /** Asked only of what is red. */
+  @ReadsBy('readsShade', (text, { colour }: Everything) =>
+    onlyIf(colour === 'red', () => (text === '' ? refuse('Say how red.') : ok(text.length))),
+  )
+  shade!: Typed<number | null>;
   @ValidateNested({ each: true })
   @Type(() => Inner)
   inner!: Inner[];
@@ -49,6 +65,9 @@ const GOOD = {
   colour: 'red',
   day: '2026-05-04',
   endings: ['0.00 USD'],
+  empty: ' ',
+  from: 'w42',
+  shade: 'deep',
   inner: [{ length: '4 in' }],
 };
 
@@ -62,8 +81,66 @@ async function fieldsOf(changed: object): Promise<Readonly<Record<string, string
   throw new Error('was taken');
 }
 
-it('takes what is right, as typed', async () => {
-  expect(await readInput(Everything, GOOD)).toMatchObject(GOOD);
+it('yields what was typed as values', async () => {
+  expect(await readInput(Everything, { ...GOOD, name: ' Wren ' })).toEqual({
+    length: 0,
+    // NIST Handbook 44, appendix C: a troy ounce is 31.103 476 8 g.
+    mass: 31_103_477,
+    price: { money: 1250, code: 'USD' },
+    percent: 1250,
+    count: 3,
+    minutes: 7.5,
+    name: 'Wren',
+    note: '',
+    colour: 'red',
+    day: '2026-05-04',
+    endings: [{ money: 0, code: 'USD' }],
+    empty: null,
+    from: 42,
+    shade: 4,
+    // 4 inches of 25.4 mm, in micrometres.
+    inner: [{ length: 101_600 }],
+  });
+});
+
+it('reads what depends on another field by that field', async () => {
+  expect(await readInput(Everything, { ...GOOD, colour: 'green', shade: '' })).toMatchObject({ shade: null });
+  expect(await fieldsOf({ shade: '' })).toEqual({ shade: 'Say how red.' });
+});
+
+it('reads every text once', async () => {
+  let readings = 0;
+  class Counted {
+    @ReadsBy('readsCounted', (text) => {
+      readings += 1;
+      return ok(text.length);
+    })
+    text!: Typed<number>;
+  }
+  expect(await readInput(Counted, { text: 'four' })).toEqual({ text: 4 });
+  expect(readings).toBe(1);
+});
+
+it('takes nothing from a secret', async () => {
+  class Secret {
+    @ReadsSecret('a password', 20) password!: string;
+  }
+  expect(await readInput(Secret, { password: ' a b ' })).toEqual({ password: ' a b ' });
+  await expect(readInput(Secret, { password: '' })).rejects.toThrow('Give a password.');
+});
+
+describe('while somebody is typing', () => {
+  it('yields the fields that can be read', () => {
+    expect(
+      readSoFar(Everything, { length: '26 cm', mass: '1', price: '', inner: [{ length: 'ten' }] }),
+    ).toEqual({
+      length: 260_000,
+    });
+  });
+
+  it('is what is read of the whole form when all of it is right', async () => {
+    expect(readSoFar(Everything, GOOD)).toEqual(await readInput(Everything, GOOD));
+  });
 });
 
 it.each<[keyof typeof GOOD, unknown, RegExp]>([
@@ -86,7 +163,9 @@ it.each<[keyof typeof GOOD, unknown, RegExp]>([
   ['day', '1999-12-31', /before 2000/],
   ['day', '4 May', /not a day/],
   ['endings', ['0.00 USD', 'nine'], /Enter an amount/],
-  ['endings', 'nine', /as text|Enter an amount/],
+  ['endings', 'nine', /as text/],
+  ['empty', '3', /unit/],
+  ['from', 'S-0042', /“S-0042” is not a tag of wire; write it like W-0042/],
 ])('says beside %s that %p is wrong', async (field, value, message) => {
   const fields = await fieldsOf({ [field]: value });
   expect(Object.keys(fields)).toEqual([field]);
@@ -116,7 +195,9 @@ it.each([null, undefined, 'text', 5, []])('refuses %p, which is no form', async 
   await expect(readInput(Everything, plain)).rejects.toThrow(/Nothing readable/);
 });
 
-it('reads the numbers it has passed', () => {
-  expect(numberOf('7,5')).toBe(7.5);
-  expect(numberOf(' 12 ')).toBe(12);
+it.each([
+  ['7,5', 7.5],
+  [' 12 ', 12],
+])('reads %j as a number', async (minutes, value) => {
+  expect(await readInput(Everything, { ...GOOD, minutes })).toMatchObject({ minutes: value });
 });

@@ -1,6 +1,14 @@
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
-import { getMetadataStorage, validate, ValidationTypes, type ValidationError } from 'class-validator';
+import {
+  getMetadataStorage,
+  validate,
+  validateSync,
+  ValidationTypes,
+  type ValidationError,
+} from 'class-validator';
 import { Refused } from './outcome';
+import { takeRead } from './rules';
+import type { ValuesOf } from './typed';
 
 /** First sentence of every wrong field, by path. */
 function fieldMessages(errors: readonly ValidationError[], path = ''): [string, string][] {
@@ -55,11 +63,43 @@ const refusal = (fields: Readonly<Record<string, string>>): Refused | undefined 
   return new Refused({ kind: 'invalid', message, fields });
 };
 
+/** What was read of every field, when the input was validated; what has no reader stays as it was sent. */
+export const valuesIn = <T extends object>(input: T): ValuesOf<T> =>
+  Object.fromEntries(
+    Object.entries(input).map(([name, sent]: [string, unknown]) => {
+      const read = takeRead(input, name);
+      return [name, read ? read.value : valueIn(sent)];
+    }),
+  ) as ValuesOf<T>;
+
+function valueIn(sent: unknown): unknown {
+  if (Array.isArray(sent)) return sent.map(valueIn);
+  return typeof sent === 'object' && sent !== null ? valuesIn(sent) : sent;
+}
+
+/**
+ * Reads what of a form is typed rightly already: while somebody is typing, and of an address, which has no field to show a sentence
+ * beside.
+ * @returns the values of those fields that can be read
+ */
+export function readSoFar<T extends object>(Input: ClassConstructor<T>, plain: object): Partial<ValuesOf<T>> {
+  const input = plainToInstance(Input, plain);
+  const wrong = new Set(validateSync(input, { whitelist: true }).map(({ property }) => property));
+  const read = Object.entries(valuesIn(input)).filter(
+    ([name, value]) => value !== undefined && !wrong.has(name),
+  );
+  return Object.fromEntries(read) as Partial<ValuesOf<T>>;
+}
+
 /**
  * Reads what a form, a file or a program sent as an input class: unknown fields are refused, not ignored.
+ * @returns the values that its texts were read as
  * @throws Refused with a sentence beside each wrong field
  */
-export async function readInput<T extends object>(Input: ClassConstructor<T>, plain: unknown): Promise<T> {
+export async function readInput<T extends object>(
+  Input: ClassConstructor<T>,
+  plain: unknown,
+): Promise<ValuesOf<T>> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     throw new Refused({ kind: 'invalid', message: 'Nothing readable was sent.' });
   }
@@ -78,5 +118,5 @@ export async function readInput<T extends object>(Input: ClassConstructor<T>, pl
     ]),
   );
   if (wrong) throw wrong;
-  return input;
+  return valuesIn(input);
 }

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import { ReadsName, ReadsText, ReadsWhole } from '../kernel/rules';
+import type { Typed } from '../kernel/typed';
 
 export class AnswerInput {
   @ReadsName('the question', 200) question!: string;
@@ -18,7 +19,7 @@ export class AnswerImportInput {
 }
 
 export class MendedCellInput {
-  @ReadsWhole(1, 1_000_000) line!: string;
+  @ReadsWhole(1, 1_000_000) line!: Typed<number>;
   @ReadsName('the column', 40) column!: string;
   @ReadsText(400) text!: string;
 }

@@ -106,7 +106,7 @@ export const mapImport = (session: StudioSession, id: string, mapping: Mapping):
 export const answerImport = (session: StudioSession, id: string, plain: unknown): Promise<Outcome<null>> =>
   readAgain(session, id, async ({ mapping, answers, mends }, list, tx) => {
     const { answers: given } = await readInput(AnswerImportInput, plain);
-    const told = Object.fromEntries(given.map(({ question, answer }) => [question, answer.trim()]));
+    const told = Object.fromEntries(given.map(({ question, answer }) => [question, answer]));
     await keepAnswers(tx, list.id, told);
     return { mapping, answers: { ...answers, ...told }, mends };
   });

@@ -1,7 +1,7 @@
 import { daysBetween } from '@/core/calendar/day';
 import { type Makeable } from '@/core/batch/makeable';
 import { partKey } from '@/core/part/partKey';
-import { AIMS, type Aim, type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
+import { type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
 import { expectedSale } from '@/core/costing/expectedSale';
 import { forecast } from '@/core/costing/forecast';
 import { minutesOf } from '@/core/pattern/pattern';
@@ -14,7 +14,7 @@ import { patternsMostMadeSql } from '@/data/sql/patterns';
 import { runJob } from '../jobs/runJob';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
+import type { ValuesOf } from '../kernel/typed';
 import { attempt, look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
@@ -66,12 +66,11 @@ const MOST_PATTERNS = 300;
 export function whatCouldIMake(session: StudioSession, plain: unknown): Promise<Outcome<MakeableAnswer>> {
   return attempt(async () => {
     const input = await readInput(WhatCouldIMakeInput, plain);
-    const aim = AIMS.find((each) => each === input.aim) ?? 'pieces';
-    if (aim === 'margin') ownerOnly(session);
-    const ahead = input.until === '' ? -1 : daysBetween(todayOf(session), input.until);
+    if (input.aim === 'margin') ownerOnly(session);
+    const ahead = input.until === null ? -1 : daysBetween(todayOf(session), input.until);
     if (ahead < 0 || ahead > HORIZON)
       throw invalid('until', 'Give a day from today to a year from now, like 2026-12-05.');
-    const asked = await look(session, (tx) => problemOf(tx, input, aim));
+    const asked = await look(session, (tx) => problemOf(tx, input, input.until ?? todayOf(session)));
     const made = await runJob(CHOOSE_WHAT_TO_MAKE, { problem: asked.problem, limitMs: LIMIT_MS }, session);
     return answerOf(session, asked, made);
   });
@@ -88,7 +87,7 @@ interface Asked {
   readonly offered: readonly (Offered & Pick<MakeableLine, 'uncounted'>)[];
 }
 
-async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<Asked> {
+async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: string): Promise<Asked> {
   const rows = await tx.rows(patternsMostMadeSql, { kind: input.kind, most: MOST_PATTERNS });
   const offered = await offer(tx, rows);
   const bodies = offered.map(({ body }) => body);
@@ -117,9 +116,9 @@ async function problemOf(tx: Tx, input: WhatCouldIMakeInput, aim: Aim): Promise<
         days: days.get(id) ?? 0,
       })),
       parts,
-      minutes: await freeMinutes(tx, input.until),
-      mostOfEach: numberOf(input.most),
-      aim,
+      minutes: await freeMinutes(tx, until),
+      mostOfEach: input.most,
+      aim: input.aim,
     },
   };
 }

@@ -10,7 +10,7 @@ import { reservedOf } from '../reservations/reservations';
 import { lockStock, type HeldStock } from '../ledger/posting';
 import { minimumsOf, type Settings } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
-import type { MakePieceInput } from './makePiece.input';
+import type { MakingTold } from './makePiece.input';
 
 /** A wire that a making takes from, held for it. */
 export interface StockRow extends HeldStock, Source {}
@@ -48,11 +48,12 @@ export function specOf(specs: ReadonlyMap<string, KnownSpec>, id: string): Known
 
 /** Every wire of the pattern is cut once, from its own spec, and no more comes back than was cut. */
 export function checkAgainstPattern(
-  { cuts: done }: MakePieceInput,
-  lengths: readonly CutMade[],
+  done: MakingTold['cuts'],
   wanted: readonly WantedCut[],
   stock: ReadonlyMap<string, StockRow>,
+  { lengthSystem }: Settings,
 ): void {
+  const say = (length: Micrometres) => formatLength(length, lengthSystem);
   const keyOf = ({ cutIndex, copy }: { cutIndex: number; copy: number }) => `${cutIndex}.${copy}`;
   const open = new Map(wanted.map((each) => [keyOf(each), each]));
   done.forEach((each, index) => {
@@ -68,9 +69,9 @@ export function checkAgainstPattern(
         `${tag('wire', source.number)} is not the wire the pattern asks for ${asked.name}.`,
       );
     }
-    const { cut, back } = lengths[index] ?? { cut: 0, back: [] };
-    if (sumLengths(back) > cut)
-      throw invalid(`cuts.${index}.back`, `More came back (${each.back}) than was cut (${each.cut}).`);
+    const back = sumLengths(each.back);
+    if (back > each.cut)
+      throw invalid(`cuts.${index}.back`, `More came back (${say(back)}) than was cut (${say(each.cut)}).`);
   });
   const [missing] = open.values();
   if (missing)
@@ -83,7 +84,7 @@ export function checkAgainstPattern(
 /** What is said of wires that there is not enough of, beside each cut and spoiled length from them. */
 export function tellShortage(
   short: readonly NotEnough[],
-  input: MakePieceInput,
+  input: MakingTold,
   stock: ReadonlyMap<string, StockRow>,
   specs: ReadonlyMap<string, KnownSpec>,
   { lengthSystem }: Settings,

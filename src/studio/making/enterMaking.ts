@@ -1,8 +1,5 @@
 import { costAt } from '@/core/costing/unitPrice';
 import { type SettledMaking } from '@/core/making/making';
-import { expectOk } from '@/core/result';
-import { parseCount } from '@/core/stock/amount';
-import type { FindingKind } from '@/core/stock/finding';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
 import { ug } from '@/core/units/mass';
@@ -17,7 +14,7 @@ import { replacementPrices } from '../prices/replacement';
 import { type Settings } from '../settings/settings';
 import { type KnownSpec } from '../catalogue/wireSpecs';
 import { ensurePlace } from '../stock/places';
-import { type IntoDrawerInput } from './makePiece.input';
+import type { MakingTold } from './makePiece.input';
 
 import { specOf, type StockRow } from './checkMaking';
 
@@ -28,7 +25,7 @@ export const NO_SUPPLIES = { suppliesCost: cost(0), suppliesReplacement: cost(0)
 export async function intoDrawer(
   tx: Tx,
   posting: Posting,
-  { finding, material, size, count, place }: IntoDrawerInput,
+  { finding, material, size, count, place }: NonNullable<MakingTold['drawer']>,
   { movements, offCuts }: SettledMaking,
   parts: CostUnits,
   {
@@ -43,12 +40,12 @@ export async function intoDrawer(
   ]);
   const borne = sumCosts([scrap, spoilage]);
   const labour = await enterLabour(tx, posting.postKey, minutes, settings, borne);
-  const article = await ensureFinding(tx, { finding: finding as FindingKind, material, size });
+  const article = await ensureFinding(tx, { finding, material, size });
   const placeId = await ensurePlace(tx, place);
   return posting.open(
     { ware: 'finding', ...article, lotId: null, form: 'pack', placeId },
     'made',
-    expectOk(parseCount(count)),
+    count,
     sumCosts([wire, parts, labour]),
   );
 }

@@ -1,8 +1,7 @@
-import { formatLength } from '@/core/units/length';
 import type { Outcome } from '../kernel/outcome';
 import { attempt, type StudioSession } from '../kernel/useCase';
-import { makePiece, type Made, type MadeFrom } from './makePiece';
-import { MakePieceInput } from './makePiece.input';
+import { makeAsTold, type Made, type MadeFrom } from './makePiece';
+import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { proposeFromTray } from './proposeMaking';
 import { readInput } from '../kernel/readInput';
 
@@ -29,9 +28,9 @@ export function makeAlike(
     const told = await readInput(MakePieceInput, plain);
     const made: Made[] = [];
     for (const [index, key] of keys.entries()) {
-      const next = index === 0 ? { from: first, input: told } : await asTheFirst(session, first, told);
+      const next = index === 0 ? { from: first, told } : await asTheFirst(session, first, told);
       if (!next) return { made, stopped: 'No more of them lie ready in the tray.' };
-      const outcome = await makePiece(session, key, next.from, next.input);
+      const outcome = await makeAsTold(session, key, next.from, () => next.told);
       if (!outcome.ok) return { made, stopped: outcome.problem.message };
       made.push(outcome.value);
     }
@@ -43,20 +42,20 @@ export function makeAlike(
 async function asTheFirst(
   session: StudioSession,
   { batch, ...pattern }: MadeFrom,
-  { minutes, setUpMinutes, sharedBy, cuts, goesTo, drawer }: MakePieceInput,
-): Promise<{ readonly from: MadeFrom; readonly input: MakePieceInput } | undefined> {
+  { minutes, setUpMinutes, sharedBy, cuts, goesTo, drawer }: MakingTold,
+): Promise<{ readonly from: MadeFrom; readonly told: MakingTold } | undefined> {
   const proposal = batch && (await proposeFromTray(session, batch.number, batch.line));
   if (!proposal?.batch) return undefined;
   const { number, line, piece } = proposal.batch;
   return {
     from: { ...pattern, batch: { number, line, piece } },
-    input: {
+    told: {
       cuts: proposal.cuts.map(({ cutIndex, copy, from, length }) => ({
         cutIndex,
         copy,
         from: from ?? '',
-        cut: formatLength(length, 'mm'),
-        back: cuts.find((cut) => cut.cutIndex === cutIndex && cut.copy === copy)?.back ?? '0 mm',
+        cut: length,
+        back: cuts.find((cut) => cut.cutIndex === cutIndex && cut.copy === copy)?.back ?? [],
       })),
       spoiled: [],
       minutes,

@@ -11,11 +11,9 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { parseCount } from '@/core/stock/amount';
-import { FINDINGS } from '@/core/stock/finding';
-import { refuse } from '@/core/result';
+import { FINDINGS, type FindingKind } from '@/core/stock/finding';
 import {
-  ReadsBy,
+  ReadsCount,
   ReadsLength,
   ReadsLengths,
   ReadsName,
@@ -24,21 +22,23 @@ import {
   ReadsText,
   ReadsWhole,
 } from '../kernel/rules';
+import type { Micrometres } from '@/core/units/length';
+import type { Typed, ValuesOf } from '../kernel/typed';
 
 /** One wire of the pattern as it was really cut. */
 export class DoneCutInput {
   @IsInt() @Min(0) @Max(59) cutIndex!: number;
   @IsInt() @Min(0) @Max(199) copy!: number;
   @IsUUID('all', { message: 'Choose which wire this was cut from.' }) from!: string;
-  @ReadsLength() cut!: string;
+  @ReadsLength() cut!: Typed<Micrometres>;
   /** What of it was trimmed off again and is still wire, each piece by itself: “2 × 15 mm”. */
-  @ReadsLengths() back!: string;
+  @ReadsLengths() back!: Typed<Micrometres[]>;
 }
 
 /** Wire that was lost in the making. */
 export class SpoiledInput {
   @IsUUID('all', { message: 'Choose which wire was spoiled.' }) from!: string;
-  @ReadsLength() length!: string;
+  @ReadsLength() length!: Typed<Micrometres>;
   @ReadsName('the reason, like cut too short or snapped', 200) reason!: string;
 }
 
@@ -49,20 +49,16 @@ export class DonePartInput {
   @ValidateIf(({ from }: DonePartInput) => from !== '')
   @IsUUID('all', { message: 'Choose which lot or stone this was taken from.' })
   from!: string;
-  @ReadsWhole(1, 100_000) count!: string;
+  @ReadsWhole(1, 100_000) count!: Typed<number>;
 }
 
 /** Findings that come of a making, and go into the drawers instead of onto the shelf. */
 export class IntoDrawerInput {
-  @ReadsOneOf(FINDINGS, 'a finding') finding!: string;
+  @ReadsOneOf(FINDINGS, 'a finding') finding!: Typed<FindingKind>;
   @ReadsName('what they are made of', 80) material!: string;
   @ReadsText(80) size!: string;
   /** How many came of it. */
-  @ReadsBy('readsCount', (text) => {
-    const read = parseCount(text);
-    return read.ok && read.value === 0 ? refuse(`“${text}” is nothing; say how many came of it.`) : read;
-  })
-  count!: string;
+  @ReadsCount() count!: Typed<number>;
   @ReadsText(120) place!: string;
 }
 
@@ -89,7 +85,7 @@ export class MakePieceInput {
   parts?: DonePartInput[];
 
   /** Left out, what was made stands on the shelf. */
-  @IsOptional() @ReadsOneOf(['shelf', 'drawer'], 'where it goes') goesTo?: string;
+  @IsOptional() @ReadsOneOf(['shelf', 'drawer'], 'where it goes') goesTo?: Typed<'shelf' | 'drawer'>;
 
   @ValidateIf(({ goesTo }: MakePieceInput) => goesTo === 'drawer')
   @IsDefined({ message: 'Say which findings it became.' })
@@ -97,7 +93,10 @@ export class MakePieceInput {
   @Type(() => IntoDrawerInput)
   drawer?: IntoDrawerInput;
 
-  @ReadsNumber(0, 10_000) minutes!: string;
-  @ReadsNumber(0, 10_000) setUpMinutes!: string;
-  @ReadsWhole(1, 1000) sharedBy!: string;
+  @ReadsNumber(0, 10_000) minutes!: Typed<number>;
+  @ReadsNumber(0, 10_000) setUpMinutes!: Typed<number>;
+  @ReadsWhole(1, 1000) sharedBy!: Typed<number>;
 }
+
+/** What the maker did, as it was read. */
+export type MakingTold = ValuesOf<MakePieceInput>;

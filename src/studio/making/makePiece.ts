@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { notEnoughFor, settleMaking, type CutMade, type SpoiledLength } from '@/core/making/making';
+import { notEnoughFor, settleMaking } from '@/core/making/making';
 import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
-import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
-import { parseLength, parseLengths } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
@@ -13,11 +11,10 @@ import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../trayMaking/makeFromTray';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
-import { MakePieceInput } from './makePiece.input';
+import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { checkAgainstPattern, lockWires, refuseSetAside, tellShortage } from './checkMaking';
 import { enterMaking, intoDrawer, NO_SUPPLIES, NO_WASTE, outlayOf, toJars, withWaste } from './enterMaking';
 import { takeParts } from './takeParts';
@@ -36,45 +33,42 @@ export interface MadeFrom {
   readonly batch?: PieceOfBatch;
 }
 
+/** Makes one piece as its form tells. */
+export const makePiece = (
+  session: StudioSession,
+  postKey: string,
+  madeFrom: MadeFrom,
+  plain: unknown,
+): Promise<Outcome<Made>> => makeAsTold(session, postKey, madeFrom, () => readInput(MakePieceInput, plain));
+
 /**
  * Makes one piece: takes every cut from its stock piece, keeps what came back as off-cuts, logs what was spoiled, scraps
  * what is too short, and puts the piece on the shelf with what it took, or findings
  * into the drawer. All in one transaction or not at all.
  */
-export function makePiece(
+export function makeAsTold(
   session: StudioSession,
   postKey: string,
   madeFrom: MadeFrom,
-  plain: unknown,
+  prepare: () => MakingTold | Promise<MakingTold>,
 ): Promise<Outcome<Made>> {
-  const prepare = () => readInput(MakePieceInput, plain);
-  return post(session, 'makePiece', postKey, prepare, async (tx, input) => {
+  return post(session, 'makePiece', postKey, prepare, async (tx, told) => {
     const settings = await settingsIn(tx);
     const tray = madeFrom.batch && (await openTray(tx, madeFrom.batch));
     const { patternId, revision, body } = tray ?? (await patternOf(tx, madeFrom));
-    const cuts = input.cuts.map(({ from, cut, back }): CutMade => ({
-      from,
-      cut: expectOk(parseLength(cut)),
-      back: expectOk(parseLengths(back)),
-    }));
-    const spoiled = input.spoiled.map(({ from, length, reason }): SpoiledLength => ({
-      from,
-      length: expectOk(parseLength(length)),
-      reason: reason.trim(),
-    }));
-
+    const { cuts, spoiled, minutes, setUpMinutes, sharedBy } = told;
     const { stock, specs } = await lockWires(
       tx,
       [...cuts, ...spoiled].map(({ from }) => from),
       settings,
     );
-    checkAgainstPattern(input, cuts, wantedCuts(body), stock);
+    checkAgainstPattern(cuts, wantedCuts(body), stock, settings);
     spoiled.forEach(({ from }, index) => {
       if (!stock.has(from))
         throw invalid(`spoiled.${index}.from`, 'This wire is no longer on the rack; choose another.');
     });
     const short = notEnoughFor([...stock.values()], cuts, spoiled);
-    if (short.length > 0) throw tellShortage(short, input, stock, specs, settings);
+    if (short.length > 0) throw tellShortage(short, told, stock, specs, settings);
     await refuseSetAside(tx, cuts, stock, settings, tray?.batchId ?? null);
 
     const settled = settleMaking([...stock.values()], cuts, spoiled);
@@ -82,12 +76,12 @@ export function makePiece(
     const number = await takeNumbers(tx, 'piece');
     const outlay = await outlayOf(tx, settled, stock, specs);
     const posting = new Posting(tx, postKey, { pieceId, batchId: tray?.batchId ?? null });
-    const drawer = input.goesTo === 'drawer' ? input.drawer : undefined;
+    const drawer = told.goesTo === 'drawer' ? told.drawer : undefined;
     // A finding is no finished piece: nothing is packed or polished for it.
     const supplies = drawer ? NO_SUPPLIES : await useSupplies(tx, posting);
     const waste = tray ? await bearWaste(tx, tray) : NO_WASTE;
     const stone = tray ? await useStone(tx, posting, tray) : cost(0);
-    const parts = await takeParts(tx, posting, body.parts, input.parts, {
+    const parts = await takeParts(tx, posting, body.parts, told.parts, {
       batchId: tray?.batchId ?? null,
       reason: tray ? `for ${tag('batch', tray.number)}` : `in ${tag('piece', number)}`,
     });
@@ -107,9 +101,9 @@ export function makePiece(
         ...supplies,
         partsCost: sumCosts([partsTaken, parts.said]),
         partsTaken,
-        minutes: numberOf(input.minutes),
-        setUpMinutes: numberOf(input.setUpMinutes),
-        sharedBy: numberOf(input.sharedBy),
+        minutes,
+        setUpMinutes,
+        sharedBy,
         hourlyRate: settings.hourlyRate,
         overheadPerHour: settings.overheadPerHour,
         goingPrice: null,
@@ -121,7 +115,7 @@ export function makePiece(
     enterMaking(posting, settled, stock);
     await toJars(posting, settled, specs);
     const labour = {
-      minutes: numberOf(input.minutes) + numberOf(input.setUpMinutes) / numberOf(input.sharedBy),
+      minutes: minutes + setUpMinutes / sharedBy,
       settings,
       waste,
     };

@@ -4,9 +4,8 @@ import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { takeReserved, reservedOf } from '../reservations/reservations';
 import { invalid, Refused } from '../kernel/outcome';
-import { numberOf } from '../kernel/rules';
 import { lockStock, type HeldStock, type Posting } from '../ledger/posting';
-import type { DonePartInput } from './makePiece.input';
+import type { MakingTold } from './makePiece.input';
 import { proposeParts } from './proposeParts';
 
 /** What the parts of a piece cost. */
@@ -35,15 +34,11 @@ export async function takeParts(
   tx: Tx,
   posting: Posting,
   parts: readonly PatternPart[],
-  given: readonly DonePartInput[] | undefined,
+  given: MakingTold['parts'],
   { batchId, reason }: For,
 ): Promise<PartsTaken> {
   const picks =
-    given?.map(({ part, from, count }) => ({
-      part,
-      from: from === '' ? null : from,
-      count: numberOf(count),
-    })) ??
+    given?.map(({ part, from, count }) => ({ part, from: from === '' ? null : from, count })) ??
     (await proposeParts(tx, parts, batchId)).flatMap(({ part, picks: own }) =>
       own.map((pick) => ({ part, ...pick })),
     );

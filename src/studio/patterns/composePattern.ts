@@ -1,15 +1,14 @@
-import { expectOk } from '@/core/result';
 import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { resolve, type Resolved } from '@/core/pattern/resolve';
-import { techniqueOf, TECHNIQUES } from '@/core/techniques/registry';
-import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
-import { readComposition } from '@/core/pattern/readComposition';
+import { techniqueOf } from '@/core/techniques/registry';
+import type { PatternBody } from '@/core/pattern/pattern';
 import { TRADE_WIRES } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import type { ValuesOf } from '../kernel/typed';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { allWires, ensureSpec } from '../catalogue/wireSpecs';
@@ -21,8 +20,7 @@ const OF_THE_TRADE: Specs = Object.fromEntries(TRADE_WIRES.map((wire) => [wire.i
 
 /** A pattern as it is composed, worked out with wires of which some may not be the studio’s yet. */
 export interface WorkedOut {
-  readonly input: ComposePatternInput;
-  readonly composition: Composition;
+  readonly input: ValuesOf<ComposePatternInput>;
   readonly resolved: Resolved;
   readonly specs: Specs;
 }
@@ -52,23 +50,23 @@ export function composePattern(
  * @param specs of its wires: the studio’s by their ids, others by what stands for them in the composition until they are the studio’s
  * @throws Refused when it cannot be made as it stands
  */
-export function workOut(input: ComposePatternInput, specs: Specs): WorkedOut {
-  const composition = expectOk(readComposition(input.composition, TECHNIQUES));
+export function workOut(input: ValuesOf<ComposePatternInput>, specs: Specs): WorkedOut {
+  const { composition } = input;
   const resolved = resolve(composition, specs, techniqueOf);
   refuseUnready(composition, resolved);
-  return { input, composition, resolved, specs };
+  return { input, resolved, specs };
 }
 
 /** What is kept of a composition that was worked out. Its other wires become the studio’s: known from now on, with nothing of them in stock. */
 export async function composedBody(tx: Tx, worked: WorkedOut): Promise<PatternBody> {
-  const { input, composition, resolved } = worked;
-  const { name, kind, notes, parts } = input;
+  const { resolved } = worked;
+  const { name, kind, notes, parts, composition } = worked.input;
   const { currency, lengthSystem } = await settingsIn(tx);
   const ids = await ownIds(tx, worked);
   const own = (id: string): string => ids.get(id) ?? id;
   return {
-    name: name.trim(),
-    kind: kind as PatternKind,
+    name,
+    kind,
     notes,
     cuts: cutsOf(resolved, lengthSystem).map((cut) => ({ ...cut, specId: own(cut.specId) })),
     parts: allParts(resolved.parts, partsFrom(parts, currency)),
@@ -84,8 +82,8 @@ export async function composedBody(tx: Tx, worked: WorkedOut): Promise<PatternBo
 }
 
 /** The studio’s ids of wires that something else stood for. */
-async function ownIds(tx: Tx, { composition, specs }: WorkedOut): Promise<ReadonlyMap<string, string>> {
-  const wanted = new Set(composition.uses.flatMap(({ wires }) => Object.values(wires)));
+async function ownIds(tx: Tx, { input, specs }: WorkedOut): Promise<ReadonlyMap<string, string>> {
+  const wanted = new Set(input.composition.uses.flatMap(({ wires }) => Object.values(wires)));
   const own = new Map<string, string>();
   for (const id of wanted) {
     const spec = isUuid(id) ? undefined : specs[id];

@@ -1,17 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
-import { parseLength } from '@/core/units/length';
 import { toCost } from '@/core/units/money';
-import type { PatternBody, PatternKind, PatternPart } from '@/core/pattern/pattern';
+import type { PatternBody, PatternPart } from '@/core/pattern/pattern';
 import { brokenConstraint } from '@/data/faults';
 import type { Tx } from '@/data/inStudio';
 import { Pattern, PatternRevision } from '@/data/models/making';
 import { invalid, refused, Refused, stale, type Outcome } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
+import type { ValuesOf } from '../kernel/typed';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { specsById } from '../catalogue/wireSpecs';
 import { WritePatternInput, type PatternPartInput } from './writePattern.input';
@@ -59,7 +57,7 @@ export async function keepPattern(tx: Tx, base: PatternBase | null, body: Patter
 }
 
 /** What was typed, as it is kept. @throws Refused when one of its wires is not the studio’s */
-export async function writtenBody(tx: Tx, input: WritePatternInput): Promise<PatternBody> {
+export async function writtenBody(tx: Tx, input: ValuesOf<WritePatternInput>): Promise<PatternBody> {
   const { currency } = await settingsIn(tx);
   const specs = await specsById(
     tx,
@@ -68,36 +66,15 @@ export async function writtenBody(tx: Tx, input: WritePatternInput): Promise<Pat
   const unknown = input.cuts.findIndex(({ specId }) => !specs.has(specId));
   if (unknown >= 0)
     throw invalid(`cuts.${unknown}.specId`, 'This wire is not one of the studio’s; choose another.');
-  return {
-    name: input.name.trim(),
-    kind: input.kind as PatternKind,
-    notes: input.notes,
-    cuts: input.cuts.map(({ name, specId, count, net, allowances }) => ({
-      name: name.trim(),
-      specId,
-      count: numberOf(count),
-      net: expectOk(parseLength(net)),
-      allowances: allowances.map((each) => ({
-        name: each.name.trim(),
-        length: expectOk(parseLength(each.length)),
-      })),
-    })),
-    parts: partsFrom(input.parts, currency),
-    steps: input.steps.map(({ name, minutes, perSitting }) => ({
-      name: name.trim(),
-      minutes: numberOf(minutes),
-      perSitting,
-    })),
-  };
+  return { ...input, parts: partsFrom(input.parts, currency) };
 }
 
 /** Beads and findings as they were typed. */
-export const partsFrom = (parts: readonly PatternPartInput[], currency: string): PatternPart[] =>
+export const partsFrom = (parts: readonly ValuesOf<PatternPartInput>[], currency: string): PatternPart[] =>
   parts.map(({ name, count, unitCost }, index) => ({
-    name: name.trim(),
-    count: numberOf(count),
-    unitCost:
-      unitCost.trim() === '' ? null : toCost(readMoney(`parts.${index}.unitCost`, unitCost, currency)),
+    name,
+    count,
+    unitCost: unitCost && toCost(inCurrency(`parts.${index}.unitCost`, unitCost, currency)),
   }));
 
 async function begin(tx: Tx, body: PatternBody): Promise<Written> {

@@ -39,8 +39,8 @@ export function addHelper(session: StudioSession, postKey: string, plain: unknow
       await tx.add(User, [
         {
           userId: randomUUID(),
-          login: login.trim().toLowerCase(),
-          name: name.trim(),
+          login,
+          name,
           role: 'helper',
           passwordHash,
           createdAt: session.now,

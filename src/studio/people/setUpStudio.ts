@@ -1,19 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import { DAY_ORDERS } from '@/core/calendar/day';
-import { RING_SYSTEMS } from '@/core/ring/ringSize';
-import { SHEET_NAMES } from '@/core/paper/sheet';
 import { mm } from '@/core/units/length';
 import { minor } from '@/core/units/money';
-import { NUMBER_WRITINGS } from '@/core/units/writing';
 import { oneSetUpAtATimeSql } from '@/data/sql/find';
 import { anyUsers } from '@/data/beforeStudio';
 import { inStudio } from '@/data/inStudio';
 import { Studio, User } from '@/data/models/studio';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { oneOf } from '../kernel/rules';
 import { attempt, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { hashPassword } from './passwords';
 import { SetUpStudioInput } from './people.input';
 import type { SignedIn } from './signIn';
@@ -41,25 +36,25 @@ export function setUpStudio(
 ): Promise<Outcome<SignedIn & { session: StudioSession }>> {
   return attempt(async () => {
     const input = await readInput(SetUpStudioInput, plain);
-    const hourlyRate = readMoney('hourlyRate', input.hourlyRate, input.currency);
+    const hourlyRate = inCurrency('hourlyRate', input.hourlyRate, input.currency);
     const passwordHash = await hashPassword(input.password);
     const session: StudioSession = { studioId: randomUUID(), userId: randomUUID(), role: 'owner', now };
     await inStudio(session, async (tx) => {
       // Two first visits at once: one waits for the other and then finds it was second.
       await tx.row(oneSetUpAtATimeSql, {});
       if (await anyUsers()) throw refused('A studio is already set up here; sign in instead.');
-      const overheadPerHour = readMoney('overheadPerHour', input.overheadPerHour, input.currency);
+      const overheadPerHour = inCurrency('overheadPerHour', input.overheadPerHour, input.currency);
       await tx.add(Studio, [
         {
           ...OPENING,
-          name: input.studioName.trim(),
+          name: input.studioName,
           currency: input.currency,
-          lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+          lengthSystem: input.lengthSystem,
           timeZone: input.timeZone ?? 'UTC',
-          numbers: oneOf(NUMBER_WRITINGS, input.numbers ?? 'point'),
-          days: oneOf(DAY_ORDERS, input.days ?? 'day'),
-          rings: oneOf(RING_SYSTEMS, input.rings ?? 'US'),
-          sheet: oneOf(SHEET_NAMES, input.sheet ?? 'A4'),
+          numbers: input.numbers ?? 'point',
+          days: input.days ?? 'day',
+          rings: input.rings ?? 'US',
+          sheet: input.sheet ?? 'A4',
           hourlyRate,
           overheadPerHour,
           targetPerHour: minor(Math.round(hourlyRate * 1.5)),
@@ -70,8 +65,8 @@ export function setUpStudio(
       await tx.add(User, [
         {
           userId: session.userId,
-          login: input.login.trim().toLowerCase(),
-          name: input.ownerName.trim(),
+          login: input.login,
+          name: input.ownerName,
           role: 'owner',
           passwordHash,
           createdAt: now,

@@ -1,7 +1,7 @@
 import { daysLater } from '@/core/calendar/day';
 import { ageInDays, PRICED_METALS, STALE_DAYS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import { GRAMS_PER_TROY_OUNCE } from '@/core/units/mass';
-import { minor, type MinorUnits } from '@/core/units/money';
+import { minor, plainMoney, type MinorUnits } from '@/core/units/money';
 import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { httpMetalFeed } from '@/devices/metalFeed/http';
@@ -13,7 +13,7 @@ import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt, look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
 import { devicesIn } from '../settings/devices';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { TypeMetalPriceInput } from './typeMetalPrice.input';
 
@@ -117,14 +117,14 @@ export function typeMetalPrice(
     return readInput(TypeMetalPriceInput, plain);
   };
   return post(session, 'typeMetalPrice', postKey, prepare, async (tx, input) => {
-    const price = readMoney('price', input.price, (await settingsIn(tx)).currency);
+    const price = inCurrency('price', input.price, (await settingsIn(tx)).currency);
     const perKilogram = input.per === 'kilogram' ? price : Math.round((price * 1000) / GRAMS_PER_TROY_OUNCE);
     if (perKilogram > MOST_PER_KILOGRAM)
       throw invalid(
         'price',
-        `“${input.price}” for a ${input.per} is more than any metal costs; look at what it is for.`,
+        `${plainMoney(price, input.price.code)} ${input.price.code} for a ${input.per} is more than any metal costs; look at what it is for.`,
       );
-    await keepPrices(tx, [{ metal: input.metal as PricedMetal, day: input.day, perKilogram }]);
+    await keepPrices(tx, [{ metal: input.metal, day: input.day, perKilogram }]);
     return null;
   });
 }

@@ -1,5 +1,5 @@
-import { ValidateIf } from 'class-validator';
-import { ReadsMoney, ReadsNumber, ReadsOneOf, ReadsText, ReadsWhole } from '../kernel/rules';
+import { onlyIf, readAmount, readNumber, ReadsBy, ReadsOneOf, ReadsText, ReadsWhole } from '../kernel/rules';
+import type { Amount, Typed } from '../kernel/typed';
 
 /** Where a replacement price comes from. */
 export const PRICE_SOURCES = ['paid', 'typed', 'spot'] as const;
@@ -7,23 +7,25 @@ export type PriceSource = (typeof PRICE_SOURCES)[number];
 
 /** How an article shall be priced from now on. */
 export class SetPricingInput {
-  @ReadsWhole(1, 1_000_000_000) version!: string;
-  @ReadsOneOf(PRICE_SOURCES, 'where the price comes from') priceBy!: string;
+  @ReadsWhole(1, 1_000_000_000) version!: Typed<number>;
+  @ReadsOneOf(PRICE_SOURCES, 'where the price comes from') priceBy!: Typed<PriceSource>;
 
-  @ValidateIf(({ priceBy }: SetPricingInput) => priceBy === 'typed')
-  @ReadsMoney()
-  price!: string;
+  @ReadsBy('readsReplacement', (text, { priceBy }: SetPricingInput) =>
+    onlyIf(priceBy === 'typed', () => readAmount(text)),
+  )
+  price!: Typed<Amount | null>;
 
   /** What the typed price is for: "1 m", "1 dozen". */
-  @ValidateIf(({ priceBy }: SetPricingInput) => priceBy === 'typed')
-  @ReadsText(60)
-  quantity!: string;
+  @ReadsText(60) quantity!: string;
 
-  @ValidateIf(({ priceBy }: SetPricingInput) => priceBy === 'spot')
-  @ReadsNumber(0, 1000)
-  premium!: string;
+  /** On the metal's price, per cent. */
+  @ReadsBy('readsPremium', (text, { priceBy }: SetPricingInput) =>
+    onlyIf(priceBy === 'spot', () => readNumber(text, 0, 1000)),
+  )
+  premium!: Typed<number | null>;
 
-  @ValidateIf(({ priceBy }: SetPricingInput) => priceBy === 'spot')
-  @ReadsMoney({ zero: true })
-  fabricationPerMetre!: string;
+  @ReadsBy('readsFabrication', (text, { priceBy }: SetPricingInput) =>
+    onlyIf(priceBy === 'spot', () => readAmount(text, { zero: true })),
+  )
+  fabricationPerMetre!: Typed<Amount | null>;
 }

@@ -12,10 +12,9 @@ import { TypedPrice } from '@/data/models/metal';
 import { Article } from '@/data/models/stock';
 import { pricesOverTimeSql, pricesOfArticlesSql } from '@/data/sql/prices';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { lastMetalPrices, type KnownPrice } from './metalPrices';
@@ -120,10 +119,10 @@ export function setPricing(
     const { currency, lengthSystem } = await settingsIn(tx);
     const article = await Article.findOne({ where: { articleId } });
     if (!article) throw refused('This article is no longer there.');
-    if (article.version !== numberOf(input.version))
+    if (article.version !== input.version)
       throw stale('Somebody changed this price while you had the page open. Reload it, then set it again.');
-    const rule = { priceBy: input.priceBy as PriceSource };
-    if (rule.priceBy === 'typed') {
+    const rule = { priceBy: input.priceBy };
+    if (input.price) {
       const measure = { ware: article.ware };
       const quantity = parseAmountOf(measure, input.quantity);
       if (!quantity.ok) throw invalid('quantity', quantity.error);
@@ -137,12 +136,12 @@ export function setPricing(
           articleId,
           typedAt: now,
           userId,
-          price: readMoney('price', input.price, currency),
+          price: inCurrency('price', input.price, currency),
           quantity: quantity.value,
         },
       ]);
     }
-    if (rule.priceBy === 'spot') {
+    if (input.premium !== null && input.fabricationPerMetre) {
       const spec = (await specsById(tx, [articleId])).get(articleId);
       if (!spec || !CONTENT[spec.metal])
         throw invalid(
@@ -150,8 +149,8 @@ export function setPricing(
           `There is no price of the day for ${spec ? metalOf(spec.metal).name : 'this'}; type one, or take the last paid.`,
         );
       Object.assign(rule, {
-        premium: Math.round(numberOf(input.premium) * 100),
-        fabricationPerMetre: readMoney('fabricationPerMetre', input.fabricationPerMetre, currency),
+        premium: Math.round(input.premium * 100),
+        fabricationPerMetre: inCurrency('fabricationPerMetre', input.fabricationPerMetre, currency),
       });
     }
     await article.update(rule);

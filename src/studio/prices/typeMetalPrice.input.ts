@@ -1,10 +1,11 @@
-import { PRICED_METALS } from '@/core/metalPrice/metalPrice';
+import { PRICED_METALS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import { ReadsMoney, ReadsOneOf, ReadsPastDay } from '../kernel/rules';
+import type { Amount, Typed } from '../kernel/typed';
 
 /** A metal's price as somebody read it. */
 export class TypeMetalPriceInput {
-  @ReadsOneOf(PRICED_METALS, 'a metal') metal!: string;
+  @ReadsOneOf(PRICED_METALS, 'a metal') metal!: Typed<PricedMetal>;
   @ReadsPastDay() day!: string;
-  @ReadsMoney() price!: string;
-  @ReadsOneOf(['troy ounce', 'kilogram'], 'what it is the price of') per!: string;
+  @ReadsMoney() price!: Typed<Amount>;
+  @ReadsOneOf(['troy ounce', 'kilogram'], 'what it is the price of') per!: Typed<'troy ounce' | 'kilogram'>;
 }

@@ -1,7 +1,6 @@
 import { linesToMake, minutesOfBatch, type WorkLine } from '@/core/batch/batch';
 import { groupBy } from '@/core/groupBy';
 import { minutesOf } from '@/core/pattern/pattern';
-import { expectOk } from '@/core/result';
 import {
   remedyFor,
   scheduleJobs,
@@ -17,11 +16,9 @@ import { Batch, BenchHoursRow } from '@/data/models/batches';
 import { workOfBatchesSql } from '@/data/sql/batches';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { BenchHoursInput } from './benchHours.input';
-import { readDaysOff } from './readDaysOff';
 import { madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
 
 /** The studio’s hours; version 0 until somebody has said them. */
@@ -50,14 +47,14 @@ export function setBenchHours(
   };
   return post(session, 'setBenchHours', postKey, prepare, async (tx, input) => {
     const now = await hoursIn(tx);
-    if (now.version !== numberOf(input.version))
+    if (now.version !== input.version)
       throw stale('Somebody changed the hours while you had the page open. Reload it, then set them again.');
     await tx.put(
       BenchHoursRow,
       [
         {
-          weekly: input.weekly.map((hours) => Math.round(numberOf(hours) * 60)),
-          daysOff: expectOk(readDaysOff(input.daysOff, (await settingsIn(tx)).days)),
+          weekly: input.weekly.map((hours) => Math.round(hours * 60)),
+          daysOff: input.daysOff[(await settingsIn(tx)).days],
           version: now.version + 1,
         },
       ],

@@ -16,11 +16,18 @@ const linesIn = (text: string): string[] =>
     .filter(Boolean)
     .flatMap((each) => (SEVERAL.test(each) ? each.split(/[\s,]+/) : [each]));
 
-/**
- * Reads days off, one a line.
- * @param order what comes first in a date as the studio writes it; without it a day is read that could be two, as either
- */
-export function readDaysOff(text: string, order: DayOrder = 'day'): Result<Day[]> {
+/** Days off, by what comes first in a date as the studio writes it: 4/5/2026 is another day where the month does. */
+export type DaysOffTyped = Readonly<Record<DayOrder, Day[]>>;
+
+/** Reads days off, one a line. */
+export function readDaysOff(text: string): Result<DaysOffTyped> {
+  const [dayFirst, monthFirst] = [readDays(text, 'day'), readDays(text, 'month')];
+  if (!dayFirst.ok) return dayFirst;
+  if (!monthFirst.ok) return monthFirst;
+  return ok({ day: dayFirst.value, month: monthFirst.value, year: dayFirst.value });
+}
+
+function readDays(text: string, order: 'day' | 'month'): Result<Day[]> {
   const written = linesIn(text);
   if (written.length > MOST) return refuse(`These are ${written.length} days; ${MOST} are allowed.`);
   const days: Day[] = [];

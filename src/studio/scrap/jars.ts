@@ -1,9 +1,8 @@
 import { CONTENT, meltValue } from '@/core/metalPrice/metalPrice';
-import { parseMass, type Micrograms } from '@/core/units/mass';
+import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
 import { type RowOf } from '@/data/sql/statement';
 import { Refining } from '@/data/models/metal';
 import { refiningsOfSql, jarOfNumberSql, jarsInOrderSql } from '@/data/sql/stock';
@@ -12,9 +11,9 @@ import type { Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
-import { lockOne, quantityWithin } from '../stock/takeOut';
+import { lockOne, refuseMoreThan } from '../stock/takeOut';
 import { historyOf, type HistoryLine } from '../stock/history';
 import { SendForRefiningInput } from './jars.input';
 
@@ -88,10 +87,10 @@ export function sendForRefining(
   };
   return post(session, 'sendForRefining', postKey, prepare, async (tx, input) => {
     const { currency, lengthSystem } = await settingsIn(tx);
-    const proceeds = readMoney('proceeds', input.proceeds, currency);
+    const proceeds = inCurrency('proceeds', input.proceeds, currency);
     const jar = await lockOne(tx, 'scrap', number);
-    const mass = quantityWithin('mass', input.mass, jar, { ware: 'scrap' }, lengthSystem);
-    const refiner = input.refiner.trim();
+    const { mass, refiner } = input;
+    refuseMoreThan('mass', mass, jar, { ware: 'scrap' }, lengthSystem);
     const posting = new Posting(tx, postKey).hold(jar);
     posting.take(jar.id, 'refined', mass, { reason: `to ${refiner}` });
     await posting.commit();
@@ -102,7 +101,7 @@ export function sendForRefining(
         stockPieceId: jar.id,
         sentOn: input.sentOn,
         refiner,
-        massUg: expectOk(parseMass(input.mass)),
+        massUg: mass,
         proceeds,
       },
     ]);

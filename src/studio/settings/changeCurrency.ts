@@ -4,7 +4,6 @@ import { Studio } from '@/data/models/studio';
 import { isStudioEmptySql } from '@/data/sql/find';
 import { refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { ChangeCurrencyInput } from './changeCurrency.input';
 import { settingsIn } from './settings';
@@ -35,7 +34,7 @@ export function changeCurrency(
   };
   return post(session, 'changeCurrency', postKey, prepare, async (tx, input) => {
     const now = await settingsIn(tx);
-    if (now.version !== numberOf(input.version)) {
+    if (now.version !== input.version) {
       throw stale(
         'Somebody changed the rules while you had this page open. Reload it, then choose the currency again.',
       );

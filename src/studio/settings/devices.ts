@@ -27,11 +27,7 @@ export function setDevice(session: StudioSession, postKey: string, plain: unknow
   return post(session, 'setDevice', postKey, prepare, async (tx, { device, kind, address }) => {
     if (kind === 'simulated' && !areStandInsOffered(process.env['PEWTERER_MODE']))
       throw invalid('kind', 'Stand-ins invent what they show; they are for the demonstration studio only.');
-    await tx.put(
-      DeviceRow,
-      [{ device, kind, address: kind === 'address' ? address.trim() : '' }],
-      ['kind', 'address'],
-    );
+    await tx.put(DeviceRow, [{ device, kind, address }], ['kind', 'address']);
     return null;
   });
 }

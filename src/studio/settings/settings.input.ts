@@ -1,13 +1,14 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
-import { ROUNDINGS } from '@/core/costing/rounding';
-import { DAY_ORDERS } from '@/core/calendar/day';
-import { RING_SYSTEMS } from '@/core/ring/ringSize';
-import { SHEET_NAMES } from '@/core/paper/sheet';
-import { NUMBER_WRITINGS } from '@/core/units/writing';
+import { ROUNDINGS, type Rounding } from '@/core/costing/rounding';
+import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
+import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
+import { SHEET_NAMES, type SheetName } from '@/core/paper/sheet';
+import { NUMBER_WRITINGS, type NumberWriting } from '@/core/units/writing';
 import { METAL_IDS } from '@/core/wire/metal';
 import { refuse, ok } from '@/core/result';
 import {
+  ReadsAmounts,
   ReadsBy,
   ReadsLength,
   ReadsMoney,
@@ -18,49 +19,54 @@ import {
   ReadsWhole,
   ReadsZone,
 } from '../kernel/rules';
+import type { Amount, Typed } from '../kernel/typed';
+import type { BasisPoints } from '@/core/units/percent';
+import type { LengthSystem, Micrometres } from '@/core/units/length';
 
 /** The useful minimum off-cut of one metal or one wire. */
 export class UsefulMinimumInput {
-  @ReadsOneOf(['metal', 'spec'], 'a metal or a wire') scope!: string;
+  @ReadsOneOf(['metal', 'spec'], 'a metal or a wire') scope!: Typed<'metal' | 'spec'>;
 
-  @ReadsBy<UsefulMinimumInput>('readsScope', (text, { scope }) =>
+  @ReadsBy('readsScope', (text, { scope }: UsefulMinimumInput) =>
     scope === 'metal' && !METAL_IDS.some((id) => id === text)
       ? refuse(`Choose a metal: ${METAL_IDS.join(', ')}.`)
       : ok(text),
   )
   of!: string;
 
-  @ReadsLength({ zero: true }) length!: string;
+  @ReadsLength({ zero: true }) length!: Typed<Micrometres>;
 }
 
 /** The studio's rules. */
 export class ChangeSettingsInput {
-  @ReadsWhole(1, 1_000_000_000) version!: string;
+  @ReadsWhole(1, 1_000_000_000) version!: Typed<number>;
   @ReadsName('the studio a name') name!: string;
-  @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: string;
+  @ReadsOneOf(['in', 'mm'], 'inches or millimetres') lengthSystem!: Typed<LengthSystem>;
   @ReadsZone() timeZone!: string;
-  @ReadsOneOf(NUMBER_WRITINGS, 'how numbers are written') numbers!: string;
-  @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days!: string;
-  @ReadsOneOf(RING_SYSTEMS, 'how rings are sized') rings!: string;
-  @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet!: string;
-  @ReadsMoney({ zero: true }) hourlyRate!: string;
-  @ReadsMoney({ zero: true }) overheadPerHour!: string;
-  @ReadsMoney({ zero: true }) targetPerHour!: string;
-  @ReadsNumber(1, 50) materialsFactor!: string;
-  @ReadsPercent(99) targetMargin!: string;
-  @ReadsPercent(99) feePercent!: string;
-  @ReadsMoney({ zero: true }) feeFixed!: string;
-  @ReadsPercent(100) taxPercent!: string;
+  @ReadsOneOf(NUMBER_WRITINGS, 'how numbers are written') numbers!: Typed<NumberWriting>;
+  @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days!: Typed<DayOrder>;
+  @ReadsOneOf(RING_SYSTEMS, 'how rings are sized') rings!: Typed<RingSystem>;
+  @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet!: Typed<SheetName>;
+  @ReadsMoney({ zero: true }) hourlyRate!: Typed<Amount>;
+  @ReadsMoney({ zero: true }) overheadPerHour!: Typed<Amount>;
+  @ReadsMoney({ zero: true }) targetPerHour!: Typed<Amount>;
+  @ReadsNumber(1, 50) materialsFactor!: Typed<number>;
+  @ReadsPercent(99) targetMargin!: Typed<BasisPoints>;
+  @ReadsPercent(99) feePercent!: Typed<BasisPoints>;
+  @ReadsMoney({ zero: true }) feeFixed!: Typed<Amount>;
+  @ReadsPercent(100) taxPercent!: Typed<BasisPoints>;
   @IsBoolean() taxIncluded!: boolean;
-  @ReadsOneOf(['actual', 'replacement'], 'what prices are set on') priceFrom!: string;
-  @ReadsOneOf(ROUNDINGS, 'which way prices round') rounding!: string;
+  @ReadsOneOf(['actual', 'replacement'], 'what prices are set on') priceFrom!: Typed<
+    'actual' | 'replacement'
+  >;
+  @ReadsOneOf(ROUNDINGS, 'which way prices round') rounding!: Typed<Rounding>;
 
   @IsArray()
   @ArrayMaxSize(20, { message: 'Give at most 20 endings.' })
-  @ReadsMoney({ zero: true, each: true })
-  priceEndings!: string[];
+  @ReadsAmounts({ zero: true })
+  priceEndings!: Typed<Amount>[];
 
-  @ReadsLength({ zero: true }) usefulMinimum!: string;
+  @ReadsLength({ zero: true }) usefulMinimum!: Typed<Micrometres>;
 
   @IsArray()
   @ArrayMaxSize(200, { message: 'Give at most 200 minimums.' })

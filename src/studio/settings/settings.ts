@@ -1,20 +1,18 @@
-import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
+import { type DayOrder } from '@/core/calendar/day';
 import type { PriceRules } from '@/core/costing/price';
-import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
-import { SHEET_NAMES, type SheetName } from '@/core/paper/sheet';
-import { expectOk } from '@/core/result';
-import { parseLength, type LengthSystem, type Micrometres } from '@/core/units/length';
+import { type RingSystem } from '@/core/ring/ringSize';
+import { type SheetName } from '@/core/paper/sheet';
+import type { LengthSystem, Micrometres } from '@/core/units/length';
 import { currencyOf, type MinorUnits } from '@/core/units/money';
-import { parsePercent } from '@/core/units/percent';
-import { NUMBER_WRITINGS, type NumberWriting } from '@/core/units/writing';
+import { type NumberWriting } from '@/core/units/writing';
 import type { Tx } from '@/data/inStudio';
 import { Studio, UsefulMinimum } from '@/data/models/studio';
 import { Closing } from '@/data/models/books';
 import { stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf, oneOf } from '../kernel/rules';
+import type { Amount } from '../kernel/typed';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from './readMoney';
+import { inCurrency } from './inCurrency';
 import { ChangeSettingsInput } from './settings.input';
 
 /** The studio's rules, as every use case reads them. */
@@ -80,34 +78,35 @@ export function changeSettings(
   };
   return post(session, 'changeSettings', postKey, prepare, async (tx, input) => {
     const now = await settingsIn(tx);
-    if (now.version !== numberOf(input.version)) {
+    if (now.version !== input.version) {
       throw stale(
         'Somebody changed the rules while you had this page open. What you typed is still here; open the page in another tab to compare.',
       );
     }
-    const money = (field: keyof ChangeSettingsInput, text: string) => readMoney(field, text, now.currency);
+    const money = (field: keyof ChangeSettingsInput, amount: Amount) =>
+      inCurrency(field, amount, now.currency);
     const studio = await Studio.findOne({ rejectOnEmpty: true });
     await studio.update({
-      name: input.name.trim(),
-      lengthSystem: input.lengthSystem === 'mm' ? 'mm' : 'in',
+      name: input.name,
+      lengthSystem: input.lengthSystem,
       timeZone: input.timeZone,
-      numbers: oneOf(NUMBER_WRITINGS, input.numbers),
-      days: oneOf(DAY_ORDERS, input.days),
-      rings: oneOf(RING_SYSTEMS, input.rings),
-      sheet: oneOf(SHEET_NAMES, input.sheet),
+      numbers: input.numbers,
+      days: input.days,
+      rings: input.rings,
+      sheet: input.sheet,
       hourlyRate: money('hourlyRate', input.hourlyRate),
       overheadPerHour: money('overheadPerHour', input.overheadPerHour),
       targetPerHour: money('targetPerHour', input.targetPerHour),
-      materialsFactor: Math.round(numberOf(input.materialsFactor) * 100),
-      targetMargin: expectOk(parsePercent(input.targetMargin)),
-      feePercent: expectOk(parsePercent(input.feePercent)),
+      materialsFactor: Math.round(input.materialsFactor * 100),
+      targetMargin: input.targetMargin,
+      feePercent: input.feePercent,
       feeFixed: money('feeFixed', input.feeFixed),
-      taxPercent: expectOk(parsePercent(input.taxPercent)),
+      taxPercent: input.taxPercent,
       taxIncluded: input.taxIncluded,
-      priceFrom: input.priceFrom === 'actual' ? 'actual' : 'replacement',
-      rounding: input.rounding === 'nearest' ? 'nearest' : 'up',
-      priceEndings: input.priceEndings.map((text) => money('priceEndings', text)),
-      usefulMinimumUm: expectOk(parseLength(input.usefulMinimum)),
+      priceFrom: input.priceFrom,
+      rounding: input.rounding,
+      priceEndings: input.priceEndings.map((ending) => money('priceEndings', ending)),
+      usefulMinimumUm: input.usefulMinimum,
     });
     // Months that were closed begin at other moments elsewhere; they are closed anew when they are asked for.
     if (input.timeZone !== now.timeZone) await tx.remove(Closing, {});
@@ -116,9 +115,9 @@ export function changeSettings(
     await tx.add(
       UsefulMinimum,
       [...byKey.values()].map(({ scope, of, length }) => ({
-        scope: scope === 'metal' ? ('metal' as const) : ('spec' as const),
+        scope,
         of,
-        lengthUm: expectOk(parseLength(length)),
+        lengthUm: length,
       })),
     );
     return null;

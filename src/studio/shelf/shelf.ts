@@ -14,9 +14,8 @@ import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { calledAs } from '../kernel/called';
-import { numberOf } from '../kernel/rules';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn, type Settings } from '../settings/settings';
 import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
 import { PricePieceInput } from './pricePiece.input';
@@ -232,7 +231,7 @@ export function pricePiece(
     const where = { studioId: session.studioId, number };
     const piece = await Piece.findOne({ where, lock: true });
     if (!piece) throw new Refused({ kind: 'refused', message: 'This piece is no longer there.' });
-    if (piece.version !== numberOf(input.version)) {
+    if (piece.version !== input.version) {
       throw stale('Somebody priced this piece while you had it open. Reload the page to see their price.');
     }
     if (piece.struckAt)
@@ -246,8 +245,7 @@ export function pricePiece(
         message: 'This went into the findings drawer; it is priced with the pieces that take it.',
       });
     const settings = await settingsIn(tx);
-    const goingPrice =
-      input.goingPrice === '' ? null : readMoney('goingPrice', input.goingPrice, settings.currency);
+    const goingPrice = input.goingPrice && inCurrency('goingPrice', input.goingPrice, settings.currency);
     const schools = priceBySchools(priceBasis(sheetOf(piece), settings.priceFrom), settings, goingPrice);
     const chosen = schools.find(({ id }) => id === input.school)?.outcome;
     if (!chosen) throw invalid('school', 'Choose a price school.');

@@ -1,11 +1,8 @@
-import { expectOk } from '@/core/result';
 import { tag } from '@/core/tag';
 import type { Ware } from '@/core/stock/ware';
-import { parseMass } from '@/core/units/mass';
 import { StockPiece } from '@/data/models/stock';
 import { refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockNumbered } from '../ledger/posting';
 import { ensurePlace, ensureSpoolType } from './places';
@@ -23,12 +20,11 @@ export function changeStock(
   return post(session, 'changeStock', postKey, prepare, async (tx, input) => {
     const stock = await lockNumbered(tx, ware, number);
     if (!stock) throw refused(`There is no ${tag(ware, number)}.`);
-    if (stock.version !== numberOf(input.version))
+    if (stock.version !== input.version)
       throw stale(
         `Somebody changed ${tag(ware, number)} while you had this page open. Reload it, then say it again.`,
       );
-    const emptyMassUg = input.emptyMass === '' ? null : expectOk(parseMass(input.emptyMass));
-    const spoolType = input.spoolType.trim();
+    const { emptyMass: emptyMassUg, spoolType } = input;
     const spoolTypeId =
       spoolType !== '' && emptyMassUg !== null ? await ensureSpoolType(tx, spoolType, emptyMassUg) : null;
     await tx.change(
@@ -36,7 +32,7 @@ export function changeStock(
       { stockPieceId: stock.id },
       {
         placeId: await ensurePlace(tx, input.place),
-        note: input.note.trim(),
+        note: input.note,
         spoolTypeId,
         emptyMassUg,
         version: stock.version + 1,

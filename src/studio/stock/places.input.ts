@@ -1,4 +1,6 @@
 import { ReadsMass, ReadsName } from '../kernel/rules';
+import type { Micrograms } from '@/core/units/mass';
+import type { Typed } from '../kernel/typed';
 
 /** Another name for a place. */
 export class RenamePlaceInput {
@@ -8,5 +10,5 @@ export class RenamePlaceInput {
 /** A kind of spool with its empty weight. */
 export class KeepSpoolTypeInput {
   @ReadsName('the kind of spool a name') name!: string;
-  @ReadsMass() emptyMass!: string;
+  @ReadsMass() emptyMass!: Typed<Micrograms>;
 }

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
-import { parseMass, type Micrograms } from '@/core/units/mass';
+import { type Micrograms } from '@/core/units/mass';
 import { type RowOf } from '@/data/sql/statement';
 import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
@@ -61,8 +60,8 @@ export function renamePlace(
   const prepare = () => readInput(RenamePlaceInput, plain);
   return post(session, 'renamePlace', postKey, prepare, async (tx, { name }) => {
     const taken = await tx.one(Place, ['placeId'], { where: calledAlike(name, { placeId }) });
-    if (taken) throw invalid('name', `There is a place called “${name.trim()}” already.`);
-    await tx.change(Place, { placeId }, { name: name.trim() });
+    if (taken) throw invalid('name', `There is a place called “${name}” already.`);
+    await tx.change(Place, { placeId }, { name });
     return null;
   });
 }
@@ -96,7 +95,7 @@ export function keepSpoolType(
 ): Promise<Outcome<null>> {
   const prepare = () => readInput(KeepSpoolTypeInput, plain);
   return post(session, 'keepSpoolType', postKey, prepare, async (tx, { name, emptyMass }) => {
-    await ensureSpoolType(tx, name, expectOk(parseMass(emptyMass)));
+    await ensureSpoolType(tx, name, emptyMass);
     return null;
   });
 }

@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { expectOk } from '@/core/result';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
-import { COST_IS, type CostIs } from '@/core/stock/costIs';
-import { minor, parseAmount, toCost, type MinorUnits } from '@/core/units/money';
+import type { CostIs } from '@/core/stock/costIs';
+import { minor, toCost, type MinorUnits } from '@/core/units/money';
 import type { GaugeLabel } from '@/core/wire/gauge';
 import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Lot, Supplier } from '@/data/models/purchases';
+import type { Amount, ValuesOf } from '../kernel/typed';
 import { Posting } from '../ledger/posting';
-import { readMoney } from '../settings/readMoney';
+import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace } from './places';
 import type { PurchaseFields } from './purchase.input';
@@ -32,7 +32,7 @@ export interface Purchase {
   /** In the studio's currency. */
   readonly price: MinorUnits;
   /** As it was paid. */
-  readonly paid: { readonly money: MinorUnits; readonly code: string };
+  readonly paid: Amount;
   readonly supplier: string;
   readonly boughtOn: string;
   readonly place: string;
@@ -47,20 +47,13 @@ export interface Purchase {
 }
 
 /** The purchase that a form tells of. @throws Refused when it was typed under another currency than the studio's */
-export async function readPurchase(tx: Tx, fields: PurchaseFields): Promise<Purchase> {
+export async function readPurchase(tx: Tx, fields: ValuesOf<PurchaseFields>): Promise<Purchase> {
   const { currency } = await settingsIn(tx);
-  const costIs = costIsOf(fields.costIs);
-  const price = costIs === 'free' ? minor(0) : readMoney('price', fields.price, currency);
-  const paid =
-    fields.paid === '' || costIs === 'free'
-      ? { money: price, code: currency }
-      : expectOk(parseAmount(fields.paid));
-  const { supplier, boughtOn, place, note } = fields;
+  const { costIs = 'paid', supplier, boughtOn, place, note } = fields;
+  const price = fields.price ? inCurrency('price', fields.price, currency) : minor(0);
+  const paid = (fields.price && fields.paid) ?? { money: price, code: currency };
   return { costIs, price, paid, supplier, boughtOn, place, note };
 }
-
-/** How something was got; paid when nothing is said. */
-export const costIsOf = (said: string | undefined): CostIs => COST_IS.find((each) => each === said) ?? 'paid';
 
 /** Takes in a purchase: its lot, its stock piece with the whole cost on it, and the movement. @returns the number on its tag */
 export async function takeIn(
@@ -83,7 +76,7 @@ export async function takeIn(
       price,
       paid: paid.money,
       paidCurrency: paid.code,
-      note: note.trim(),
+      note,
       costIs,
       ...(delivery && {
         deliveryId: delivery.id,

@@ -1,4 +1,3 @@
-import { expectOk } from '@/core/result';
 import { formatAmountOf, parseAmountOf, type Measure } from '@/core/stock/amount';
 import { WARE_WORDS, type Ware } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
@@ -43,11 +42,24 @@ export function quantityWithin(
   const read = parseAmountOf(measure, text);
   if (!read.ok) throw invalid(field, read.error);
   if (read.value === 0) throw invalid(field, `“${text}” is nothing; it must be more than 0.`);
-  if (read.value > stock.quantity) {
-    const has = formatAmountOf(measure, stock.quantity, system);
-    throw invalid(field, `${tag(stock.ware, stock.number)} has ${has} left; ${text.trim()} is more.`);
-  }
-  return expectOk(read);
+  refuseMoreThan(field, read.value, stock, measure, system);
+  return read.value;
+}
+
+/** @throws Refused beside the field when more is wanted of a stock piece than there is */
+export function refuseMoreThan(
+  field: string,
+  quantity: number,
+  stock: HeldStock,
+  measure: Measure,
+  system: LengthSystem,
+): void {
+  if (quantity <= stock.quantity) return;
+  const say = (of: number) => formatAmountOf(measure, of, system);
+  throw invalid(
+    field,
+    `${tag(stock.ware, stock.number)} has ${say(stock.quantity)} left; ${say(quantity)} is more.`,
+  );
 }
 
 /** Takes something out of stock that no pattern asked for, or that was spoiled; spoiled wire falls into its metal's jar. */
@@ -69,8 +81,7 @@ export function takeOut(
       await measureOf(tx, stock),
       lengthSystem,
     );
-    const kind = input.kind === 'spoiled' ? 'spoiled' : 'used';
-    const reason = input.reason.trim();
+    const { kind, reason } = input;
     const posting = new Posting(tx, postKey).hold(stock);
     if (ware === 'wire' && kind === 'spoiled') {
       const spec = (await specsById(tx, [stock.articleId])).get(stock.articleId);

@@ -7,7 +7,6 @@ import type { Tx } from '@/data/inStudio';
 import { Article } from '@/data/models/stock';
 import { levelsOfSql } from '@/data/sql/purchases';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { wantedByBatches } from '../batches/wantedByBatches';
@@ -112,7 +111,7 @@ export function setMinimum(
     const where = { studioId: session.studioId, articleId };
     const article = await Article.findOne({ where });
     if (!article) throw refused('This article is no longer there.');
-    if (article.version !== numberOf(input.version))
+    if (article.version !== input.version)
       throw stale('Somebody changed this while you had the page open. Reload it, then set it again.');
     const measure = await measureOf(tx, article);
     const { lengthSystem } = await settingsIn(tx);
@@ -127,9 +126,9 @@ export function setMinimum(
       return amount.value;
     };
     await article.update({
-      minimumBy: input.minimumBy as StockLevel['minimumBy'],
+      minimumBy: input.minimumBy,
       minimum: input.minimumBy === 'typed' ? read('minimum', input.minimum) : article.minimum,
-      soldBy: input.soldBy.trim() === '' ? 0 : read('soldBy', input.soldBy),
+      soldBy: input.soldBy === '' ? 0 : read('soldBy', input.soldBy),
     });
     return null;
   });

@@ -73,7 +73,7 @@ export function keepToken(
     await tx.add(Token, [
       {
         tokenId: randomUUID(),
-        name: name.trim(),
+        name,
         role: role === 'owner' ? 'owner' : 'helper',
         hash: hashOf(token),
         madeBy: session.userId,

@@ -1,16 +1,14 @@
-import { expectOk } from '@/core/result';
-import type { WireForm } from '@/core/stock/ware';
-import { parseLength } from '@/core/units/length';
-import { parseMass } from '@/core/units/mass';
+import { formatMass, ug } from '@/core/units/mass';
 import { lengthOfMass } from '@/core/wire/mass';
 import { specKey } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
 import { readInput } from '../kernel/readInput';
+import type { ValuesOf } from '../kernel/typed';
 import { invalid, type Outcome } from '../kernel/outcome';
 import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import { ReceiveWireInput, type WireFields } from './receiveWire.input';
-import { specFromInput } from './specFromInput';
+import { specOf } from './specOf';
 import { ensureSpec } from '../catalogue/wireSpecs';
 
 /** The new spool's number. */
@@ -39,19 +37,18 @@ export function receiveWire(
  * The wire that came in, with its spec, which is made when it is not known yet.
  * @throws Refused when it weighs no length worth keeping
  */
-export async function wireGoods(tx: Tx, input: WireFields): Promise<Goods> {
-  const described = specFromInput(input);
-  if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
+export async function wireGoods(tx: Tx, input: ValuesOf<WireFields>): Promise<Goods> {
+  const described = specOf(input);
   const spec = await ensureSpec(tx, described);
-  const mass = input.mass === '' ? null : expectOk(parseMass(input.mass));
-  const length =
-    input.length === '' && mass !== null ? lengthOfMass(spec, mass) : expectOk(parseLength(input.length));
-  if (length === 0) throw invalid('mass', `“${input.mass}” of this wire is no length worth keeping.`);
+  const { mass, form } = input;
+  const length = input.length ?? lengthOfMass(spec, mass ?? ug(0));
+  if (length === 0)
+    throw invalid('mass', `${formatMass(mass ?? ug(0))} of this wire is no length worth keeping.`);
   return {
     ware: 'wire',
     articleId: spec.id,
     sortKey: specKey(spec),
-    form: input.form as WireForm,
+    form,
     quantity: length,
     mass,
     // The label as bought, which need not be the one the spec is known by.

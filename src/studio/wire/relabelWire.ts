@@ -2,11 +2,11 @@ import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { describeSpec, specIdentity } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
-import { invalid, refused, type Outcome } from '../kernel/outcome';
+import { refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { lockOne } from '../stock/takeOut';
-import { specFromInput } from './specFromInput';
+import { specOf } from './specOf';
 import { ensureSpec, specsById } from '../catalogue/wireSpecs';
 import { RelabelWireInput } from './relabelWire.input';
 
@@ -23,15 +23,14 @@ export function relabelWire(
   const prepare = () => readInput(RelabelWireInput, plain);
   return post(session, 'relabelWire', postKey, prepare, async (tx, input) => {
     const stock = await lockOne(tx, 'wire', number);
-    const described = specFromInput(input);
-    if (!described) throw invalid('gaugeNumber', `“${input.gaugeNumber}” is not a size.`);
+    const described = specOf(input);
     const now = (await specsById(tx, [stock.articleId])).get(stock.articleId);
     if (!now) throw new Error(`the spec of ${tag('wire', number)} vanished`);
     if (specIdentity(now) === specIdentity(described))
       throw refused(`${tag('wire', number)} is ${describeSpec(now)} already. Nothing was posted.`);
     const spec = await ensureSpec(tx, described);
     const { quantity, cost: carried } = stock;
-    const reason = `${input.reason.trim()}; it was ${describeSpec(now)}`;
+    const reason = `${input.reason}; it was ${describeSpec(now)}`;
     const posting = new Posting(tx, postKey).hold(stock);
     posting.enter(stock.id, 'relabelled', -quantity, cost(0 - carried), { reason });
     posting.enter(stock.id, 'relabelled', quantity, carried, { reason, articleId: spec.id });

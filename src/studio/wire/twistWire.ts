@@ -1,11 +1,9 @@
-import { expectOk } from '@/core/result';
-import { tag, numberOnTag } from '@/core/tag';
-import { parseLength, um } from '@/core/units/length';
+import { tag } from '@/core/tag';
+import { um } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import { twist, twistedProfile } from '@/core/wire/twist';
 import { specKey } from '@/core/wire/spec';
 import { readInput } from '../kernel/readInput';
-import { numberOf } from '../kernel/rules';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
@@ -26,13 +24,8 @@ export function twistWire(
   return post(session, 'twistWire', postKey, prepare, async (tx, input) => {
     const { lengthSystem } = await settingsIn(tx);
     const first = await lockOne(tx, 'wire', number);
-    const otherNumber = input.second.trim() === '' ? undefined : numberOnTag('wire', input.second);
-    if (input.second.trim() !== '' && otherNumber === undefined)
-      throw invalid('second', `“${input.second}” is not a tag of wire; write it like ${tag('wire', 42)}.`);
-    const second =
-      otherNumber === undefined || otherNumber === number
-        ? undefined
-        : await lockOne(tx, 'wire', otherNumber);
+    const other = input.second;
+    const second = other === null || other === number ? undefined : await lockOne(tx, 'wire', other);
     const spec = (await specsById(tx, [first.articleId])).get(first.articleId);
     if (!spec) throw new Error(`the spec of ${tag('wire', number)} vanished`);
     if (second && second.articleId !== first.articleId)
@@ -51,14 +44,14 @@ export function twistWire(
     const twisted = twist({
       spec,
       before: um(before),
-      after: expectOk(parseLength(input.after)),
-      turns: numberOf(input.turns),
+      after: input.after,
+      turns: input.turns,
     });
     if (!twisted.ok) throw refused(twisted.error, { after: twisted.error });
     const made = await ensureSpec(tx, twisted.value);
 
     const posting = new Posting(tx, postKey).hold(first, ...(second ? [second] : []));
-    const reason = `${input.turns.trim()} turns`;
+    const reason = `${input.turns} turns`;
     const shares = second
       ? [
           posting.take(first.id, 'twisted', before, { reason }),
@@ -75,7 +68,7 @@ export function twistWire(
       placeId,
     } as const;
     const from = [first, ...(second ? [second] : [])].map((each) => tag('wire', each.number)).join(' and ');
-    const id = posting.open(stock, 'twisted', expectOk(parseLength(input.after)), cost(sumCosts(shares)), {
+    const id = posting.open(stock, 'twisted', input.after, cost(sumCosts(shares)), {
       reason: `from ${from}`,
     });
     return { number: (await posting.commit()).get(id) ?? 0 };

@@ -1,8 +1,7 @@
-import { expectOk } from '@/core/result';
 import { weighSpool, type WeighIn } from '@/core/stock/weighIn';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
-import { parseMass, ug, type Micrograms } from '@/core/units/mass';
+import { ug } from '@/core/units/mass';
 import { cost, shareOfCost } from '@/core/units/money';
 import { Weighing } from '@/data/models/stock';
 import { readInput } from '../kernel/readInput';
@@ -10,7 +9,6 @@ import { Refused, refused, stale, type Outcome } from '../kernel/outcome';
 import { post, type StudioSession } from '../kernel/useCase';
 import { lockNumbered, Posting } from '../ledger/posting';
 import { specsById } from '../catalogue/wireSpecs';
-import { numberOf } from '../kernel/rules';
 import { WeighInInput } from './weighIn.input';
 
 /**
@@ -28,19 +26,15 @@ export function weighIn(
   return post(session, 'weighIn', postKey, prepare, async (tx, input) => {
     const stock = await lockNumbered(tx, 'wire', number);
     if (!stock) throw refused(`There is no ${tag('wire', number)}.`);
-    if (stock.quantity !== numberOf(input.expected)) {
+    if (stock.quantity !== input.expected) {
       throw stale(
         `Somebody took from ${tag('wire', number)} while it was on the scale. Reload the page, then weigh it again.`,
       );
     }
     const spec = (await specsById(tx, [stock.articleId])).get(stock.articleId);
     if (!spec) throw new Error(`the spec of ${tag('wire', number)} vanished`);
-    const mass = (text: string): Micrograms => expectOk(parseMass(text));
-    const [gross, empty, resolution] = [
-      mass(input.gross),
-      mass(input.empty),
-      ug(Math.max(1, mass(input.resolution))),
-    ];
+    const { gross, empty, override } = input;
+    const resolution = ug(Math.max(1, input.resolution));
     const found = weighSpool({
       spec,
       gross,
@@ -49,7 +43,6 @@ export function weighIn(
       expected: um(stock.quantity),
       initial: um(stock.initialQuantity),
     });
-    const override = input.override.trim();
     if (found.warning !== '' && override === '') {
       throw new Refused({
         kind: 'refused',
@@ -58,7 +51,7 @@ export function weighIn(
       });
     }
     const posting = new Posting(tx, postKey).hold(stock);
-    const reason = [input.reason.trim(), override].filter(Boolean).join('; ') || 'weighed in';
+    const reason = [input.reason, override].filter(Boolean).join('; ') || 'weighed in';
     const missing = -found.difference;
     if (missing > 0)
       posting.enter(

@@ -1,13 +1,12 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { Control, DefaultValues, FieldValues } from 'react-hook-form';
+import type { Control, FieldValues } from 'react-hook-form';
 import { FormBox } from './FormBox';
 import { FormEnd } from './FormEnd';
 import { useStudioForm, type StudioFormOptions } from './useStudioForm';
 
 interface ActFormProps<Values extends FieldValues, T> extends StudioFormOptions<Values, T> {
-  readonly defaultValues: DefaultValues<Values>;
   readonly action: string;
   readonly busy: string;
   readonly quiet?: boolean;

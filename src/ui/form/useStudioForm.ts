@@ -20,7 +20,7 @@ type Answer<T> =
 export interface StudioFormOptions<Values extends FieldValues, T> {
   /** Validates in the browser what the use case validates on the server. */
   readonly input: new () => Values;
-  readonly defaultValues: DefaultValues<Values>;
+  readonly defaultValues: DefaultValues<NoInfer<Values>>;
   /** Sends the form under its key. */
   readonly send: (postKey: string, values: Values) => Promise<Answer<T>>;
   readonly onDone: (value: T) => void;

@@ -16,7 +16,7 @@ import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { planBatchAction } from './actions';
-import { EMPTY_LINE } from './emptyLine';
+import { EMPTY_LINE } from './lineTexts';
 import { LiveTakings } from './LiveTakings';
 
 type Choices = readonly { readonly value: string; readonly text: string }[];

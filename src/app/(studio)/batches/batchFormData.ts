@@ -6,17 +6,17 @@ import { describeStone } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
 import type { BatchFormData } from './BatchForm';
 
-/** The patterns and free stones that a batch can be planned with. @param own tags of stones that are set aside for it already */
+/** The patterns and free stones that a batch can be planned with. @param own numbers of stones that are set aside for it already */
 export async function batchFormData(
   session: StudioSession,
-  own: readonly string[] = [],
+  own: readonly number[] = [],
 ): Promise<BatchFormData> {
   const [patterns, free, aside] = await Promise.all([
     patternChoices(session),
     showDrawer(session, 'stone', { state: 'free' }),
     own.length > 0 ? showDrawer(session, 'stone', { state: 'set aside' }) : undefined,
   ]);
-  const ours = (aside?.pieces ?? []).filter(({ number }) => own.includes(tag('stone', number)));
+  const ours = (aside?.pieces ?? []).filter(({ number }) => own.includes(number));
   return {
     patterns,
     priceFrom: session.role === 'owner' ? (await readSettings(session)).priceFrom : null,

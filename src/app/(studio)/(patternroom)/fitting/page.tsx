@@ -25,7 +25,6 @@ import type { CostUnits } from '@/core/units/money';
 import { StoneDrawing } from '@/ui/StoneDrawing';
 import { Tried } from './Tried';
 import { FittingQuery } from '@/studio/fitting/fitting.input';
-import { numberOf } from '@/studio/kernel/rules';
 
 export const metadata = { title: 'Fitting' };
 
@@ -52,7 +51,7 @@ export default async function FittingPage({ searchParams }: { searchParams: Sear
         : undefined
       : triedOn({ ...asked, ring: asked.ring && completedRing(asked.ring, rings) }, chosen);
   const wrong = typeof wire === 'string' ? { wire } : tried ? wrongIn(tried) : {};
-  const under = asked.under ? numberOf(asked.under) : undefined;
+  const { under } = asked;
   const { fitted, next } =
     tried && Object.keys(wrong).length === 0
       ? await fitPatterns(session, tried, under)
@@ -258,7 +257,7 @@ async function wireAsked(session: StudioSession, typed: string): Promise<StockPi
 
 /** What is tried, as the measures of a pattern have it. */
 function triedOn(
-  { outline, length, width, edge, depth, ring, bead }: FittingQuery,
+  { outline, length, width, edge, depth, ring, bead }: Omit<FittingQuery, 'under'>,
   stone: StoneMeasures | undefined,
 ): OnMeasure | undefined {
   if (stone) return { measure: 'stone', texts: stoneTexts(stone) };

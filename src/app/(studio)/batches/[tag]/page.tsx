@@ -227,7 +227,7 @@ function Pieces({ batch: { number, state, lines, complete, made, ready } }: { ba
                 {[
                   `revision ${revision}`,
                   wanted.metal,
-                  wanted.stone && `for ${wanted.stone}`,
+                  wanted.stone && `for ${tag('stone', wanted.stone)}`,
                   wanted.ring && `size ${wanted.ring}`,
                   wanted.bead && `bead ${wanted.bead}`,
                 ]

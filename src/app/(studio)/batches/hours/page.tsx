@@ -6,7 +6,6 @@ import { pathOf, tag } from '@/core/tag';
 import type { ScheduledDay } from '@/core/schedule/schedule';
 import { showSchedule, type ScheduledBatch, type ScheduleView } from '@/studio/schedule/benchHours';
 import { HoursQuery } from '@/studio/batches/batches.input';
-import { numberOf } from '@/studio/kernel/rules';
 import { MorePages } from '@/ui/MorePages';
 import { asked, type Search } from '@/app/lib/search';
 import { pageMember } from '../../../lib/member';
@@ -21,7 +20,7 @@ const PAGE = 20;
 export default async function HoursPage({ searchParams }: { searchParams: Search }) {
   const { session, days } = await pageMember();
   const { after } = await asked(searchParams, HoursQuery);
-  const from = after ? numberOf(after) : 0;
+  const from = after ?? 0;
   const schedule = await showSchedule(session, { from, most: PAGE });
   const { version, weekly, daysOff } = schedule.hours;
   const isOwner = session.role === 'owner';

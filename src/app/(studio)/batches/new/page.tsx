@@ -4,7 +4,7 @@ import { asked, type Search } from '@/app/lib/search';
 import { NewBatchQuery } from '@/studio/batches/batches.input';
 import type { BatchLineInput } from '@/studio/batches/planBatch.input';
 import { BatchForm } from '../BatchForm';
-import { EMPTY_LINE } from '../emptyLine';
+import { EMPTY_LINE } from '../lineTexts';
 import { batchFormData } from '../batchFormData';
 
 export const metadata = { title: 'Plan a batch' };

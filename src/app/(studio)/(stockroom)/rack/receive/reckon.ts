@@ -1,10 +1,11 @@
-import { parseLength, type Micrometres } from '@/core/units/length';
-import { parseMass, type Micrograms } from '@/core/units/mass';
-import { cost, parseAmount, toCost, type CostUnits } from '@/core/units/money';
+import type { Micrometres } from '@/core/units/length';
+import type { Micrograms } from '@/core/units/mass';
+import { cost, toCost, type CostUnits } from '@/core/units/money';
 import { checkWeight, lengthOfMass, massOfLength, pricePerLength, type WeightCheck } from '@/core/wire/mass';
 import type { WireSpec } from '@/core/wire/spec';
-import type { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
-import { specFromInput } from '@/studio/wire/specFromInput';
+import { readSoFar } from '@/studio/kernel/readInput';
+import { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
+import { specSoFar } from '@/studio/wire/specOf';
 
 /** What can be said of a half-filled form. */
 export interface Reckoned {
@@ -19,33 +20,18 @@ export interface Reckoned {
 
 /** Works out the other quantity, prices per length and the check, as far as what is typed allows. */
 export function reckon(values: ReceiveWireInput): Reckoned {
-  const spec = specFromInput(values);
-  const typedLength = parseLength(values.length);
-  const typedMass = parseMass(values.mass);
-  const lengthIsTyped = typedLength.ok && typedLength.value > 0;
-  const massIsTyped = typedMass.ok && typedMass.value > 0;
-  const length = lengthIsTyped
-    ? typedLength.value
-    : spec && massIsTyped
-      ? lengthOfMass(spec, typedMass.value)
-      : undefined;
-  const mass = massIsTyped
-    ? typedMass.value
-    : spec && lengthIsTyped
-      ? massOfLength(spec, typedLength.value)
-      : undefined;
-  const amount = parseAmount(values.price);
-  const per = amount.ok && length ? pricePerLength(toCost(amount.value.money), length) : undefined;
+  const spec = specSoFar(values);
+  const typed = readSoFar(ReceiveWireInput, values);
+  const length = typed.length ?? (spec && typed.mass ? lengthOfMass(spec, typed.mass) : undefined);
+  const mass = typed.mass ?? (spec && typed.length ? massOfLength(spec, typed.length) : undefined);
+  const per = typed.price && length ? pricePerLength(toCost(typed.price.money), length) : undefined;
   return {
     spec,
     length,
     mass,
-    lengthIsTyped,
-    massIsTyped,
+    lengthIsTyped: Boolean(typed.length),
+    massIsTyped: Boolean(typed.mass),
     price: per && { perMetre: cost(Math.round(per.perMetre)), perFoot: cost(Math.round(per.perFoot)) },
-    check:
-      spec && lengthIsTyped && massIsTyped
-        ? checkWeight(spec, typedLength.value, typedMass.value)
-        : undefined,
+    check: spec && typed.length && typed.mass ? checkWeight(spec, typed.length, typed.mass) : undefined,
   };
 }

@@ -3,6 +3,7 @@ import { showBatch } from '@/studio/batches/batches';
 import { pageMember } from '../../../../lib/member';
 import { orNotFound, tagParam } from '../../../../lib/tagParam';
 import { BatchForm } from '../../BatchForm';
+import { lineTexts } from '../../lineTexts';
 import { batchFormData } from '../../batchFormData';
 
 export const metadata = { title: 'Change a batch' };
@@ -13,7 +14,7 @@ export default async function EditBatchPage({ params }: { params: Promise<{ tag:
   const { number, version, name, dueOn, notes, lines } = batch;
   const data = await batchFormData(
     session,
-    lines.map(({ wanted }) => wanted.stone),
+    lines.flatMap(({ wanted }) => wanted.stone ?? []),
   );
   return (
     <>
@@ -21,7 +22,7 @@ export default async function EditBatchPage({ params }: { params: Promise<{ tag:
       <p className="muted mt-1">{tag('batch', number)}</p>
       <BatchForm
         base={{ number, version }}
-        defaultValues={{ name, dueOn: dueOn ?? '', notes, lines: lines.map(({ wanted }) => wanted) }}
+        defaultValues={{ name, dueOn: dueOn ?? '', notes, lines: lines.map(lineTexts) }}
         {...data}
       />
     </>
