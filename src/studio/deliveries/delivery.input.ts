@@ -69,6 +69,15 @@ export class StoneLine extends Delivered('stone', StoneFields) {}
 export class FindingLine extends Delivered('finding', FindingFields) {}
 export class SupplyLine extends Delivered('supply', SupplyFields) {}
 
+/** The input classes of lines, by their wares. */
+export const LINES = {
+  wire: WireLine,
+  bead: BeadLine,
+  stone: StoneLine,
+  finding: FindingLine,
+  supply: SupplyLine,
+} as const;
+
 /** A line that does not say what came. */
 class UnknownLine {
   @ReadsOneOf(DELIVERED, 'what came') ware!: Typed<DeliveredWare>;
@@ -100,13 +109,7 @@ export class DeliveryInput {
   @Type(() => UnknownLine, {
     discriminator: {
       property: 'ware',
-      subTypes: [
-        { name: 'wire', value: WireLine },
-        { name: 'bead', value: BeadLine },
-        { name: 'stone', value: StoneLine },
-        { name: 'finding', value: FindingLine },
-        { name: 'supply', value: SupplyLine },
-      ],
+      subTypes: Object.entries(LINES).map(([name, value]) => ({ name, value })),
     },
     keepDiscriminatorProperty: true,
   })

@@ -103,7 +103,7 @@ describe('making findings of a pattern', () => {
       drawer: { ...drawer, count: '0' },
     });
     expect(problemOf(await makePiece(session, newKey(), pattern, input)).fields).toEqual({
-      'drawer.count': '“0” is nothing; say how many came of it.',
+      'drawer.count': '“0” is nothing; it must be more than 0.',
     });
   });
 });

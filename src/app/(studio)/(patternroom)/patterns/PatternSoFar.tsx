@@ -2,29 +2,29 @@
 
 import type { PatternCut } from '@/core/pattern/pattern';
 import { cutLength } from '@/core/pattern/pattern';
-import { parseLength, um, type Micrometres } from '@/core/units/length';
+import { um } from '@/core/units/length';
 import { describeSpec } from '@/core/wire/spec';
-import type { WritePatternInput } from '@/studio/patterns/writePattern.input';
+import { readSoFar } from '@/studio/kernel/readInput';
+import {
+  AllowanceInput,
+  PatternCutInput,
+  PatternStepInput,
+  type WritePatternInput,
+} from '@/studio/patterns/writePattern.input';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { Length } from '@/ui/lengths';
 import { PatternDrawing } from '@/ui/PatternDrawing';
 
-const lengthSoFar = (text: string | undefined): Micrometres => {
-  const read = parseLength(text ?? '');
-  return read.ok ? read.value : um(0);
-};
-
 /** The cuts as far as they are typed: those with a wire and a length. */
 function cutsSoFar(values: WritePatternInput): PatternCut[] {
   return (values.cuts ?? []).flatMap((cut): PatternCut[] => {
-    const net = lengthSoFar(cut.net);
-    const count = Number(cut.count);
-    if (net === 0 || !cut.specId || !(count >= 1 && count <= 200)) return [];
-    const allowances = (cut.allowances ?? []).map(({ name, length }) => ({
-      name: name ?? '',
-      length: lengthSoFar(length),
-    }));
-    return [{ name: cut.name || 'wire', specId: cut.specId, count: Math.floor(count), net, allowances }];
+    const { specId, count, net, name = 'wire' } = readSoFar(PatternCutInput, cut);
+    if (!net || !specId || !count) return [];
+    const allowances = (cut.allowances ?? []).flatMap((each) => {
+      const { length, name: called = '' } = readSoFar(AllowanceInput, each);
+      return length ? [{ name: called, length }] : [];
+    });
+    return [{ name, specId, count, net, allowances }];
   });
 }
 
@@ -34,7 +34,7 @@ export function PatternSoFar({ values, specs }: { values: WritePatternInput; spe
   const bySpec = Object.fromEntries(specs.map((spec) => [spec.id, spec]));
   const used = [...new Set(cuts.map(({ specId }) => specId))];
   const minutes = (values.steps ?? []).reduce(
-    (sum, { minutes: text }) => sum + (Number((text ?? '').replace(',', '.')) || 0),
+    (sum, step) => sum + (readSoFar(PatternStepInput, step).minutes ?? 0),
     0,
   );
   return (

@@ -23,30 +23,16 @@ const RECEIVE = {
 
 const aWare = anyOf(['bead', 'stone', 'finding', 'supply']);
 
-export const receiveAction = action([aWare, aKey, aForm<object>()], (session, ware, key, input) =>
+export const receiveAction = action([aKey, aWare, aForm<object>()], (session, key, ware, input) =>
   RECEIVE[ware](session, key, input),
 );
 
-export const takeAction = action(
-  [aWare, aNumber, aKey, aForm<TakeOutInput>()],
-  (session, ware, number, key, input) => takeOut(session, key, ware, number, input),
-);
+export const takeAction = action([aKey, aWare, aNumber, aForm<TakeOutInput>()], takeOut);
 
-export const keepAction = action(
-  [aWare, aNumber, aKey, aForm<ChangeStockInput>()],
-  (session, ware, number, key, input) => changeStock(session, key, ware, number, input),
-);
+export const keepAction = action([aKey, aWare, aNumber, aForm<ChangeStockInput>()], changeStock);
 
-export const countOutAction = action(
-  [aNumber, aKey, aForm<CountOutSetInput>()],
-  (session, number, key, input) => countOutSet(session, key, number, input),
-);
+export const countOutAction = action([aKey, aNumber, aForm<CountOutSetInput>()], countOutSet);
 
-export const setAsideAction = action([aNumber, aKey, aForm<SetAsideInput>()], (session, number, key, input) =>
-  setAside(session, key, number, input),
-);
+export const setAsideAction = action([aKey, aNumber, aForm<SetAsideInput>()], setAside);
 
-export const traceStoneAction = action(
-  [aNumber, aKey, aForm<TraceStoneInput>()],
-  (session, number, key, input) => traceStone(session, key, number, input),
-);
+export const traceStoneAction = action([aKey, aNumber, aForm<TraceStoneInput>()], traceStone);

@@ -19,7 +19,7 @@ export function PlaceList({ places }: { places: readonly PlaceView[] }) {
   const { busy, problem, run } = useAct();
   const start = (placeId: string | null) =>
     run(
-      () => startCountAction(placeId, newKey()),
+      () => startCountAction(newKey(), placeId),
       ({ number }) => router.push(`/counts/${tag('count', number)}`),
     );
   const move = (index: number, by: number) => {
@@ -94,7 +94,7 @@ function Rename({ place: { id, name } }: { place: PlaceView }) {
       className=""
       input={RenamePlaceInput}
       defaultValues={{ name }}
-      send={(key, input) => renamePlaceAction(id, key, input)}
+      send={(key, input) => renamePlaceAction(key, id, input)}
       onDone={onDone}
       action={`Rename ${name}`}
       busy="Renaming …"

@@ -1,9 +1,17 @@
-import { landedCosts, type LandedLine, type SharedBy } from '@/core/stock/delivery';
-import { parseMass, type Micrograms } from '@/core/units/mass';
-import { minor, parseAmount, type MinorUnits } from '@/core/units/money';
+import { landedCosts, type LandedLine } from '@/core/stock/delivery';
+import { minor, type MinorUnits } from '@/core/units/money';
 import { describeSpec } from '@/core/wire/spec';
-import type { DeliveryInput, DeliveryLine } from '@/studio/deliveries/delivery.input';
-import type { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
+import {
+  DeliveryInput,
+  LINES,
+  type DeliveredWare,
+  type DeliveryLine,
+  type LineFields,
+  type WireLine,
+} from '@/studio/deliveries/delivery.input';
+import { readSoFar } from '@/studio/kernel/readInput';
+import type { Amount } from '@/studio/kernel/typed';
+import { specSoFar } from '@/studio/wire/specOf';
 import { reckon } from '../rack/receive/reckon';
 import { WARE_WORDS } from './wareWords';
 
@@ -16,31 +24,26 @@ export interface DeliveryReckoned {
   readonly total: MinorUnits;
 }
 
-const amountIn = (text: string | undefined, currency: string): MinorUnits => {
-  const read = parseAmount(text ?? '');
-  return read.ok && read.value.code === currency ? read.value.money : minor(0);
-};
+const amountIn = (amount: Amount | null | undefined, currency: string): MinorUnits =>
+  amount?.code === currency ? amount.money : minor(0);
 
-function weightOf(line: DeliveryLine): Micrograms | undefined {
-  const typed = parseMass(line.weight);
-  if (typed.ok) return typed.value;
-  return line.ware === 'wire' ? reckon(line as unknown as ReceiveWireInput).mass : undefined;
-}
+const isWire = (line: DeliveryLine): line is WireLine => line.ware === 'wire';
 
 /** Shares postage and tax out as far as they are typed. */
-export function reckonDelivery(
-  { lines, currency, postage, tax, sharedBy, cameTo }: DeliveryInput,
-  own: string,
-): DeliveryReckoned {
-  const priced = lines.map((line) => ({
-    price: line.costIs === 'free' ? minor(0) : amountIn(line.price, currency),
-    weight: weightOf(line),
-  }));
+export function reckonDelivery(typed: DeliveryInput, own: string): DeliveryReckoned {
+  const { currency = own, postage, tax, sharedBy = 'value', cameTo } = readSoFar(DeliveryInput, typed);
+  const priced = typed.lines.map((line) => {
+    const { price, weight } = readSoFar<LineFields>(LINES[line.ware as DeliveredWare], line);
+    return {
+      price: amountIn(price, currency),
+      weight: weight ?? (isWire(line) ? reckon(line).mass : undefined),
+    };
+  });
   const extras = { postage: amountIn(postage, currency), tax: amountIn(tax, currency) };
   const landed = landedCosts({
     lines: priced,
     ...extras,
-    sharedBy: sharedBy as SharedBy,
+    sharedBy,
     cameTo: currency === own ? undefined : amountIn(cameTo, own),
   });
   const total = minor(priced.reduce((sum, { price }) => sum + price, 0) + extras.postage + extras.tax);
@@ -52,7 +55,7 @@ export function reckonDelivery(
 /** What a line is, as far as it is typed: "20 ga round copper, dead soft". */
 export function sayLine(line: DeliveryLine): string {
   const { ware, ...said } = line as DeliveryLine & Readonly<Record<string, string | undefined>>;
-  const spec = ware === 'wire' ? reckon(line as unknown as ReceiveWireInput).spec : undefined;
+  const spec = isWire(line) ? specSoFar(line) : undefined;
   const words = spec
     ? describeSpec(spec)
     : [said['material'], said['finding'], said['shape'], said['outline'], said['name'], said['size']]

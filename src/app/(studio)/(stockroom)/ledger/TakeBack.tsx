@@ -33,7 +33,7 @@ export function TakeBack({ movementId }: { movementId: number }) {
             input={ReverseInput}
             typedFor={`movement ${movementId}`}
             defaultValues={{ reason: '' }}
-            send={(key, input) => reverseAction(movementId, key, input)}
+            send={(key, input) => reverseAction(key, movementId, input)}
             onDone={(value: { movements: number }) => {
               setOpen(false);
               done(value);

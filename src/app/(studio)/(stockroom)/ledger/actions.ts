@@ -5,7 +5,4 @@ import { reverseMovement } from '@/studio/corrections/reverseMovement';
 import type { ReverseInput } from '@/studio/corrections/reverseMovement.input';
 import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export const reverseAction = action(
-  [aNumber, aKey, aForm<ReverseInput>()],
-  (session, movementId, key, input) => reverseMovement(session, key, movementId, input),
-);
+export const reverseAction = action([aKey, aNumber, aForm<ReverseInput>()], reverseMovement);

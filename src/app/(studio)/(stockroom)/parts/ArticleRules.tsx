@@ -92,7 +92,7 @@ function Pricing({ ware, pricing }: { ware: Ware; pricing: PriceView }) {
         premium: String(pricing.premium / 100),
         fabricationPerMetre: `${plainMoney(pricing.fabricationPerMetre, currency)} ${currency}`,
       }}
-      send={(key, input) => setPricingAction(pricing.articleId, key, input)}
+      send={(key, input) => setPricingAction(key, pricing.articleId, input)}
       onDone={onDone}
       action="Price it so"
       busy="Setting …"
@@ -144,7 +144,7 @@ function Minimum({ ware, unit, minimum }: { ware: Ware; unit: SupplyUnit | null;
         minimum: minimum.minimum > 0 ? plainAmountOf({ ware, unit }, minimum.minimum) : '',
         soldBy: minimum.soldBy > 0 ? plainAmountOf({ ware, unit }, minimum.soldBy) : '',
       }}
-      send={(key, input) => setMinimumAction(minimum.articleId, key, input)}
+      send={(key, input) => setMinimumAction(key, minimum.articleId, input)}
       onDone={onDone}
       action="Keep this much"
       busy="Noting …"

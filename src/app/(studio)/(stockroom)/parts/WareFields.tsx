@@ -6,9 +6,11 @@ import { BEAD_SHAPES } from '@/core/bead/bead';
 import { seedSize } from '@/core/bead/seedSize';
 import { SUPPLY_UNITS } from '@/core/stock/amount';
 import { FINDINGS } from '@/core/stock/finding';
-import { HOLE_AXES, OUTLINES, type HoleAxis, type OutlineKind, type StoneMeasures } from '@/core/stone/stone';
-import { parseLength, UM_PER_MM } from '@/core/units/length';
+import { HOLE_AXES, OUTLINES, type StoneMeasures } from '@/core/stone/stone';
+import { UM_PER_MM } from '@/core/units/length';
 import type { DeliveredWare } from '@/studio/deliveries/delivery.input';
+import { StoneFields as StoneTyped } from '@/studio/drawers/receive.input';
+import { readSoFar } from '@/studio/kernel/readInput';
 import { BOUGHT_FORMS } from '@/studio/wire/receiveWire.input';
 import { ChoiceField, LengthField, MassField, TextField } from '@/ui/form/fields';
 import { StoneDrawing } from '@/ui/StoneDrawing';
@@ -172,22 +174,19 @@ const STONE_NAMES = ['outline', 'holeAxis', 'length', 'width', 'depth', 'edge', 
 
 function StoneFields<Values extends FieldValues>({ control, at }: WareProps<Values>) {
   const texts = useWatch({ control, name: STONE_NAMES.map(at) }) as readonly string[];
-  const [outline, holeAxis, ...sizes] = texts;
-  const [length, width, depth, edge, hole] = sizes.map((text) => {
-    const read = parseLength(text);
-    return read.ok ? read.value : undefined;
-  });
+  const typed = Object.fromEntries(STONE_NAMES.map((name, index) => [name, texts[index]]));
+  const { outline, holeAxis, length, width, depth, edge, hole } = readSoFar(StoneTyped, typed);
   const none = 0 as StoneMeasures['hole'];
   const stone =
-    length && width
+    length && width && outline && holeAxis
       ? {
           material: '',
-          outline: outline as OutlineKind,
+          outline,
           length,
           width,
           depth: depth ?? none,
           edge: edge ?? none,
-          holeAxis: holeAxis as HoleAxis,
+          holeAxis,
           hole: hole ?? none,
         }
       : undefined;

@@ -3,9 +3,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { useFormState, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { tag } from '@/core/tag';
-import { formatLengthShort, parseLength, um, type Micrometres } from '@/core/units/length';
+import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
-import type { MakePieceInput } from '@/studio/making/makePiece.input';
+import { readSoFar } from '@/studio/kernel/readInput';
+import { DoneCutInput, SpoiledInput, type MakePieceInput } from '@/studio/making/makePiece.input';
 import { MarkList } from '@/ui/craft/MarkList';
 import { ChoiceField, LengthField } from '@/ui/form/fields';
 import { Length, Reckoned, useLengths } from '@/ui/lengths';
@@ -173,13 +174,13 @@ function LeftOn({
   const from = cuts[index]?.from;
   const choice = choices.find(({ id }) => id === from);
   if (!choice) return null;
-  const taken = (text: string | undefined) => {
-    const read = parseLength(text ?? '');
-    return read.ok ? read.value : 0;
-  };
   const total =
-    cuts.filter((cut) => cut.from === from).reduce((sum, { cut }) => sum + taken(cut), 0) +
-    spoiled.filter((each) => each.from === from).reduce((sum, { length }) => sum + taken(length), 0);
+    cuts
+      .filter((each) => each.from === from)
+      .reduce((sum, each) => sum + (readSoFar(DoneCutInput, each).cut ?? 0), 0) +
+    spoiled
+      .filter((each) => each.from === from)
+      .reduce((sum, each) => sum + (readSoFar(SpoiledInput, each).length ?? 0), 0);
   const left = choice.length - total;
   return left >= 0 ? (
     <>

@@ -6,8 +6,9 @@ import { useCallback } from 'react';
 import { useController, useWatch } from 'react-hook-form';
 import { priceBasis } from '@/core/costing/price';
 import { priceBySchools, verdictOn, type SchoolPrice } from '@/core/costing/priceSchools';
-import { formatMoney, minor, parseAmount, plainMoney } from '@/core/units/money';
+import { formatMoney, minor, plainMoney } from '@/core/units/money';
 import type { PieceMoney } from '@/studio/shelf/shelf';
+import { readSoFar } from '@/studio/kernel/readInput';
 import { PricePieceInput } from '@/studio/shelf/pricePiece.input';
 import { MoneyField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
@@ -61,8 +62,8 @@ export function Prices({ piece, money }: PricesProps) {
   // After pricing the page comes anew with the next version; the form follows it.
   form.setValue('version', String(piece.version));
   const { control } = form;
-  const typed = parseAmount(useWatch({ control, name: 'goingPrice' }));
-  const going = typed.ok && typed.value.money > 0 ? typed.value.money : null;
+  const goingTyped = useWatch({ control, name: 'goingPrice' });
+  const going = readSoFar(PricePieceInput, { goingPrice: goingTyped }).goingPrice?.money ?? null;
   const schools = priceBySchools(priceBasis(sheet, settings.priceFrom), settings, going);
   const { field, fieldState } = useController({ control, name: 'school' });
   return (

@@ -6,6 +6,7 @@ import { countOut } from '@/core/bead/symmetricalSet';
 import { groupsOf } from '@/core/bead/groupsOf';
 import { tag, TAG_PATHS } from '@/core/tag';
 import type { DrawerPiece } from '@/studio/drawers/drawers';
+import { readSoFar } from '@/studio/kernel/readInput';
 import { CountOutSetInput } from '@/studio/drawers/countOutSet.input';
 import { SetAsideInput } from '@/studio/drawers/setAside.input';
 import { ChangeStockInput } from '@/studio/stock/changeStock.input';
@@ -52,7 +53,7 @@ export function DrawerActs({ piece, isUsedUp, places }: DrawerActsProps) {
 function Take({ piece: { detail, number } }: { piece: DrawerPiece }) {
   return (
     <TakeOut
-      send={(key, input) => takeAction(detail.ware, number, key, input)}
+      send={(key, input) => takeAction(key, detail.ware, number, input)}
       kinds={[
         { value: 'used', text: 'used' },
         { value: 'spoiled', text: 'spoiled or lost' },
@@ -81,7 +82,7 @@ function CountOut({ piece }: { piece: DrawerPiece }) {
       <ActForm
         input={CountOutSetInput}
         defaultValues={{ aSide: '8', withCentre: false, place: '' }}
-        send={(key, input) => countOutAction(piece.number, key, input)}
+        send={(key, input) => countOutAction(key, piece.number, input)}
         onDone={onDone}
         action="Count it out"
         busy="Posting …"
@@ -102,7 +103,7 @@ function CountOut({ piece }: { piece: DrawerPiece }) {
 /** Whether the strand yields the set, before anything is posted. */
 function Yield({ control, piece }: { control: Control<CountOutSetInput>; piece: DrawerPiece }) {
   const [aSide, withCentre] = useWatch({ control, name: ['aSide', 'withCentre'] });
-  const wanted = /^\d{1,5}$/.test(aSide) ? Number(aSide) : 0;
+  const wanted = readSoFar(CountOutSetInput, { aSide }).aSide ?? 0;
   const set = countOut(groupsOf(piece.quantity, piece.shades), wanted, withCentre);
   return (
     <p role="status" className="sm:col-span-2">
@@ -133,7 +134,7 @@ function SetAside({ piece, purpose }: { piece: DrawerPiece; purpose: string }) {
         key={purpose}
         input={SetAsideInput}
         defaultValues={{ purpose }}
-        send={(key, input) => setAsideAction(piece.number, key, input)}
+        send={(key, input) => setAsideAction(key, piece.number, input)}
         onDone={onDone}
         action="Note it"
         busy="Noting …"
@@ -165,7 +166,7 @@ function KeepOutline({ number, isTraced }: { number: number; isTraced: boolean }
         name="stone"
         onTraced={(texts) => {
           if (busy) return;
-          void run(() => traceStoneAction(number, newKey(), { points: texts['stone.points'] ?? '' }), onDone);
+          void run(() => traceStoneAction(newKey(), number, { points: texts['stone.points'] ?? '' }), onDone);
         }}
       />
       {problem && (
@@ -185,7 +186,7 @@ function Keep({ piece: { detail, number, version, place, note } }: { piece: Draw
         key={version}
         input={ChangeStockInput}
         defaultValues={{ version: String(version), place: place ?? '', note, spoolType: '', emptyMass: '' }}
-        send={(key, input) => keepAction(detail.ware, number, key, input)}
+        send={(key, input) => keepAction(key, detail.ware, number, input)}
         onDone={onDone}
         action="Note it"
         busy="Noting …"

@@ -34,7 +34,7 @@ function receiving<Values extends FieldValues & PurchaseFields>(ware: DrawerWare
       <ActForm
         input={input}
         defaultValues={againValues(ware, hints.today, again) as DefaultValues<Values>}
-        send={(key, given: Values) => receiveAction(ware, key, given)}
+        send={(key, given: Values) => receiveAction(key, ware, given)}
         onDone={onDone}
         action="Put it in the drawer"
         busy="Posting …"

@@ -150,8 +150,8 @@ function Review({ sheet, isOwner, onBack }: { sheet: Sheet; isOwner: boolean; on
     run(
       () =>
         postCountAction(
-          sheet.number,
           key,
+          sheet.number,
           Object.fromEntries(lines.map(({ id, expected }) => [id, expected])),
         ),
       onDone,

@@ -67,7 +67,7 @@ export function useCounted(number: number, kept: Readonly<Record<string, string>
     sending.current = true;
     try {
       const lines = entries.map(([id, text]) => ({ id, typed: text }));
-      const answer = await keepCountedAction(number, newKey(), lines);
+      const answer = await keepCountedAction(newKey(), number, lines);
       setOnline(true);
       if (!answer.ok) return setProblem(answer.problem.message);
       setProblem('');

@@ -17,7 +17,7 @@ export function RefineForm({ number, mass, today }: { number: number; mass: stri
           key={mass}
           input={SendForRefiningInput}
           defaultValues={{ mass, refiner: '', sentOn: today, proceeds: '' }}
-          send={(key, input) => sendForRefiningAction(number, key, input)}
+          send={(key, input) => sendForRefiningAction(key, number, input)}
           onDone={onDone}
           action="Send it off"
           busy="Posting …"

@@ -5,7 +5,4 @@ import { sendForRefining } from '@/studio/scrap/jars';
 import type { SendForRefiningInput } from '@/studio/scrap/jars.input';
 import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export const sendForRefiningAction = action(
-  [aNumber, aKey, aForm<SendForRefiningInput>()],
-  (session, number, key, input) => sendForRefining(session, key, number, input),
-);
+export const sendForRefiningAction = action([aKey, aNumber, aForm<SendForRefiningInput>()], sendForRefining);

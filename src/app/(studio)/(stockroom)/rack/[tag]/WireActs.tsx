@@ -71,7 +71,7 @@ function Part({ number }: { number: number }) {
       <ActForm
         input={PartWireInput}
         defaultValues={{ form: 'bobbin', length: '', place: '' }}
-        send={(key, input) => partWireAction(number, key, input)}
+        send={(key, input) => partWireAction(key, number, input)}
         onDone={onDone}
         action="Part it"
         busy="Posting …"
@@ -100,7 +100,7 @@ function Part({ number }: { number: number }) {
 function Take({ number }: { number: number }) {
   return (
     <TakeOut
-      send={(key, input) => takeWireAction(number, key, input)}
+      send={(key, input) => takeWireAction(key, number, input)}
       kinds={[
         { value: 'spoiled', text: 'spoiled: into the scrap jar' },
         { value: 'used', text: 'used for something without a pattern' },
@@ -122,7 +122,7 @@ function Twist({ number, pair }: { number: number; pair: boolean }) {
       <ActForm
         input={TwistWireInput}
         defaultValues={{ before: '', after: '', turns: '', second: '', place: '' }}
-        send={(key, input) => twistWireAction(number, key, input)}
+        send={(key, input) => twistWireAction(key, number, input)}
         onDone={onDone}
         action="It is twisted"
         busy="Posting …"
@@ -163,7 +163,7 @@ function Relabel({ number, spec, specs }: { number: number; spec: WireSpec; spec
           className=""
           input={RelabelWireInput}
           defaultValues={{ ...specValues(spec), reason: '' }}
-          send={(key, input) => relabelWireAction(number, key, input)}
+          send={(key, input) => relabelWireAction(key, number, input)}
           onDone={onDone}
           action="Relabel it"
           busy="Posting …"
@@ -198,7 +198,7 @@ function Keep({
       key={kept.version}
       input={ChangeStockInput}
       defaultValues={kept}
-      send={(key, input) => changeWireAction(number, key, input)}
+      send={(key, input) => changeWireAction(key, number, input)}
       onDone={onDone}
       action="Note it"
       busy="Noting …"

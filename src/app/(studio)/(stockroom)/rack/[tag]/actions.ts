@@ -15,29 +15,19 @@ import { weighIn } from '@/studio/wire/weighIn';
 import type { WeighInInput } from '@/studio/wire/weighIn.input';
 import { aForm, aKey, aNumber } from '@/studio/kernel/arguments';
 
-export const partWireAction = action([aNumber, aKey, aForm<PartWireInput>()], (session, number, key, input) =>
-  partWire(session, key, number, input),
-);
+export const partWireAction = action([aKey, aNumber, aForm<PartWireInput>()], partWire);
 
-export const takeWireAction = action([aNumber, aKey, aForm<TakeOutInput>()], (session, number, key, input) =>
+export const takeWireAction = action([aKey, aNumber, aForm<TakeOutInput>()], (session, key, number, input) =>
   takeOut(session, key, 'wire', number, input),
 );
 
-export const twistWireAction = action(
-  [aNumber, aKey, aForm<TwistWireInput>()],
-  (session, number, key, input) => twistWire(session, key, number, input),
-);
+export const twistWireAction = action([aKey, aNumber, aForm<TwistWireInput>()], twistWire);
 
-export const relabelWireAction = action(
-  [aNumber, aKey, aForm<RelabelWireInput>()],
-  (session, number, key, input) => relabelWire(session, key, number, input),
-);
+export const relabelWireAction = action([aKey, aNumber, aForm<RelabelWireInput>()], relabelWire);
 
 export const changeWireAction = action(
-  [aNumber, aKey, aForm<ChangeStockInput>()],
-  (session, number, key, input) => changeStock(session, key, 'wire', number, input),
+  [aKey, aNumber, aForm<ChangeStockInput>()],
+  (session, key, number, input) => changeStock(session, key, 'wire', number, input),
 );
 
-export const weighInAction = action([aNumber, aKey, aForm<WeighInInput>()], (session, number, key, input) =>
-  weighIn(session, key, number, input),
-);
+export const weighInAction = action([aKey, aNumber, aForm<WeighInInput>()], weighIn);

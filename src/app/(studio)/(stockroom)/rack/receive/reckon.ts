@@ -4,7 +4,8 @@ import { cost, toCost, type CostUnits } from '@/core/units/money';
 import { checkWeight, lengthOfMass, massOfLength, pricePerLength, type WeightCheck } from '@/core/wire/mass';
 import type { WireSpec } from '@/core/wire/spec';
 import { readSoFar } from '@/studio/kernel/readInput';
-import { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
+import type { Amount, Typed } from '@/studio/kernel/typed';
+import { ReceiveWireInput, type WireFields } from '@/studio/wire/receiveWire.input';
 import { specSoFar } from '@/studio/wire/specOf';
 
 /** What can be said of a half-filled form. */
@@ -19,7 +20,7 @@ export interface Reckoned {
 }
 
 /** Works out the other quantity, prices per length and the check, as far as what is typed allows. */
-export function reckon(values: ReceiveWireInput): Reckoned {
+export function reckon(values: WireFields & { readonly price: Typed<Amount | null> }): Reckoned {
   const spec = specSoFar(values);
   const typed = readSoFar(ReceiveWireInput, values);
   const length = typed.length ?? (spec && typed.mass ? lengthOfMass(spec, typed.mass) : undefined);

@@ -6,9 +6,10 @@ import { roundSpan } from '@/core/ruler';
 import { weighSpool, type WeighIn } from '@/core/stock/weighIn';
 import { tag } from '@/core/tag';
 import { formatBothWays, um, type Micrometres } from '@/core/units/length';
-import { formatMass, parseMass, type Micrograms } from '@/core/units/mass';
+import { formatMass, type Micrograms } from '@/core/units/mass';
 import type { WireSpec } from '@/core/wire/spec';
 import type { SpoolTypeView } from '@/studio/stock/places';
+import { readSoFar } from '@/studio/kernel/readInput';
 import { WeighInInput } from '@/studio/wire/weighIn.input';
 import { MassField, TextField } from '@/ui/form/fields';
 import { useDevice } from '@/app/lib/devices';
@@ -36,7 +37,7 @@ const gramsOf = (mass: Micrograms): string => `${mass / 1e6} g`;
 
 /** A spool on the scale: what it says is left, and the posting of the difference. */
 export function WeighInForm({ number, spec, expected, initial, emptyMass, spools }: WeighInFormProps) {
-  const send = useCallback((key: string, input: WeighInInput) => weighInAction(number, key, input), [number]);
+  const send = useCallback((key: string, input: WeighInInput) => weighInAction(key, number, input), [number]);
   const onDone = useDone(
     ({ difference }: WeighIn) =>
       difference === 0
@@ -134,18 +135,15 @@ function read(
   spec: WireSpec,
   expected: Micrometres,
   initial: Micrometres,
-  ...typed: [gross: string, empty: string, resolution: string]
+  ...[grossTyped, emptyTyped, resolutionTyped]: [gross: string, empty: string, resolution: string]
 ): WeighIn | undefined {
-  const [gross, empty, resolution] = typed.map((text) => parseMass(text));
-  if (!gross?.ok || !empty?.ok || !resolution?.ok || gross.value === 0) return undefined;
-  return weighSpool({
-    spec,
-    gross: gross.value,
-    empty: empty.value,
-    resolution: resolution.value,
-    expected,
-    initial,
+  const { gross, empty, resolution } = readSoFar(WeighInInput, {
+    gross: grossTyped,
+    empty: emptyTyped,
+    resolution: resolutionTyped,
   });
+  if (gross === undefined || empty === undefined || resolution === undefined) return undefined;
+  return weighSpool({ spec, gross, empty, resolution, expected, initial });
 }
 
 function Verdict({
