@@ -1,8 +1,8 @@
 import path from 'node:path';
 import { say } from './say';
 
-/** Files of tests that are told of each kind: the others take little. */
-const TOLD = 12;
+/** Seconds that a file of tests takes at least that is told by itself. */
+const TOLD = 6;
 
 /** How long a file of tests took, seconds. */
 export interface FileTime {
@@ -16,8 +16,10 @@ const minutes = (seconds: number): string => (seconds / 60).toFixed(1);
 export function tellTimes(what: string, times: readonly FileTime[]): void {
   const sorted = [...times].sort((a, b) => b.seconds - a.seconds);
   const sum = sorted.reduce((total, { seconds }) => total + seconds, 0);
-  say(`\n${what}: ${minutes(sum)} minutes of ${sorted.length} files, beside each other. The longest:`);
-  for (const { file, seconds } of sorted.slice(0, TOLD))
+  say(
+    `\n${what}: ${minutes(sum)} minutes of ${sorted.length} files, beside each other. Those that take longest:`,
+  );
+  for (const { file, seconds } of sorted.filter((each) => each.seconds >= TOLD))
     say(`  ${minutes(seconds).padStart(5)}  ${path.relative(process.cwd(), file)}`);
 }
 

@@ -24,7 +24,6 @@ const namespace = {
 };
 
 /** Lets transactions of Sequelize travel by themselves. */
-// eslint-disable-next-line react-hooks/rules-of-hooks -- a method of Sequelize that is called like a hook of React
 export const letTransactionsTravel = (): typeof Sequelize => Sequelize.useCLS(namespace);
 
 const STUDIO = 'studio';

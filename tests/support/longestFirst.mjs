@@ -3,6 +3,7 @@ import Sequencer from '@jest/test-sequencer';
 /** Files that take longest, longest first: begun last, one of them would be waited for alone. */
 const LONG = [
   'conservation.integration',
+  'migrationKill.integration',
   'techniques/randomPieces1',
   'techniques/randomPieces2',
   'calculate/anyQuestion',

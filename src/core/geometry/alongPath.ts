@@ -1,4 +1,4 @@
-import { lengthOfPath, type Path } from './path';
+import { lengthOfPath, type Path, type Vec3 } from './path';
 import { between3, distance3 } from './vec3';
 
 /** How long a line is before each of its points, mm. */
@@ -12,10 +12,13 @@ export function lengthsAlong(path: Path): readonly number[] {
 }
 
 /** A line with points no farther from one another than they are told, mm. */
-export const finely = (path: Path, apart: number): Path =>
-  path.flatMap((to, index) => {
+export function finely(path: Path, apart: number): Path {
+  const points: Vec3[] = [];
+  path.forEach((to, index) => {
     const from = path[index - 1];
-    if (!from) return [to];
-    const parts = Math.max(1, Math.ceil(distance3(from, to) / apart));
-    return Array.from({ length: parts }, (_, part) => between3(from, to, (part + 1) / parts));
+    const parts = from ? Math.max(1, Math.ceil(distance3(from, to) / apart)) : 1;
+    for (let part = 1; from && part < parts; part += 1) points.push(between3(from, to, part / parts));
+    points.push(to);
   });
+  return points;
+}

@@ -59,13 +59,57 @@ function runsOf(run: RunWire, wire: number): Run[] {
   return runs;
 }
 
+/** Length of line that is kept together while it is looked for what may be near, mm. */
+const STRETCH = 1;
+
+/** Some pieces of a wire that follow one another, within a sphere. */
+interface Stretch {
+  readonly runs: readonly Run[];
+  readonly wire: number;
+  readonly middle: Vec3;
+  /** Radius of the sphere about the middle that holds its centre line, mm. */
+  readonly reach: number;
+  /** Length of its wire before its last piece, and up to the end of its first, mm. */
+  readonly lastBefore: number;
+  readonly firstEnd: number;
+}
+
+/** Pieces of a wire in stretches that are short enough. */
+function stretchesOf(runs: readonly Run[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  for (let from = 0; from < runs.length;) {
+    const first = runs[from] as Run;
+    let to = from + 1;
+    for (let next = runs[to]; next && next.before + next.long - first.before <= STRETCH; next = runs[to])
+      to += 1;
+    const own = runs.slice(from, to);
+    const last = own.at(-1) as Run;
+    const middle = between3(first.from, last.to, 0.5);
+    stretches.push({
+      runs: own,
+      wire: first.wire,
+      middle,
+      reach: own.reduce(
+        (most, run) => Math.max(most, distance3(run.from, middle), distance3(run.to, middle)),
+        0,
+      ),
+      lastBefore: last.before,
+      firstEnd: first.before + first.long,
+    });
+    from = to;
+  }
+  return stretches;
+}
+
 /** Cells along each way that are told apart. */
 const CELLS = 2 ** 16;
 const cellKey = (i: number, j: number, k: number): number =>
   ((i + CELLS / 2) * CELLS + (j + CELLS / 2)) * CELLS + k + CELLS / 2;
 
 const isFarther = (a: Vec3, b: Vec3, reach: number): boolean => {
-  const [x, y, z] = [a.x - b.x, a.y - b.y, a.z - b.z];
+  const x = a.x - b.x;
+  const y = a.y - b.y;
+  const z = a.z - b.z;
   return x * x + y * y + z * z > reach * reach;
 };
 
@@ -89,15 +133,18 @@ function nearest(a: Run, b: Run): { readonly apart: number; readonly at: Vec3 } 
  */
 export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
   const thick = wires.map(({ wire }) => bendOf(wire.size).thick);
-  const cell = PIECE + Math.max(...thick, 0.1);
-  const cells = new Map<number, Run[]>();
+  const stretches = wires.flatMap((wire, index) => stretchesOf(runsOf(wire, index)));
+  const widest = Math.max(...thick, 0.1);
+  // What is nearer than this lies in the same cell or in one beside it.
+  const cell = stretches.reduce((most, { reach }) => Math.max(most, 2 * reach), 0) + widest;
+  const cells = new Map<number, Stretch[]>();
   const deepest = new Map<string, Collision>();
   const look = (a: Run, b: Run) => {
     if (a.isSketched && b.isSketched) return;
-    const [wide, other] = [thick[a.wire] as number, thick[b.wire] as number];
+    const wide = thick[a.wire] as number;
+    const other = thick[b.wire] as number;
     // A wire lies beside itself where it is bent: only what is further along it than a tight bend counts.
-    const [earlier, later] = a.before < b.before ? [a, b] : [b, a];
-    if (a.wire === b.wire && later.before - earlier.before - earlier.long < Math.PI * wide) return;
+    if (a.wire === b.wire && b.before - a.before - a.long < Math.PI * wide) return;
     const reach = (a.long + b.long + wide + other) / 2;
     if (isFarther(a.middle, b.middle, reach)) return;
     const { apart, at } = nearest(a, b);
@@ -110,19 +157,29 @@ export function collisionsOf({ wires }: RunPiece, allowed = 0.25): Collision[] {
     const key = ids.join('\n');
     if (depth > (deepest.get(key)?.depth ?? 0)) deepest.set(key, { wires: ids, depth, at });
   };
-  for (const [index, wire] of wires.entries()) {
-    for (const run of runsOf(wire, index)) {
-      const { x, y, z } = run.middle;
-      const [i, j, k] = [Math.floor(x / cell), Math.floor(y / cell), Math.floor(z / cell)] as const;
-      for (let di = -1; di <= 1; di += 1)
-        for (let dj = -1; dj <= 1; dj += 1)
-          for (let dk = -1; dk <= 1; dk += 1)
-            for (const there of cells.get(cellKey(i + di, j + dj, k + dk)) ?? []) look(there, run);
-      const key = cellKey(i, j, k);
-      const there = cells.get(key);
-      if (there) there.push(run);
-      else cells.set(key, [run]);
+  /** @param a the earlier one, where both are of one wire */
+  const lookInto = (a: Stretch, b: Stretch) => {
+    const wide = thick[a.wire] as number;
+    if (a.wire === b.wire && b.lastBefore - a.firstEnd < Math.PI * wide) return;
+    const touching = (wide + (thick[b.wire] as number)) / 2;
+    if (isFarther(a.middle, b.middle, a.reach + b.reach + touching)) return;
+    for (const one of a.runs) {
+      if (isFarther(one.middle, b.middle, one.long / 2 + b.reach + touching)) continue;
+      for (const other of b.runs) look(one, other);
     }
+  };
+  for (const stretch of stretches) {
+    lookInto(stretch, stretch);
+    const { x, y, z } = stretch.middle;
+    const [i, j, k] = [Math.floor(x / cell), Math.floor(y / cell), Math.floor(z / cell)] as const;
+    for (let di = -1; di <= 1; di += 1)
+      for (let dj = -1; dj <= 1; dj += 1)
+        for (let dk = -1; dk <= 1; dk += 1)
+          for (const there of cells.get(cellKey(i + di, j + dj, k + dk)) ?? []) lookInto(there, stretch);
+    const key = cellKey(i, j, k);
+    const there = cells.get(key);
+    if (there) there.push(stretch);
+    else cells.set(key, [stretch]);
   }
   return [...deepest.values()].sort((a, b) => b.depth - a.depth);
 }

@@ -1,8 +1,8 @@
 import { finely } from '../geometry/alongPath';
 import { insideOutline } from '../geometry/insideOutline';
-import type { Vec3 } from '../geometry/path';
+import type { Path, Vec3 } from '../geometry/path';
 import { sideOf } from '../geometry/pose';
-import { dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
+import { distance3, dot3, minus3, norm3, plus3, scaled3 } from '../geometry/vec3';
 import { pointsOf } from '../outline/outline';
 import { outlineOf } from '../stone/outlineOf';
 import { expectOk } from '../result';
@@ -80,6 +80,20 @@ function depthIn(body: PlacedBody): (at: Vec3, thick: number) => number {
   };
 }
 
+/** Places of a line within a sphere, as close together as it is looked at. */
+function placesWithin(path: Path, middle: Vec3, reach: number): Vec3[] {
+  const places: Vec3[] = [];
+  path.forEach((to, index) => {
+    const from = path[index - 1] ?? to;
+    const long = distance3(from, to);
+    // Most of a wire is nowhere near.
+    if (distance3(to, middle) > reach + long) return;
+    for (const at of long > STEP ? finely([from, to], STEP).slice(1) : [to])
+      if (distance3(at, middle) <= reach) places.push(at);
+  });
+  return places;
+}
+
 /**
  * Where wires of a piece lie in its stones and beads, the deepest place of each two.
  * @param allowed how far the surface of a wire may be inside, mm
@@ -92,8 +106,8 @@ export function insideBodies({ wires, bodies }: RunPiece, allowed = 0.3): Inside
       const thick = bendOf(wire.size).thick;
       // It is cut flat: beside its very ends there is nothing of it before them.
       const ends = [path[0], path.at(-1)] as readonly Vec3[];
-      const deepest = finely(path, STEP).reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
-        if (norm3(minus3(at, middle)) > reach) return most;
+      const near = placesWithin(path, middle, reach);
+      const deepest = near.reduce<{ depth: number; at: Vec3 } | undefined>((most, at) => {
         if (ends.some((end) => norm3(minus3(at, end)) < thick / 2)) return most;
         const here = depth(at, thick) + thick / 2;
         return here > (most?.depth ?? allowed) ? { depth: here, at } : most;
