@@ -6,14 +6,13 @@ import { forecast } from '@/core/costing/forecast';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { pricesOfStonesSql } from '@/data/sql/stock';
-import { lastPricesOfSql, newestPatternsSql } from '@/data/sql/patterns';
+import { lastPricesOfSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
 import { look, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
-import { specsOfStudio } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf } from './batches';
-import { bodyOfLine, stonesFor } from './planBatch';
+import { workOutLines } from './lineBodies';
 import { BatchLineInput } from './planBatch.input';
 
 /** What the pieces of one line of a batch should cost and bring. */
@@ -64,32 +63,15 @@ export async function takingsAsTyped(session: StudioSession, plain: unknown): Pr
   const typed = await Promise.all(
     plain.slice(0, MOST_TYPED).map((each: unknown) => readInput(BatchLineInput, each).catch(() => undefined)),
   );
-  const wanted = typed.flatMap((each) => each ?? []);
-  return look(session, async (tx) => {
-    const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
-    const { lengthSystem } = await settingsIn(tx);
-    const bodies = await tx.rows(newestPatternsSql, {
-      numbers: wanted.map(({ pattern }) => pattern),
-    });
-    const stones = await stonesFor(tx, null, wanted, false);
-    const lines = typed.flatMap((each, index): PricedLine[] => {
-      const pattern = bodies.find(({ number }) => number === each?.pattern);
-      if (!each || !pattern) return [];
-      const stone = stones.find(({ number }) => number === each.stone);
-      const body = bodyOfLine(pattern.body, each, stone, specs, lengthSystem);
-      if (!body.ok) return [];
-      return [
-        {
-          line: index + 1,
-          count: each.count,
-          body: body.value,
-          patternNumber: pattern.number,
-          wanted: each,
-        },
-      ];
-    });
-    return takingsOfLines(tx, lines);
+  const readable = typed.flatMap((each, index) => (each ? [{ ...each, line: index + 1 }] : []));
+  const worked = await workOutLines(session, readable);
+  const lines = readable.flatMap(({ line, count }, index): PricedLine[] => {
+    const { pattern, wanted, body } = worked.lines[index] ?? {};
+    return pattern && wanted && body?.ok
+      ? [{ line, count, body: body.value, patternNumber: pattern.number, wanted }]
+      : [];
   });
+  return look(session, (tx) => takingsOfLines(tx, lines));
 }
 
 async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<BatchTakings> {

@@ -1,32 +1,34 @@
-import { type LengthSystem } from '@/core/units/length';
-import { ok, type Result } from '@/core/result';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { countWires } from '@/core/batch/batch';
 import type { WantedLine } from '@/core/batch/batchState';
-import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
-import { techniqueOf } from '@/core/techniques/registry';
 import type { PatternBody } from '@/core/pattern/pattern';
-import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { tag } from '@/core/tag';
-import type { Texts } from '@/core/parameter/readTexts';
-import { type RowOf } from '@/data/sql/statement';
-import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
+import { techniqueOf } from '@/core/techniques/registry';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BatchLineRow } from '@/data/models/batches';
-import { newestPatternsSql } from '@/data/sql/patterns';
 import { linesBegunSql } from '@/data/sql/batches';
+import type { RowOf } from '@/data/sql/statement';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
-import type { ValuesOf } from '../kernel/typed';
-import { look, post, type StudioSession } from '../kernel/useCase';
-import { settingsIn } from '../settings/settings';
-import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
-import { PlanBatchInput, type BatchLineInput } from './planBatch.input';
+import { post, type StudioSession } from '../kernel/useCase';
 import { reserveStone } from '../reservations/reservations';
 import { NOT_PLANNED, setBatch } from './batchRecord';
+import {
+  bodyOfLine,
+  groundOf,
+  measuresOf,
+  patternOf,
+  sameBody,
+  wantedOf,
+  workOutLines,
+  type Bodies,
+  type ChosenStone,
+  type LineAsked,
+} from './lineBodies';
+import { PlanBatchInput } from './planBatch.input';
 import { dropEverything } from './plansKept';
 import { reserveTray } from './tray';
 
@@ -35,14 +37,6 @@ export interface BatchBase {
   readonly number: number;
   readonly version: number;
 }
-
-/** A stone that a line is made for. */
-type ChosenStone = RowOf<typeof stonesOfNumbersSql>;
-
-/** A line as it was read. */
-type LineAsked = ValuesOf<BatchLineInput>;
-
-const wantedOf = ({ stone, ring, bead, metal }: LineAsked): WantedLine => ({ stone, ring, bead, metal });
 
 interface LineRow {
   readonly patternId: string;
@@ -67,7 +61,7 @@ export function planBatch(
 ): Promise<Outcome<{ readonly number: number }>> {
   const prepare = async () => {
     const input = await readInput(PlanBatchInput, plain);
-    return { input, ahead: await workAhead(session, input.lines) };
+    return { input, ahead: (await workOutLines(session, input.lines)).bodies };
   };
   return post(session, 'planBatch', postKey, prepare, async (tx, { input, ahead }) => {
     const { userId, now } = session;
@@ -149,66 +143,6 @@ function refuseBegun(begun: readonly LineBegun[], lines: readonly LineAsked[]): 
   }
 }
 
-/** A pattern as it stands in the room. */
-interface PatternRow {
-  readonly number: number;
-  readonly patternId: string;
-  readonly revision: number;
-  readonly body: PatternBody;
-}
-
-/** What lines are worked out from. */
-interface Ground {
-  readonly specs: Readonly<Record<string, KnownSpec>>;
-  readonly lengthSystem: LengthSystem;
-  readonly patterns: readonly PatternRow[];
-  readonly stones: readonly ChosenStone[];
-}
-
-async function groundOf(
-  tx: Tx,
-  batchId: string | null,
-  lines: readonly LineAsked[],
-  lock: boolean,
-): Promise<Ground> {
-  const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
-  const { lengthSystem } = await settingsIn(tx);
-  const patterns = await tx.rows(newestPatternsSql, {
-    numbers: lines.map(({ pattern }) => pattern),
-  });
-  return { specs, lengthSystem, patterns, stones: await stonesFor(tx, batchId, lines, lock) };
-}
-
-const patternOf = (patterns: readonly PatternRow[], { pattern }: LineAsked): PatternRow | undefined =>
-  patterns.find(({ number }) => number === pattern);
-
-/** What lines come to, by what they were worked out from. */
-type Bodies = ReadonlyMap<string, Result<PatternBody>>;
-
-/** Equal for lines that come to the same. */
-const sameBody = (
-  { patternId, revision }: PatternRow,
-  wanted: WantedLine,
-  stone: ChosenStone | undefined,
-): string => JSON.stringify([patternId, revision, wanted, stone && stoneTexts(stone), stone?.material]);
-
-/** Works lines out before anything is locked, as far as they can be; others have their turn in between. */
-async function workAhead(session: StudioSession, lines: readonly LineAsked[]): Promise<Bodies> {
-  const ground = await look(session, (tx) => groundOf(tx, null, lines, false));
-  const bodies = new Map<string, Result<PatternBody>>();
-  for (const asked of lines) {
-    const pattern = patternOf(ground.patterns, asked);
-    if (!pattern) continue;
-    const wanted = wantedOf(asked);
-    const stone = ground.stones.find(({ number }) => number === wanted.stone);
-    const key = sameBody(pattern, wanted, stone);
-    if (bodies.has(key)) continue;
-    bodies.set(key, bodyOfLine(pattern.body, wanted, stone, ground.specs, ground.lengthSystem));
-    await new Promise((resolve) => setImmediate(resolve));
-  }
-  return bodies;
-}
-
 async function readLines(
   tx: Tx,
   batchId: string,
@@ -217,15 +151,15 @@ async function readLines(
   ahead: Bodies,
 ): Promise<LineRow[]> {
   refuseBegun(begun, lines);
-  const { specs, lengthSystem, patterns, stones } = await groundOf(tx, batchId, lines, true);
+  const ground = await groundOf(tx, batchId, lines, true);
   const seen = new Set<number>();
   return lines.map((asked, index) => {
     const { count } = asked;
     const wanted = wantedOf(asked);
-    const pattern = patternOf(patterns, asked);
+    const pattern = patternOf(ground.patterns, asked);
     if (!pattern) throw invalid(`lines.${index}.pattern`, 'This pattern is no longer there; choose another.');
     const kept = begun.find(({ line }) => line === index + 1);
-    const stone = kept?.isMade ? undefined : stoneOf(asked, index, stones, seen);
+    const stone = kept?.isMade ? undefined : stoneOf(asked, index, ground.stones, seen);
     if (kept) {
       const { patternId, revision, body, stoneId } = kept;
       return { patternId, revision, count, wanted, body, stone, stoneId };
@@ -239,8 +173,7 @@ async function readLines(
         );
     // Somebody may have changed the pattern meanwhile; then it is worked out here.
     const body =
-      ahead.get(sameBody(pattern, wanted, stone)) ??
-      bodyOfLine(pattern.body, wanted, stone, specs, lengthSystem);
+      ahead.get(sameBody(pattern, wanted, stone)) ?? bodyOfLine(pattern.body, wanted, stone, ground);
     if (!body.ok)
       throw invalid(
         `lines.${index}.${wanted.metal && Object.keys(measuresOf(wanted, stone)).length === 0 ? 'metal' : 'pattern'}`,
@@ -251,40 +184,8 @@ async function readLines(
   });
 }
 
-/** What is made for a line: its pattern, for the stone, ring, bead and metal that are wanted; or why it cannot be. */
-export function bodyOfLine(
-  pattern: PatternBody,
-  wanted: WantedLine,
-  stone: (StoneMeasures & { readonly material: string }) | undefined,
-  specs: Readonly<Record<string, KnownSpec>>,
-  lengthSystem: LengthSystem,
-): Result<PatternBody> {
-  const { metal } = wanted;
-  const asked: Wanted = { measures: measuresOf(wanted, stone), ...(metal ? { metal } : {}) };
-  const body = bodyFor(pattern, asked, specs, techniqueOf, lengthSystem);
-  return body.ok && stone ? ok(withStoneChosen(body.value, stone.material)) : body;
-}
-
 const boundTo = ({ composition }: PatternBody): readonly Measure[] =>
   composition ? boundMeasures(composition, techniqueOf) : [];
-
-const measuresOf = ({ ring, bead }: WantedLine, stone: StoneMeasures | undefined): Texts => ({
-  ...(stone ? stoneTexts(stone) : {}),
-  ...(ring === '' ? {} : { ring }),
-  ...(bead === '' ? {} : { bead }),
-});
-
-/** The stones that lines name by their tags; locked when they are to be set aside. */
-export const stonesFor = (
-  tx: Tx,
-  batchId: string | null,
-  lines: readonly LineAsked[],
-  lock = true,
-): Promise<ChosenStone[]> =>
-  tx.rows(lock ? lockedStonesSql : stonesOfNumbersSql, {
-    numbers: lines.flatMap(({ stone }) => stone ?? []),
-    batchId,
-  });
 
 function stoneOf(
   { stone: number, count }: LineAsked,
