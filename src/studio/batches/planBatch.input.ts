@@ -1,8 +1,7 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import { ok, refuse, type Result } from '@/core/result';
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import {
+  Entries,
   onlyIf,
   ReadsBy,
   ReadsDayOrNone,
@@ -40,10 +39,9 @@ export class PlanBatchInput {
   @ReadsDayOrNone() dueOn!: Typed<string | null>;
   @ReadsText(2000) notes!: string;
 
-  @IsArray()
-  @ArrayMinSize(1, { message: 'A batch holds one pattern at least.' })
-  @ArrayMaxSize(60, { message: 'A batch holds at most 60 patterns.' })
-  @ValidateNested({ each: true })
-  @Type(() => BatchLineInput)
+  @Entries(() => BatchLineInput, 60, {
+    most: 'A batch holds at most 60 patterns.',
+    least: 'A batch holds one pattern at least.',
+  })
   lines!: BatchLineInput[];
 }

@@ -26,6 +26,7 @@ import { OUTLINES, type OutlineKind } from '@/core/stone/stone';
 import { GAUGE_SYSTEMS, type GaugeSystem } from '@/core/wire/gauge';
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import { DRAWN_PROFILES, type DrawnProfile } from '@/core/wire/profile';
+import { together } from '../kernel/rules';
 
 /** Techniques that are done to a piece. */
 const ACTED_IDS = TECHNIQUES.filter(isActed).map(({ id }) => id);
@@ -39,12 +40,6 @@ const saying =
     return `${given.slice(0, 80)} was given; ${allowed}.`;
   };
 
-/** Several decorators as one. */
-const all =
-  (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
-  (target, key) =>
-    decorators.forEach((each) => each(target, key));
-
 /** May be left out; null is no way to leave something out. */
 const MayBeLeftOut = () => ValidateIf((_, value) => value !== undefined);
 
@@ -53,7 +48,7 @@ const OneOf = (choices: readonly string[]) =>
 
 const Between = (from: number, to: number, unit: string) => {
   const message = saying(`a number from ${from} to ${to} ${unit} is allowed`);
-  return all(
+  return together(
     IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
     Min(from, { message }),
     Max(to, { message }),
@@ -62,12 +57,12 @@ const Between = (from: number, to: number, unit: string) => {
 
 const Whole = (from: number, to: number) => {
   const message = saying(`a whole number from ${from} to ${to} is allowed`);
-  return all(IsInt({ message }), Min(from, { message }), Max(to, { message }));
+  return together(IsInt({ message }), Min(from, { message }), Max(to, { message }));
 };
 
 const ListOf = (of: () => new () => object, most: number, what: string) => {
   const message = saying(`a list of at most ${most} ${what} is allowed`);
-  return all(
+  return together(
     IsArray({ message }),
     ArrayMaxSize(most, { message }),
     ValidateNested({ each: true, message }),
@@ -76,7 +71,7 @@ const ListOf = (of: () => new () => object, most: number, what: string) => {
 };
 
 const Nested = (of: () => new () => object, allowed: string) =>
-  all(IsDefined({ message: saying(allowed) }), ValidateNested({ message: saying(allowed) }), Type(of));
+  together(IsDefined({ message: saying(allowed) }), ValidateNested({ message: saying(allowed) }), Type(of));
 
 const TextOrNumber = (allowed: string) =>
   ValidateBy(

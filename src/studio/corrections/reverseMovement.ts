@@ -1,9 +1,8 @@
 import { Piece } from '@/data/models/making';
 import { Movement } from '@/data/models/stock';
 import { batchForgets, batchRemembers } from './takenBack';
-import { readInput } from '../kernel/readInput';
-import { refused, type Outcome } from '../kernel/outcome';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { refused } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { ReverseInput } from './reverseMovement.input';
 import { movementsOf, takeBack } from '../ledger/takeBack';
 
@@ -12,17 +11,10 @@ import { movementsOf, takeBack } from '../ledger/takeBack';
  * together is undone together. It is refused when what the posting brought in has been used since, or has become another
  * wire: then the later movement has to be taken back first.
  */
-export function reverseMovement(
-  session: StudioSession,
-  postKey: string,
-  movementId: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly movements: number }>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(ReverseInput, plain);
-  };
-  return post(session, 'reverseMovement', postKey, prepare, async (tx, input) => {
+export const reverseMovement = posts(
+  'reverseMovement',
+  { input: ReverseInput, by: 'owner' },
+  async ({ tx, session, postKey }, input, movementId: number) => {
     const { now } = session;
     const key = await tx.one(Movement, ['postKey'], { where: { movementId } });
     if (!key) throw refused('There is no such movement.');
@@ -35,5 +27,5 @@ export function reverseMovement(
       await batchRemembers(tx, pieceId);
     }
     return { movements: movements.length };
-  });
-}
+  },
+);

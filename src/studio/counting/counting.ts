@@ -17,6 +17,7 @@ import {
 import { readInput } from '../kernel/readInput';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
+import { acts } from '../kernel/posts';
 import { look, post, type StudioSession } from '../kernel/useCase';
 import { lockStock, Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
@@ -53,36 +54,24 @@ export interface CountSheet {
 const SHEET = 1000;
 
 /** Opens a count sheet of a place, in the order it is kept; of what lies nowhere, when no place is named. */
-export function startCount(
-  session: StudioSession,
-  postKey: string,
-  placeId: string | null,
-): Promise<Outcome<{ readonly number: number }>> {
-  return post(
-    session,
-    'startCount',
-    postKey,
-    () => placeId,
-    async (tx, place) => {
-      const found = place === null ? undefined : await tx.one(Place, ['name'], { where: { placeId: place } });
-      if (place !== null && !found) throw refused('This place is no longer there.');
-      const countId = randomUUID();
-      const number = await takeNumbers(tx, 'count');
-      await tx.add(Count, [
-        {
-          countId,
-          number,
-          placeId: place,
-          placeName: found?.name ?? 'Nowhere in particular',
-          userId: session.userId,
-          startedAt: session.now,
-        },
-      ]);
-      await tx.execute(fillCountSheetSql, { countId, placeId: place, most: SHEET });
-      return { number };
+export const startCount = acts('startCount', async ({ tx, session }, placeId: string | null) => {
+  const found = placeId === null ? undefined : await tx.one(Place, ['name'], { where: { placeId: placeId } });
+  if (placeId !== null && !found) throw refused('This placeId is no longer there.');
+  const countId = randomUUID();
+  const number = await takeNumbers(tx, 'count');
+  await tx.add(Count, [
+    {
+      countId,
+      number,
+      placeId: placeId,
+      placeName: found?.name ?? 'Nowhere in particular',
+      userId: session.userId,
+      startedAt: session.now,
     },
-  );
-}
+  ]);
+  await tx.execute(fillCountSheetSql, { countId, placeId: placeId, most: SHEET });
+  return { number };
+});
 
 type CountRow = RowOf<typeof countOfNumberSql>;
 

@@ -17,7 +17,8 @@ import { runJob } from '../jobs/runJob';
 import { PLAN_CUTS } from './jobs';
 import { log } from '../kernel/log';
 import { Refused, type Outcome } from '../kernel/outcome';
-import { look, post, type StudioSession } from '../kernel/useCase';
+import { acts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { lockStock } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
 import { replacementPrices } from '../prices/replacement';
@@ -59,23 +60,11 @@ export function planAside(session: StudioSession, number: number, key: string): 
 }
 
 /** Says that the cuts of a batch are being planned, and sets its stock free meanwhile. */
-export function beginPlanning(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-): Promise<Outcome<null>> {
-  return post(
-    session,
-    'planCutting',
-    postKey,
-    () => number,
-    async (tx) => {
-      const batch = await lockOpenBatch(tx, number);
-      await planAnew(tx, batch.id, postKey);
-      return null;
-    },
-  );
-}
+export const beginPlanning = acts('planCutting', async ({ tx, postKey }, number: number) => {
+  const batch = await lockOpenBatch(tx, number);
+  await planAnew(tx, batch.id, postKey);
+  return null;
+});
 
 /**
  * Sets the wire free that is to be cut for a batch, and says that its cuts are being planned under a key. Wires that are cut but not
@@ -95,22 +84,10 @@ export async function planAnew(
 }
 
 /** Calls the planning off; nothing is set aside then. */
-export function stopPlanning(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-): Promise<Outcome<null>> {
-  return post(
-    session,
-    'stopPlanning',
-    postKey,
-    () => number,
-    async (tx) => {
-      await notePlanning(tx, { number }, 'none', { planningKey: null, planningSaid: '' });
-      return null;
-    },
-  );
-}
+export const stopPlanning = acts('stopPlanning', async ({ tx }, number: number) => {
+  await notePlanning(tx, { number }, 'none', { planningKey: null, planningSaid: '' });
+  return null;
+});
 
 /** Writes how far the planning is. @returns whether it is still wanted */
 async function note(

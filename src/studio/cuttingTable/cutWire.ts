@@ -1,3 +1,4 @@
+import { thenPlanned } from './thenPlanned';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import {
   afterCut,
@@ -12,16 +13,15 @@ import { tag } from '@/core/tag';
 import { formatLength, um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { cutBeforeSql } from '@/data/sql/batches';
-import { invalid, refused, type Outcome, type Refused } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused, type Refused } from '../kernel/outcome';
+import { acts, posts } from '../kernel/posts';
 import { lockStock, Posting, type HeldStock } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../ledger/throwAway';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { specsById } from '../catalogue/wireSpecs';
 import { linesOf, type KeptLine } from '../batches/batches';
 import { CutWireInput } from './cutWire.input';
-import { planAnew, planAside } from '../cuttingPlan/planCutting';
+import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept, type PlanOfSpec } from '../batches/plansKept';
 import { reserveExactly, reserve, reservedOf } from '../reservations/reservations';
 import { lockOpenBatch, noteActs, type LockedBatch } from '../batches/tray';
@@ -35,14 +35,8 @@ export interface WiresCut {
 }
 
 /** Cuts one wire of a batch from the stock piece that it is planned from, and lays it into the tray. */
-export function cutWire(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<WiresCut>> {
-  const prepare = () => readInput(CutWireInput, plain);
-  const cutting = post(session, 'cutWire', postKey, prepare, async (tx, input) => {
+export const cutWire = thenPlanned(
+  posts('cutWire', { input: CutWireInput }, async ({ tx, postKey }, input, number: number) => {
     const batch = await lockOpenBatch(tx, number);
     await refuseCutTwice(tx, batch, input);
     const plans = await plansKept(tx, batch.id);
@@ -68,45 +62,21 @@ export function cutWire(
       );
     }
     return cutThese(tx, postKey, batch, lines, plans, [{ specId: planned.specId, cut, length }]);
-  });
-  return thenPlanned(session, postKey, number, cutting);
-}
+  }),
+);
 
 /** Enters every wire that is still to be cut as it is planned: for who cut by the sheet. */
-export function cutAsPlanned(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-): Promise<Outcome<WiresCut>> {
-  const cutting = post(
-    session,
-    'cutAsPlanned',
-    postKey,
-    () => number,
-    async (tx) => {
-      const batch = await lockOpenBatch(tx, number);
-      const plans = await plansKept(tx, batch.id);
-      const wires = plans.flatMap(({ specId, plan }) =>
-        plan.pieces.flatMap(({ cuts }) => cuts.map((cut) => ({ specId, cut, length: cut.length }))),
-      );
-      if (wires.length === 0) throw refused('There is nothing to cut in the plan. Nothing was posted.');
-      return cutThese(tx, postKey, batch, await linesOf(tx, [batch.id]), plans, wires);
-    },
-  );
-  return thenPlanned(session, postKey, number, cutting);
-}
-
-/** Works the rest out beside, when it is to be planned anew. */
-export async function thenPlanned<T extends { readonly replanned: boolean }>(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  cutting: Promise<Outcome<T>>,
-): Promise<Outcome<T>> {
-  const outcome = await cutting;
-  if (outcome.ok && outcome.value.replanned) planAside(session, number, postKey);
-  return outcome;
-}
+export const cutAsPlanned = thenPlanned(
+  acts('cutAsPlanned', async ({ tx, postKey }, number: number) => {
+    const batch = await lockOpenBatch(tx, number);
+    const plans = await plansKept(tx, batch.id);
+    const wires = plans.flatMap(({ specId, plan }) =>
+      plan.pieces.flatMap(({ cuts }) => cuts.map((cut) => ({ specId, cut, length: cut.length }))),
+    );
+    if (wires.length === 0) throw refused('There is nothing to cut in the plan. Nothing was posted.');
+    return cutThese(tx, postKey, batch, await linesOf(tx, [batch.id]), plans, wires);
+  }),
+);
 
 /** No wire is cut twice: who comes second is told who was first. @throws Refused */
 async function refuseCutTwice(tx: Tx, { id }: LockedBatch, cut: CutOfBatch): Promise<void> {

@@ -1,17 +1,16 @@
+import { thenPlanned } from './thenPlanned';
 import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { formatLength, um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { invalid, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
+import { invalid } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../ledger/throwAway';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { lockWire } from '../wire/taggedWire';
 import { linesOf } from '../batches/batches';
-import { thenPlanned } from './cutWire';
 import { MiscutInput } from './cutWire.input';
 import { planAnew } from '../cuttingPlan/planCutting';
 import { reservedOf } from '../reservations/reservations';
@@ -22,14 +21,8 @@ import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf, reserveTray } from '
  * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes
  * an off-cut. The wires of the same kind that are not cut yet are planned again at once, from what is truly left.
  */
-export function logMiscut(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly replanned: boolean }>> {
-  const prepare = () => readInput(MiscutInput, plain);
-  const logging = post(session, 'logMiscut', postKey, prepare, async (tx, input) => {
+export const logMiscut = thenPlanned(
+  posts('logMiscut', { input: MiscutInput }, async ({ tx, postKey }, input, number: number) => {
     const batch = await lockOpenBatch(tx, number);
     const settings = await settingsIn(tx);
     const say = (quantity: number) => formatLength(um(quantity), settings.lengthSystem);
@@ -72,9 +65,8 @@ export function logMiscut(
     const replanned = batch.planning !== 'none' && (await openCuts(tx, batch.id, spec.id)).length > 0;
     if (replanned) await planAnew(tx, batch.id, postKey, [spec.id]);
     return { replanned };
-  });
-  return thenPlanned(session, postKey, number, logging);
-}
+  }),
+);
 
 /** The wires of a spec that are not cut yet. */
 async function openCuts(tx: Tx, batchId: string, specId: string): Promise<BatchCut[]> {

@@ -1,3 +1,4 @@
+import { thenPlanned } from './thenPlanned';
 import { cutsOfBatch } from '@/core/batch/batch';
 import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
 import { usefulMinimumFor } from '@/core/making/settle';
@@ -6,13 +7,12 @@ import { um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { wireWithPlaceSql } from '@/data/sql/stock';
 import { pieceMadeOfSql } from '@/data/sql/batches';
-import { refused, type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { refused } from '../kernel/outcome';
+import { acts } from '../kernel/posts';
 import { movementsOf, takeBack } from '../ledger/takeBack';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById } from '../catalogue/wireSpecs';
 import { linesOf } from '../batches/batches';
-import { thenPlanned } from './cutWire';
 import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept } from '../batches/plansKept';
 import { reserveExactly, reservedOf } from '../reservations/reservations';
@@ -28,42 +28,31 @@ export interface CutUndone {
  * Takes back what was done last at the cutting table, a cut or a mis-cut: its wire is whole with its stock piece again and, where the
  * plan still stands, is the next to be cut.
  */
-export function undoCut(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-): Promise<Outcome<CutUndone>> {
-  const undoing = post(
-    session,
-    'undoCut',
-    postKey,
-    () => number,
-    async (tx) => {
-      const batch = await lockOpenBatch(tx, number);
-      const acts = await lastActs(tx, batch.id);
-      const [last] = acts;
-      if (!last) throw refused('Nothing was cut for this batch yet; there is nothing to undo.');
-      await refuseMade(tx, batch.id, acts);
-      for (const act of acts) await forgetAct(tx, batch.id, act);
-      await takeBack(
-        tx,
-        postKey,
-        await movementsOf(tx, last.postKey),
-        `undone for ${tag('batch', batch.number)}`,
-      );
-      const anew = new Set<string>();
-      for (const act of acts) if (!(await putBack(tx, batch.id, act))) anew.add(act.specId);
-      const done = ((await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE).cut;
-      const open = new Set(
-        cutsOfBatch(await linesOf(tx, [batch.id]), done).map(({ specId }) => specId as string),
-      );
-      const wanted = [...anew].filter((specId) => open.has(specId));
-      if (wanted.length > 0) await planAnew(tx, batch.id, postKey, wanted);
-      return { cuts: acts.filter(({ cut }) => cut !== null).length, replanned: wanted.length > 0 };
-    },
-  );
-  return thenPlanned(session, postKey, number, undoing);
-}
+export const undoCut = thenPlanned(
+  acts('undoCut', async ({ tx, postKey }, number: number) => {
+    const batch = await lockOpenBatch(tx, number);
+    const acts = await lastActs(tx, batch.id);
+    const [last] = acts;
+    if (!last) throw refused('Nothing was cut for this batch yet; there is nothing to undo.');
+    await refuseMade(tx, batch.id, acts);
+    for (const act of acts) await forgetAct(tx, batch.id, act);
+    await takeBack(
+      tx,
+      postKey,
+      await movementsOf(tx, last.postKey),
+      `undone for ${tag('batch', batch.number)}`,
+    );
+    const anew = new Set<string>();
+    for (const act of acts) if (!(await putBack(tx, batch.id, act))) anew.add(act.specId);
+    const done = ((await progressOf(tx, [batch.id])).get(batch.id) ?? NOTHING_DONE).cut;
+    const open = new Set(
+      cutsOfBatch(await linesOf(tx, [batch.id]), done).map(({ specId }) => specId as string),
+    );
+    const wanted = [...anew].filter((specId) => open.has(specId));
+    if (wanted.length > 0) await planAnew(tx, batch.id, postKey, wanted);
+    return { cuts: acts.filter(({ cut }) => cut !== null).length, replanned: wanted.length > 0 };
+  }),
+);
 
 /** A wire that a piece was made of cannot be put back. @throws Refused */
 async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promise<void> {

@@ -9,10 +9,9 @@ import type { Tx } from '@/data/inStudio';
 import { Delivery } from '@/data/models/purchases';
 import { ARRIVALS, type ArrivalOf } from '../drawers/receive';
 import { takeNumbers } from '../kernel/numbers';
-import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
+import { invalid, Refused, refused } from '../kernel/outcome';
 import type { Amount, ValuesOf } from '../kernel/typed';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { ensureSupplier, takeIn, type Goods } from '../stock/takeIn';
@@ -42,16 +41,10 @@ interface Arrived {
  * Takes in several purchases that came together, all or none: each carries its price and its share of the postage and the tax, so that
  * the stock carries exactly what was paid.
  */
-export function receiveDelivery(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<DeliveryReceived>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(DeliveryInput, plain);
-  };
-  return post(session, 'receiveDelivery', postKey, prepare, async (tx, input) => {
+export const receiveDelivery = posts(
+  'receiveDelivery',
+  { input: DeliveryInput, by: 'owner' },
+  async ({ tx, session, postKey }, input) => {
     const { currency: own } = await settingsIn(tx);
     const { currency, supplier, boughtOn, note, sharedBy } = input;
     const [postage, tax] = [extra('postage', input.postage, currency), extra('tax', input.tax, currency)];
@@ -100,8 +93,8 @@ export function receiveDelivery(
       await afterwards?.(id);
     }
     return { number, lines: arrived.length };
-  });
-}
+  },
+);
 
 const extra = (field: string, amount: Amount | null, currency: string): MinorUnits =>
   amount ? inCurrency(field, amount, currency) : minor(0);

@@ -1,11 +1,10 @@
 import { groupsOf } from '@/core/bead/groupsOf';
-import { countOut, type SymmetricalSet } from '@/core/bead/symmetricalSet';
+import { countOut } from '@/core/bead/symmetricalSet';
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { StockPiece } from '@/data/models/stock';
-import { readInput } from '../kernel/readInput';
-import { refused, type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { refused } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { Posting } from '../ledger/posting';
 import { ensurePlace } from '../stock/places';
 import { lockOne } from '../stock/takeOut';
@@ -13,14 +12,10 @@ import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import { CountOutSetInput } from './countOutSet.input';
 
 /** Counts a symmetrical set out of a strand into a lot of its own, with its share of the cost and its shades. */
-export function countOutSet(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly number: number; readonly set: SymmetricalSet }>> {
-  const prepare = () => readInput(CountOutSetInput, plain);
-  return post(session, 'countOutSet', postKey, prepare, async (tx, input) => {
+export const countOutSet = posts(
+  'countOutSet',
+  { input: CountOutSetInput },
+  async ({ tx, postKey }, input, number: number) => {
     const strand = await lockOne(tx, 'bead', number);
     const row = await StockPiece.findOne({
       where: { stockPieceId: strand.id },
@@ -61,5 +56,5 @@ export function countOutSet(
     await keep(strand.id, left);
     await keep(id, taken.filter(isShade));
     return { number: made, set };
-  });
-}
+  },
+);

@@ -2,9 +2,7 @@ import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { describeMetal } from '@/core/wire/spec';
-import { readInput } from '../kernel/readInput';
-import { type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
 import { enterLabour } from '../ledger/labour';
 import { Posting } from '../ledger/posting';
 import { throwAway, TOO_SHORT } from '../ledger/throwAway';
@@ -19,13 +17,10 @@ import { MakeFindingsInput } from './makeFindings.input';
  * Makes findings out of wire, jump rings say: they come into stock with what the wire cost and the hours they took; what is left too
  * short is scrapped at their expense.
  */
-export function makeFindings(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<{ readonly number: number }>> {
-  const prepare = () => readInput(MakeFindingsInput, plain);
-  return post(session, 'makeFindings', postKey, prepare, async (tx, input) => {
+export const makeFindings = posts(
+  'makeFindings',
+  { input: MakeFindingsInput },
+  async ({ tx, postKey }, input) => {
     const settings = await settingsIn(tx);
     const { count } = input;
     const { wire, spec } = await lockWire(tx, input.from);
@@ -55,5 +50,5 @@ export function makeFindings(
       { reason: `of ${input.length} of ${tag('wire', wire.number)}` },
     );
     return { number: (await posting.commit()).get(id) ?? 0 };
-  });
-}
+  },
+);

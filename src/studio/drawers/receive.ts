@@ -8,10 +8,9 @@ import { um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Bead, Finding, Stone, Supply } from '@/data/models/drawers';
 import { StockPiece, Article } from '@/data/models/stock';
-import { readInput } from '../kernel/readInput';
+import { posts } from '../kernel/posts';
 import type { ValuesOf } from '../kernel/typed';
-import { refused, type Outcome } from '../kernel/outcome';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { refused } from '../kernel/outcome';
 import { ensureArticle } from '../catalogue/articles';
 import type { PurchaseFields } from '../stock/purchase.input';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
@@ -38,25 +37,18 @@ export interface ArrivalOf<Fields> {
 }
 
 /** A use case that takes in one ware by itself. */
-const receiving =
-  <Fields extends object>(
-    ware: Ware,
-    useCase: string,
-    InputClass: new () => Fields & PurchaseFields,
-    { arrive, afterwards }: ArrivalOf<Fields>,
-  ) =>
-  (session: StudioSession, postKey: string, plain: unknown): Promise<Outcome<TakenIn>> => {
-    const prepare = () => {
-      ownerOnly(session);
-      return readInput(InputClass, plain);
-    };
-    return post(session, useCase, postKey, prepare, async (tx, input) => {
-      const goods = { ware, ...(await arrive(tx, input)) };
-      const { number, id } = await takeIn(tx, postKey, goods, await readPurchase(tx, input));
-      await afterwards?.(tx, input, id);
-      return { number };
-    });
-  };
+const receiving = <Fields extends object>(
+  ware: Ware,
+  useCase: string,
+  InputClass: new () => Fields & PurchaseFields,
+  { arrive, afterwards }: ArrivalOf<Fields>,
+) =>
+  posts(useCase, { input: InputClass, by: 'owner' }, async ({ tx, postKey }, input): Promise<TakenIn> => {
+    const goods = { ware, ...(await arrive(tx, input)) };
+    const { number, id } = await takeIn(tx, postKey, goods, await readPurchase(tx, input));
+    await afterwards?.(tx, input, id);
+    return { number };
+  });
 
 const beadOf = ({ material, shape, size, largest, hole }: ValuesOf<BeadFields>): BeadKind => ({
   material,

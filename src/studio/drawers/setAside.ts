@@ -1,20 +1,15 @@
 import { tag } from '@/core/tag';
-import { invalid, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
+import { invalid } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { releaseByHand, reserveByHand, reservedOf } from '../reservations/reservations';
 import { lockOne } from '../stock/takeOut';
 import { SetAsideInput } from './setAside.input';
 
 /** Sets a stone aside for something, or sets it free again; what lies aside for a batch is the batch's. */
-export function setAside(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly tag: string }>> {
-  const prepare = () => readInput(SetAsideInput, plain);
-  return post(session, 'setAside', postKey, prepare, async (tx, { purpose: note }) => {
+export const setAside = posts(
+  'setAside',
+  { input: SetAsideInput },
+  async ({ tx }, { purpose: note }, number: number) => {
     const { id } = await lockOne(tx, 'stone', number);
     await releaseByHand(tx, id);
     if ((await reservedOf(tx, [id], null)).size > 0)
@@ -24,5 +19,5 @@ export function setAside(
       );
     if (note !== '') await reserveByHand(tx, [{ id, note }]);
     return { tag: tag('stone', number) };
-  });
-}
+  },
+);

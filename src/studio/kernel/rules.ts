@@ -1,5 +1,13 @@
 import 'reflect-metadata';
-import { ValidateBy, type ValidationArguments } from 'class-validator';
+import { Type, type ClassConstructor } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  ValidateBy,
+  ValidateNested,
+  type ValidationArguments,
+} from 'class-validator';
 import { isDay, isZone, parseDay } from '@/core/calendar/day';
 import { refuse, ok, type Result } from '@/core/result';
 import { parseLength, parseLengths, type Micrometres } from '@/core/units/length';
@@ -254,3 +262,27 @@ export const ReadsBy = <Value, Form extends object>(
   name: string,
   read: (text: string, form: Form) => Result<Value>,
 ) => readsWith(name, (text, form) => read(text, form as Form));
+
+/** Several decorators as one. */
+export const together =
+  (...decorators: readonly PropertyDecorator[]): PropertyDecorator =>
+  (input, name) =>
+    decorators.forEach((each) => each(input, name));
+
+/**
+ * Entries that are input classes themselves.
+ * @param most how many there may be
+ * @param said what is said of more than those, and of none where one is needed at least
+ */
+export const Entries = (
+  of: () => ClassConstructor<object>,
+  most: number,
+  said: { readonly most: string; readonly least?: string },
+): PropertyDecorator =>
+  together(
+    IsArray(),
+    ...(said.least === undefined ? [] : [ArrayMinSize(1, { message: said.least })]),
+    ArrayMaxSize(most, { message: said.most }),
+    ValidateNested({ each: true }),
+    Type(of),
+  );

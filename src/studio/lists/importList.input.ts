@@ -1,6 +1,4 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
-import { ReadsName, ReadsText, ReadsWhole } from '../kernel/rules';
+import { Entries, ReadsName, ReadsText, ReadsWhole } from '../kernel/rules';
 import type { Typed } from '../kernel/typed';
 
 export class AnswerInput {
@@ -10,11 +8,10 @@ export class AnswerInput {
 
 /** What was asked about a file, and is answered. */
 export class AnswerImportInput {
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Answer one question at least.' })
-  @ArrayMaxSize(400, { message: 'At most 400 questions are answered at once.' })
-  @ValidateNested({ each: true })
-  @Type(() => AnswerInput)
+  @Entries(() => AnswerInput, 400, {
+    most: 'At most 400 questions are answered at once.',
+    least: 'Answer one question at least.',
+  })
   answers!: AnswerInput[];
 }
 
@@ -26,10 +23,9 @@ export class MendedCellInput {
 
 /** Cells of a file that are to be read as something else than what stands there. */
 export class MendImportInput {
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Mend one cell at least.' })
-  @ArrayMaxSize(2000, { message: 'At most 2,000 cells are mended at once.' })
-  @ValidateNested({ each: true })
-  @Type(() => MendedCellInput)
+  @Entries(() => MendedCellInput, 2000, {
+    most: 'At most 2,000 cells are mended at once.',
+    least: 'Mend one cell at least.',
+  })
   cells!: MendedCellInput[];
 }

@@ -1,18 +1,8 @@
 import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsDefined,
-  IsInt,
-  IsOptional,
-  IsUUID,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsDefined, IsInt, IsOptional, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
 import {
+  Entries,
   ReadsCount,
   ReadsLength,
   ReadsLengths,
@@ -64,24 +54,15 @@ export class IntoDrawerInput {
 
 /** What the maker did. */
 export class MakePieceInput {
-  @IsArray()
-  @ArrayMaxSize(400, { message: 'A piece has at most 400 cuts.' })
-  @ValidateNested({ each: true })
-  @Type(() => DoneCutInput)
+  @Entries(() => DoneCutInput, 400, { most: 'A piece has at most 400 cuts.' })
   cuts!: DoneCutInput[];
 
-  @IsArray()
-  @ArrayMaxSize(60, { message: 'Give at most 60 spoiled lengths.' })
-  @ValidateNested({ each: true })
-  @Type(() => SpoiledInput)
+  @Entries(() => SpoiledInput, 60, { most: 'Give at most 60 spoiled lengths.' })
   spoiled!: SpoiledInput[];
 
   /** Left out, parts are taken as they are proposed. */
   @ValidateIf(({ parts }: MakePieceInput) => parts !== undefined)
-  @IsArray()
-  @ArrayMaxSize(400, { message: 'Give at most 400 lots of parts.' })
-  @ValidateNested({ each: true })
-  @Type(() => DonePartInput)
+  @Entries(() => DonePartInput, 400, { most: 'Give at most 400 lots of parts.' })
   parts?: DonePartInput[];
 
   /** Left out, what was made stands on the shelf. */

@@ -1,10 +1,8 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, ValidateNested } from 'class-validator';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Composition } from '@/core/pattern/composition';
 import { readComposition } from '@/core/pattern/readComposition';
 import { TECHNIQUES } from '@/core/techniques/registry';
-import { ReadsGiven, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
+import { Entries, ReadsGiven, ReadsName, ReadsOneOf, ReadsText } from '../kernel/rules';
 import { PatternPartInput } from './writePattern.input';
 import type { Typed } from '../kernel/typed';
 
@@ -17,9 +15,6 @@ export class ComposePatternInput {
   @ReadsText(4000) notes!: string;
   @ReadsComposition() composition!: Composition;
 
-  @IsArray()
-  @ArrayMaxSize(60, { message: 'A pattern has at most 60 beads and findings.' })
-  @ValidateNested({ each: true })
-  @Type(() => PatternPartInput)
+  @Entries(() => PatternPartInput, 60, { most: 'A pattern has at most 60 beads and findings.' })
   parts!: PatternPartInput[];
 }

@@ -1,7 +1,7 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsUUID, ValidateNested } from 'class-validator';
+import { IsBoolean, IsUUID } from 'class-validator';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import {
+  Entries,
   ReadsLength,
   ReadsMoneyOrNone,
   ReadsName,
@@ -24,10 +24,7 @@ export class PatternCutInput {
   @ReadsWhole(1, 200) count!: Typed<number>;
   @ReadsLength() net!: Typed<Micrometres>;
 
-  @IsArray()
-  @ArrayMaxSize(12, { message: 'Give at most 12 allowances.' })
-  @ValidateNested({ each: true })
-  @Type(() => AllowanceInput)
+  @Entries(() => AllowanceInput, 12, { most: 'Give at most 12 allowances.' })
   allowances!: AllowanceInput[];
 }
 
@@ -50,22 +47,15 @@ export class WritePatternInput {
   @ReadsOneOf(PATTERN_KINDS, 'what it makes') kind!: Typed<PatternKind>;
   @ReadsText(4000) notes!: string;
 
-  @IsArray()
-  @ArrayMinSize(1, { message: 'A pattern has at least one wire to cut.' })
-  @ArrayMaxSize(60, { message: 'A pattern has at most 60 kinds of cut.' })
-  @ValidateNested({ each: true })
-  @Type(() => PatternCutInput)
+  @Entries(() => PatternCutInput, 60, {
+    most: 'A pattern has at most 60 kinds of cut.',
+    least: 'A pattern has at least one wire to cut.',
+  })
   cuts!: PatternCutInput[];
 
-  @IsArray()
-  @ArrayMaxSize(60, { message: 'A pattern has at most 60 beads and findings.' })
-  @ValidateNested({ each: true })
-  @Type(() => PatternPartInput)
+  @Entries(() => PatternPartInput, 60, { most: 'A pattern has at most 60 beads and findings.' })
   parts!: PatternPartInput[];
 
-  @IsArray()
-  @ArrayMaxSize(80, { message: 'A pattern has at most 80 steps.' })
-  @ValidateNested({ each: true })
-  @Type(() => PatternStepInput)
+  @Entries(() => PatternStepInput, 80, { most: 'A pattern has at most 80 steps.' })
   steps!: PatternStepInput[];
 }

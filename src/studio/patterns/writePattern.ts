@@ -4,11 +4,10 @@ import type { PatternBody, PatternPart } from '@/core/pattern/pattern';
 import { brokenConstraint } from '@/data/faults';
 import type { Tx } from '@/data/inStudio';
 import { Pattern, PatternRevision } from '@/data/models/making';
-import { invalid, refused, Refused, stale, type Outcome } from '../kernel/outcome';
+import { invalid, refused, Refused, stale } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
-import { readInput } from '../kernel/readInput';
+import { posts } from '../kernel/posts';
 import type { ValuesOf } from '../kernel/typed';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { specsById } from '../catalogue/wireSpecs';
@@ -26,20 +25,11 @@ export interface PatternBase {
 }
 
 /** Writes a pattern: a new one, or the next revision of one. Earlier revisions stay as they were. */
-export function writePattern(
-  session: StudioSession,
-  postKey: string,
-  base: PatternBase | null,
-  plain: unknown,
-): Promise<Outcome<Written>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(WritePatternInput, plain);
-  };
-  return post(session, 'writePattern', postKey, prepare, async (tx, input) =>
-    keepPattern(tx, base, await writtenBody(tx, input)),
-  );
-}
+export const writePattern = posts(
+  'writePattern',
+  { input: WritePatternInput, by: 'owner' },
+  async ({ tx }, input, base: PatternBase | null) => keepPattern(tx, base, await writtenBody(tx, input)),
+);
 
 /**
  * Keeps what a pattern says: as a new pattern, or as the next revision of one.

@@ -10,8 +10,8 @@ import { inStudio } from '@/data/inStudio';
 import { MetalPrice } from '@/data/models/metal';
 import { lastMetalPricesSql } from '@/data/sql/prices';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { attempt, look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
+import { attempt, look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { devicesIn } from '../settings/devices';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
@@ -107,16 +107,10 @@ const keepPrices = (tx: Tx, prices: readonly DayPrice[]): Promise<void> =>
   );
 
 /** Keeps a metal's price of a day as somebody read it; typed again, the newer word stands. */
-export function typeMetalPrice(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(TypeMetalPriceInput, plain);
-  };
-  return post(session, 'typeMetalPrice', postKey, prepare, async (tx, input) => {
+export const typeMetalPrice = posts(
+  'typeMetalPrice',
+  { input: TypeMetalPriceInput, by: 'owner' },
+  async ({ tx }, input) => {
     const price = inCurrency('price', input.price, (await settingsIn(tx)).currency);
     const perKilogram = input.per === 'kilogram' ? price : Math.round((price * 1000) / GRAMS_PER_TROY_OUNCE);
     if (perKilogram > MOST_PER_KILOGRAM)
@@ -126,8 +120,8 @@ export function typeMetalPrice(
       );
     await keepPrices(tx, [{ metal: input.metal, day: input.day, perKilogram }]);
     return null;
-  });
-}
+  },
+);
 
 /** More than ten times what gold has ever cost, in minor units a kilogram. */
 const MOST_PER_KILOGRAM = 1_000_000_000_000;

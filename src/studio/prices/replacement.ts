@@ -11,9 +11,9 @@ import type { Tx } from '@/data/inStudio';
 import { TypedPrice } from '@/data/models/metal';
 import { Article } from '@/data/models/stock';
 import { pricesOverTimeSql, pricesOfArticlesSql } from '@/data/sql/prices';
-import { readInput } from '../kernel/readInput';
-import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused, stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
+import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
@@ -104,17 +104,10 @@ export function showPricing(session: StudioSession, articleId: string): Promise<
 }
 
 /** Sets how an article's replacement price is found. A typed price is kept with its day. */
-export function setPricing(
-  session: StudioSession,
-  postKey: string,
-  articleId: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(SetPricingInput, plain);
-  };
-  return post(session, 'setPricing', postKey, prepare, async (tx, input) => {
+export const setPricing = posts(
+  'setPricing',
+  { input: SetPricingInput, by: 'owner' },
+  async ({ tx, session }, input, articleId: string) => {
     const { userId, now } = session;
     const { currency, lengthSystem } = await settingsIn(tx);
     const article = await Article.findOne({ where: { articleId } });
@@ -155,5 +148,5 @@ export function setPricing(
     }
     await article.update(rule);
     return null;
-  });
-}
+  },
+);

@@ -14,9 +14,9 @@ import { emptyLast } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Batch, BenchHoursRow } from '@/data/models/batches';
 import { workOfBatchesSql } from '@/data/sql/batches';
-import { stale, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { look, ownerOnly, post, todayOf, type StudioSession } from '../kernel/useCase';
+import { stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
+import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { BenchHoursInput } from './benchHours.input';
 import { madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
@@ -36,16 +36,10 @@ export async function hoursIn(tx: Tx): Promise<HoursView> {
 }
 
 /** Says when there is time at the bench. */
-export function setBenchHours(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(BenchHoursInput, plain);
-  };
-  return post(session, 'setBenchHours', postKey, prepare, async (tx, input) => {
+export const setBenchHours = posts(
+  'setBenchHours',
+  { input: BenchHoursInput, by: 'owner' },
+  async ({ tx }, input) => {
     const now = await hoursIn(tx);
     if (now.version !== input.version)
       throw stale('Somebody changed the hours while you had the page open. Reload it, then set them again.');
@@ -61,8 +55,8 @@ export function setBenchHours(
       ['weekly', 'daysOff', 'version'],
     );
     return null;
-  });
-}
+  },
+);
 
 /** A batch on the calendar, and what would bring it in time when it is late. */
 export interface ScheduledBatch extends ScheduledJob {

@@ -6,9 +6,8 @@ import { randomUUID } from 'node:crypto';
 import { type RowOf } from '@/data/sql/statement';
 import { Refining } from '@/data/models/metal';
 import { refiningsOfSql, jarOfNumberSql, jarsInOrderSql } from '@/data/sql/stock';
-import { readInput } from '../kernel/readInput';
-import type { Outcome } from '../kernel/outcome';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
 import { inCurrency } from '../settings/inCurrency';
@@ -75,17 +74,10 @@ export function showJar(
 }
 
 /** Sends scrap off: it leaves its jar with its share of what it cost, and what came back for it is kept beside that. */
-export function sendForRefining(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(SendForRefiningInput, plain);
-  };
-  return post(session, 'sendForRefining', postKey, prepare, async (tx, input) => {
+export const sendForRefining = posts(
+  'sendForRefining',
+  { input: SendForRefiningInput, by: 'owner' },
+  async ({ tx, postKey }, input, number: number) => {
     const { currency, lengthSystem } = await settingsIn(tx);
     const proceeds = inCurrency('proceeds', input.proceeds, currency);
     const jar = await lockOne(tx, 'scrap', number);
@@ -106,5 +98,5 @@ export function sendForRefining(
       },
     ]);
     return null;
-  });
-}
+  },
+);

@@ -2,9 +2,9 @@ import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Studio } from '@/data/models/studio';
 import { isStudioEmptySql } from '@/data/sql/find';
-import { refused, stale, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { refused, stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { ChangeCurrencyInput } from './changeCurrency.input';
 import { settingsIn } from './settings';
 
@@ -23,16 +23,10 @@ export function isCurrencyOpen(session: StudioSession): Promise<boolean> {
  * Corrects the currency chosen at set-up, as long as no amount is in the books: dollars do not become euros by renaming
  * them. The rates keep their figures (20.00 stays 20), whatever places the currency has.
  */
-export function changeCurrency(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(ChangeCurrencyInput, plain);
-  };
-  return post(session, 'changeCurrency', postKey, prepare, async (tx, input) => {
+export const changeCurrency = posts(
+  'changeCurrency',
+  { input: ChangeCurrencyInput, by: 'owner' },
+  async ({ tx }, input) => {
     const now = await settingsIn(tx);
     if (now.version !== input.version) {
       throw stale(
@@ -56,5 +50,5 @@ export function changeCurrency(
       priceEndings: now.endings.map(same),
     });
     return null;
-  });
-}
+  },
+);

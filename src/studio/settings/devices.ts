@@ -1,9 +1,9 @@
 import { areStandInsOffered, DEVICES, type DeviceSetting, type DeviceSettings } from '@/devices/devices';
 import type { Tx } from '@/data/inStudio';
 import { DeviceRow } from '@/data/models/studio';
-import { invalid, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { invalid } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { SetDeviceInput } from './devices.input';
 
 const NONE: DeviceSetting = { kind: 'none', address: '' };
@@ -19,15 +19,13 @@ export async function devicesIn(tx: Tx): Promise<DeviceSettings> {
 export const readDevices = (session: StudioSession): Promise<DeviceSettings> => look(session, devicesIn);
 
 /** Says what the studio has of a device. Stand-ins invent their readings, so a studio that keeps real books is not given any. */
-export function setDevice(session: StudioSession, postKey: string, plain: unknown): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(SetDeviceInput, plain);
-  };
-  return post(session, 'setDevice', postKey, prepare, async (tx, { device, kind, address }) => {
+export const setDevice = posts(
+  'setDevice',
+  { input: SetDeviceInput, by: 'owner' },
+  async ({ tx }, { device, kind, address }) => {
     if (kind === 'simulated' && !areStandInsOffered(process.env['PEWTERER_MODE']))
       throw invalid('kind', 'Stand-ins invent what they show; they are for the demonstration studio only.');
     await tx.put(DeviceRow, [{ device, kind, address }], ['kind', 'address']);
     return null;
-  });
-}
+  },
+);

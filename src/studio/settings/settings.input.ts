@@ -1,5 +1,4 @@
-import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
 import { ROUNDINGS, type Rounding } from '@/core/costing/rounding';
 import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
 import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
@@ -8,6 +7,7 @@ import { NUMBER_WRITINGS, type NumberWriting } from '@/core/units/writing';
 import { METAL_IDS } from '@/core/wire/metal';
 import { refuse, ok } from '@/core/result';
 import {
+  Entries,
   ReadsAmounts,
   ReadsBy,
   ReadsLength,
@@ -68,9 +68,6 @@ export class ChangeSettingsInput {
 
   @ReadsLength({ zero: true }) usefulMinimum!: Typed<Micrometres>;
 
-  @IsArray()
-  @ArrayMaxSize(200, { message: 'Give at most 200 minimums.' })
-  @ValidateNested({ each: true })
-  @Type(() => UsefulMinimumInput)
+  @Entries(() => UsefulMinimumInput, 200, { most: 'Give at most 200 minimums.' })
   minimums!: UsefulMinimumInput[];
 }

@@ -8,10 +8,10 @@ import { type NumberWriting } from '@/core/units/writing';
 import type { Tx } from '@/data/inStudio';
 import { Studio, UsefulMinimum } from '@/data/models/studio';
 import { Closing } from '@/data/models/books';
-import { stale, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
+import { stale } from '../kernel/outcome';
 import type { Amount } from '../kernel/typed';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
+import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { inCurrency } from './inCurrency';
 import { ChangeSettingsInput } from './settings.input';
 
@@ -67,16 +67,10 @@ export async function readSettings(session: StudioSession): Promise<Settings> {
 }
 
 /** Changes the rules. Pieces already made keep the rates of their day. */
-export function changeSettings(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(ChangeSettingsInput, plain);
-  };
-  return post(session, 'changeSettings', postKey, prepare, async (tx, input) => {
+export const changeSettings = posts(
+  'changeSettings',
+  { input: ChangeSettingsInput, by: 'owner' },
+  async ({ tx }, input) => {
     const now = await settingsIn(tx);
     if (now.version !== input.version) {
       throw stale(
@@ -121,5 +115,5 @@ export function changeSettings(
       })),
     );
     return null;
-  });
-}
+  },
+);

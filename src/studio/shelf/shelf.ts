@@ -11,10 +11,10 @@ import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
 import { wiresOfPieceSql, namesOfPieceSql } from '@/data/sql/pieces';
 import type { MovementKind } from '@/core/stock/movement';
-import { invalid, Refused, stale, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
+import { invalid, Refused, stale } from '../kernel/outcome';
 import { calledAs } from '../kernel/called';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn, type Settings } from '../settings/settings';
 import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
@@ -217,17 +217,10 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
 }
 
 /** Chooses a price school for a piece; its price is reckoned here, with the studio's present rules. */
-export function pricePiece(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ price: MinorUnits }>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(PricePieceInput, plain);
-  };
-  return post(session, 'pricePiece', postKey, prepare, async (tx, input) => {
+export const pricePiece = posts(
+  'pricePiece',
+  { input: PricePieceInput, by: 'owner' },
+  async ({ tx, session }, input, number: number) => {
     const where = { studioId: session.studioId, number };
     const piece = await Piece.findOne({ where, lock: true });
     if (!piece) throw new Refused({ kind: 'refused', message: 'This piece is no longer there.' });
@@ -253,5 +246,5 @@ export function pricePiece(
     const { price } = chosen.value;
     await piece.update({ school: input.school, goingPrice, price });
     return { price };
-  });
-}
+  },
+);

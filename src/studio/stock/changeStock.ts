@@ -1,23 +1,17 @@
 import { tag } from '@/core/tag';
 import type { Ware } from '@/core/stock/ware';
 import { StockPiece } from '@/data/models/stock';
-import { refused, stale, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
+import { refused, stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { lockNumbered } from '../ledger/posting';
 import { ensurePlace, ensureSpoolType } from './places';
 import { ChangeStockInput } from './changeStock.input';
 
 /** Puts a stock piece in another place, and says what its empty spool weighs. No quantity changes, so no movement is written. */
-export function changeStock(
-  session: StudioSession,
-  postKey: string,
-  ware: Ware,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => readInput(ChangeStockInput, plain);
-  return post(session, 'changeStock', postKey, prepare, async (tx, input) => {
+export const changeStock = posts(
+  'changeStock',
+  { input: ChangeStockInput },
+  async ({ tx }, input, ware: Ware, number: number) => {
     const stock = await lockNumbered(tx, ware, number);
     if (!stock) throw refused(`There is no ${tag(ware, number)}.`);
     if (stock.version !== input.version)
@@ -39,5 +33,5 @@ export function changeStock(
       },
     );
     return null;
-  });
-}
+  },
+);

@@ -5,9 +5,9 @@ import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Place, SpoolType } from '@/data/models/stock';
 import { orderPlacesSql, placesInOrderSql } from '@/data/sql/stock';
-import { invalid, refused, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { look, post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused } from '../kernel/outcome';
+import { acts, posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { RenamePlaceInput, KeepSpoolTypeInput } from './places.input';
 
 /** A drawer, a peg, a tin, with how much lies in it. */
@@ -31,40 +31,24 @@ export async function ensurePlace(tx: Tx, name: string): Promise<string | null> 
 }
 
 /** Puts the places into the order one goes round them; every place is named once. */
-export function orderPlaces(
-  session: StudioSession,
-  postKey: string,
-  ids: readonly string[],
-): Promise<Outcome<null>> {
-  return post(
-    session,
-    'orderPlaces',
-    postKey,
-    () => ids,
-    async (tx, order) => {
-      const known = await tx.all(Place, ['placeId']);
-      if (known.length !== order.length || known.some((place) => !order.includes(place.placeId)))
-        throw refused('The places changed meanwhile; reload the page.');
-      await tx.execute(orderPlacesSql, { ids: order });
-      return null;
-    },
-  );
-}
+export const orderPlaces = acts('orderPlaces', async ({ tx }, ids: readonly string[]) => {
+  const known = await tx.all(Place, ['placeId']);
+  if (known.length !== ids.length || known.some((place) => !ids.includes(place.placeId)))
+    throw refused('The places changed meanwhile; reload the page.');
+  await tx.execute(orderPlacesSql, { ids: ids });
+  return null;
+});
 
-export function renamePlace(
-  session: StudioSession,
-  postKey: string,
-  placeId: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => readInput(RenamePlaceInput, plain);
-  return post(session, 'renamePlace', postKey, prepare, async (tx, { name }) => {
+export const renamePlace = posts(
+  'renamePlace',
+  { input: RenamePlaceInput },
+  async ({ tx }, { name }, placeId: string) => {
     const taken = await tx.one(Place, ['placeId'], { where: calledAlike(name, { placeId }) });
     if (taken) throw invalid('name', `There is a place called “${name}” already.`);
     await tx.change(Place, { placeId }, { name });
     return null;
-  });
-}
+  },
+);
 
 /** An empty spool and what it weighs. */
 export interface SpoolTypeView {
@@ -88,17 +72,14 @@ export function listSpoolTypes(session: StudioSession): Promise<SpoolTypeView[]>
 }
 
 /** Notes the empty weight of a kind of spool, or notes it anew. */
-export function keepSpoolType(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => readInput(KeepSpoolTypeInput, plain);
-  return post(session, 'keepSpoolType', postKey, prepare, async (tx, { name, emptyMass }) => {
+export const keepSpoolType = posts(
+  'keepSpoolType',
+  { input: KeepSpoolTypeInput },
+  async ({ tx }, { name, emptyMass }) => {
     await ensureSpoolType(tx, name, emptyMass);
     return null;
-  });
-}
+  },
+);
 
 /** The kind of spool of a name with this empty weight. @returns its id */
 export async function ensureSpoolType(tx: Tx, name: string, emptyMassUg: Micrograms): Promise<string> {

@@ -4,9 +4,8 @@ import { tag } from '@/core/tag';
 import type { LengthSystem } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Supply } from '@/data/models/drawers';
-import { invalid, refused, type Outcome } from '../kernel/outcome';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { lockNumbered, Posting, type HeldStock } from '../ledger/posting';
 import { throwAway } from '../ledger/throwAway';
 import { settingsIn } from '../settings/settings';
@@ -63,15 +62,10 @@ export function refuseMoreThan(
 }
 
 /** Takes something out of stock that no pattern asked for, or that was spoiled; spoiled wire falls into its metal's jar. */
-export function takeOut(
-  session: StudioSession,
-  postKey: string,
-  ware: Exclude<Ware, 'scrap'>,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => readInput(TakeOutInput, plain);
-  return post(session, 'takeOut', postKey, prepare, async (tx, input) => {
+export const takeOut = posts(
+  'takeOut',
+  { input: TakeOutInput },
+  async ({ tx, postKey }, input, ware: Exclude<Ware, 'scrap'>, number: number) => {
     const { lengthSystem } = await settingsIn(tx);
     const stock = await lockOne(tx, ware, number);
     const quantity = quantityWithin(
@@ -90,5 +84,5 @@ export function takeOut(
     } else posting.take(stock.id, kind, quantity, { reason });
     await posting.commit();
     return null;
-  });
-}
+  },
+);

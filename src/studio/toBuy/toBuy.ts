@@ -6,9 +6,9 @@ import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Article } from '@/data/models/stock';
 import { levelsOfSql } from '@/data/sql/purchases';
-import { readInput } from '../kernel/readInput';
-import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
-import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused, stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
+import { look, type StudioSession } from '../kernel/useCase';
 import { wantedByBatches } from '../batches/wantedByBatches';
 import { replacementPrices } from '../prices/replacement';
 import { settingsIn } from '../settings/settings';
@@ -97,17 +97,10 @@ export function showMinimum(session: StudioSession, articleId: string): Promise<
   });
 }
 
-export function setMinimum(
-  session: StudioSession,
-  postKey: string,
-  articleId: string,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(SetMinimumInput, plain);
-  };
-  return post(session, 'setMinimum', postKey, prepare, async (tx, input) => {
+export const setMinimum = posts(
+  'setMinimum',
+  { input: SetMinimumInput, by: 'owner' },
+  async ({ tx, session }, input, articleId: string) => {
     const where = { studioId: session.studioId, articleId };
     const article = await Article.findOne({ where });
     if (!article) throw refused('This article is no longer there.');
@@ -131,5 +124,5 @@ export function setMinimum(
       soldBy: input.soldBy === '' ? 0 : read('soldBy', input.soldBy),
     });
     return null;
-  });
-}
+  },
+);

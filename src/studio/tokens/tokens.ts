@@ -4,6 +4,7 @@ import { findToken } from '@/data/beforeStudio';
 import { Token } from '@/data/models/studio';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import { acts } from '../kernel/posts';
 import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { MakeTokenInput } from './tokens.input';
 
@@ -85,24 +86,16 @@ export function keepToken(
 }
 
 /** Takes a token back: programs that hold it are refused from now on. */
-export function revokeToken(
-  session: StudioSession,
-  postKey: string,
-  tokenId: string,
-): Promise<Outcome<null>> {
-  return post(
-    session,
-    'revokeToken',
-    postKey,
-    () => ownerOnly(session),
-    async (tx) => {
-      if (!isUUID(tokenId)) throw refused('There is no such token.');
-      const count = await tx.change(Token, { tokenId, revokedAt: null }, { revokedAt: session.now });
-      if (count === 0) throw refused('This token was taken back already.');
-      return null;
-    },
-  );
-}
+export const revokeToken = acts(
+  'revokeToken',
+  async ({ tx, session }, tokenId: string) => {
+    if (!isUUID(tokenId)) throw refused('There is no such token.');
+    const count = await tx.change(Token, { tokenId, revokedAt: null }, { revokedAt: session.now });
+    if (count === 0) throw refused('This token was taken back already.');
+    return null;
+  },
+  { by: 'owner' },
+);
 
 /** Whom a program stands for; undefined when its token is none, or was taken back. */
 export async function sessionOfToken(token: string, now: Date): Promise<StudioSession | undefined> {

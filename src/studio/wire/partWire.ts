@@ -1,9 +1,7 @@
 import type { WireForm } from '@/core/stock/ware';
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
-import { readInput } from '../kernel/readInput';
-import { post, type StudioSession } from '../kernel/useCase';
-import type { Outcome } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
@@ -11,14 +9,10 @@ import { lockOne, quantityWithin } from '../stock/takeOut';
 import { PartWireInput } from './partWire.input';
 
 /** Winds a bobbin from a spool, or cuts a length off by hand: the part keeps its share of the cost and its purchase. */
-export function partWire(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly number: number }>> {
-  const prepare = () => readInput(PartWireInput, plain);
-  return post(session, 'partWire', postKey, prepare, async (tx, input) => {
+export const partWire = posts(
+  'partWire',
+  { input: PartWireInput },
+  async ({ tx, postKey }, input, number: number) => {
     const { lengthSystem } = await settingsIn(tx);
     const source = await lockOne(tx, 'wire', number);
     const length = quantityWithin('length', input.length, source, { ware: 'wire' }, lengthSystem);
@@ -30,5 +24,5 @@ export function partWire(
     const part = { ware: 'wire', articleId, sortKey, lotId, form: input.form as WireForm, placeId } as const;
     const id = posting.open(part, 'split', length, cost(share), { reason });
     return { number: (await posting.commit()).get(id) ?? 0 };
-  });
-}
+  },
+);

@@ -2,10 +2,9 @@ import { formatMass, ug } from '@/core/units/mass';
 import { lengthOfMass } from '@/core/wire/mass';
 import { specKey } from '@/core/wire/spec';
 import type { Tx } from '@/data/inStudio';
-import { readInput } from '../kernel/readInput';
 import type { ValuesOf } from '../kernel/typed';
-import { invalid, type Outcome } from '../kernel/outcome';
-import { ownerOnly, post, type StudioSession } from '../kernel/useCase';
+import { invalid } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { readPurchase, takeIn, type Goods } from '../stock/takeIn';
 import { ReceiveWireInput, type WireFields } from './receiveWire.input';
 import { specOf } from './specOf';
@@ -17,21 +16,15 @@ export interface Received {
 }
 
 /** Takes in a spool, coil or bobbin: its purchase, its stock piece with the whole cost on it, and the movement. */
-export function receiveWire(
-  session: StudioSession,
-  postKey: string,
-  plain: unknown,
-): Promise<Outcome<Received>> {
-  const prepare = () => {
-    ownerOnly(session);
-    return readInput(ReceiveWireInput, plain);
-  };
-  return post(session, 'receiveWire', postKey, prepare, async (tx, input) => {
+export const receiveWire = posts(
+  'receiveWire',
+  { input: ReceiveWireInput, by: 'owner' },
+  async ({ tx, postKey }, input) => {
     const goods = await wireGoods(tx, input);
     const { number } = await takeIn(tx, postKey, goods, await readPurchase(tx, input));
     return { number };
-  });
-}
+  },
+);
 
 /**
  * The wire that came in, with its spec, which is made when it is not known yet.

@@ -1,9 +1,8 @@
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
 import { describeSpec, specIdentity } from '@/core/wire/spec';
-import { readInput } from '../kernel/readInput';
-import { refused, type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { refused } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { Posting } from '../ledger/posting';
 import { lockOne } from '../stock/takeOut';
 import { specOf } from './specOf';
@@ -14,14 +13,10 @@ import { RelabelWireInput } from './relabelWire.input';
  * Says that a stock piece is another wire than was thought, as when the calliper shows another gauge. What is left of it moves
  * to the other spec with its cost; what was cut from it before stays what it was taken for.
  */
-export function relabelWire(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<null>> {
-  const prepare = () => readInput(RelabelWireInput, plain);
-  return post(session, 'relabelWire', postKey, prepare, async (tx, input) => {
+export const relabelWire = posts(
+  'relabelWire',
+  { input: RelabelWireInput },
+  async ({ tx, postKey }, input, number: number) => {
     const stock = await lockOne(tx, 'wire', number);
     const described = specOf(input);
     const now = (await specsById(tx, [stock.articleId])).get(stock.articleId);
@@ -36,5 +31,5 @@ export function relabelWire(
     posting.enter(stock.id, 'relabelled', quantity, carried, { reason, articleId: spec.id });
     await posting.commit();
     return null;
-  });
-}
+  },
+);

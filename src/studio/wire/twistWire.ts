@@ -3,9 +3,8 @@ import { um } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import { twist, twistedProfile } from '@/core/wire/twist';
 import { specKey } from '@/core/wire/spec';
-import { readInput } from '../kernel/readInput';
-import { invalid, refused, type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { invalid, refused } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { ensurePlace } from '../stock/places';
@@ -14,14 +13,10 @@ import { ensureSpec, specsById } from '../catalogue/wireSpecs';
 import { TwistWireInput } from './twistWire.input';
 
 /** Makes twisted stock out of a square wire, or of two rounds: it carries all they carried. */
-export function twistWire(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<{ readonly number: number }>> {
-  const prepare = () => readInput(TwistWireInput, plain);
-  return post(session, 'twistWire', postKey, prepare, async (tx, input) => {
+export const twistWire = posts(
+  'twistWire',
+  { input: TwistWireInput },
+  async ({ tx, postKey }, input, number: number) => {
     const { lengthSystem } = await settingsIn(tx);
     const first = await lockOne(tx, 'wire', number);
     const other = input.second;
@@ -72,5 +67,5 @@ export function twistWire(
       reason: `from ${from}`,
     });
     return { number: (await posting.commit()).get(id) ?? 0 };
-  });
-}
+  },
+);

@@ -1,12 +1,11 @@
-import { weighSpool, type WeighIn } from '@/core/stock/weighIn';
+import { weighSpool } from '@/core/stock/weighIn';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
 import { ug } from '@/core/units/mass';
 import { cost, shareOfCost } from '@/core/units/money';
 import { Weighing } from '@/data/models/stock';
-import { readInput } from '../kernel/readInput';
-import { Refused, refused, stale, type Outcome } from '../kernel/outcome';
-import { post, type StudioSession } from '../kernel/useCase';
+import { Refused, refused, stale } from '../kernel/outcome';
+import { posts } from '../kernel/posts';
 import { lockNumbered, Posting } from '../ledger/posting';
 import { specsById } from '../catalogue/wireSpecs';
 import { WeighInInput } from './weighIn.input';
@@ -16,14 +15,10 @@ import { WeighInInput } from './weighIn.input';
  * cost with it, found wire adds none. A reading that cannot be right is refused, unless a reason to take it is given, which
  * is kept with the reading.
  */
-export function weighIn(
-  session: StudioSession,
-  postKey: string,
-  number: number,
-  plain: unknown,
-): Promise<Outcome<WeighIn>> {
-  const prepare = () => readInput(WeighInInput, plain);
-  return post(session, 'weighIn', postKey, prepare, async (tx, input) => {
+export const weighIn = posts(
+  'weighIn',
+  { input: WeighInInput },
+  async ({ tx, session, postKey }, input, number: number) => {
     const stock = await lockNumbered(tx, 'wire', number);
     if (!stock) throw refused(`There is no ${tag('wire', number)}.`);
     if (stock.quantity !== input.expected) {
@@ -80,5 +75,5 @@ export function weighIn(
       },
     ]);
     return found;
-  });
-}
+  },
+);
