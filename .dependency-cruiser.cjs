@@ -1,4 +1,4 @@
-/** Imports point one way: app → ui, studio → data → core; ui → core; devices stand behind ports. */
+/** Imports point one way: app → ui, studio → data → core; ui → core; devices stand behind ports; demo → studio. */
 const { readdirSync } = require('node:fs');
 
 /** Floors of the studio from the ground up; a room uses those below it, and those beside it as long as none of them uses it in turn. */
@@ -12,7 +12,7 @@ const STUDIO_FLOORS = [
   ],
   [
     ...['cuttingPlan', 'cuttingTable', 'makeable', 'schedule', 'toBuy', 'fitting', 'calculate'],
-    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'jobRegistry', 'demo'],
+    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'jobRegistry'],
   ],
 ];
 
@@ -60,6 +60,12 @@ module.exports = {
       'Use cases know neither screens nor the framework.',
       { path: '^src/studio' },
       { path: '^(src/(app|ui)|node_modules/(next|react)/)' },
+    ),
+    forbid(
+      'nothing-knows-the-demonstration',
+      'The demonstration studio is one more that works with the use cases; only the page that says how one signs in to it knows of it.',
+      { path: '^src', pathNot: '^src/(demo/|app/lib/demo\\.ts$)|\\.test\\.ts$' },
+      { path: '^src/demo' },
     ),
     forbid(
       'devices-know-only-core',

@@ -11,7 +11,7 @@ import { staysTaken } from './lib/ports';
 import { Refusal, runCommand, say } from './lib/say';
 import { seedDemo } from './lib/seedDemo';
 import { supervise, type Supervised } from './lib/supervise';
-import { DEMO_OWNER, DEMO_TOKEN } from '../src/studio/demo/people';
+import { DEMO_OWNER, DEMO_TOKEN } from '../src/demo/people';
 
 const PORTS = { start: 4310, demo: 4311 } as const;
 type Mode = keyof typeof PORTS;

@@ -1,6 +1,6 @@
 import { closeDatabase } from '../../src/data/database';
 import { appUrlFor } from '../../src/data/migrate';
-import { openDemo } from '../../src/studio/demo/openDemo';
+import { openDemo } from '../../src/demo/openDemo';
 
 /** Fills the demonstration studio, unless it is filled; goes on where an earlier run was cut off. */
 export async function seedDemo(ownerUrl: string, today: Date): Promise<void> {

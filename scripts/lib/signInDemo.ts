@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { DEMO_OWNER } from '../../src/studio/demo/people';
+import { DEMO_OWNER } from '../../src/demo/people';
 
 /** Signs the owner of the demonstration in. */
 export async function signInDemo(page: Page, url: string): Promise<void> {

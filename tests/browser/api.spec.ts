@@ -1,5 +1,5 @@
 import { TECHNIQUES } from '../../src/core/techniques/registry';
-import { DEMO_TOKEN } from '../../src/studio/demo/people';
+import { DEMO_TOKEN } from '../../src/demo/people';
 import { DEMO_URL, expect, test } from './support/studio';
 
 const bearer = { authorization: `Bearer ${DEMO_TOKEN}` };

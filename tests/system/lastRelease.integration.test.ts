@@ -15,7 +15,7 @@ import { techniqueOf } from '../../src/core/techniques/registry';
 import { tradeWiresBeside } from '../../src/core/wire/tradeWires';
 import { listBatches, showBatch } from '../../src/studio/batches/batches';
 import { showDrawer } from '../../src/studio/drawers/drawers';
-import { DEMO_OWNER } from '../../src/studio/demo/people';
+import { DEMO_OWNER } from '../../src/demo/people';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { importPattern } from '../../src/studio/patterns/importPattern';

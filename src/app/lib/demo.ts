@@ -2,4 +2,4 @@
 export const isDemo = (): boolean => process.env['PEWTERER_MODE'] === 'demo';
 
 /** The demonstration studio's owner; no secret, since its data are invented. */
-export { DEMO_OWNER } from '@/studio/demo/people';
+export { DEMO_OWNER } from '@/demo/people';

@@ -21,8 +21,8 @@ import { plainSpec } from '@/core/plan/totals';
 import { readPdf, textsIn } from '../../../tests/support/readPdf';
 import { EDGE, labelPdf, labelsOnPage, LAYOUTS, printedRoom } from '../labels/labelPdf';
 import type { Label } from '../labels/labels';
-import { composedOf } from '../patterns/composedOf';
-import { HOUSE_PATTERNS } from '../patterns/housePatterns';
+import { composedOf } from '@/core/house/composedOf';
+import { HOUSE_PATTERNS } from '@/core/house/housePatterns';
 import { printable } from './pdf';
 import { sheetPdf } from './sheetPdf';
 

@@ -8,8 +8,8 @@ import { look, ownerOnly, post, type StudioSession } from '../kernel/useCase';
 import { allWires } from '../catalogue/wireSpecs';
 import { composedBody, workOut } from './composePattern';
 import { ComposePatternInput } from './composePattern.input';
-import { composedOf } from './composedOf';
-import { HOUSE_PATTERNS } from './housePatterns';
+import { composedOf } from '@/core/house/composedOf';
+import { HOUSE_PATTERNS } from '@/core/house/housePatterns';
 import { TakeStartersInput } from './starters.input';
 import { keepPattern } from './writePattern';
 

@@ -1,5 +1,5 @@
 import { expect, test as base, type BrowserContext, type Locator, type Page } from '@playwright/test';
-import { DEMO_HELPER, DEMO_OWNER } from '../../../src/studio/demo/people';
+import { DEMO_HELPER, DEMO_OWNER } from '../../../src/demo/people';
 
 const address = (name: string): string => {
   const url = process.env[name];

@@ -8,7 +8,7 @@ import { techniqueOf } from '@/core/techniques/registry';
 import type { Texts } from '@/core/parameter/readTexts';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { showStockPiece } from '@/studio/wire/rack';
-import { composedOf } from '@/studio/patterns/composedOf';
+import { composedOf } from '@/core/house/composedOf';
 import { STARTERS } from '@/studio/patterns/starters';
 import { bodyOfTag } from '@/studio/pictures/bodies';
 import { draftOf, EMPTY_DRAFT, type PatternDraft, type StoneChoice } from './patternDraft';

@@ -1,11 +1,11 @@
-import { boundMeasures } from '@/core/pattern/composition';
-import { resolve } from '@/core/pattern/resolve';
-import { whyNot } from '@/core/pattern/whyNot';
-import { perimeterOf } from '@/core/outline/outline';
-import { outlineOf } from '@/core/stone/outlineOf';
-import { expectOk } from '@/core/result';
-import { techniqueOf } from '@/core/techniques/registry';
-import { cutOf } from '@/core/technique/technique';
+import { boundMeasures } from '../pattern/composition';
+import { resolve } from '../pattern/resolve';
+import { whyNot } from '../pattern/whyNot';
+import { perimeterOf } from '../outline/outline';
+import { outlineOf } from '../stone/outlineOf';
+import { expectOk } from '../result';
+import { techniqueOf } from '../techniques/registry';
+import { cutOf } from '../technique/technique';
 import { composedOf } from './composedOf';
 import { HOUSE_PATTERNS } from './housePatterns';
 

@@ -1,6 +1,6 @@
 import { formatLength, um } from '@/core/units/length';
-import type { MakePieceInput } from '../making/makePiece.input';
-import type { MakingProposal } from '../making/proposeMaking';
+import type { MakePieceInput } from '@/studio/making/makePiece.input';
+import type { MakingProposal } from '@/studio/making/proposeMaking';
 import type { Chance } from './random';
 
 const REASONS = [

@@ -1,4 +1,4 @@
-import type { Texts } from '@/core/parameter/readTexts';
+import type { Texts } from '../parameter/readTexts';
 import type { HousePattern } from './composedOf';
 
 /** What a technique of a pattern leaves. */

@@ -3,8 +3,8 @@ import { gaugeSize } from '@/core/wire/gauge';
 import { lengthOfMass } from '@/core/wire/mass';
 import { um } from '@/core/units/length';
 import { grams } from '@/core/units/mass';
-import type { ReceiveWireInput } from '../wire/receiveWire.input';
-import { specSoFar } from '../wire/specOf';
+import type { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
+import { specSoFar } from '@/studio/wire/specOf';
 import type { Chance } from './random';
 import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, type DemoWire } from './wires';
 

@@ -1,5 +1,5 @@
 import { Post } from '@/data/models/studio';
-import { look, type StudioSession } from '../kernel/useCase';
+import { look, type StudioSession } from '@/studio/kernel/useCase';
 
 /** Whether something was posted under a key. */
 export const isPosted = (session: StudioSession, postKey: string): Promise<boolean> =>

@@ -1,5 +1,5 @@
-import { receiveDelivery } from '../deliveries/receiveDelivery';
-import type { StudioSession } from '../kernel/useCase';
+import { receiveDelivery } from '@/studio/deliveries/receiveDelivery';
+import type { StudioSession } from '@/studio/kernel/useCase';
 import { DEMO_SUPPLIERS } from './wires';
 import { keyOf } from './keyOf';
 import { taken } from './taken';

@@ -1,7 +1,7 @@
-import { composePattern } from '../patterns/composePattern';
-import type { HousePattern } from '../patterns/composedOf';
-import type { StudioSession } from '../kernel/useCase';
-import { listSpecs } from '../catalogue/wireSpecs';
+import { composePattern } from '@/studio/patterns/composePattern';
+import type { HousePattern } from '@/core/house/composedOf';
+import type { StudioSession } from '@/studio/kernel/useCase';
+import { listSpecs } from '@/studio/catalogue/wireSpecs';
 import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';

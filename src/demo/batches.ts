@@ -1,13 +1,13 @@
 import { addDays, formatISO } from 'date-fns';
 import { tag } from '@/core/tag';
-import { showCuttingTable } from '../cuttingTable/cuttingTable';
-import { cutWire } from '../cuttingTable/cutWire';
-import { logMiscut } from '../cuttingTable/logMiscut';
-import { beginPlanning, workOutCutting } from '../cuttingPlan/planCutting';
-import { planBatch } from '../batches/planBatch';
-import type { BatchLineInput } from '../batches/planBatch.input';
-import type { StudioSession } from '../kernel/useCase';
-import { patternChoices } from '../patterns/patterns';
+import { showCuttingTable } from '@/studio/cuttingTable/cuttingTable';
+import { cutWire } from '@/studio/cuttingTable/cutWire';
+import { logMiscut } from '@/studio/cuttingTable/logMiscut';
+import { beginPlanning, workOutCutting } from '@/studio/cuttingPlan/planCutting';
+import { planBatch } from '@/studio/batches/planBatch';
+import type { BatchLineInput } from '@/studio/batches/planBatch.input';
+import type { StudioSession } from '@/studio/kernel/useCase';
+import { patternChoices } from '@/studio/patterns/patterns';
 import { keyOf } from './keyOf';
 import { taken } from './taken';
 

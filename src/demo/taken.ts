@@ -1,5 +1,5 @@
 import { expectOk } from '@/core/result';
-import type { Outcome } from '../kernel/outcome';
+import type { Outcome } from '@/studio/kernel/outcome';
 
 /** The value of an outcome; thrown on a refusal: the demo data are ours, so it is a mistake of ours. */
 export const taken = <T>(outcome: Outcome<T>): T =>

@@ -1,5 +1,5 @@
 import type { Specs } from '@/core/pattern/composition';
-import { composedOf, type HousePattern } from '../patterns/composedOf';
+import { composedOf, type HousePattern } from '@/core/house/composedOf';
 
 /** A pattern as the composer’s form would post it, cut from the wires of the demo studio. */
 export const composeInput = (pattern: HousePattern, specs: Specs) => ({

@@ -1,12 +1,12 @@
-import { withTechnique } from '@/core/pattern/addTechnique';
-import { withUse } from '@/core/pattern/changes';
-import { swapThroughout } from '@/core/pattern/swapWires';
-import { EMPTY_COMPOSITION, type Composition, type Specs } from '@/core/pattern/composition';
-import type { ChosenPorts } from '@/core/technique/refs';
-import type { PatternKind } from '@/core/pattern/pattern';
-import { techniqueOf } from '@/core/techniques/registry';
-import type { Texts } from '@/core/parameter/readTexts';
-import type { MetalId, Temper } from '@/core/wire/metal';
+import { withTechnique } from '../pattern/addTechnique';
+import { withUse } from '../pattern/changes';
+import { swapThroughout } from '../pattern/swapWires';
+import { EMPTY_COMPOSITION, type Composition, type Specs } from '../pattern/composition';
+import type { ChosenPorts } from '../technique/refs';
+import type { PatternKind } from '../pattern/pattern';
+import { techniqueOf } from '../techniques/registry';
+import type { Texts } from '../parameter/readTexts';
+import type { MetalId, Temper } from '../wire/metal';
 
 /** A technique of a pattern, what is typed over in it, and what it goes on from; the first is called a, the second b, and so on. */
 type HouseUse = readonly [technique: string, texts?: Texts, takes?: ChosenPorts];
