@@ -46,12 +46,12 @@ export async function planCutting(
   number: number,
 ): Promise<Outcome<null>> {
   const begun = await beginPlanning(session, postKey, number);
-  if (begun.ok) planAside(session, number, postKey);
+  if (begun.ok) planInBackground(session, number, postKey);
   return begun;
 }
 
 /** Works out, beside everything else, the cuts of a batch whose planning has begun under a key. */
-export function planAside(session: StudioSession, number: number, key: string): void {
+export function planInBackground(session: StudioSession, number: number, key: string): void {
   workOutCutting(session, number, key).catch(async (fault: unknown) => {
     const isRefused = fault instanceof Refused;
     if (!isRefused) log.error({ err: fault, batch: number }, 'planning the cuts broke');

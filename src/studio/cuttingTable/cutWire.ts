@@ -120,7 +120,7 @@ async function cutThese(
   const others = await reservedOf(tx, [...held.keys()], batch.id);
   const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(...held.values());
   const anew = new Set<string>();
-  const asides = new Map<string, number>();
+  const reserved = new Map<string, number>();
   const tray: { readonly wire: WireCut; readonly sourceId: string; readonly id: string }[] = [];
 
   for (const wire of wires) {
@@ -140,14 +140,14 @@ async function cutThese(
     const minimum = usefulMinimumFor(spec, minimumsOf(settings));
     const after = afterCut(plan, cut, um(free - length), minimum);
     plans.set(specId, after.plan);
-    asides.set(stock.id, after.stock ? takenOf(after.stock) : 0);
+    reserved.set(stock.id, after.stock ? takenOf(after.stock) : 0);
     if (!after.fits) anew.add(specId);
     else if (!after.stock && forOthers === 0 && isScrap(um(free - length), minimum)) {
       await throwAway(posting, { id: stock.id, spec }, 'scrapped', free - length, TOO_SHORT);
     }
   }
 
-  for (const [id, quantity] of asides) await reserveExactly(tx, batch.id, { id, quantity });
+  for (const [id, quantity] of reserved) await reserveExactly(tx, batch.id, { id, quantity });
   await posting.commit();
   await reserve(
     tx,

@@ -1,6 +1,6 @@
 import type { Outcome } from '../kernel/outcome';
 import type { StudioSession } from '../kernel/useCase';
-import { planAside } from '../cuttingPlan/planCutting';
+import { planInBackground } from '../cuttingPlan/planCutting';
 
 /** Something that is done at the cutting table for a batch of a number. */
 type Done<Told extends readonly unknown[], T> = (
@@ -17,6 +17,6 @@ export const thenPlanned =
   ): Done<Told, T> =>
   async (session, postKey, number, ...told) => {
     const outcome = await done(session, postKey, number, ...told);
-    if (outcome.ok && outcome.value.replanned) planAside(session, number, postKey);
+    if (outcome.ok && outcome.value.replanned) planInBackground(session, number, postKey);
     return outcome;
   };

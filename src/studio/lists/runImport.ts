@@ -89,7 +89,7 @@ async function open(
   const suppliers = remembered((name: string) => ensureSupplier(tx, name));
   const articles = new Map<string, { articleId: string; sortKey: string }>();
   const today = todayOf(tx.session);
-  const aside: { readonly id: string; readonly note: string }[] = [];
+  const reserved: { readonly id: string; readonly note: string }[] = [];
   const lots: NewIn<typeof Lot>[] = [];
   for (const [index, { row }] of rows.entries()) {
     const { articleKey, purchase, spoolType = '', emptyMass = null } = row;
@@ -132,12 +132,12 @@ async function open(
       row.cost,
       { lotId, reason: 'brought in from a file' },
     );
-    if (row.setAside) aside.push({ id: stockId, note: row.setAside });
+    if (row.setAside) reserved.push({ id: stockId, note: row.setAside });
     if (index % CHUNK === CHUNK - 1) await onChunk(index + 1);
   }
   await tx.add(Lot, lots);
   await posting.commit();
-  await reserveByHand(tx, aside);
+  await reserveByHand(tx, reserved);
 }
 
 /** Asks once for each name. */

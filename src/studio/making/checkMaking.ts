@@ -116,13 +116,13 @@ export async function refuseSetAside(
   { lengthSystem }: Settings,
   batchId: string | null,
 ): Promise<void> {
-  const aside = await reservedOf(tx, [...stock.keys()], batchId);
-  const left = new Map([...stock].map(([id, { length }]) => [id, length - (aside.get(id) ?? 0)]));
+  const reserved = await reservedOf(tx, [...stock.keys()], batchId);
+  const left = new Map([...stock].map(([id, { length }]) => [id, length - (reserved.get(id) ?? 0)]));
   cuts.forEach(({ from, cut }, index) => {
     const rest = (left.get(from) ?? 0) - cut;
     left.set(from, rest);
-    if (rest >= 0 || !aside.has(from)) return;
-    const kept = formatLength(um(aside.get(from) ?? 0), lengthSystem);
+    if (rest >= 0 || !reserved.has(from)) return;
+    const kept = formatLength(um(reserved.get(from) ?? 0), lengthSystem);
     throw invalid(
       `cuts.${index}.from`,
       `${kept} of ${tag('wire', stock.get(from)?.number ?? 0)} are set aside for a batch; choose another, or cancel the batch.`,

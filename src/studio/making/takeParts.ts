@@ -98,6 +98,8 @@ async function freeOf(
   held: ReadonlyMap<string, HeldStock>,
   batchId: string | null,
 ): Promise<Map<string, number>> {
-  const aside = await reservedOf(tx, [...held.keys()], batchId);
-  return new Map([...held].map(([id, { quantity }]) => [id, Math.max(0, quantity - (aside.get(id) ?? 0))]));
+  const reserved = await reservedOf(tx, [...held.keys()], batchId);
+  return new Map(
+    [...held].map(([id, { quantity }]) => [id, Math.max(0, quantity - (reserved.get(id) ?? 0))]),
+  );
 }

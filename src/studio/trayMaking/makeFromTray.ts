@@ -86,8 +86,9 @@ export async function bearWaste(tx: Tx, { batchId, line, piece }: Tray): Promise
 export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<CostUnits> {
   const { batchId, stoneId, number } = tray;
   if (stoneId === null) return cost(0);
-  const aside = await tx.one(Reservation, ['quantity'], { where: { batchId, stockPieceId: stoneId } });
-  if (!aside) throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
+  const reserved = await tx.one(Reservation, ['quantity'], { where: { batchId, stockPieceId: stoneId } });
+  if (!reserved)
+    throw refused('The stone of this piece is not set aside for it any more. Nothing was posted.');
   posting.hold(...(await lockStock(tx, [stoneId])).values());
   const paid = posting.take(stoneId, 'used', 1, { reason: `for ${tag('batch', number)}` });
   await takeReserved(tx, batchId, stoneId, 1);

@@ -16,11 +16,11 @@ export async function SetAsideFact({
   of: string;
   measure: Measure;
 }) {
-  const asides = await reservationsOf(session, of);
-  if (asides.length === 0) return null;
+  const reserved = await reservationsOf(session, of);
+  if (reserved.length === 0) return null;
   return (
     <Fact name="Set aside">
-      {asides.map(({ number, name, quantity }) => (
+      {reserved.map(({ number, name, quantity }) => (
         <span key={number} className="block min-h-7">
           <Amount {...measure} of={quantity} /> for{' '}
           <Link className="link" href={pathOf('batch', number)}>
