@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ValidateNested } from 'class-validator';
+import { IsObject, IsOptional, ValidateNested } from 'class-validator';
 import { Refused } from './outcome';
 import { ok, refuse } from '@/core/result';
 import type { Micrograms } from '@/core/units/mass';
@@ -119,6 +119,23 @@ it('reads every text once', async () => {
   }
   expect(await readInput(Counted, { text: 'four' })).toEqual({ text: 4 });
   expect(readings).toBe(1);
+});
+
+it('what may be left out is left out when it is sent as nothing', async () => {
+  class Optional {
+    @IsOptional() @ReadsWhole(1, 9) count?: Typed<number>;
+  }
+  for (const plain of [{}, { count: null }, { count: undefined }])
+    expect(await readInput(Optional, plain)).toEqual({});
+  await expect(readInput(Everything, { ...GOOD, name: null })).rejects.toThrow(/as text/);
+});
+
+it('what is no input class is handed on as it was sent', async () => {
+  class Loose {
+    @IsObject() measures!: object;
+  }
+  const measures = { size: null, inner: [{ from: null }, 3] };
+  expect(await readInput(Loose, { measures })).toEqual({ measures });
 });
 
 it('takes nothing from a secret', async () => {

@@ -63,18 +63,25 @@ const refusal = (fields: Readonly<Record<string, string>>): Refused | undefined 
   return new Refused({ kind: 'invalid', message, fields });
 };
 
-/** What was read of every field, when the input was validated; what has no reader stays as it was sent. */
-export const valuesIn = <T extends object>(input: T): ValuesOf<T> =>
+/** What was read of every field, when the input was validated; what has no reader stays as it was sent. Nothing is as good as left out. */
+const valuesIn = <T extends object>(input: T): ValuesOf<T> =>
   Object.fromEntries(
-    Object.entries(input).map(([name, sent]: [string, unknown]) => {
+    Object.entries(input).flatMap(([name, sent]: [string, unknown]) => {
+      if (sent === null || sent === undefined) return [];
       const read = takeRead(input, name);
-      return [name, read ? read.value : valueIn(sent)];
+      return [[name, read ? read.value : valueIn(sent)]];
     }),
   ) as ValuesOf<T>;
 
+/** Whether something is no input class: what stands in it is for others to read. */
+function isPlain(sent: object): boolean {
+  const made: unknown = Object.getPrototypeOf(sent);
+  return made === null || Object.getPrototypeOf(made) === null;
+}
+
 function valueIn(sent: unknown): unknown {
   if (Array.isArray(sent)) return sent.map(valueIn);
-  return typeof sent === 'object' && sent !== null ? valuesIn(sent) : sent;
+  return typeof sent === 'object' && sent !== null && !isPlain(sent) ? valuesIn(sent) : sent;
 }
 
 /**
