@@ -1,37 +1,26 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { allOf } from '@/core/drawing/look';
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { counted } from '@/core/units/counted';
-import type { LineDrawing } from '@/core/drawing/lineDrawing';
-import type { View } from '@/core/drawing/view';
-import { isActed } from '@/core/technique/act';
-import { judgePlan, type KnownWire } from '@/core/plan/judgePlan';
+import { judgePlan } from '@/core/plan/judgePlan';
 import { initialValues } from '@/core/parameter/parameter';
 import type { StoneSize } from '@/core/stone/stoneSize';
 import type { WireSize } from '@/core/wire/wireSize';
 import { FINDING_GROUPS } from '@/core/plan/findingGroups';
 import { ringParameter } from '@/core/plan/reach';
 import { readTexts, textsOf, type Texts } from '@/core/parameter/readTexts';
-import type { Values, Wrong } from '@/core/parameter/readValues';
+import type { Wrong } from '@/core/parameter/readValues';
 import { fetchTechnique } from '@/core/techniques/fetchTechnique';
-import {
-  minutesOfPlan,
-  type AnyTechnique,
-  type OfferedTechnique,
-  type Plan,
-} from '@/core/technique/technique';
-import { cutLengthOf, labelOf, massOfPlan, plainSpec } from '@/core/plan/totals';
+import { type AnyTechnique, type OfferedTechnique } from '@/core/technique/technique';
+import { cutLengthOf, labelOf } from '@/core/plan/totals';
 import { listed } from '@/core/units/listed';
 import { formatToCut, mm, type LengthSystem } from '@/core/units/length';
 import { formatGauge } from '@/core/wire/gauge';
 import { METALS, type MetalId } from '@/core/wire/metal';
-import { CutStrips } from '@/ui/craft/CutStrips';
 import { Judgements } from '@/ui/craft/Judgements';
 import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
-import { PlanViews } from '@/ui/craft/PlanViews';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
 import { useLengths } from '@/ui/lengths';
 import { useIsListening } from '@/ui/useIsListening';
@@ -43,15 +32,11 @@ import { TechniquePicker } from './TechniquePicker';
 import { knownWires, WireStock } from './WireStock';
 import { Said } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
-import { Tick } from '@/ui/form/Tick';
 import { WhenSeen } from '@/ui/WhenSeen';
+import { OrderOfWork, Shown, type Answer } from './ShownAnswer';
 
 /** What it costs stands below: it comes when it is seen. */
 const Priced = dynamic(() => import('./Priced').then((loaded) => loaded.Priced), { ssr: false });
-/** What is pulled at comes after what is seen. */
-const ShapeAnswer = dynamic(() => import('./ShapeAnswer').then((loaded) => loaded.ShapeAnswer), {
-  ssr: false,
-});
 const StoneHanging = dynamic(() => import('@/ui/craft/StoneHanging').then((loaded) => loaded.StoneHanging), {
   ssr: false,
 });
@@ -62,13 +47,6 @@ const IntoTheDrawer = dynamic(() => import('./IntoTheDrawer').then((loaded) => l
 /** What is asked backwards comes when its fold is opened. */
 const WireReach = dynamic(() => import('./WireReach').then((loaded) => loaded.WireReach), { ssr: false });
 const RingReach = dynamic(() => import('./RingReach').then((loaded) => loaded.RingReach), { ssr: false });
-
-/** What a technique comes to for what was typed last that could be read. */
-interface Answer {
-  readonly technique: AnyTechnique;
-  readonly values: Values;
-  readonly plan: Plan;
-}
 
 /** The texts of a technique, with what an address told of them. */
 const startTexts = (technique: AnyTechnique, system: LengthSystem, told: Texts = {}): Texts => ({
@@ -304,117 +282,3 @@ function headline({ plan, values }: Answer, system: LengthSystem): string {
   const all = more > 0 ? [...cuts.slice(0, MOST_SAID), counted(more, 'more cut')] : cuts;
   return listed(all);
 }
-
-const Shown = memo(function Shown({
-  answer: { technique, values, plan },
-  texts,
-  metal,
-  known,
-  isShaping,
-  setShaping,
-  onShape,
-}: {
-  answer: Answer;
-  texts: Texts;
-  metal: MetalId;
-  known: Readonly<Record<string, KnownWire>>;
-  /** Whether its measures are handles on the picture. */
-  isShaping: boolean;
-  setShaping: (isShaping: boolean) => void;
-  onShape: (texts: Texts) => void;
-}) {
-  const looks = useMemo(() => allOf(metal), [metal]);
-  const canBeShaped = isActed(technique);
-  const over = useCallback(
-    (view: View, box: LineDrawing['box']) =>
-      canBeShaped &&
-      isShaping && (
-        <ShapeAnswer
-          technique={technique}
-          values={values}
-          texts={texts}
-          looks={looks}
-          view={view}
-          box={box}
-          onShape={onShape}
-        />
-      ),
-    [technique, canBeShaped, isShaping, values, texts, looks, onShape],
-  );
-  const grams = massOfPlan(plan, values, () => metal);
-  return (
-    <>
-      <section className="leaf p-4" aria-label="Drawn to scale">
-        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-          <h2>{technique.title}</h2>
-          <p className="muted text-sm">
-            {Math.round(minutesOfPlan(plan))} min ·{' '}
-            <Said>{`${grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g`}</Said> of wire stay in the piece
-          </p>
-        </div>
-        <PlanViews
-          plan={plan}
-          looks={looks}
-          label={`${technique.title}, drawn to scale`}
-          className="mt-2 h-[40vh] w-full lg:h-[50vh]"
-          over={over}
-          beside={
-            canBeShaped && (
-              <Tick checked={isShaping} onChange={setShaping} className="no-print mt-1">
-                shape by hand
-              </Tick>
-            )
-          }
-          isRing={technique.group === 'rings'}
-        />
-        <ul className="mt-2 list-inside list-disc text-sm">
-          {plan.notes.map((note) => (
-            <li key={note}>
-              <Said>{note}</Said>
-            </li>
-          ))}
-          {plan.parts.map(({ name, count }) => (
-            <li key={name}>
-              {count} × <Said>{name}</Said>
-            </li>
-          ))}
-        </ul>
-      </section>
-      <section className="leaf p-4" aria-label="Cuts">
-        <CutStrips
-          strips={plan.cuts.map((cut) => ({
-            key: cut.name,
-            title: cut.name,
-            cut,
-            spec: { ...plainSpec(values[cut.wire] as WireSize, metal), ...known[cut.wire] },
-          }))}
-        />
-      </section>
-    </>
-  );
-});
-
-const OrderOfWork = memo(function OrderOfWork({ plan }: Pick<Answer, 'plan'>) {
-  return (
-    <section className="leaf p-4">
-      <h2>Order of work</h2>
-      <ol className="mt-2 list-inside list-decimal">
-        {plan.steps.map(({ id, name, minutes }) => (
-          <li key={id}>
-            <Said>{name}</Said>{' '}
-            <span className="muted text-sm">
-              <Said>{`${Number(minutes.toFixed(1))} min`}</Said>
-            </span>
-            {plan.order
-              .filter(({ first }) => first === id)
-              .map(({ then, why }) => (
-                <span key={then} className="muted block pl-6 text-sm">
-                  <Said>{`before “${plan.steps.find((step) => step.id === then)?.name ?? ''}”: ${why}`}</Said>
-                </span>
-              ))}
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-});
