@@ -61,7 +61,7 @@ export const linesOfBatchesInBriefSql = statement({
       WHERE studio_id = $studio AND batch_id = ANY ($batchIds) ORDER BY batch_id, line`,
 });
 
-/** Takes a batch up again that was cancelled: its stones are set aside for it again, and the wires that were cut for it as far as they are there still. Its cuts have to be planned again. */
+/** The stones of a batch whose pieces are not made yet, locked, with whether each is free for it. */
 export const stonesOfBatchSql = statement({
   takes: { batchId: uuid() },
   gives: { id: uuid(), number: int(), isFree: bool() },
@@ -138,7 +138,7 @@ export const addActsSql = statement({
               planned bigint, "sourceId" uuid, "cutId" uuid, length bigint, reason text)`,
 });
 
-/** Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut. */
+/** Forgets the cuts of a batch whose wire is not whole and free any more: they count as not cut. */
 export const forgetLostCutsSql = statement({
   takes: { batchId: uuid() },
   gives: { act: int() },
@@ -150,7 +150,7 @@ export const forgetLostCutsSql = statement({
      RETURNING act`,
 });
 
-/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+/** Where in a batch a finished piece was made, locked. */
 export const placeOfMadePieceSql = statement({
   takes: { pieceId: uuid() },
   gives: { batchId: uuid(), state: text<BatchState>(), line: int(), piece: int() },
@@ -159,7 +159,7 @@ export const placeOfMadePieceSql = statement({
       WHERE m.studio_id = $studio AND m.piece_id = $pieceId FOR UPDATE`,
 });
 
-/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+/** The wires of which a piece of a batch lies cut in the tray. */
 export const specsPlannedAgainSql = statement({
   takes: { batchId: uuid(), line: int(), piece: int() },
   gives: { specId: uuid() },
@@ -169,7 +169,7 @@ export const specsPlannedAgainSql = statement({
       WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece AND c.kind = 'cut'`,
 });
 
-/** No wire is cut twice: who comes second is told who was first. */
+/** Who cut a wire of a batch already, when, and the number of the length that came of it. */
 export const cutBeforeSql = statement({
   takes: { batchId: uuid(), line: int(), piece: int(), cutIndex: int(), copy: int() },
   gives: { who: text(), at: instant(), number: int() },
@@ -182,21 +182,21 @@ export const cutBeforeSql = statement({
 const MARK = `b.state || ' ' || ${PLANNING} || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
   WHERE c.studio_id = b.studio_id AND c.batch_id = b.batch_id ORDER BY act DESC LIMIT 1), '')`;
 
-/** Whether there is something new at the cutting table: compare it with the mark that was seen; null when there is no such batch. */
+/** A mark that changes with whatever is done at the cutting table of a batch, by its number. */
 export const markOfNumberSql = statement({
   takes: { number: int() },
   gives: { mark: text() },
   text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.number = $number`,
 });
 
-/** The cutting table of a batch, where it was left: the next wire, and everything after it. */
+/** The same, by its id. */
 export const markOfBatchSql = statement({
   takes: { batchId: uuid() },
   gives: { mark: text() },
   text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.batch_id = $batchId`,
 });
 
-/** The cutting table of a batch, where it was left: the next wire, and everything after it. */
+/** What was done last at the cutting table of a batch, the latest first. */
 export const actsAtTableSql = statement({
   takes: { batchId: uuid(), most: big() },
   gives: {
@@ -218,7 +218,7 @@ export const actsAtTableSql = statement({
         WHERE c.studio_id = $studio AND c.batch_id = $batchId ORDER BY c.act DESC LIMIT $most`,
 });
 
-/** A wire that a piece was made of cannot be put back. */
+/** The finished piece that one of a batch became. */
 export const pieceMadeOfSql = statement({
   takes: { batchId: uuid(), line: int(), piece: int() },
   gives: { number: int() },
@@ -226,7 +226,7 @@ export const pieceMadeOfSql = statement({
         WHERE b.studio_id = $studio AND b.batch_id = $batchId AND b.line = $line AND b.piece = $piece`,
 });
 
-/** Takes the first piece of a line of a batch whose wires are all cut to the bench, out of its tray; null when there is none. */
+/** The wires that lie in the tray for one piece of a batch. */
 export const wiresInTraySql = statement({
   takes: { batchId: uuid(), line: int(), piece: int() },
   gives: {
@@ -243,7 +243,7 @@ export const wiresInTraySql = statement({
         WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece ORDER BY c.cut_index, c.copy`,
 });
 
-/** What of the open batches lies cut in the tray and can be made, by the day it is due. */
+/** Open batches of which wires are cut, by the day they are due. */
 export const batchesBegunSql = statement({
   takes: {},
   gives: { id: uuid(), number: int(), name: text() },
@@ -252,7 +252,7 @@ export const batchesBegunSql = statement({
         ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
 });
 
-/** Reads what has a picture, by its number; of a batch, one of its lines. */
+/** What a line of a batch makes. */
 export const bodyOfLineSql = statement({
   takes: { number: int(), line: int() },
   gives: { body: json<PatternBody>() },
@@ -273,7 +273,10 @@ export const workOfBatchesSql = statement({
        FROM batch_lines WHERE studio_id = $studio AND batch_id = ANY ($batchIds) ORDER BY batch_id, line`,
 });
 
-/** Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece. */
+/**
+ * For each wire of a piece of a batch: its length, and what was scrapped and spoiled of its spec at the cutting table and is borne by no piece yet, with the
+ * length of the wires that have to bear it.
+ */
 export const wastesOfPieceSql = statement({
   takes: { batchId: uuid(), line: int(), piece: int() },
   gives: {
@@ -299,7 +302,7 @@ export const wastesOfPieceSql = statement({
       WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece ORDER BY c.act`,
 });
 
-/** Shares out what was scrapped and spoiled at the cutting table, by the length of each wire, among the wires of the same spec that are cut but not made yet: so the pieces of a batch bear it all, and none of it twice. It is kept with the wires of the piece. */
+/** Keeps what of the waste each cut bears. */
 export const bearWasteSql = statement({
   takes: { acts: many(int()), scraps: many(big()), spoilages: many(big()), batchId: uuid() },
   gives: {},

@@ -81,7 +81,7 @@ export const countsInBriefSql = statement({
         WHERE c.studio_id = $studio GROUP BY c.studio_id, c.count_id, c.number, u.name ORDER BY c.number DESC LIMIT 60`,
 });
 
-/** Posts every difference of a count together: what is missing takes its share of the cost with it, what was found adds none. */
+/** Keeps what the books said of the lines of a count when it was posted. */
 export const setExpectedSql = statement({
   takes: { ids: many(uuid()), quantities: many(big()), countId: uuid() },
   gives: {},

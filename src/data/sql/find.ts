@@ -3,7 +3,7 @@ import type { Tagged } from '@/core/tag';
 import { big, bool, int, many, maybe, text } from '../columns';
 import { statement } from './statement';
 
-/** Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of their name; sizes of wire in whatever way they are written. */
+/** Stock by the number on its tag or by words of its name, what has that number first. */
 export const findStockSql = statement({
   takes: { kind: text(), number: int(), words: many(text()), wireWords: many(text()), most: big() },
   gives: { kind: text<Ware>(), number: int(), name: text() },
@@ -13,7 +13,7 @@ export const findStockSql = statement({
         ORDER BY (p.ware = $kind AND p.number = $number) DESC, p.ware DESC, p.sort_key, p.is_off_cut, p.number LIMIT $most`,
 });
 
-/** Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of their name; sizes of wire in whatever way they are written. */
+/** Kinds of stock by words of their name, with how many pieces of each there are. */
 export const findKindsSql = statement({
   takes: { words: many(text()), wireWords: many(text()), most: big() },
   gives: {

@@ -6,7 +6,7 @@ import type { SupplyUnit } from '@/core/stock/amount';
 import { big, bool, date, float, instant, int, json, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 
-/** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
+/** Beads, stones and findings that went back into the drawers when the making of a piece was taken back. */
 export const partsGivenBackSql = statement({
   takes: { pieceId: uuid() },
   gives: { id: uuid(), quantity: big() },
@@ -54,7 +54,7 @@ export const monthsToCloseSql = statement({
        date_trunc('month', $at::timestamptz - $graceDays * INTERVAL '1 day') - INTERVAL '1 month', INTERVAL '1 month') AS month`,
 });
 
-/** One posting to the ledger: collects what happens to stock pieces, then writes the movements, the balances and the new stock pieces together. It is the only writer of movements and balances, so every balance follows from its movements. */
+/** Writes what stock pieces hold and carry after a posting. */
 export const setBalancesSql = statement({
   takes: {
     ids: many(uuid()),
@@ -93,7 +93,10 @@ export const movementsOfPostSql = statement({
        FROM movements m WHERE m.studio_id = $studio AND m.post_key = $postKey ORDER BY m.movement_id`,
 });
 
-/** What the posting took may always be put back; what it brought must still be there whole. Movements that were taken back themselves do not count, nor what fell into the same jar later. */
+/**
+ * What moved since a posting of the stock that it brought, so that it cannot be taken back: movements that were taken back do not count, nor what fell into the
+ * same jar later.
+ */
 export const movedSinceSql = statement({
   takes: { last: big(), gained: many(uuid()), lost: many(uuid()) },
   gives: {
@@ -122,7 +125,7 @@ export const valueNowSql = statement({
        FROM stock_pieces WHERE studio_id = $studio AND quantity > 0 GROUP BY ware`,
 });
 
-/** The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read between two days that the planner knows. */
+/** The last month that was closed before a day, and the day after its end. */
 export const lastClosingSql = statement({
   takes: { day: date() },
   gives: { month: maybe(text()), until: maybe(text()) },
@@ -130,7 +133,7 @@ export const lastClosingSql = statement({
       WHERE studio_id = $studio AND month + INTERVAL '1 month' <= $day::date + 1`,
 });
 
-/** The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read between two days that the planner knows. */
+/** What the stock carried at the end of a day, by ware: a closing, and the movements since it. */
 export const valueOnDaySql = statement({
   takes: { month: maybe(date()), until: text(), day: date() },
   gives: { ware: text<Ware>(), cost: big(), articles: int() },
@@ -144,7 +147,7 @@ export const valueOnDaySql = statement({
        FROM sums s JOIN articles a ON a.studio_id = $studio AND a.article_id = s.article_id GROUP BY a.ware`,
 });
 
-/** The ledger goes out only: what has happened cannot be brought in. */
+/** Movements in their order after one of them, as they go out as a list. */
 export const ledgerAfterSql = statement({
   takes: { after: big(), most: big() },
   gives: {

@@ -10,7 +10,7 @@ import { type Micrometres } from '@/core/units/length';
 const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM stock_pieces p
    WHERE p.studio_id = $studio AND p.article_id = a.article_id AND p.quantity > 0), 0)::bigint`;
 
-/** What the parts of patterns are in the drawers: as it was said once, else what is called the same, else everything that fits what the name asks for ({ */
+/** What the parts of patterns are in the drawers: as it was said once, or what is called the same. */
 export const partsByNameSql = statement({
   takes: { batchId: maybe(uuid()), keys: many(text()) },
   gives: {

@@ -33,7 +33,7 @@ export const newestPatternsSql = statement({
       WHERE p.studio_id = $studio AND p.number = ANY ($numbers)`,
 });
 
-/** What is read before anything is worked out: no transaction stays open meanwhile. */
+/** Patterns that are composed of techniques, the latest first, below a number. */
 export const composedPatternsSql = statement({
   takes: { under: maybe(int()), most: big() },
   gives: { number: int(), name: text(), kind: text<PatternKind>(), body: json<PatternBody>() },

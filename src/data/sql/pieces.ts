@@ -5,7 +5,7 @@ import { SPEC_COLUMNS, SPEC_GIVES } from './fragments';
 import { big, int, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 
-/** Opens a finished piece by its number; null when there is none. */
+/** Who made a finished piece, of which pattern, in which batch, and the findings that it became. */
 export const namesOfPieceSql = statement({
   takes: { pieceId: uuid(), drawerStockId: maybe(uuid()), patternId: uuid(), userId: uuid() },
   gives: { patternNumber: int(), madeBy: text(), batchNumber: maybe(int()), findings: maybe(int()) },
@@ -16,7 +16,7 @@ export const namesOfPieceSql = statement({
          FROM patterns p, users u WHERE p.studio_id = $studio AND p.pattern_id = $patternId AND u.studio_id = $studio AND u.user_id = $userId`,
 });
 
-/** Opens a finished piece by its number; null when there is none. */
+/** The movements of wire that a finished piece was made with. */
 export const wiresOfPieceSql = statement({
   takes: { pieceId: uuid() },
   gives: {

@@ -42,7 +42,7 @@ export const pricesOfArticlesSql = statement({
       WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
 });
 
-/** Opens how an article is priced; null when there is none. */
+/** What was paid and typed for an article, the oldest first; gifts are left out. */
 export const pricesOverTimeSql = statement({
   takes: { articleId: uuid() },
   gives: { day: text(), source: text<'paid' | 'typed'>(), price: big<MinorUnits>(), quantity: big() },

@@ -7,7 +7,7 @@ import { big, bool, float, instant, int, json, many, maybe, text, uuid } from '.
 import { statement } from './statement';
 import { type ShadeGroup } from '@/core/bead/symmetricalSet';
 
-/** What to buy of everything that is short, by article. */
+/** How much of articles is sold at a time, and was bought last. */
 export const soldByOfSql = statement({
   takes: { articleIds: many(uuid()) },
   gives: { id: uuid(), soldBy: big(), lastBought: big() },
@@ -50,7 +50,7 @@ export const deliveryOfNumberSql = statement({
       WHERE d.studio_id = $studio AND d.number = $number`,
 });
 
-/** A delivery with all of its lines; null when there is none of this number. */
+/** The lines of a delivery, each with its share of the postage and the tax. */
 export const linesOfDeliverySql = statement({
   takes: { deliveryId: uuid() },
   gives: {

@@ -4,7 +4,7 @@ import { RESERVED_FOR_OTHERS, IN_TRAY } from './fragments';
 import { big, bool, int, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 
-/** A batch as it stands against what is free now; null when there is none of that number. */
+/** What is set aside for a batch in the drawers, and where it lies. */
 export const pickedForBatchSql = statement({
   takes: { batchId: uuid() },
   gives: {
@@ -21,7 +21,7 @@ export const pickedForBatchSql = statement({
           WHERE s.studio_id = $studio AND s.batch_id = $batchId AND s.purpose = 'picked' ORDER BY p.ware, p.sort_key, p.number`,
 });
 
-/** Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut. */
+/** Sets the wires that are cut for a batch and not made yet aside for it. */
 export const reserveCutWiresSql = statement({
   takes: { batchId: uuid() },
   gives: {},

@@ -17,7 +17,7 @@ export const pricesOfStonesSql = statement({
       WHERE p.studio_id = $studio AND p.ware = 'stone' AND p.number = ANY ($numbers)`,
 });
 
-/** What the open batches together still want of each article, against all that there is: what is set aside lies aside for them. */
+/** Lengths of some wires that lie in no tray. */
 export const wiresOutOfTraysSql = statement({
   takes: { specIds: many(uuid()) },
   gives: { id: uuid(), specId: uuid(), length: big<Micrometres>(), isOffCut: bool() },
@@ -35,7 +35,7 @@ export const quantitiesOfSql = statement({
       WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
 });
 
-/** { */
+/** The wires that the studio knows, in the order of the rack. */
 export const specsInOrderSql = statement({
   takes: {},
   gives: { ...SPEC_GIVES },
@@ -43,7 +43,7 @@ export const specsInOrderSql = statement({
       WHERE s.studio_id = $studio ORDER BY a.sort_key LIMIT 1000`,
 });
 
-/** Puts a wire that was cut back into the plan. */
+/** One length of wire, and where it lies. */
 export const wireWithPlaceSql = statement({
   takes: { stockPieceId: uuid() },
   gives: { id: uuid(), number: int(), form: text<WireForm>(), quantity: big(), place: maybe(text()) },
@@ -81,7 +81,7 @@ export const agesOfSql = statement({
   text: `SELECT stock_piece_id AS id, GREATEST(0, $today::date - created_at::date) AS days FROM stock_pieces WHERE studio_id = $studio AND stock_piece_id = ANY ($ids)`,
 });
 
-/** Takes what every finished piece uses up of each supply from its oldest pack. A pack that has run dry gives what it has: a piece is not held up for polish. */
+/** What every finished piece uses up, with the oldest pack of each that is not empty. */
 export const suppliesOfEveryPieceSql = statement({
   takes: {},
   gives: { articleId: uuid(), perPiece: big(), stockPieceId: uuid() },
@@ -117,7 +117,7 @@ export const jarsInOrderSql = statement({
   text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' ORDER BY a.sort_key`,
 });
 
-/** One jar with what fell in and what was sent off; null when there is none. */
+/** One jar by the number on its tag. */
 export const jarOfNumberSql = statement({
   takes: { number: int() },
   gives: {
@@ -130,7 +130,7 @@ export const jarOfNumberSql = statement({
   text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' AND p.number = $number`,
 });
 
-/** One jar with what fell in and what was sent off; null when there is none. */
+/** What was sent off of a jar, the latest first; what was taken back does not count. */
 export const refiningsOfSql = statement({
   takes: { stockPieceId: uuid() },
   gives: { sentOn: text(), refiner: text(), mass: big<Micrograms>(), proceeds: big<MinorUnits>() },
@@ -141,7 +141,7 @@ export const refiningsOfSql = statement({
         ORDER BY r.sent_on DESC LIMIT 100`,
 });
 
-/** The whole stockroom at a glance: what lies where, and what it carries. Scrap is left out: it is paid for. */
+/** How many pieces of each ware lie in each place, and what they carry; scrap is left out, since it is paid for with its wire. */
 export const stockByPlaceSql = statement({
   takes: {},
   gives: { name: maybe(text()), ware: text<Ware>(), pieces: int(), cost: big<CostUnits>() },
@@ -176,7 +176,7 @@ export const kindsOfWireSql = statement({
       WHERE studio_id = $studio ORDER BY width_um DESC LIMIT 500`,
 });
 
-/** Opens a stock piece by its number; null when there is none. */
+/** One length of wire by the number on its tag. */
 export const wireOfNumberSql = statement({
   takes: { number: int() },
   gives: {
