@@ -36,11 +36,11 @@ export function describeBead({ material, shape, min, max }: BeadKind): string {
   return `${material} ${shape}, ${isGraded({ min, max }) ? `${size(min)}–${size(max)} mm graded` : `${size(min)} mm`}`;
 }
 
-/** Equal for the same kind of bead only; sorts by material, shape and size. */
 /** What makes two beads the same stock: equal for the same stock only, in whatever order they are kept. */
 export const beadIdentity = ({ material, shape, min, max, hole }: BeadKind): string =>
   [material.trim().toLowerCase(), shape, min, max, hole].join('|');
 
+/** Equal for the same kind of bead only; sorts by material, shape and size. */
 export function beadKey({ material, shape, min, max, hole }: BeadKind): string {
   const five = (of: number) => String(of).padStart(5, '0');
   return [material.trim().toLowerCase(), BEAD_SHAPES.indexOf(shape), five(min), five(max), five(hole)].join(

@@ -1,4 +1,4 @@
-import type { MinorUnits, CostUnits } from '@/core/units/money';
+import type { MinorUnits } from '@/core/units/money';
 import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 import { big, instant, int, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
@@ -9,14 +9,6 @@ export const lastMetalPricesSql = statement({
   gives: { metal: text<PricedMetal>(), day: text(), perKilogram: big<MinorUnits>() },
   text: `SELECT DISTINCT ON (metal) metal, day::text, per_kilogram AS "perKilogram" FROM metal_prices
       WHERE studio_id = $studio AND day <= $at::timestamptz::date ORDER BY metal, day DESC`,
-});
-
-/** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
-export const paidPricesSql = statement({
-  takes: { articleIds: many(uuid()) },
-  gives: { id: uuid(), price: big<CostUnits>(), quantity: big() },
-  text: `SELECT article_id AS id, sum(cost_units)::bigint AS price, sum(quantity)::bigint AS quantity FROM stock_pieces
-      WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY article_id`,
 });
 
 /** What articles would cost today, each by its own rule: last paid, typed, or reckoned from the metal's price. Where the rule has nothing to go by (no price of the day yet), the last price paid stands. */

@@ -27,12 +27,12 @@ export const wiresOutOfTraysSql = statement({
       ORDER BY p.number LIMIT 20000`,
 });
 
-/** What the open batches together still want of each article, against all that there is: what is set aside lies aside for them. */
-export const quantitiesOfSql = statement({
+/** What there is of some articles, what the longest of it is, and what all of it carries; articles of which there is nothing are left out. */
+export const onHandOfSql = statement({
   takes: { articleIds: many(uuid()) },
-  gives: { articleId: uuid(), quantity: big() },
-  text: `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity FROM stock_pieces
-      WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
+  gives: { articleId: uuid(), quantity: big(), longest: big(), cost: big<CostUnits>() },
+  text: `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity, max(quantity) AS longest, sum(cost_units)::bigint AS cost
+      FROM stock_pieces WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
 });
 
 /** The wires that the studio knows, in the order of the rack. */
@@ -90,14 +90,6 @@ export const suppliesOfEveryPieceSql = statement({
          SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $studio AND article_id = y.article_id AND quantity > 0
           ORDER BY number LIMIT 1) AS p
       WHERE y.studio_id = $studio AND y.per_piece > 0 ORDER BY y.article_id`,
-});
-
-/** A pattern in its newest revision; null when there is none of that number. */
-export const wireOnHandSql = statement({
-  takes: { specIds: many(uuid()) },
-  gives: { specId: uuid(), length: big<Micrometres>(), longest: big<Micrometres>() },
-  text: `SELECT article_id AS "specId", sum(quantity)::bigint AS length, max(quantity) AS longest FROM stock_pieces
-        WHERE studio_id = $studio AND quantity > 0 AND article_id = ANY ($specIds) GROUP BY article_id`,
 });
 
 const COLUMNS = `p.stock_piece_id AS id, p.number, a.identity AS metal, p.quantity AS mass, p.cost_units AS cost`;

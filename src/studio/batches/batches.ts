@@ -76,10 +76,10 @@ export const linesInBrief = (
   batchIds: readonly string[],
 ): Promise<(BatchLine & { batchId: string })[]> => tx.rows(linesOfBatchesInBriefSql, { batchIds });
 
-/** Batches that are listed at once. */
 /** The ways of sorting them. */
 export const BATCH_SORTINGS = batchList.orders;
 
+/** Batches that are listed at once. */
 const PAGE = 60;
 
 /** A page of the batches. */

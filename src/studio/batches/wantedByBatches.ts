@@ -4,7 +4,7 @@ import { needsOf } from '@/core/batch/enough';
 import type { Wanted } from '@/core/stock/toBuy';
 import type { Tx } from '@/data/inStudio';
 import { Batch } from '@/data/models/batches';
-import { quantitiesOfSql, wiresOutOfTraysSql } from '@/data/sql/stock';
+import { onHandOfSql, wiresOutOfTraysSql } from '@/data/sql/stock';
 import { linesInBrief } from './batches';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
 import { madeCounts, NOTHING_DONE, progressOf } from './tray';
@@ -44,7 +44,7 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
     partsOfBatch(lines).map(({ name }) => name),
     null,
   );
-  const inDrawers = await tx.rows(quantitiesOfSql, { articleIds: parts.map(({ articleId }) => articleId) });
+  const inDrawers = await tx.rows(onHandOfSql, { articleIds: parts.map(({ articleId }) => articleId) });
   const there = new Map(inDrawers.map(({ articleId, quantity }) => [articleId, quantity]));
   const needs = needsOf(lines, {
     wires,

@@ -1,11 +1,11 @@
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
-import type { Micrometres } from '@/core/units/length';
+import { um, type Micrometres } from '@/core/units/length';
 import { patternList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
-import { wireOnHandSql } from '@/data/sql/stock';
+import { onHandOfSql } from '@/data/sql/stock';
 import { patternsByNameSql, newestPatternsSql } from '@/data/sql/patterns';
 import { Piece } from '@/data/models/making';
 import { calledAs } from '../kernel/called';
@@ -115,7 +115,7 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
   return look(session, async (tx) => {
     const row = await tx.row(newestPatternsSql, { numbers: [number] });
     if (!row) return null;
-    const onHand = await tx.rows(wireOnHandSql, { specIds: row.body.cuts.map(({ specId }) => specId) });
+    const onHand = await tx.rows(onHandOfSql, { articleIds: row.body.cuts.map(({ specId }) => specId) });
     const { patternId: id, name, kind, revision, body } = row;
     return {
       id,
@@ -126,7 +126,12 @@ export function showPattern(session: StudioSession, number: number): Promise<Pat
       madeCount: await Piece.count({ where: { patternId: id } }),
       body: bodyShownTo(session, body),
       specs: await specsOf(tx, [row.body]),
-      onHand: Object.fromEntries(onHand.map(({ specId, ...rest }) => [specId, rest])),
+      onHand: Object.fromEntries(
+        onHand.map(({ articleId, quantity, longest }) => [
+          articleId,
+          { length: um(quantity), longest: um(longest) },
+        ]),
+      ),
     };
   });
 }

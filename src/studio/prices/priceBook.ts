@@ -8,7 +8,7 @@ import type { Tx } from '@/data/inStudio';
 import { Supply } from '@/data/models/drawers';
 import { WireSpecRow } from '@/data/models/stock';
 import { namesOfPartsSql } from '@/data/sql/parts';
-import { paidPricesSql } from '@/data/sql/prices';
+import { onHandOfSql } from '@/data/sql/stock';
 import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';
 import { look, type StudioSession } from '../kernel/useCase';
 import { replacementPrices } from './replacement';
@@ -71,8 +71,8 @@ const allSpecs = async (tx: Tx): Promise<string[]> =>
 
 /** What was paid for what there is of articles, on average; those of which there is nothing are left out. */
 async function paidPrices(tx: Tx, ids: readonly string[]): Promise<Map<string, PriceFor>> {
-  const rows = await tx.rows(paidPricesSql, { articleIds: ids });
-  return new Map(rows.map(({ id, price, quantity }) => [id, { price, quantity }]));
+  const rows = await tx.rows(onHandOfSql, { articleIds: ids });
+  return new Map(rows.map(({ articleId, cost: price, quantity }) => [articleId, { price, quantity }]));
 }
 
 /** What names of parts are said to be which article. */
