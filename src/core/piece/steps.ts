@@ -124,8 +124,10 @@ export function poseAtStart({ path, end }: Shape): Pose {
 
 /** Lines that follow one another as one, without the points that they share. */
 export function joined(paths: readonly Path[]): Path {
-  const [first = [], ...rest] = paths.filter(({ length }) => length > 0);
-  return rest.reduce<Path>((line, path) => [...line, ...path.slice(1)], first);
+  const line: Vec3[] = [];
+  for (const path of paths)
+    for (const [index, at] of path.entries()) if (index > 0 || line.length === 0) line.push(at);
+  return line;
 }
 
 export const pathOfCourses = (courses: readonly RunCourse[]): Path => joined(courses.map(({ path }) => path));
