@@ -41,24 +41,25 @@ export function quantityWithin(
   const read = parseAmountOf(measure, text);
   if (!read.ok) throw invalid(field, read.error);
   if (read.value === 0) throw invalid(field, `“${text}” is nothing; it must be more than 0.`);
-  refuseMoreThan(field, read.value, stock, measure, system);
+  refuseMoreThan(field, read.value, stock, measure, system, text);
   return read.value;
 }
 
-/** @throws Refused beside the field when more is wanted of a stock piece than there is */
+/**
+ * @param said the quantity in the words in which it was typed, where they are known
+ * @throws Refused beside the field when more is wanted of a stock piece than there is
+ */
 export function refuseMoreThan(
   field: string,
   quantity: number,
   stock: HeldStock,
   measure: Measure,
   system: LengthSystem,
+  said = formatAmountOf(measure, quantity, system),
 ): void {
   if (quantity <= stock.quantity) return;
-  const say = (of: number) => formatAmountOf(measure, of, system);
-  throw invalid(
-    field,
-    `${tag(stock.ware, stock.number)} has ${say(stock.quantity)} left; ${say(quantity)} is more.`,
-  );
+  const has = formatAmountOf(measure, stock.quantity, system);
+  throw invalid(field, `${tag(stock.ware, stock.number)} has ${has} left; ${said} is more.`);
 }
 
 /** Takes something out of stock that no pattern asked for, or that was spoiled; spoiled wire falls into its metal's jar. */
