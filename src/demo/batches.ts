@@ -5,7 +5,7 @@ import { cutWire } from '@/studio/cuttingTable/cutWire';
 import { logMiscut } from '@/studio/cuttingTable/logMiscut';
 import { beginPlanning, workOutCutting } from '@/studio/cuttingPlan/planCutting';
 import { planBatch } from '@/studio/batches/planBatch';
-import type { BatchLineInput } from '@/studio/batches/planBatch.input';
+import { EMPTY_LINE, type BatchLineInput } from '@/studio/batches/planBatch.input';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { patternChoices } from '@/studio/patterns/patterns';
 import { keyOf } from './keyOf';
@@ -57,12 +57,9 @@ export async function planDemoBatches(session: StudioSession): Promise<void> {
         dueOn: formatISO(addDays(session.now, inDays), { representation: 'date' }),
         notes,
         lines: lines.map(([called, count, more = {}]) => ({
+          ...EMPTY_LINE,
           pattern: String(patterns.find((pattern) => pattern.name === called)?.number ?? 0),
           count: String(count),
-          stone: '',
-          ring: '',
-          bead: '',
-          metal: '',
           ...more,
         })),
       }),

@@ -5,7 +5,7 @@ import { techniqueOf } from '../../src/core/techniques/registry';
 import type { AnyTechnique } from '../../src/core/technique/technique';
 import { composePattern } from '../../src/studio/patterns/composePattern';
 import { listSpecs } from '../../src/studio/catalogue/wireSpecs';
-import type { BatchLineInput } from '../../src/studio/batches/planBatch.input';
+import { EMPTY_LINE, type BatchLineInput } from '../../src/studio/batches/planBatch.input';
 import { showBatch, type BatchView } from '../../src/studio/batches/batches';
 import { planCutting } from '../../src/studio/cuttingPlan/planCutting';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
@@ -13,12 +13,9 @@ import { done, newKey, openStudio, receive, simplePattern } from './studio';
 
 /** A line of a batch as its form sends it. */
 export const line = (pattern: number, count = 1, more: Partial<BatchLineInput> = {}): BatchLineInput => ({
+  ...EMPTY_LINE,
   pattern: String(pattern),
   count: String(count),
-  stone: '',
-  ring: '',
-  bead: '',
-  metal: '',
   ...more,
 });
 

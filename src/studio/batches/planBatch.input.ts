@@ -33,6 +33,16 @@ export class BatchLineInput {
   metal!: Typed<MetalId | null>;
 }
 
+/** One piece of a pattern that is not chosen yet, as the pattern says. */
+export const EMPTY_LINE: BatchLineInput = {
+  pattern: '',
+  count: '1',
+  stone: '',
+  ring: '',
+  bead: '',
+  metal: '',
+};
+
 /** A batch as it is planned. */
 export class PlanBatchInput {
   @ReadsName('what the batch is called, like Spring fair') name!: string;

@@ -1,4 +1,3 @@
-import { thenPlanned } from './thenPlanned';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import {
   afterCut,
@@ -25,6 +24,7 @@ import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept, type PlanOfSpec } from '../batches/plansKept';
 import { reserveExactly, reserve, reservedOf } from '../reservations/reservations';
 import { lockOpenBatch, noteActs, type LockedBatch } from '../batches/tray';
+import { thenPlanned } from './thenPlanned';
 
 /** What came of a cut. */
 export interface WiresCut {

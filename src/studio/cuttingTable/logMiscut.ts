@@ -1,4 +1,3 @@
-import { thenPlanned } from './thenPlanned';
 import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
@@ -16,6 +15,7 @@ import { planAnew } from '../cuttingPlan/planCutting';
 import { reservedOf } from '../reservations/reservations';
 import { dropPlans } from '../batches/plansKept';
 import { lockOpenBatch, noteActs, NOTHING_DONE, progressOf, reserveTray } from '../batches/tray';
+import { thenPlanned } from './thenPlanned';
 
 /**
  * Logs a length that was cut wrongly for a batch, with its reason: what is lost falls into its metal’s jar, what is still wire becomes

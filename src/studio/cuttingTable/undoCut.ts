@@ -1,4 +1,3 @@
-import { thenPlanned } from './thenPlanned';
 import { cutsOfBatch } from '@/core/batch/batch';
 import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
 import { usefulMinimumFor } from '@/core/making/settle';
@@ -17,6 +16,7 @@ import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept } from '../batches/plansKept';
 import { reserveExactly, reservedOf } from '../reservations/reservations';
 import { forgetAct, lastActs, lockOpenBatch, NOTHING_DONE, progressOf, type Act } from '../batches/tray';
+import { thenPlanned } from './thenPlanned';
 
 /** What was taken back: wires that are to be cut again, or a mis-cut that was none. */
 export interface CutUndone {

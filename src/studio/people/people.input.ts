@@ -48,11 +48,7 @@ export class SetUpStudioInput {
 }
 
 export class SignInInput {
-  @ReadsBy('readsSignInName', (text) => {
-    const name = text.trim().toLowerCase();
-    return name === '' ? refuse('Give your sign-in name.') : ok(name.slice(0, 120));
-  })
-  login!: string;
+  @ReadsName('your sign-in name') login!: string;
   @ReadsSecret('your password', MAX_PASSWORD) password!: string;
 }
 

@@ -40,6 +40,15 @@ describe('signing in', () => {
     });
   });
 
+  it.each([
+    ['', /Give your sign-in name/],
+    ['ines\u0000', /on one line, without control characters/],
+    ['x'.repeat(121), /121 characters long; 120 are allowed/],
+  ])('says beside the name that %j is none', async (login, message) => {
+    const problem = problemOf(await signIn({ login, password: 'guess' }, freshAddress()));
+    expect(problem).toMatchObject({ kind: 'invalid', fields: { login: expect.stringMatching(message) } });
+  });
+
   it('says the same of a wrong password and an unknown name', async () => {
     const { login } = await studioWithPassword();
     const wrong = problemOf(await signIn({ login, password: 'guess' }, freshAddress()));

@@ -47,7 +47,7 @@ const keep = (kind: string, text: string) => `${kind}:${createHash('sha256').upd
 export function signIn(plain: unknown, address: string): Promise<Outcome<SignedIn>> {
   return attempt(async () => {
     const input = await readInput(SignInInput, plain);
-    const { login } = input;
+    const login = input.login.toLowerCase();
     const account: ThrottleKey = { key: keep('account', login), free: FREE_PER_ACCOUNT };
     const from: ThrottleKey = { key: keep('address', address), free: FREE_PER_ADDRESS };
     const wait = await beginSignIn([account, from]);

@@ -6,7 +6,7 @@ import { useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { tag } from '@/core/tag';
 import { METALS } from '@/core/wire/metal';
 import type { BatchBase } from '@/studio/batches/planBatch';
-import { PlanBatchInput } from '@/studio/batches/planBatch.input';
+import { EMPTY_LINE, PlanBatchInput } from '@/studio/batches/planBatch.input';
 import type { PatternChoice } from '@/studio/patterns/patterns';
 import { ChoiceField, NotesField, NumberField, TextField, LengthField } from '@/ui/form/fields';
 import { RingField } from '@/ui/form/RingField';
@@ -16,7 +16,6 @@ import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { planBatchAction } from './actions';
-import { EMPTY_LINE } from './lineTexts';
 import { LiveTakings } from './LiveTakings';
 
 type Choices = readonly { readonly value: string; readonly text: string }[];

@@ -2,16 +2,6 @@ import { tag } from '@/core/tag';
 import type { KeptLine } from '@/studio/batches/batches';
 import type { BatchLineInput } from '@/studio/batches/planBatch.input';
 
-/** One piece of a pattern that is not chosen yet. */
-export const EMPTY_LINE: BatchLineInput = {
-  pattern: '',
-  count: '1',
-  stone: '',
-  ring: '',
-  bead: '',
-  metal: '',
-};
-
 /** A line that is kept, as its form has it. */
 export const lineTexts = ({
   patternNumber,

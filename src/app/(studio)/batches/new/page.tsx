@@ -2,9 +2,8 @@ import { pageMember } from '../../../lib/member';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { asked, type Search } from '@/app/lib/search';
 import { NewBatchQuery } from '@/studio/batches/batches.input';
-import type { BatchLineInput } from '@/studio/batches/planBatch.input';
+import { EMPTY_LINE, type BatchLineInput } from '@/studio/batches/planBatch.input';
 import { BatchForm } from '../BatchForm';
-import { EMPTY_LINE } from '../lineTexts';
 import { batchFormData } from '../batchFormData';
 
 export const metadata = { title: 'Plan a batch' };
