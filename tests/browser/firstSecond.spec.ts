@@ -89,6 +89,23 @@ test('what is typed into the quick answer before the page listens is not lost', 
   await expect(offered).toHaveCount(3);
 });
 
+test('what is ticked or chosen over a picture before the page listens is done', async ({ page }) => {
+  await signIn(page, DEMO_OWNER);
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, HELD_MS));
+    await route.continue();
+  });
+  await page.goto(`${DEMO_URL}/how-much?of=flat-spiral`, { waitUntil: 'commit' });
+  await page.getByRole('radio', { name: 'back', exact: true }).check();
+  await page.getByLabel('shape by hand').check();
+  await expect(page.getByRole('textbox', { name: 'Across, outside' })).toBeDisabled();
+  await expect(page.getByRole('textbox', { name: 'Across, outside' })).toBeEnabled();
+  await expect(page.getByRole('radio', { name: 'back', exact: true })).toBeChecked();
+  await expect(page.getByRole('img', { name: /drawn to scale, from the back/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'front', exact: true }).check();
+  await expect(page.getByRole('slider', { name: 'Across, outside' })).toBeVisible();
+});
+
 for (const width of [1280, 390])
   test(`who scrolls before the page listens is not thrown back, ${width} px wide`, async ({ page }) => {
     await page.setViewportSize({ width, height: 720 });

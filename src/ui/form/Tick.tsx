@@ -1,3 +1,5 @@
+import { useTickedEarly } from './useTypedEarly';
+
 /** A choice of yes or no that takes effect at once. */
 export function Tick({
   checked,
@@ -10,9 +12,11 @@ export function Tick({
   readonly className?: string;
   readonly children: string;
 }) {
+  const box = useTickedEarly(checked, onChange);
   return (
     <label className={`flex min-h-11 cursor-pointer items-center gap-2 ${className}`}>
       <input
+        ref={box}
         type="checkbox"
         className="checkbox checkbox-sm"
         checked={checked}

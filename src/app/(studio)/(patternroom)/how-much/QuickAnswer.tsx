@@ -22,8 +22,8 @@ import { Judgements } from '@/ui/craft/Judgements';
 import { TechniqueHelp } from '@/ui/craft/FieldHelp';
 import { ParameterFields } from '@/ui/craft/ParameterFields';
 import { NOT_FETCHED, useTechniques } from '@/ui/craft/useTechniques';
+import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useLengths } from '@/ui/lengths';
-import { useIsListening } from '@/ui/useIsListening';
 import { useSettled } from '@/ui/useSettled';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
@@ -127,7 +127,6 @@ function usePicked(first: AnyTechnique, onFetched: (technique: AnyTechnique) => 
 
 function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps & { first: AnyTechnique }) {
   const { system } = useLengths();
-  const isListening = useIsListening();
   const [initial] = useState((): Question => {
     const told = METALS.find(({ id }) => id === initialTexts['metal']);
     return { technique: first, texts: startTexts(first, system, initialTexts), metal: told?.id ?? 'copper' };
@@ -174,8 +173,7 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-[15rem_17rem_minmax(0,1fr)] print:block">
         <TechniquePicker techniques={offered} chosen={picked} onPick={pick} />
         <section aria-label="What it is made of" className="leaf no-print p-4">
-          {/* What was typed before the page listens would be lost. */}
-          <fieldset disabled={!isListening} className="min-w-0">
+          <OpenFieldset>
             <ParameterFields
               parameters={technique.parameters}
               texts={texts}
@@ -228,7 +226,7 @@ function Answering({ first, initialTexts, offered, pricing }: QuickAnswerProps &
               texts={texts}
               onChange={(field, text) => fill({ [field]: text })}
             />
-          </fieldset>
+          </OpenFieldset>
         </section>
         <div className={`min-w-0 space-y-4 ${now.answer ? '' : 'opacity-60'}`}>
           {now.refusal && (

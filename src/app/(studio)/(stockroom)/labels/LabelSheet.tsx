@@ -1,5 +1,6 @@
 'use client';
 
+import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useState } from 'react';
 import { useDevice } from '@/app/lib/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
@@ -56,7 +57,7 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
           </button>
         </form>
         <div className="leaf p-4">
-          <div className="grid grid-cols-2 gap-3">
+          <OpenFieldset className="grid grid-cols-2 gap-3">
             <label className="text-sm font-semibold">
               On
               <select
@@ -79,7 +80,7 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
                 <option value="code128">a Code 128</option>
               </select>
             </label>
-          </div>
+          </OpenFieldset>
           {labels.length > 0 && (
             <a href={address} target="_blank" rel="noreferrer" className="btn btn-primary mt-3">
               Open the PDF

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useState } from 'react';
 import { useAct } from '@/ui/useAct';
 import { openImportAction } from './actions';
@@ -39,7 +40,7 @@ export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
   return (
     <section className="leaf p-4">
       <h2>Bring in</h2>
-      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+      <OpenFieldset className="mt-2 grid gap-3 sm:grid-cols-2">
         <label className="text-sm font-semibold">
           List
           <select
@@ -63,7 +64,7 @@ export function BringIn({ lists }: { lists: readonly ListChoice[] }) {
             onChange={(event) => setFile(event.target.files?.[0])}
           />
         </label>
-      </div>
+      </OpenFieldset>
       <p className="muted mt-2 text-sm">
         Columns: {chosen?.columns.join(', ')}. Other names, another order and titles over the table are
         understood. What the file does not say is asked once.

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { Tick } from '@/ui/form/Tick';
 import { useAct } from '@/ui/useAct';
 import { useDone } from '../parts/useDone';
 import { feedModeAction, fetchPricesAction, setFeedModeAction } from './actions';
@@ -40,19 +41,16 @@ export function FeedPanel({ isSimulated }: { isSimulated: boolean }) {
         </p>
       )}
       {failing !== undefined && (
-        <label className="mt-3 flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={failing}
-            onChange={(event) => {
-              const next = event.target.checked;
-              setFailing(next);
-              void setFeedModeAction(next);
-            }}
-          />
+        <Tick
+          checked={failing}
+          onChange={(next) => {
+            setFailing(next);
+            void setFeedModeAction(next);
+          }}
+          className="mt-3 text-sm"
+        >
           The feed fails
-        </label>
+        </Tick>
       )}
     </section>
   );

@@ -5,6 +5,7 @@ import { formatMass, formatTroyOunces, parseMass, type Micrograms } from '@/core
 import { trimmedDecimal } from '@/core/units/quantity';
 import { SCALE_UNITS, type ScaleReading, type ScaleUnit } from '@/devices/scale/port';
 import { useDevice } from '@/app/lib/devices';
+import { Tick } from '@/ui/form/Tick';
 import { useAct } from '@/ui/useAct';
 import { readScaleAction } from './instrumentActions';
 import { readingOf, RESTING, SimulatedScale, ticked, withLoad, withZero } from '@/devices/scale/simulated';
@@ -121,19 +122,16 @@ function SimulatedPanel({ onRead }: ScalePanelProps) {
         <button type="button" className="btn" onClick={() => scale.change(withZero)}>
           Set to zero
         </button>
-        <label className="flex min-h-11 cursor-pointer items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="checkbox checkbox-sm"
-            checked={draughty}
-            onChange={(event) => {
-              const on = event.target.checked;
-              setDraughty(on);
-              scale.change((state) => ({ ...state, drift: on ? DRAUGHT : 0, crept: on ? state.crept : 0 }));
-            }}
-          />
+        <Tick
+          checked={draughty}
+          onChange={(on) => {
+            setDraughty(on);
+            scale.change((state) => ({ ...state, drift: on ? DRAUGHT : 0, crept: on ? state.crept : 0 }));
+          }}
+          className="text-sm"
+        >
           In a draught
-        </label>
+        </Tick>
       </div>
       <button
         type="button"
