@@ -5,7 +5,7 @@ import { cost } from '../src/core/units/money';
 import { closeDatabase } from '../src/data/database';
 import { inStudio, type StudioSession } from '../src/data/inStudio';
 import { appUrlFor } from '../src/data/migrate';
-import { Movement } from '../src/data/models/stock';
+import { Movement } from '../src/data/models/books';
 import { hashPassword } from '../src/studio/people/passwords';
 import { makePiece } from '../src/studio/making/makePiece';
 import { proposeMaking } from '../src/studio/making/proposeMaking';

@@ -11,6 +11,11 @@ export const atLeast = <Value extends number | string | Date>(value: Value) => (
 export const atMost = <Value extends number | string | Date>(value: Value) => ({ [Op.lte]: value });
 export const otherThan = <Value extends number | string | Date>(value: Value) => ({ [Op.ne]: value });
 
+export const otherThanNone = { [Op.ne]: null };
+
+/** What equals a column of what a row belongs to, written `tie.column`. */
+export const sameAs = (column: string) => ({ [Op.eq]: col(column) });
+
 /** The time of the database itself, the same for every copy of the application. */
 export const rightNow = () => fn('clock_timestamp');
 

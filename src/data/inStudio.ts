@@ -17,6 +17,8 @@ import { isPassing } from './faults';
 import { ask } from './ask';
 import { enterStudioSql, readOnlySql, turnAloneSql, turnBesideOthersSql } from './sql/transaction';
 import { type Columns, type ValuesOf } from './columns';
+import { type RowIn } from './table';
+import { joinsFor, unfolded, type FlatRow, type GotWith, type Tree, type With } from './ties';
 import { type Statement } from './sql/statement';
 
 /** Who works in which studio. */
@@ -72,6 +74,20 @@ export interface Tx {
     columns: readonly Name[],
     asked: Asked<Row>,
   ): Promise<Pick<Attributes<Row>, Name> | undefined>;
+  /** Rows of one table with columns of what they belong to; order and conditions name those `tie.column`, `$tie.column$`. */
+  allWith<Of extends ModelStatic<Model>, Name extends keyof RowIn<Of> & string, const What extends With<Of>>(
+    model: Of,
+    columns: readonly Name[],
+    wanted: What,
+    asked?: Asked<InstanceType<Of>>,
+  ): Promise<(Pick<RowIn<Of>, Name> & GotWith<Of, What>)[]>;
+  /** The first of them, if any. */
+  oneWith<Of extends ModelStatic<Model>, Name extends keyof RowIn<Of> & string, const What extends With<Of>>(
+    model: Of,
+    columns: readonly Name[],
+    wanted: What,
+    asked: Asked<InstanceType<Of>>,
+  ): Promise<(Pick<RowIn<Of>, Name> & GotWith<Of, What>) | undefined>;
   /** Adds rows to a table. */
   add<Row extends Model>(model: ModelStatic<Row>, rows: readonly CreationAttributes<Row>[]): Promise<void>;
   /** Adds rows to a table; of those whose keys are there already, the named columns are changed instead. */
@@ -221,6 +237,17 @@ async function once<T>(
     if (readOnly) await rows(readOnlySql, {});
     const all: Tx['all'] = (model, columns, asked = {}) =>
       model.findAll({ ...asked, attributes: [...columns], raw: true });
+    const allWith: Tx['allWith'] = async (model, columns, wanted, asked = {}) => {
+      const tree = wanted as Tree;
+      const found = await model.findAll({
+        ...asked,
+        attributes: [...columns],
+        include: joinsFor(model, tree),
+        subQuery: false,
+        raw: true,
+      });
+      return found.map((row) => unfolded(model, columns, tree, row as unknown as FlatRow) as never);
+    };
     const add = async <Row extends Model>(
       model: ModelStatic<Row>,
       given: readonly CreationAttributes<Row>[],
@@ -236,6 +263,9 @@ async function once<T>(
       execute: async (statement, values) => void (await rows(statement, values)),
       all,
       one: async (model, columns, asked) => (await all(model, columns, { ...asked, limit: 1 }))[0],
+      allWith,
+      oneWith: async (model, columns, wanted, asked) =>
+        (await allWith(model, columns, wanted, { ...asked, limit: 1 }))[0],
       add,
       put: (model, given, columns) => add(model, given, { updateOnDuplicate: [...columns] }),
       change: async (model, where, values) => (await model.update(values, { where }))[0],

@@ -19,8 +19,37 @@ type DefaultedIn<Of extends Columns> = {
 type NewRow<Of extends Columns> = Omit<ValuesOf<Of>, DefaultedIn<Of>> &
   Partial<Pick<ValuesOf<Of>, DefaultedIn<Of>>>;
 
-/** A model of a table of the studio. */
-export type Table<Of extends Columns> = ModelStatic<Model<Row<Of>, NewRow<Of>> & Row<Of>>;
+/** A tie of a row to the row of another table that it belongs to. */
+export interface Tie<
+  Target = ModelStatic<Model>,
+  By extends string = string,
+  IsOptional extends boolean = boolean,
+> {
+  readonly target: Target;
+  /** The columns that hold its key, in the order of that. */
+  readonly by: readonly By[];
+  /** Whether there may be none. */
+  readonly isOptional: IsOptional;
+}
+
+export type Ties<By extends string = string> = Readonly<Record<string, Tie<ModelStatic<Model>, By>>>;
+
+/** A row belongs to one of another table, whose key stands in the named columns. */
+export const belongsTo = <Target extends ModelStatic<Model>, By extends string>(
+  target: Target,
+  ...by: readonly By[]
+): Tie<Target, By, false> => ({ target, by, isOptional: false });
+
+/** A row belongs to one of another table, or to none: then there is nothing in the named columns. */
+export const mayBelongTo = <Target extends ModelStatic<Model>, By extends string>(
+  target: Target,
+  ...by: readonly By[]
+): Tie<Target, By, true> => ({ target, by, isOptional: true });
+
+/** A model of a table of the studio, with what its rows belong to. */
+export type Table<Of extends Columns, To = Record<never, never>> = ModelStatic<
+  Model<Row<Of>, NewRow<Of>> & Row<Of>
+> & { readonly ties: To };
 
 /** A row of a table as a plain value. */
 export type RowIn<Of> =
@@ -34,6 +63,7 @@ interface Tied {
   readonly model: ModelStatic<Model>;
   readonly tableName: string;
   readonly columns: Columns;
+  readonly ties: Ties;
 }
 
 const TABLES: Tied[] = [];
@@ -42,11 +72,28 @@ const TABLES: Tied[] = [];
  * A table of the studio, by its columns; the studio comes first in every key and is filled in. Where it has a column `version`, that counts
  * its changes: saving a row that was changed meanwhile throws Sequelize's OptimisticLockError.
  */
-export function table<const Of extends Columns>(tableName: string, columns: Of): Table<Of> {
+export function table<const Of extends Columns, const To extends Ties<keyof Of & string>>(
+  tableName: string,
+  columns: Of,
+  ties: To = {} as To,
+): Table<Of, To> {
   const model = class extends Model {};
-  TABLES.push({ model, tableName, columns });
-  return model as unknown as Table<Of>;
+  TABLES.push({ model, tableName, columns, ties });
+  return Object.assign(model, { ties }) as unknown as Table<Of, To>;
 }
+
+function tied(model: ModelStatic<Model>): Tied {
+  const found = TABLES.find((each) => each.model === model);
+  if (!found) throw new Error(`${model.name} is no table of the studio`);
+  return found;
+}
+
+/** What rows of a table belong to, by name. */
+export const tiesOf = (model: ModelStatic<Model>): Ties => tied(model).ties;
+
+/** The columns of a table's key, beside the studio. */
+export const keysOf = (model: ModelStatic<Model>): string[] =>
+  Object.entries(tied(model).columns).flatMap(([name, { isKey }]) => (isKey ? [name] : []));
 
 const KINDS: Readonly<Record<string, ModelAttributeColumnOptions['type']>> = {
   uuid: DataTypes.UUID,
@@ -91,4 +138,10 @@ export function tieTables(sequelize: Sequelize): void {
       version: 'version' in columns,
     });
   }
+  for (const { model, ties } of TABLES)
+    for (const [as, { target, by }] of Object.entries(ties)) {
+      // Sequelize ties by one column; the others of a key are named where it is joined.
+      const [foreignKey, targetKey] = [by.at(-1) ?? '', keysOf(target).at(-1) ?? ''];
+      model.belongsTo(target, { as, foreignKey, targetKey, constraints: false });
+    }
 }

@@ -1,4 +1,5 @@
-import { Movement, Place } from '../../src/data/models/stock';
+import { Place } from '../../src/data/models/articles';
+import { Movement } from '../../src/data/models/books';
 import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';

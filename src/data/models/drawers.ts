@@ -1,60 +1,75 @@
-import type { SupplyUnit } from '@/core/stock/amount';
 import type { BeadShape } from '@/core/bead/bead';
-import type { FindingKind } from '@/core/stock/finding';
 import type { Vec } from '@/core/geometry/vector';
+import type { SupplyUnit } from '@/core/stock/amount';
+import type { FindingKind } from '@/core/stock/finding';
 import type { HoleAxis, OutlineKind } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
-import { big, byDefault, bytes, instant, int, json, key, text, uuid } from '../columns';
-import { table } from '../table';
-
-/** A photograph, made small and stripped of everything but the picture. Never changed. */
-export const Photo = table('photos', {
-  photoId: key(uuid()),
-  mediaType: text(),
-  width: int(),
-  height: int(),
-  bytes: bytes(),
-  takenIn: instant(),
-});
+import { big, byDefault, int, json, key, text, uuid } from '../columns';
+import { belongsTo, table } from '../table';
+import { Article } from './articles';
 
 /** One kind of bead. Never changed once written. */
-export const Bead = table('beads', {
-  articleId: key(uuid()),
-  material: text(),
-  shape: text<BeadShape>(),
-  minUm: int<Micrometres>(),
-  maxUm: int<Micrometres>(),
-  holeUm: int<Micrometres>(),
-});
+export const Bead = table(
+  'beads',
+  {
+    articleId: key(uuid()),
+    material: text(),
+    shape: text<BeadShape>(),
+    minUm: int<Micrometres>(),
+    maxUm: int<Micrometres>(),
+    holeUm: int<Micrometres>(),
+  },
+  {
+    article: belongsTo(Article, 'articleId'),
+  },
+);
 
 /** One stone as it was measured. */
-export const Stone = table('stones', {
-  articleId: key(uuid()),
-  material: text(),
-  outline: text<OutlineKind>(),
-  lengthUm: int<Micrometres>(),
-  widthUm: int<Micrometres>(),
-  depthUm: int<Micrometres>(),
-  /** Height of its edge, which the holds go round. */
-  edgeUm: int<Micrometres>(),
-  holeAxis: text<HoleAxis>(),
-  holeUm: int<Micrometres>(),
-  /** Places of its edge, mm from the middle of its measures; none while it was not traced. */
-  traced: byDefault(json<readonly Vec[]>(), []),
-});
+export const Stone = table(
+  'stones',
+  {
+    articleId: key(uuid()),
+    material: text(),
+    outline: text<OutlineKind>(),
+    lengthUm: int<Micrometres>(),
+    widthUm: int<Micrometres>(),
+    depthUm: int<Micrometres>(),
+    /** Height of its edge, which the holds go round. */
+    edgeUm: int<Micrometres>(),
+    holeAxis: text<HoleAxis>(),
+    holeUm: int<Micrometres>(),
+    /** Places of its edge, mm from the middle of its measures; none while it was not traced. */
+    traced: byDefault(json<readonly Vec[]>(), []),
+  },
+  {
+    article: belongsTo(Article, 'articleId'),
+  },
+);
 
 /** One kind of finding. Never changed once written. */
-export const Finding = table('findings', {
-  articleId: key(uuid()),
-  finding: text<FindingKind>(),
-  material: text(),
-  size: text(),
-});
+export const Finding = table(
+  'findings',
+  {
+    articleId: key(uuid()),
+    finding: text<FindingKind>(),
+    material: text(),
+    size: text(),
+  },
+  {
+    article: belongsTo(Article, 'articleId'),
+  },
+);
 
 /** One supply: polish, antiquing, packaging. */
-export const Supply = table('supplies', {
-  articleId: key(uuid()),
-  unit: text<SupplyUnit>(),
-  /** Thousandths of the unit that every finished piece uses up. */
-  perPiece: big(),
-});
+export const Supply = table(
+  'supplies',
+  {
+    articleId: key(uuid()),
+    unit: text<SupplyUnit>(),
+    /** Thousandths of the unit that every finished piece uses up. */
+    perPiece: big(),
+  },
+  {
+    article: belongsTo(Article, 'articleId'),
+  },
+);

@@ -1,4 +1,5 @@
 /** All tables, so that whoever opens the database has them tied to it. */
+import './articles';
 import './batches';
 import './books';
 import './drawers';

@@ -1,5 +1,8 @@
 import { big, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
-import { table } from '../table';
+import { belongsTo, mayBelongTo, table } from '../table';
+import { Place } from './articles';
+import { StockPiece } from './stock';
+import { User } from './studio';
 
 /** How a file stands that is brought in. */
 export type ImportState = 'checking' | 'checked' | 'posting' | 'posted' | 'cancelled' | 'failed';
@@ -55,28 +58,34 @@ export interface Question {
 export type Answers = Readonly<Record<string, string>>;
 
 /** A file on its way in, with all that was said about it. */
-export const Import = table('imports', {
-  importId: key(uuid()),
-  list: text(),
-  fileName: text(),
-  content: text(),
-  mapping: json<Mapping>(),
-  state: text<ImportState>(),
-  done: byDefault(int(), 0),
-  total: byDefault(int(), 0),
-  good: byDefault(int(), 0),
-  bad: byDefault(json<readonly BadRow[]>(), []),
-  message: byDefault(text(), ''),
-  userId: uuid(),
-  madeAt: instant(),
-  /** When its work was last heard of. */
-  beatAt: instant(),
-  answers: byDefault(json<Answers>(), {}),
-  mends: byDefault(json<Mends>(), {}),
-  questions: byDefault(json<readonly Question[]>(), []),
-  /** Rows that hold nothing. */
-  passedOver: byDefault(int(), 0),
-});
+export const Import = table(
+  'imports',
+  {
+    importId: key(uuid()),
+    list: text(),
+    fileName: text(),
+    content: text(),
+    mapping: json<Mapping>(),
+    state: text<ImportState>(),
+    done: byDefault(int(), 0),
+    total: byDefault(int(), 0),
+    good: byDefault(int(), 0),
+    bad: byDefault(json<readonly BadRow[]>(), []),
+    message: byDefault(text(), ''),
+    userId: uuid(),
+    madeAt: instant(),
+    /** When its work was last heard of. */
+    beatAt: instant(),
+    answers: byDefault(json<Answers>(), {}),
+    mends: byDefault(json<Mends>(), {}),
+    questions: byDefault(json<readonly Question[]>(), []),
+    /** Rows that hold nothing. */
+    passedOver: byDefault(int(), 0),
+  },
+  {
+    user: belongsTo(User, 'userId'),
+  },
+);
 
 /** An answer that holds for every file of a list. */
 export const ListAnswer = table('list_answers', {
@@ -86,26 +95,41 @@ export const ListAnswer = table('list_answers', {
 });
 
 /** A count of one place. */
-export const Count = table('counts', {
-  countId: key(uuid()),
-  number: int(),
-  placeId: maybe(uuid()),
-  placeName: text(),
-  userId: uuid(),
-  startedAt: instant(),
-  postedAt: byDefault(maybe(instant()), null),
-  postKey: byDefault(maybe(uuid()), null),
-});
+export const Count = table(
+  'counts',
+  {
+    countId: key(uuid()),
+    number: int(),
+    placeId: maybe(uuid()),
+    placeName: text(),
+    userId: uuid(),
+    startedAt: instant(),
+    postedAt: byDefault(maybe(instant()), null),
+    postKey: byDefault(maybe(uuid()), null),
+  },
+  {
+    place: mayBelongTo(Place, 'placeId'),
+    user: belongsTo(User, 'userId'),
+  },
+);
 
 /** One line of a count sheet. */
-export const CountLineRow = table('count_lines', {
-  countId: key(uuid()),
-  stockPieceId: key(uuid()),
-  position: int(),
-  typed: byDefault(maybe(text()), null),
-  counted: byDefault(maybe(big()), null),
-  countedAt: byDefault(maybe(instant()), null),
-  userId: byDefault(maybe(uuid()), null),
-  /** What the books said when the count was posted. */
-  expected: byDefault(maybe(big()), null),
-});
+export const CountLineRow = table(
+  'count_lines',
+  {
+    countId: key(uuid()),
+    stockPieceId: key(uuid()),
+    position: int(),
+    typed: byDefault(maybe(text()), null),
+    counted: byDefault(maybe(big()), null),
+    countedAt: byDefault(maybe(instant()), null),
+    userId: byDefault(maybe(uuid()), null),
+    /** What the books said when the count was posted. */
+    expected: byDefault(maybe(big()), null),
+  },
+  {
+    count: belongsTo(Count, 'countId'),
+    stockPiece: belongsTo(StockPiece, 'stockPieceId'),
+    user: mayBelongTo(User, 'userId'),
+  },
+);

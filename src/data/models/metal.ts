@@ -2,7 +2,9 @@ import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 import type { Micrograms } from '@/core/units/mass';
 import type { MinorUnits } from '@/core/units/money';
 import { big, date, instant, key, serial, text, uuid } from '../columns';
-import { table } from '../table';
+import { belongsTo, table } from '../table';
+import { Article } from './articles';
+import { StockPiece } from './stock';
 
 /** A price of a pure metal on a day, in minor units of the studio's currency for a kilogram. */
 export const MetalPrice = table('metal_prices', {
@@ -13,22 +15,34 @@ export const MetalPrice = table('metal_prices', {
 });
 
 /** A replacement price that somebody typed. Never changed. */
-export const TypedPrice = table('typed_prices', {
-  typedPriceId: serial(),
-  articleId: uuid(),
-  typedAt: instant(),
-  userId: uuid(),
-  price: big<MinorUnits>(),
-  quantity: big(),
-});
+export const TypedPrice = table(
+  'typed_prices',
+  {
+    typedPriceId: serial(),
+    articleId: uuid(),
+    typedAt: instant(),
+    userId: uuid(),
+    price: big<MinorUnits>(),
+    quantity: big(),
+  },
+  {
+    article: belongsTo(Article, 'articleId'),
+  },
+);
 
 /** Scrap that went to a refiner, and what came back for it. Never changed. */
-export const Refining = table('refinings', {
-  refiningId: key(uuid()),
-  postKey: uuid(),
-  stockPieceId: uuid(),
-  sentOn: date(),
-  refiner: text(),
-  massUg: big<Micrograms>(),
-  proceeds: big<MinorUnits>(),
-});
+export const Refining = table(
+  'refinings',
+  {
+    refiningId: key(uuid()),
+    postKey: uuid(),
+    stockPieceId: uuid(),
+    sentOn: date(),
+    refiner: text(),
+    massUg: big<Micrograms>(),
+    proceeds: big<MinorUnits>(),
+  },
+  {
+    stockPiece: belongsTo(StockPiece, 'stockPieceId'),
+  },
+);

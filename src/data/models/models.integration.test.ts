@@ -1,5 +1,6 @@
 import pg from 'pg';
 import { database } from '../database';
+import { keysOf, tiesOf } from '../table';
 
 const client = new pg.Client(process.env['PEWTERER_OWNER_URL']);
 beforeAll(() => client.connect());
@@ -35,6 +36,56 @@ const KINDS: Readonly<Record<string, string>> = {
   JSONB: 'jsonb',
   BYTEA: 'bytea',
 };
+
+interface ForeignKey {
+  readonly table: string;
+  readonly columns: readonly string[];
+  readonly to: string;
+  readonly held: readonly string[];
+  readonly isOptional: boolean;
+}
+
+it('every foreign key is a tie, and every tie is by the whole key of where it leads', async () => {
+  const { rows: keys } = await client.query<ForeignKey>(
+    `SELECT c.conrelid::regclass::text AS table, c.confrelid::regclass::text AS to,
+            array_agg(own.attname::text ORDER BY k.place) AS columns, array_agg(other.attname::text ORDER BY k.place) AS held,
+            NOT bool_and(own.attnotnull) AS "isOptional"
+       FROM pg_constraint c CROSS JOIN LATERAL unnest(c.conkey, c.confkey) WITH ORDINALITY AS k(own, other, place)
+       JOIN pg_attribute own ON own.attrelid = c.conrelid AND own.attnum = k.own
+       JOIN pg_attribute other ON other.attrelid = c.confrelid AND other.attnum = k.other
+      WHERE c.contype = 'f' AND c.confrelid <> 'studios'::regclass AND c.confrelid <> c.conrelid GROUP BY c.oid`,
+  );
+  const line = ({ table, columns, to, held, isOptional }: ForeignKey) =>
+    `${table} (${columns.join(', ')}) → ${to} (${held.join(', ')})${isOptional ? ', or none' : ''}`;
+  const ties = Object.values(database().models).flatMap((model) =>
+    Object.values(tiesOf(model)).map(({ target, by, isOptional }): ForeignKey => {
+      const fields = (of: typeof model, names: readonly string[]) => [
+        'studio_id',
+        ...names.map((name) => of.getAttributes()[name]?.field ?? `no ${name}`),
+      ];
+      const columns = fields(model, by);
+      return {
+        table: model.tableName,
+        columns,
+        to: String(target.tableName),
+        held: fields(target, keysOf(target)),
+        isOptional,
+      };
+    }),
+  );
+  const tied = ties.map(line);
+  expect(keys.map(line).filter((each) => !tied.includes(each))).toEqual([]);
+  expect(keys.length).toBeGreaterThan(40);
+  // A tie need be no foreign key: who did something is known of rows that are only ever added.
+  for (const { table, columns, held, isOptional } of ties) {
+    expect(columns).toHaveLength(held.length);
+    const { rows } = await client.query<{ isOptional: boolean }>(
+      `SELECT bool_or(is_nullable = 'YES') AS "isOptional" FROM information_schema.columns WHERE table_name = $1 AND column_name = ANY ($2)`,
+      [table, columns],
+    );
+    expect([table, columns, rows[0]?.isOptional]).toEqual([table, columns, isOptional]);
+  }
+});
 
 it('every table of the studio is a model with the columns, kinds, keys and nulls that it has', async () => {
   const { rows } = await client.query<Kept>(

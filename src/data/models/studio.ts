@@ -7,7 +7,7 @@ import type { MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
 import type { NumberWriting } from '@/core/units/writing';
 import { big, bool, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
-import { table } from '../table';
+import { belongsTo, table } from '../table';
 
 /** A studio with its settings. */
 export const Studio = table('studios', {
@@ -62,24 +62,36 @@ export const User = table('users', {
 });
 
 /** What a program signs in with; the token itself is shown once and never kept. */
-export const Token = table('tokens', {
-  tokenId: key(uuid()),
-  name: text(),
-  role: text<'owner' | 'helper'>(),
-  hash: text(),
-  madeBy: uuid(),
-  madeAt: instant(),
-  revokedAt: byDefault(maybe(instant()), null),
-});
+export const Token = table(
+  'tokens',
+  {
+    tokenId: key(uuid()),
+    name: text(),
+    role: text<'owner' | 'helper'>(),
+    hash: text(),
+    madeBy: uuid(),
+    madeAt: instant(),
+    revokedAt: byDefault(maybe(instant()), null),
+  },
+  {
+    maker: belongsTo(User, 'madeBy'),
+  },
+);
 
 /** A submitted form: posted at most once under its key. */
-export const Post = table('posts', {
-  postKey: key(uuid()),
-  useCase: text(),
-  userId: uuid(),
-  postedAt: instant(),
-  outcome: json<unknown>(),
-});
+export const Post = table(
+  'posts',
+  {
+    postKey: key(uuid()),
+    useCase: text(),
+    userId: uuid(),
+    postedAt: instant(),
+    outcome: json<unknown>(),
+  },
+  {
+    user: belongsTo(User, 'userId'),
+  },
+);
 
 /** What the studio has of a device. */
 export const DeviceRow = table('devices', {

@@ -1,8 +1,5 @@
-import type { Planning, BatchState, WantedLine, CutKind } from '@/core/batch/batchState';
+import type { Planning, BatchState, WantedLine } from '@/core/batch/batchState';
 import type { PatternBody } from '@/core/pattern/pattern';
-import type { CuttingPlanKept } from '@/core/batch/cuttingPlan';
-import type { Micrometres } from '@/core/units/length';
-import type { WireForm } from '@/core/stock/ware';
 import type { CostUnits } from '@/core/units/money';
 import { PLANNING, PLANNING_SAID, RESERVED_FOR_OTHERS } from './fragments';
 import { big, bool, instant, int, json, many, maybe, text, uuid } from '../columns';
@@ -29,23 +26,6 @@ export const batchOfNumberSql = statement({
   takes: { number: int() },
   gives: BATCH_GIVES,
   text: `SELECT ${BATCH_COLUMNS} FROM batches b WHERE b.studio_id = $studio AND b.number = $number`,
-});
-
-/** The lines of some batches, each with the number of its pattern. */
-export const linesOfBatchesSql = statement({
-  takes: { batchIds: many(uuid()) },
-  gives: {
-    batchId: uuid(),
-    line: int(),
-    count: int(),
-    revision: int(),
-    wanted: json<WantedLine>(),
-    body: json<PatternBody>(),
-    patternNumber: int(),
-  },
-  text: `SELECT l.batch_id AS "batchId", l.line, l.count, l.revision, l.wanted, l.body, p.number AS "patternNumber"
-       FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
-      WHERE l.studio_id = $studio AND l.batch_id = ANY ($batchIds) ORDER BY l.batch_id, l.line`,
 });
 
 /** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
@@ -98,14 +78,6 @@ export const linesBegunSql = statement({
       WHERE l.studio_id = $studio AND l.batch_id = $batchId ORDER BY l.line`,
 });
 
-/** The cutting plans of a batch, in the order that they are cut: by metal, size and temper. */
-export const plansOfBatchSql = statement({
-  takes: { batchId: uuid() },
-  gives: { specId: uuid(), plan: json<CuttingPlanKept>() },
-  text: `SELECT c.spec_id AS "specId", c.plan FROM cutting_plans c JOIN articles a ON a.studio_id = c.studio_id AND a.article_id = c.spec_id
-      WHERE c.studio_id = $studio AND c.batch_id = $batchId ORDER BY a.sort_key, c.spec_id`,
-});
-
 /** Locks a batch so that what is done for it is done one after the other. */
 export const lockedBatchSql = statement({
   takes: { number: int() },
@@ -150,15 +122,6 @@ export const forgetLostCutsSql = statement({
      RETURNING act`,
 });
 
-/** Where in a batch a finished piece was made, locked. */
-export const placeOfMadePieceSql = statement({
-  takes: { pieceId: uuid() },
-  gives: { batchId: uuid(), state: text<BatchState>(), line: int(), piece: int() },
-  text: `SELECT m.batch_id AS "batchId", b.state, m.line, m.piece FROM batch_pieces m
-       JOIN batches b ON b.studio_id = m.studio_id AND b.batch_id = m.batch_id
-      WHERE m.studio_id = $studio AND m.piece_id = $pieceId FOR UPDATE`,
-});
-
 /** The wires of which a piece of a batch lies cut in the tray. */
 export const specsPlannedAgainSql = statement({
   takes: { batchId: uuid(), line: int(), piece: int() },
@@ -167,16 +130,6 @@ export const specsPlannedAgainSql = statement({
        JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
        JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
       WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece AND c.kind = 'cut'`,
-});
-
-/** Who cut a wire of a batch already, when, and the number of the length that came of it. */
-export const cutBeforeSql = statement({
-  takes: { batchId: uuid(), line: int(), piece: int(), cutIndex: int(), copy: int() },
-  gives: { who: text(), at: instant(), number: int() },
-  text: `SELECT u.name AS who, c.done_at AS at, p.number FROM batch_cuts c
-       JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-       JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
-      WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece AND c.cut_index = $cutIndex AND c.copy = $copy`,
 });
 
 const MARK = `b.state || ' ' || ${PLANNING} || ' ' || b.version || ' ' || COALESCE((SELECT post_key::text FROM batch_cuts c
@@ -196,53 +149,6 @@ export const markOfBatchSql = statement({
   text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.batch_id = $batchId`,
 });
 
-/** What was done last at the cutting table of a batch, the latest first. */
-export const actsAtTableSql = statement({
-  takes: { batchId: uuid(), most: big() },
-  gives: {
-    act: int(),
-    kind: text<CutKind>(),
-    name: text(),
-    length: big<Micrometres>(),
-    reason: text(),
-    /** The stock piece that it was cut from, and what it is now. */
-    from: int(),
-    became: maybe(int()),
-    who: text(),
-    at: instant(),
-  },
-  text: `SELECT c.act, c.kind, c.name, c.length_um AS length, c.reason, f.number AS from, t.number AS became, u.name AS who, c.done_at AS at
-         FROM batch_cuts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-         JOIN stock_pieces f ON f.studio_id = c.studio_id AND f.stock_piece_id = c.source_id
-         LEFT JOIN stock_pieces t ON t.studio_id = c.studio_id AND t.stock_piece_id = c.cut_id
-        WHERE c.studio_id = $studio AND c.batch_id = $batchId ORDER BY c.act DESC LIMIT $most`,
-});
-
-/** The finished piece that one of a batch became. */
-export const pieceMadeOfSql = statement({
-  takes: { batchId: uuid(), line: int(), piece: int() },
-  gives: { number: int() },
-  text: `SELECT f.number FROM batch_pieces b JOIN pieces f ON f.studio_id = b.studio_id AND f.piece_id = b.piece_id
-        WHERE b.studio_id = $studio AND b.batch_id = $batchId AND b.line = $line AND b.piece = $piece`,
-});
-
-/** The wires that lie in the tray for one piece of a batch. */
-export const wiresInTraySql = statement({
-  takes: { batchId: uuid(), line: int(), piece: int() },
-  gives: {
-    cutIndex: int(),
-    copy: int(),
-    id: uuid(),
-    number: int(),
-    specId: uuid(),
-    form: text<WireForm>(),
-    length: big<Micrometres>(),
-  },
-  text: `SELECT c.cut_index AS "cutIndex", c.copy, p.stock_piece_id AS id, p.number, p.article_id AS "specId", p.form, p.quantity AS length
-         FROM batch_cuts c JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
-        WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.line = $line AND c.piece = $piece ORDER BY c.cut_index, c.copy`,
-});
-
 /** Open batches of which wires are cut, by the day they are due. */
 export const batchesBegunSql = statement({
   takes: {},
@@ -250,14 +156,6 @@ export const batchesBegunSql = statement({
   text: `SELECT b.batch_id AS id, b.number, b.name FROM batches b WHERE b.studio_id = $studio AND b.state = 'open'
           AND EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = $studio AND c.batch_id = b.batch_id AND c.kind = 'cut')
         ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
-});
-
-/** What a line of a batch makes. */
-export const bodyOfLineSql = statement({
-  takes: { number: int(), line: int() },
-  gives: { body: json<PatternBody>() },
-  text: `SELECT l.body FROM batches b JOIN batch_lines l ON l.studio_id = b.studio_id AND l.batch_id = b.batch_id
-        WHERE b.studio_id = $studio AND b.number = $number AND l.line = $line`,
 });
 
 /** The lines of some batches as far as their work goes: a small part of what is kept of them. */

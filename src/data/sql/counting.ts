@@ -14,23 +14,6 @@ export const fillCountSheetSql = statement({
         ORDER BY ware, sort_key, number LIMIT $most`,
 });
 
-/** A count by its number. */
-export const countOfNumberSql = statement({
-  takes: { number: int() },
-  gives: {
-    countId: uuid(),
-    number: int(),
-    placeName: text(),
-    startedAt: instant(),
-    startedBy: text(),
-    postedAt: maybe(instant()),
-  },
-  text: `SELECT c.count_id AS "countId", c.number, c.place_name AS "placeName", c.started_at AS "startedAt", u.name AS "startedBy",
-            c.posted_at AS "postedAt"
-       FROM counts c JOIN users u ON u.studio_id = c.studio_id AND u.user_id = c.user_id
-      WHERE c.studio_id = $studio AND c.number = $number`,
-});
-
 /** The lines of a count sheet; of a count that is posted, with what the books said then. */
 export const linesOfCountSql = statement({
   takes: { countId: uuid() },

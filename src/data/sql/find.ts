@@ -1,6 +1,6 @@
 import type { Ware } from '@/core/stock/ware';
 import type { Tagged } from '@/core/tag';
-import { big, bool, int, many, maybe, text } from '../columns';
+import { big, int, many, maybe, text } from '../columns';
 import { statement } from './statement';
 
 /** Stock by the number on its tag or by words of its name, what has that number first. */
@@ -48,14 +48,6 @@ export const labelsOfSql = statement({
          SELECT w.*, f.name, f.kind, NULLIF(f.size, '') FROM wanted w
            JOIN pieces f ON w.kind = 'piece' AND f.studio_id = $studio AND f.number = w.number AND f.struck_at IS NULL
        ) AS found ORDER BY position`,
-});
-
-/** Whether no amount is in the books yet: nothing bought, no pattern with prices in it. */
-export const isStudioEmptySql = statement({
-  takes: {},
-  gives: { empty: bool() },
-  text: `SELECT NOT EXISTS (SELECT FROM lots WHERE studio_id = $studio)
-        AND NOT EXISTS (SELECT FROM patterns WHERE studio_id = $studio) AS empty`,
 });
 
 /** Patterns, finished pieces or batches by their number, or by all of the words in their name. */

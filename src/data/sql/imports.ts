@@ -45,11 +45,3 @@ export const noteImportSql = statement({
               good = COALESCE($good, good), bad = COALESCE($bad::jsonb, bad), message = COALESCE($message, message), questions = COALESCE($questions::jsonb, questions), beat_at = now()
         WHERE studio_id = $studio AND import_id = $importId RETURNING state`,
 });
-
-/** Metals that have a jar, as the list calls them. */
-export const namesOfJarsSql = statement({
-  takes: {},
-  gives: { name: text() },
-  text: `SELECT a.name FROM stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-      WHERE p.studio_id = $studio AND p.ware = 'scrap'`,
-});

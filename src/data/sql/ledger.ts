@@ -6,15 +6,6 @@ import type { SupplyUnit } from '@/core/stock/amount';
 import { big, bool, date, float, instant, int, json, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 
-/** Beads, stones and findings that went back into the drawers when the making of a piece was taken back. */
-export const partsGivenBackSql = statement({
-  takes: { pieceId: uuid() },
-  gives: { id: uuid(), quantity: big() },
-  text: `SELECT m.stock_piece_id AS id, sum(m.quantity)::bigint AS quantity FROM movements m
-       JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
-      WHERE m.studio_id = $studio AND m.piece_id = $pieceId AND m.kind = 'used' AND m.reverses IS NOT NULL AND a.ware <> 'supply' GROUP BY 1`,
-});
-
 /** Takes the next `count` numbers of a kind of tag: printed and never used twice. The first of them is returned. */
 export const nextNumbersSql = statement({
   takes: { series: text(), count: int() },
@@ -173,28 +164,4 @@ export const ledgerAfterSql = statement({
            JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id
            LEFT JOIN supplies s ON s.studio_id = m.studio_id AND s.article_id = m.article_id
            LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id ORDER BY m.movement_id`,
-});
-
-/** The latest movements of a stock piece, newest first. */
-export const historyOfSql = statement({
-  takes: { stockPieceId: uuid(), most: big() },
-  gives: {
-    id: big(),
-    at: instant(),
-    who: text(),
-    kind: text<MovementKind>(),
-    quantity: big(),
-    cost: maybe(big<CostUnits>()),
-    reason: text(),
-    /** The finished piece it went into. */
-    pieceNumber: maybe(int()),
-    pieceName: maybe(text()),
-    reverses: maybe(big()),
-  },
-  text: `SELECT m.movement_id AS id, m.happened_at AS at, u.name AS who, m.kind, m.quantity, m.cost_units AS cost, m.reason,
-            f.number AS "pieceNumber", f.name AS "pieceName", m.reverses
-       FROM movements m
-       JOIN users u ON u.studio_id = m.studio_id AND u.user_id = m.user_id
-       LEFT JOIN pieces f ON f.studio_id = m.studio_id AND f.piece_id = m.piece_id
-      WHERE m.studio_id = $studio AND m.stock_piece_id = $stockPieceId ORDER BY m.movement_id DESC LIMIT $most`,
 });

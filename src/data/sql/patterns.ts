@@ -1,7 +1,7 @@
 import type { MinorUnits } from '@/core/units/money';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Composition } from '@/core/pattern/composition';
-import { big, instant, int, json, many, maybe, text, uuid } from '../columns';
+import { big, int, json, many, maybe, text } from '../columns';
 import { statement } from './statement';
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */
@@ -12,25 +12,6 @@ export const lastPricesOfSql = statement({
        JOIN pieces f ON f.studio_id = p.studio_id AND f.pattern_id = p.pattern_id
       WHERE p.studio_id = $studio AND p.number = ANY ($patterns) AND f.price IS NOT NULL AND f.struck_at IS NULL
       ORDER BY p.number, f.number DESC`,
-});
-
-/** Patterns by their numbers, each in its newest revision, with who wrote that and when. */
-export const newestPatternsSql = statement({
-  takes: { numbers: many(int()) },
-  gives: {
-    number: int(),
-    patternId: uuid(),
-    name: text(),
-    kind: text<PatternKind>(),
-    revision: int(),
-    body: json<PatternBody>(),
-    by: text(),
-    at: instant(),
-  },
-  text: `SELECT p.number, p.pattern_id AS "patternId", p.name, p.kind, p.revision, r.body, u.name AS by, r.written_at AS at FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id AND r.revision = p.revision
-       JOIN users u ON u.studio_id = r.studio_id AND u.user_id = r.user_id
-      WHERE p.studio_id = $studio AND p.number = ANY ($numbers)`,
 });
 
 /** Patterns that are composed of techniques, the latest first, below a number. */
@@ -54,15 +35,6 @@ export const patternsMostMadeSql = statement({
                              AND f.struck_at IS NULL ORDER BY f.number DESC LIMIT 1) AS s ON true
       WHERE p.studio_id = $studio AND ($kind = 'any' OR p.kind = $kind)
       ORDER BY (SELECT count(*) FROM pieces f WHERE f.studio_id = $studio AND f.pattern_id = p.pattern_id) DESC, p.number LIMIT $most`,
-});
-
-/** What a pattern said in one of its revisions. */
-export const revisionOfPatternSql = statement({
-  takes: { number: int(), revision: int() },
-  gives: { patternId: uuid(), body: json<PatternBody>() },
-  text: `SELECT p.pattern_id AS "patternId", r.body FROM patterns p
-       JOIN pattern_revisions r ON r.studio_id = p.studio_id AND r.pattern_id = p.pattern_id
-      WHERE p.studio_id = $studio AND p.number = $number AND r.revision = $revision`,
 });
 
 /** Every pattern, by name: some thousand at most. */

@@ -33,12 +33,3 @@ export const pricesOfArticlesSql = statement({
                            ORDER BY typed_at DESC, typed_price_id DESC LIMIT 1) AS t ON true
       WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
 });
-
-/** What was paid and typed for an article, the oldest first; gifts are left out. */
-export const pricesOverTimeSql = statement({
-  takes: { articleId: uuid() },
-  gives: { day: text(), source: text<'paid' | 'typed'>(), price: big<MinorUnits>(), quantity: big() },
-  text: `SELECT bought_on::text AS day, 'paid' AS source, price, quantity FROM lots WHERE studio_id = $studio AND article_id = $articleId AND cost_is <> 'free'
-       UNION ALL SELECT typed_at::date::text, 'typed', price, quantity FROM typed_prices WHERE studio_id = $studio AND article_id = $articleId
-       ORDER BY day LIMIT 400`,
-});

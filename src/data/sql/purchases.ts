@@ -75,34 +75,6 @@ export const linesOfDeliverySql = statement({
         WHERE l.studio_id = $studio AND l.delivery_id = $deliveryId ORDER BY l.delivery_line`,
 });
 
-/** The purchase that a stock piece came from. */
-export const lotOfStockSql = statement({
-  takes: { stockPieceId: uuid() },
-  gives: {
-    boughtOn: text(),
-    supplier: maybe(text()),
-    /** The label wire was bought under; null for other wares. */
-    label: maybe(text()),
-    price: maybe(big<MinorUnits>()),
-    quantity: big(),
-    note: maybe(text()),
-    paid: maybe(big<MinorUnits>()),
-    paidCurrency: text(),
-    costIs: text<CostIs>(),
-    /** Number of the delivery it came with; null when it came by itself. */
-    delivery: maybe(int()),
-    /** What of the price is postage and tax, in the currency it was paid in. */
-    extras: maybe(big<MinorUnits>()),
-  },
-  text: `SELECT l.bought_on::text AS "boughtOn", u.name AS supplier, l.gauge_number || ' ' || l.gauge_system AS label, l.price, l.quantity,
-            l.note, l.paid, l.paid_currency AS "paidCurrency", l.cost_is AS "costIs", d.number AS delivery,
-            l.postage_share + l.tax_share AS extras
-       FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-       LEFT JOIN suppliers u ON u.studio_id = l.studio_id AND u.supplier_id = l.supplier_id
-       LEFT JOIN deliveries d ON d.studio_id = l.studio_id AND d.delivery_id = l.delivery_id
-      WHERE p.studio_id = $studio AND p.stock_piece_id = $stockPieceId`,
-});
-
 /** Articles with a minimum, or of some ids, what there is of each, what 90 days took, and where it was bought last. */
 export const levelsOfSql = statement({
   takes: { now: instant(), useDays: float(), articleId: maybe(uuid()), besides: many(uuid()) },

@@ -1,25 +1,8 @@
-import type { Ware, WireForm } from '@/core/stock/ware';
+import type { WireForm } from '@/core/stock/ware';
 import type { Micrometres } from '@/core/units/length';
 import { RESERVED_FOR_OTHERS, IN_TRAY } from './fragments';
 import { big, bool, int, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
-
-/** What is set aside for a batch in the drawers, and where it lies. */
-export const pickedForBatchSql = statement({
-  takes: { batchId: uuid() },
-  gives: {
-    ware: text<Exclude<Ware, 'wire' | 'scrap'>>(),
-    number: int(),
-    name: text(),
-    place: maybe(text()),
-    quantity: big(),
-  },
-  text: `SELECT p.ware, p.number, a.name, l.name AS place, s.quantity FROM reservations s
-           JOIN stock_pieces p ON p.studio_id = s.studio_id AND p.stock_piece_id = s.stock_piece_id
-           JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id
-           LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
-          WHERE s.studio_id = $studio AND s.batch_id = $batchId AND s.purpose = 'picked' ORDER BY p.ware, p.sort_key, p.number`,
-});
 
 /** Sets the wires that are cut for a batch and not made yet aside for it. */
 export const reserveCutWiresSql = statement({
@@ -141,15 +124,6 @@ export const reservedOfStockSql = statement({
   gives: { id: uuid(), quantity: big() },
   text: `SELECT stock_piece_id AS id, sum(quantity)::bigint AS quantity FROM reservations
       WHERE studio_id = $studio AND stock_piece_id = ANY ($ids) AND (batch_id IS NULL OR batch_id IS DISTINCT FROM $batchId::uuid) GROUP BY 1`,
-});
-
-/** What of a stock piece is set aside, and for which batches; the one that is due first comes first. */
-export const reservationsOfSql = statement({
-  takes: { stockPieceId: uuid() },
-  gives: { number: int(), name: text(), quantity: big() },
-  text: `SELECT b.number, b.name, s.quantity FROM reservations s
-         JOIN batches b ON b.studio_id = s.studio_id AND b.batch_id = s.batch_id
-        WHERE s.studio_id = $studio AND s.stock_piece_id = $stockPieceId ORDER BY b.due_on NULLS LAST, b.number`,
 });
 
 /** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */

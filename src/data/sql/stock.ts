@@ -1,21 +1,12 @@
 import type { MinorUnits, CostUnits } from '@/core/units/money';
 import type { Micrometres } from '@/core/units/length';
-import type { WireForm, Ware } from '@/core/stock/ware';
+import type { Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
-import type { MetalId } from '@/core/wire/metal';
 import { RESERVED_FOR_OTHERS, SET_ASIDE_FOR, IN_TRAY, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { big, bool, date, int, json, many, maybe, text, uuid } from '../columns';
+import { big, bool, int, json, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 import { type HoleAxis, type OutlineKind } from '@/core/stone/stone';
 import { type Vec } from '@/core/geometry/vector';
-
-/** What was paid for stones, by the number on their tag. */
-export const pricesOfStonesSql = statement({
-  takes: { numbers: many(int()) },
-  gives: { number: int(), price: big<MinorUnits>() },
-  text: `SELECT p.number, l.price FROM stock_pieces p JOIN lots l ON l.studio_id = p.studio_id AND l.lot_id = p.lot_id
-      WHERE p.studio_id = $studio AND p.ware = 'stone' AND p.number = ANY ($numbers)`,
-});
 
 /** Lengths of some wires that lie in no tray. */
 export const wiresOutOfTraysSql = statement({
@@ -33,22 +24,6 @@ export const onHandOfSql = statement({
   gives: { articleId: uuid(), quantity: big(), longest: big(), cost: big<CostUnits>() },
   text: `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity, max(quantity) AS longest, sum(cost_units)::bigint AS cost
       FROM stock_pieces WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
-});
-
-/** The wires that the studio knows, in the order of the rack. */
-export const specsInOrderSql = statement({
-  takes: {},
-  gives: { ...SPEC_GIVES },
-  text: `SELECT ${SPEC_COLUMNS} FROM wire_specs s JOIN articles a ON a.studio_id = s.studio_id AND a.article_id = s.spec_id
-      WHERE s.studio_id = $studio ORDER BY a.sort_key LIMIT 1000`,
-});
-
-/** One length of wire, and where it lies. */
-export const wireWithPlaceSql = statement({
-  takes: { stockPieceId: uuid() },
-  gives: { id: uuid(), number: int(), form: text<WireForm>(), quantity: big(), place: maybe(text()) },
-  text: `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity, l.name AS place FROM stock_pieces p
-       LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id WHERE p.studio_id = $studio AND p.stock_piece_id = $stockPieceId`,
 });
 
 /** The wires in stock that pass a hole, thickest first: round wire only, since a hole is round. */
@@ -74,13 +49,6 @@ export const beadsOverSql = statement({
         WHERE b.studio_id = $studio AND b.hole_um >= $least ORDER BY b.hole_um, a.sort_key, p.number LIMIT 100`,
 });
 
-/** For how many days some stock pieces have lain here. */
-export const agesOfSql = statement({
-  takes: { today: date(), ids: many(uuid()) },
-  gives: { id: uuid(), days: int() },
-  text: `SELECT stock_piece_id AS id, GREATEST(0, $today::date - created_at::date) AS days FROM stock_pieces WHERE studio_id = $studio AND stock_piece_id = ANY ($ids)`,
-});
-
 /** What every finished piece uses up, with the oldest pack of each that is not empty. */
 export const suppliesOfEveryPieceSql = statement({
   takes: {},
@@ -90,36 +58,6 @@ export const suppliesOfEveryPieceSql = statement({
          SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $studio AND article_id = y.article_id AND quantity > 0
           ORDER BY number LIMIT 1) AS p
       WHERE y.studio_id = $studio AND y.per_piece > 0 ORDER BY y.article_id`,
-});
-
-const COLUMNS = `p.stock_piece_id AS id, p.number, a.identity AS metal, p.quantity AS mass, p.cost_units AS cost`;
-
-const FROM = `stock_pieces p JOIN articles a ON a.studio_id = p.studio_id AND a.article_id = p.article_id`;
-
-/** All jars, in the order of the metals. */
-export const jarsInOrderSql = statement({
-  takes: {},
-  gives: {
-    id: uuid(),
-    number: int(),
-    metal: text<MetalId>(),
-    mass: big<Micrograms>(),
-    cost: big<CostUnits>(),
-  },
-  text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' ORDER BY a.sort_key`,
-});
-
-/** One jar by the number on its tag. */
-export const jarOfNumberSql = statement({
-  takes: { number: int() },
-  gives: {
-    id: uuid(),
-    number: int(),
-    metal: text<MetalId>(),
-    mass: big<Micrograms>(),
-    cost: big<CostUnits>(),
-  },
-  text: `SELECT ${COLUMNS} FROM ${FROM} WHERE p.studio_id = $studio AND p.ware = 'scrap' AND p.number = $number`,
 });
 
 /** What was sent off of a jar, the latest first; what was taken back does not count. */
@@ -158,40 +96,6 @@ export const orderPlacesSql = statement({
   gives: {},
   text: `UPDATE places p SET position = o.position FROM unnest($ids::uuid[]) WITH ORDINALITY AS o(id, position)
         WHERE p.studio_id = $studio AND p.place_id = o.id`,
-});
-
-/** Every metal, profile, temper and size of wire that the studio knows, thick ones first. */
-export const kindsOfWireSql = statement({
-  takes: {},
-  gives: { metal: text(), profile: text(), temper: text(), gauge: text(), width_um: int() },
-  text: `SELECT DISTINCT metal, profile, temper, gauge_number || ' ' || gauge_system AS gauge, width_um FROM wire_specs
-      WHERE studio_id = $studio ORDER BY width_um DESC LIMIT 500`,
-});
-
-/** One length of wire by the number on its tag. */
-export const wireOfNumberSql = statement({
-  takes: { number: int() },
-  gives: {
-    id: uuid(),
-    number: int(),
-    form: text<WireForm>(),
-    length: big<Micrometres>(),
-    initialLength: big<Micrometres>(),
-    cost: big<CostUnits>(),
-    place: maybe(text()),
-    note: text(),
-    version: int(),
-    spoolType: maybe(text()),
-    emptyMass: maybe(big<Micrograms>()),
-    ...SPEC_GIVES,
-  },
-  text: `SELECT p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
-              p.cost_units AS cost, l.name AS place, p.note, p.version, t.name AS "spoolType", p.empty_mass_ug AS "emptyMass", ${SPEC_COLUMNS}
-         FROM stock_pieces p
-         JOIN wire_specs s ON s.studio_id = p.studio_id AND s.spec_id = p.article_id
-         LEFT JOIN places l ON l.studio_id = p.studio_id AND l.place_id = p.place_id
-         LEFT JOIN spool_types t ON t.studio_id = p.studio_id AND t.spool_type_id = p.spool_type_id
-        WHERE p.studio_id = $studio AND p.ware = 'wire' AND p.number = $number`,
 });
 
 const stonesOfNumbers = (end: string) =>

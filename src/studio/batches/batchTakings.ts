@@ -1,3 +1,4 @@
+import { StockPiece } from '@/data/models/stock';
 import { minutesOfBatch, type BatchLine } from '@/core/batch/batch';
 import type { WantedLine } from '@/core/batch/batchState';
 import type { PatternBody } from '@/core/pattern/pattern';
@@ -5,7 +6,6 @@ import { expectedSale, takingsOf, type ExpectedSale, type Takings } from '@/core
 import { forecast } from '@/core/costing/forecast';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { pricesOfStonesSql } from '@/data/sql/stock';
 import { lastPricesOfSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -126,6 +126,11 @@ async function lastPrices(tx: Tx, patterns: readonly number[]): Promise<Map<numb
 
 /** What was paid for stones, by the number on their tag. */
 async function stoneCosts(tx: Tx, numbers: readonly number[]): Promise<Map<number, CostUnits>> {
-  const rows = await tx.rows(pricesOfStonesSql, { numbers });
-  return new Map(rows.map(({ number, price }) => [number, toCost(price)]));
+  const rows = await tx.allWith(
+    StockPiece,
+    ['number'],
+    { lot: ['price'] },
+    { where: { ware: 'stone', number: [...numbers] } },
+  );
+  return new Map(rows.flatMap(({ number, lot }) => (lot ? [[number, toCost(lot.price)]] : [])));
 }

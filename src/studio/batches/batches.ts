@@ -1,3 +1,5 @@
+import type { Ware } from '@/core/stock/ware';
+import { BatchLineRow, Reservation } from '@/data/models/batches';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import {
   countWires,
@@ -21,8 +23,7 @@ import { batchList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { soldByOfSql } from '@/data/sql/purchases';
-import { pickedForBatchSql } from '@/data/sql/reservations';
-import { linesOfBatchesInBriefSql, linesOfBatchesSql, batchOfNumberSql } from '@/data/sql/batches';
+import { linesOfBatchesInBriefSql, batchOfNumberSql } from '@/data/sql/batches';
 import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo } from '../patterns/patterns';
@@ -67,8 +68,19 @@ export interface KeptLine extends BatchLine {
   readonly body: PatternBody;
 }
 
-export const linesOf = (tx: Tx, batchIds: readonly string[]): Promise<(KeptLine & { batchId: string })[]> =>
-  tx.rows(linesOfBatchesSql, { batchIds });
+/** The lines of some batches. */
+export async function linesOf(
+  tx: Tx,
+  batchIds: readonly string[],
+): Promise<(KeptLine & { batchId: string })[]> {
+  const rows = await tx.allWith(
+    BatchLineRow,
+    ['batchId', 'line', 'count', 'revision', 'wanted', 'body'],
+    { pattern: ['number'] },
+    { where: { batchId: [...batchIds] }, order: ['batchId', 'line'] },
+  );
+  return rows.map(({ pattern, ...line }) => ({ ...line, patternNumber: pattern.number }));
+}
 
 /** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
 export const linesInBrief = (
@@ -158,7 +170,37 @@ export interface PlanView {
 }
 
 /** Something that is set aside for a batch in the drawers. */
-export type PickedPart = RowOf<typeof pickedForBatchSql>;
+export interface PickedPart {
+  readonly ware: Ware;
+  readonly number: number;
+  readonly name: string;
+  readonly place: string | null;
+  readonly quantity: number;
+}
+
+/** What is picked for a batch, as the drawers are ordered. */
+async function picksOf(tx: Tx, batchId: string): Promise<PickedPart[]> {
+  const rows = await tx.allWith(
+    Reservation,
+    ['quantity'],
+    { stockPiece: { columns: ['ware', 'number'], with: { article: ['name'], place: ['name'] } } },
+    {
+      where: { batchId, purpose: 'picked' },
+      order: [
+        ['stockPiece', 'ware', 'ASC'],
+        ['stockPiece', 'sortKey', 'ASC'],
+        ['stockPiece', 'number', 'ASC'],
+      ],
+    },
+  );
+  return rows.map(({ quantity, stockPiece: { ware, number, article, place } }) => ({
+    ware,
+    number,
+    name: article.name,
+    place: place?.name ?? null,
+    quantity,
+  }));
+}
 
 /** Everything about a batch. */
 export interface BatchView extends Omit<BatchRow, 'id'> {
@@ -255,7 +297,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
         ]),
       ),
       plans: await plansOf(tx, id, specs),
-      picks: await tx.rows(pickedForBatchSql, { batchId: id }),
+      picks: await picksOf(tx, id),
     };
   });
 }

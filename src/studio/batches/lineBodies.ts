@@ -1,3 +1,4 @@
+import { type NewestPattern, newestPatterns } from '../patterns/newestPatterns';
 import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import type { WantedLine } from '@/core/batch/batchState';
 import type { Texts } from '@/core/parameter/readTexts';
@@ -7,7 +8,6 @@ import { stoneTexts, type StoneMeasures } from '@/core/stone/stone';
 import { techniqueOf } from '@/core/techniques/registry';
 import type { LengthSystem } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { newestPatternsSql } from '@/data/sql/patterns';
 import type { RowOf } from '@/data/sql/statement';
 import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
@@ -29,19 +29,11 @@ export const wantedOf = ({ stone, ring, bead, metal }: LineAsked): WantedLine =>
   metal,
 });
 
-/** A pattern as it stands in the room. */
-interface PatternRow {
-  readonly number: number;
-  readonly patternId: string;
-  readonly revision: number;
-  readonly body: PatternBody;
-}
-
 /** What lines are worked out from. */
 interface Ground {
   readonly specs: Readonly<Record<string, KnownSpec>>;
   readonly lengthSystem: LengthSystem;
-  readonly patterns: readonly PatternRow[];
+  readonly patterns: readonly NewestPattern[];
   readonly stones: readonly ChosenStone[];
 }
 
@@ -53,28 +45,31 @@ export async function groundOf(
 ): Promise<Ground> {
   const specs = Object.fromEntries((await specsOfStudio(tx)).map((spec) => [spec.id, spec]));
   const { lengthSystem } = await settingsIn(tx);
-  const patterns = await tx.rows(newestPatternsSql, {
-    numbers: lines.map(({ pattern }) => pattern),
-  });
+  const patterns = await newestPatterns(
+    tx,
+    lines.map(({ pattern }) => pattern),
+  );
   return { specs, lengthSystem, patterns, stones: await stonesFor(tx, batchId, lines, lock) };
 }
 
-export const patternOf = (patterns: readonly PatternRow[], { pattern }: LineAsked): PatternRow | undefined =>
-  patterns.find(({ number }) => number === pattern);
+export const patternOf = (
+  patterns: readonly NewestPattern[],
+  { pattern }: LineAsked,
+): NewestPattern | undefined => patterns.find(({ number }) => number === pattern);
 
 /** What lines come to, by what they were worked out from. */
 export type Bodies = ReadonlyMap<string, Result<PatternBody>>;
 
 /** Equal for lines that come to the same. */
 export const sameBody = (
-  { patternId, revision }: PatternRow,
+  { patternId, revision }: NewestPattern,
   wanted: WantedLine,
   stone: ChosenStone | undefined,
 ): string => JSON.stringify([patternId, revision, wanted, stone && stoneTexts(stone), stone?.material]);
 
 /** A line that was worked out: what it makes, or why it cannot be made. */
 interface WorkedLine {
-  readonly pattern: PatternRow;
+  readonly pattern: NewestPattern;
   readonly wanted: WantedLine;
   readonly body: Result<PatternBody>;
 }

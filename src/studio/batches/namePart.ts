@@ -1,5 +1,5 @@
 import { partKey } from '@/core/part/partKey';
-import { Article } from '@/data/models/stock';
+import { Article } from '@/data/models/articles';
 import { PartName } from '@/data/models/batches';
 import { refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';

@@ -1,15 +1,19 @@
-import { type RowOf } from '@/data/sql/statement';
+import type { RowIn } from '@/data/table';
 import type { Tx } from '@/data/inStudio';
 import { CuttingPlanRow } from '@/data/models/batches';
-import { plansOfBatchSql } from '@/data/sql/batches';
 import { releaseAll, releaseUncut } from '../reservations/reservations';
 
 /** How the wires of one spec are to be cut for a batch. */
-export type PlanOfSpec = RowOf<typeof plansOfBatchSql>;
+export type PlanOfSpec = Pick<RowIn<typeof CuttingPlanRow>, 'specId' | 'plan'>;
 
 /** The cutting plans of a batch, in the order that they are cut: by metal, size and temper. */
 export const plansKept = (tx: Tx, batchId: string): Promise<PlanOfSpec[]> =>
-  tx.rows(plansOfBatchSql, { batchId });
+  tx.allWith(
+    CuttingPlanRow,
+    ['specId', 'plan'],
+    { spec: { columns: [], with: { article: [] } } },
+    { where: { batchId }, order: [['spec', 'article', 'sortKey', 'ASC'], 'specId'] },
+  );
 
 /** Writes down how the wires of a spec are to be cut now. */
 export async function keepPlan(tx: Tx, batchId: string, { specId, plan }: PlanOfSpec): Promise<void> {

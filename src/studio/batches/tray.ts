@@ -1,6 +1,7 @@
+import type { WireForm } from '@/core/stock/ware';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { tag } from '@/core/tag';
-import type { Micrometres } from '@/core/units/length';
+import { type Micrometres, um } from '@/core/units/length';
 import { releaseStock, reserveCutWires } from '../reservations/reservations';
 import { type RowIn } from '@/data/table';
 import type { Tx } from '@/data/inStudio';
@@ -25,6 +26,54 @@ export async function lockOpenBatch(tx: Tx, number: number): Promise<LockedBatch
   const { state, ...batch } = row;
   if (state !== 'open') throw refused(`${tag('batch', number)} is not open any more. Nothing was posted.`);
   return batch;
+}
+
+/** Which piece of a batch it is. */
+interface PieceOfLine {
+  readonly batchId: string;
+  readonly line: number;
+  readonly piece: number;
+}
+
+/** The number of the finished piece that a piece of a batch became; undefined while it was not made. */
+export async function numberMade(tx: Tx, where: PieceOfLine): Promise<number | undefined> {
+  const row = await tx.oneWith(BatchPiece, [], { made: ['number'] }, { where: { ...where } });
+  return row?.made.number;
+}
+
+/** A wire that lies cut in the tray of a piece. */
+export interface WireInTray {
+  readonly cutIndex: number | null;
+  readonly copy: number | null;
+  readonly id: string;
+  readonly number: number;
+  readonly specId: string;
+  readonly form: WireForm;
+  readonly length: Micrometres;
+}
+
+/** The wires in the tray of a piece, as they are counted. */
+export async function wiresInTray(tx: Tx, where: PieceOfLine): Promise<WireInTray[]> {
+  const rows = await tx.allWith(
+    BatchCutRow,
+    ['cutIndex', 'copy'],
+    { cut: ['stockPieceId', 'number', 'articleId', 'form', 'quantity'] },
+    { where: { ...where }, order: ['cutIndex', 'copy'] },
+  );
+  return rows.flatMap(({ cut, ...which }) =>
+    cut
+      ? [
+          {
+            ...which,
+            id: cut.stockPieceId,
+            number: cut.number,
+            specId: cut.articleId,
+            form: cut.form as WireForm,
+            length: um(cut.quantity),
+          },
+        ]
+      : [],
+  );
 }
 
 /** A wire that was cut for a piece, or a mis-cut, for which there is none. */

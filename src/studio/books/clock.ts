@@ -1,4 +1,4 @@
-import { Movement } from '@/data/models/stock';
+import { Movement } from '@/data/models/books';
 import { clockDoubt, type ClockDoubt } from '@/core/calendar/clock';
 import { look, type StudioSession } from '../kernel/useCase';
 

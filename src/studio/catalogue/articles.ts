@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
-import { Article } from '@/data/models/stock';
+import { Article } from '@/data/models/articles';
 
 /** What makes an article. */
 export interface ArticleIdentity {

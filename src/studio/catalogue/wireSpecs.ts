@@ -3,8 +3,7 @@ import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { type ValuesOf } from '@/data/columns';
 import { SPEC_GIVES } from '@/data/sql/fragments';
 import type { Tx } from '@/data/inStudio';
-import { WireSpecRow } from '@/data/models/stock';
-import { specsInOrderSql } from '@/data/sql/stock';
+import { WireSpecRow } from '@/data/models/articles';
 import { look, type StudioSession } from '../kernel/useCase';
 import { ensureArticle } from './articles';
 
@@ -77,9 +76,17 @@ export async function specsById(tx: Tx, ids: readonly string[]): Promise<Map<str
 /** Every wire the studio knows, in rack order: some hundred at most. */
 export const listSpecs = (session: StudioSession): Promise<KnownSpec[]> => look(session, specsOfStudio);
 
+/** Far more than a studio has. */
+const MOST_SPECS = 1000;
+
 /** {@link listSpecs} inside a transaction. */
 export async function specsOfStudio(tx: Tx): Promise<KnownSpec[]> {
-  const rows = await tx.rows(specsInOrderSql, {});
+  const rows = await tx.allWith(
+    WireSpecRow,
+    SPEC_FIELDS,
+    { article: [] },
+    { order: [['article', 'sortKey', 'ASC']], limit: MOST_SPECS },
+  );
   return rows.map(specFromRow);
 }
 

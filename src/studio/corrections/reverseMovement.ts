@@ -1,5 +1,5 @@
 import { Piece } from '@/data/models/making';
-import { Movement } from '@/data/models/stock';
+import { Movement } from '@/data/models/books';
 import { batchForgets, batchRemembers } from './takenBack';
 import { refused } from '../kernel/outcome';
 import { posts } from '../kernel/posts';

@@ -1,7 +1,9 @@
+import { otherThan, otherThanNone } from '@/data/conditions';
+import { Movement } from '@/data/models/books';
+import { BatchPiece } from '@/data/models/batches';
 import { setBatch, forgetPieceMade } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
-import { partsGivenBackSql } from '@/data/sql/ledger';
-import { specsPlannedAgainSql, placeOfMadePieceSql } from '@/data/sql/batches';
+import { specsPlannedAgainSql } from '@/data/sql/batches';
 import { dropPlans } from '../batches/plansKept';
 import { noteLoss, reserve } from '../reservations/reservations';
 import { actsOfPost, forgetAct, reserveTray } from '../batches/tray';
@@ -20,9 +22,19 @@ const MAKING_TAKEN_BACK =
 
 /** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
 export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
-  const made = await tx.row(placeOfMadePieceSql, { pieceId });
+  const made = await tx.oneWith(
+    BatchPiece,
+    ['batchId', 'line', 'piece'],
+    { batch: ['state'] },
+    { where: { pieceId }, lock: true },
+  );
   if (!made) return;
-  const { batchId, state, line, piece } = made;
+  const {
+    batchId,
+    line,
+    piece,
+    batch: { state },
+  } = made;
   // What was left of its wires may be planned for another wire of the batch; it goes back into the tray.
   const planned = await tx.rows(specsPlannedAgainSql, { batchId, line, piece });
   if (planned.length > 0)
@@ -37,6 +49,22 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
   await setBatch(tx, batchId, { state: 'open' });
   const toCutAgain = await reserveTray(tx, batchId);
   if (planned.length + toCutAgain > 0) await noteLoss(tx, batchId, MAKING_TAKEN_BACK);
-  const parts = await tx.rows(partsGivenBackSql, { pieceId });
-  await reserve(tx, batchId, 'picked', parts);
+  await reserve(tx, batchId, 'picked', await partsGivenBack(tx, pieceId));
+}
+
+/** What came back into the drawers of a piece whose making was taken back; supplies are picked for nobody. */
+async function partsGivenBack(
+  tx: Tx,
+  pieceId: string,
+): Promise<{ readonly id: string; readonly quantity: number }[]> {
+  const rows = await tx.allWith(
+    Movement,
+    ['stockPieceId', 'quantity'],
+    { article: [] },
+    { where: { pieceId, kind: 'used', reverses: otherThanNone, '$article.ware$': otherThan('supply') } },
+  );
+  const back = new Map<string, number>();
+  for (const { stockPieceId, quantity } of rows)
+    back.set(stockPieceId, (back.get(stockPieceId) ?? 0) + quantity);
+  return [...back].map(([id, quantity]) => ({ id, quantity }));
 }

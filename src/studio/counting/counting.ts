@@ -6,14 +6,8 @@ import { cost, shareOfCost, type CostUnits } from '@/core/units/money';
 import { type RowOf } from '@/data/sql/statement';
 import type { Tx } from '@/data/inStudio';
 import { Count, CountLineRow } from '@/data/models/lists';
-import { Place } from '@/data/models/stock';
-import {
-  setExpectedSql,
-  countsInBriefSql,
-  linesOfCountSql,
-  countOfNumberSql,
-  fillCountSheetSql,
-} from '@/data/sql/counting';
+import { Place } from '@/data/models/articles';
+import { setExpectedSql, countsInBriefSql, linesOfCountSql, fillCountSheetSql } from '@/data/sql/counting';
 import { readInput } from '../kernel/readInput';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, Refused, refused, type Outcome } from '../kernel/outcome';
@@ -73,18 +67,21 @@ export const startCount = acts('startCount', async ({ tx, session }, placeId: st
   return { number };
 });
 
-type CountRow = RowOf<typeof countOfNumberSql>;
-
-const countNumbered = (tx: Tx, number: number): Promise<CountRow | undefined> =>
-  tx.row(countOfNumberSql, { number });
+const countNumbered = (tx: Tx, number: number) =>
+  tx.oneWith(
+    Count,
+    ['countId', 'number', 'placeName', 'startedAt', 'postedAt'],
+    { user: ['name'] },
+    { where: { number } },
+  );
 
 /** Opens a count, also one that was posted long ago; null when there is none. */
 export function showCount(session: StudioSession, number: number): Promise<CountSheet | null> {
   return look(session, async (tx) => {
     const count = await countNumbered(tx, number);
     if (!count) return null;
-    const { countId, ...sheet } = count;
-    return { ...sheet, lines: await linesOf(tx, countId) };
+    const { countId, user, ...sheet } = count;
+    return { ...sheet, startedBy: user.name, lines: await linesOf(tx, countId) };
   });
 }
 
@@ -161,7 +158,7 @@ export function keepCounted(
   });
 }
 
-async function openCount(tx: Tx, number: number): Promise<CountRow> {
+async function openCount(tx: Tx, number: number) {
   const count = await countNumbered(tx, number);
   if (!count) throw refused(`There is no count ${tag('count', number)}.`);
   if (count.postedAt)

@@ -1,3 +1,4 @@
+import { BatchCutRow } from '@/data/models/batches';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import {
   afterCut,
@@ -11,7 +12,6 @@ import { isScrap, usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { formatLength, um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { cutBeforeSql } from '@/data/sql/batches';
 import { invalid, refused, type Refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
 import { lockStock, Posting, type HeldStock } from '../ledger/posting';
@@ -79,17 +79,20 @@ export const cutAsPlanned = thenPlanned(
 );
 
 /** No wire is cut twice: who comes second is told who was first. @throws Refused */
-async function refuseCutTwice(tx: Tx, { id }: LockedBatch, cut: CutOfBatch): Promise<void> {
-  const before = await tx.row(cutBeforeSql, {
-    batchId: id,
-    line: cut.line,
-    piece: cut.piece,
-    cutIndex: cut.cutIndex,
-    copy: cut.copy,
-  });
-  if (!before) return;
+async function refuseCutTwice(
+  tx: Tx,
+  { id }: LockedBatch,
+  { line, piece, cutIndex, copy }: CutOfBatch,
+): Promise<void> {
+  const before = await tx.oneWith(
+    BatchCutRow,
+    [],
+    { user: ['name'], cut: ['number'] },
+    { where: { batchId: id, line, piece, cutIndex, copy } },
+  );
+  if (!before?.cut) return;
   throw refused(
-    `${before.who} cut this one already: it is ${tag('wire', before.number)} in the tray. If you cut it too, log yours as a mis-cut.`,
+    `${before.user.name} cut this one already: it is ${tag('wire', before.cut.number)} in the tray. If you cut it too, log yours as a mis-cut.`,
   );
 }
 

@@ -1,5 +1,7 @@
-import { type RowOf } from '@/data/sql/statement';
-import { actsAtTableSql, markOfBatchSql, markOfNumberSql } from '@/data/sql/batches';
+import type { Tx } from '@/data/inStudio';
+import type { Micrometres } from '@/core/units/length';
+import { BatchCutRow } from '@/data/models/batches';
+import { markOfBatchSql, markOfNumberSql } from '@/data/sql/batches';
 import { calledInFull } from '@/core/pattern/ringSizeOf';
 import { cutKey, countWires, type CutOfBatch } from '@/core/batch/batch';
 import type { PlannedBatchCut, PlannedStock } from '@/core/batch/cuttingPlan';
@@ -7,7 +9,7 @@ import type { PatternCut } from '@/core/pattern/pattern';
 import { look, type StudioSession } from '../kernel/useCase';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf, type PlanningStanding } from '../batches/batches';
-import type { BatchState } from '@/core/batch/batchState';
+import type { BatchState, CutKind } from '@/core/batch/batchState';
 import { plansKept } from '../batches/plansKept';
 import { NOTHING_DONE, progressOf } from '../batches/tray';
 
@@ -22,7 +24,36 @@ export interface NextCut {
 }
 
 /** Something that was done at the table. */
-export type TableAct = RowOf<typeof actsAtTableSql>;
+export interface TableAct {
+  readonly act: number;
+  readonly kind: CutKind;
+  readonly name: string;
+  readonly length: Micrometres;
+  readonly reason: string;
+  /** The stock piece that it was cut from, and what it is now. */
+  readonly from: number;
+  readonly became: number | null;
+  readonly who: string;
+  readonly at: Date;
+}
+
+/** What was done last at the table of a batch. */
+async function actsAt(tx: Tx, batchId: string): Promise<TableAct[]> {
+  const rows = await tx.allWith(
+    BatchCutRow,
+    ['act', 'kind', 'name', 'lengthUm', 'reason', 'doneAt'],
+    { source: ['number'], cut: ['number'], user: ['name'] },
+    { where: { batchId }, order: [['act', 'DESC']], limit: SHOWN },
+  );
+  return rows.map(({ lengthUm: length, doneAt: at, source, cut, user, ...act }) => ({
+    ...act,
+    length,
+    from: source.number,
+    became: cut?.number ?? null,
+    who: user.name,
+    at,
+  }));
+}
 
 /** The cutting table of a batch. */
 export interface CuttingTable extends PlanningStanding {
@@ -81,7 +112,7 @@ export function showCuttingTable(
     const open = rest.flatMap(({ spec, stock }) => stock.cuts.map((each) => ({ spec, stock, cut: each })));
     const next = open.find((each) => chosen && cutKey(each.cut) === cutKey(chosen)) ?? open[0];
     const line = lines.find((each) => each.line === next?.cut.line);
-    const acts = await tx.rows(actsAtTableSql, { batchId: id, most: SHOWN });
+    const acts = await actsAt(tx, id);
     return {
       number,
       name,

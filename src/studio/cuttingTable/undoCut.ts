@@ -1,11 +1,11 @@
+import type { WireForm } from '@/core/stock/ware';
+import { StockPiece } from '@/data/models/stock';
 import { cutsOfBatch } from '@/core/batch/batch';
 import { afterUndo, takenOf } from '@/core/batch/cuttingPlan';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
 import { um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { wireWithPlaceSql } from '@/data/sql/stock';
-import { pieceMadeOfSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
 import { acts } from '../kernel/posts';
 import { movementsOf, takeBack } from '../ledger/takeBack';
@@ -15,7 +15,15 @@ import { linesOf } from '../batches/batches';
 import { planAnew } from '../cuttingPlan/planCutting';
 import { keepPlan, plansKept } from '../batches/plansKept';
 import { reserveExactly, reservedOf } from '../reservations/reservations';
-import { forgetAct, lastActs, lockOpenBatch, NOTHING_DONE, progressOf, type Act } from '../batches/tray';
+import {
+  forgetAct,
+  lastActs,
+  lockOpenBatch,
+  NOTHING_DONE,
+  progressOf,
+  type Act,
+  numberMade,
+} from '../batches/tray';
 import { thenPlanned } from './thenPlanned';
 
 /** What was taken back: wires that are to be cut again, or a mis-cut that was none. */
@@ -58,10 +66,10 @@ export const undoCut = thenPlanned(
 async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promise<void> {
   for (const { cut } of acts) {
     if (!cut) continue;
-    const made = await tx.row(pieceMadeOfSql, { batchId, line: cut.line, piece: cut.piece });
-    if (made)
+    const made = await numberMade(tx, { batchId, line: cut.line, piece: cut.piece });
+    if (made !== undefined)
       throw refused(
-        `${tag('piece', made.number)} is made of the last wire that was cut. Take the making back first, in the ledger.`,
+        `${tag('piece', made)} is made of the last wire that was cut. Take the making back first, in the ledger.`,
       );
   }
 }
@@ -71,17 +79,28 @@ async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act):
   const kept = (await plansKept(tx, batchId)).find((each) => each.specId === specId);
   if (!kept || !cut) return false;
   const spec = (await specsById(tx, [specId])).get(specId);
-  const source = await tx.row(wireWithPlaceSql, { stockPieceId: sourceId });
+  const source = await tx.oneWith(
+    StockPiece,
+    ['number', 'form', 'quantity'],
+    { place: ['name'] },
+    { where: { stockPieceId: sourceId } },
+  );
   if (!spec || !source) return false;
-  const { id, number, form, place, quantity } = source;
+  const { number, form, place, quantity } = source;
   const free = quantity - ((await reservedOf(tx, [sourceId], batchId)).get(sourceId) ?? 0);
   if (free <= 0) return false;
   const { planned, ...rest } = cut;
   const minimum = usefulMinimumFor(spec, minimumsOf(await settingsIn(tx)));
-  const stock = { id, number, form, place, length: um(free) };
+  const stock = {
+    id: sourceId,
+    number,
+    form: form as WireForm,
+    place: place?.name ?? null,
+    length: um(free),
+  };
   const back = afterUndo(kept.plan, { ...rest, length: planned }, stock, minimum);
   if (!back.fits || !back.stock) return false;
   await keepPlan(tx, batchId, { specId, plan: back.plan });
-  await reserveExactly(tx, batchId, { id, quantity: takenOf(back.stock) });
+  await reserveExactly(tx, batchId, { id: sourceId, quantity: takenOf(back.stock) });
   return true;
 }

@@ -7,7 +7,8 @@ import { describeStone, OUTLINES, type StoneMeasures } from '@/core/stone/stone'
 import { um } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Bead, Finding, Stone, Supply } from '@/data/models/drawers';
-import { StockPiece, Article } from '@/data/models/stock';
+import { Article } from '@/data/models/articles';
+import { StockPiece } from '@/data/models/stock';
 import { posts } from '../kernel/posts';
 import type { ValuesOf } from '../kernel/typed';
 import { refused } from '../kernel/outcome';

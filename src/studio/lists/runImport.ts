@@ -6,7 +6,6 @@ import { Lot } from '@/data/models/purchases';
 import type { NewIn } from '@/data/table';
 import { Post } from '@/data/models/studio';
 import { StockPiece } from '@/data/models/stock';
-import { namesOfJarsSql } from '@/data/sql/imports';
 import { log } from '../kernel/log';
 import { Refused } from '../kernel/outcome';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';
@@ -251,6 +250,6 @@ async function takenNumbers(tx: Tx, list: StockList): Promise<Set<number>> {
 
 /** Metals that have a jar, as the list calls them. */
 async function jarKeys(tx: Tx): Promise<Set<string>> {
-  const rows = await tx.rows(namesOfJarsSql, {});
-  return new Set(rows.map(({ name }) => name.replace(/ scrap$/, '').replace(' ', '-')));
+  const rows = await tx.allWith(StockPiece, [], { article: ['name'] }, { where: { ware: 'scrap' } });
+  return new Set(rows.map(({ article: { name } }) => name.replace(/ scrap$/, '').replace(' ', '-')));
 }

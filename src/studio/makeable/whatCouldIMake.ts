@@ -1,4 +1,5 @@
-import { daysBetween } from '@/core/calendar/day';
+import { StockPiece } from '@/data/models/stock';
+import { daysBetween, dayIn } from '@/core/calendar/day';
 import { type Makeable } from '@/core/batch/makeable';
 import { partKey } from '@/core/part/partKey';
 import { type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
@@ -8,8 +9,7 @@ import { minutesOf } from '@/core/pattern/pattern';
 import { HORIZON, minutesUntil, scheduleJobs } from '@/core/schedule/schedule';
 import type { MinorUnits } from '@/core/units/money';
 import { type RowOf } from '@/data/sql/statement';
-import type { Tx } from '@/data/inStudio';
-import { agesOfSql } from '@/data/sql/stock';
+import { type Tx, zoneOf } from '@/data/inStudio';
 import { patternsMostMadeSql } from '@/data/sql/patterns';
 import { runJob } from '../jobs/runJob';
 import { invalid, type Outcome } from '../kernel/outcome';
@@ -87,14 +87,19 @@ interface Asked {
   readonly offered: readonly (Offered & Pick<MakeableLine, 'uncounted'>)[];
 }
 
+/** How many days something has been here, where the studio is. */
+const daysHere = (session: StudioSession, came: Date): number =>
+  Math.max(0, daysBetween(dayIn(zoneOf(session), came), todayOf(session)));
+
 async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: string): Promise<Asked> {
   const rows = await tx.rows(patternsMostMadeSql, { kind: input.kind, most: MOST_PATTERNS });
   const offered = await offer(tx, rows);
   const bodies = offered.map(({ body }) => body);
   const specIds = bodies.flatMap(({ cuts }) => cuts.map(({ specId }) => specId));
   const wires = await freeWires(tx, specIds, null);
-  const ages = await tx.rows(agesOfSql, { ids: wires.map(({ id }) => id), today: todayOf(tx.session) });
-  const days = new Map(ages.map((row) => [row.id, row.days]));
+  const stockPieceId = wires.map(({ id }) => id);
+  const came = await tx.all(StockPiece, ['stockPieceId', 'createdAt'], { where: { stockPieceId } });
+  const days = new Map(came.map((row) => [row.stockPieceId, daysHere(tx.session, row.createdAt)]));
   const names = bodies.flatMap(({ parts }) => parts.map(({ name }) => name));
   const parts = countParts(await partsInDrawers(tx, names, null));
   return {

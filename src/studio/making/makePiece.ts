@@ -5,8 +5,7 @@ import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { Piece } from '@/data/models/making';
-import { revisionOfPatternSql } from '@/data/sql/patterns';
+import { Piece, PatternRevision } from '@/data/models/making';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../trayMaking/makeFromTray';
 import { takeNumbers } from '../kernel/numbers';
@@ -131,7 +130,12 @@ async function patternOf(
   tx: Tx,
   { number, revision }: MadeFrom,
 ): Promise<{ patternId: string; revision: number; body: PatternBody }> {
-  const row = await tx.row(revisionOfPatternSql, { number, revision });
+  const row = await tx.oneWith(
+    PatternRevision,
+    ['patternId', 'revision', 'body'],
+    { pattern: [] },
+    { where: { '$pattern.number$': number, revision } },
+  );
   if (!row) throw refused('This pattern, or this revision of it, is no longer there.');
-  return { ...row, revision };
+  return row;
 }

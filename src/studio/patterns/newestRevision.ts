@@ -1,4 +1,4 @@
-import { newestPatternsSql } from '@/data/sql/patterns';
+import { newestPattern } from './newestPatterns';
 import { look, type StudioSession } from '../kernel/useCase';
 
 /** A revision of a pattern, as others are told of it. */
@@ -11,7 +11,7 @@ export interface SavedRevision {
 /** The newest revision of a pattern; null when there is no pattern of that number. */
 export function newestRevision(session: StudioSession, number: number): Promise<SavedRevision | null> {
   return look(session, async (tx) => {
-    const row = await tx.row(newestPatternsSql, { numbers: [number] });
+    const row = await newestPattern(tx, number);
     return row ? { revision: row.revision, by: row.by, at: row.at } : null;
   });
 }

@@ -1,3 +1,4 @@
+import { newestPattern } from './newestPatterns';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
 import { PATTERN_KINDS, type PatternBody, type PatternKind } from '@/core/pattern/pattern';
@@ -6,7 +7,7 @@ import { patternList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { onHandOfSql } from '@/data/sql/stock';
-import { patternsByNameSql, newestPatternsSql } from '@/data/sql/patterns';
+import { patternsByNameSql } from '@/data/sql/patterns';
 import { Piece } from '@/data/models/making';
 import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -113,7 +114,7 @@ export interface PatternView extends PatternCard {
 /** A pattern in its newest revision; null when there is none of that number. */
 export function showPattern(session: StudioSession, number: number): Promise<PatternView | null> {
   return look(session, async (tx) => {
-    const row = await tx.row(newestPatternsSql, { numbers: [number] });
+    const row = await newestPattern(tx, number);
     if (!row) return null;
     const onHand = await tx.rows(onHandOfSql, { articleIds: row.body.cuts.map(({ specId }) => specId) });
     const { patternId: id, name, kind, revision, body } = row;

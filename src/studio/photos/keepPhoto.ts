@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { isUUID } from 'class-validator';
 import sharp from 'sharp';
-import { Photo } from '@/data/models/drawers';
-import { Article } from '@/data/models/stock';
+import { Photo, Article } from '@/data/models/articles';
 import { refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 

@@ -1,8 +1,9 @@
+import { newestPattern } from '../patterns/newestPatterns';
+import { BatchLineRow } from '@/data/models/batches';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { readTag, type Tagged } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
-import { bodyOfLineSql } from '@/data/sql/batches';
-import { bodiesOfPiecesSql, newestPatternsSql } from '@/data/sql/patterns';
+import { bodiesOfPiecesSql } from '@/data/sql/patterns';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo, specsOf } from '../patterns/patterns';
 import type { KnownSpec } from '../catalogue/wireSpecs';
@@ -24,12 +25,17 @@ const BODIES: Partial<
   Readonly<Record<Tagged, (tx: Tx, number: number, line: number) => Promise<PatternBody | undefined>>>
 > = {
   pattern: async (tx, number) => {
-    const row = await tx.row(newestPatternsSql, { numbers: [number] });
+    const row = await newestPattern(tx, number);
     return row?.body;
   },
   piece: async (tx, number) => (await bodiesOfPieces(tx, [number])).get(number),
   batch: async (tx, number, line) => {
-    const row = await tx.row(bodyOfLineSql, { number, line });
+    const row = await tx.oneWith(
+      BatchLineRow,
+      ['body'],
+      { batch: [] },
+      { where: { '$batch.number$': number, line } },
+    );
     return row?.body;
   },
 };

@@ -6,7 +6,7 @@ import { cost } from '@/core/units/money';
 import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Supply } from '@/data/models/drawers';
-import { WireSpecRow } from '@/data/models/stock';
+import { WireSpecRow } from '@/data/models/articles';
 import { namesOfPartsSql } from '@/data/sql/parts';
 import { onHandOfSql } from '@/data/sql/stock';
 import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';

@@ -1,3 +1,6 @@
+import { otherThan } from '@/data/conditions';
+import { dayIn } from '@/core/calendar/day';
+import { Lot } from '@/data/models/purchases';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { priceUnit } from '@/core/stock/priceUnit';
 import { CONTENT, spotCost } from '@/core/metalPrice/metalPrice';
@@ -7,10 +10,10 @@ import { um, UM_PER_METRE } from '@/core/units/length';
 import { cost, COST_UNITS_PER_MINOR, type CostUnits, type MinorUnits } from '@/core/units/money';
 import { metalOf } from '@/core/wire/metal';
 import { type RowOf } from '@/data/sql/statement';
-import type { Tx } from '@/data/inStudio';
+import { type Tx, zoneOf } from '@/data/inStudio';
 import { TypedPrice } from '@/data/models/metal';
-import { Article } from '@/data/models/stock';
-import { pricesOverTimeSql, pricesOfArticlesSql } from '@/data/sql/prices';
+import { Article } from '@/data/models/articles';
+import { pricesOfArticlesSql } from '@/data/sql/prices';
 import { invalid, refused, stale } from '../kernel/outcome';
 import { posts } from '../kernel/posts';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
@@ -77,6 +80,40 @@ export interface PriceView {
   }[];
 }
 
+/** A price of an article on a day, for so much of it. */
+interface PriceOfDay {
+  readonly day: string;
+  readonly source: 'paid' | 'typed';
+  readonly price: MinorUnits;
+  readonly quantity: number;
+}
+
+/** The most prices of an article that are drawn. */
+const MOST_PRICES = 400;
+
+/** What was paid and typed for an article, oldest first; a gift says nothing of a price. */
+async function pricesOverTime(tx: Tx, articleId: string): Promise<PriceOfDay[]> {
+  const paid = await tx.all(Lot, ['boughtOn', 'price', 'quantity'], {
+    where: { articleId, costIs: otherThan('free') },
+    order: [['boughtOn', 'DESC']],
+    limit: MOST_PRICES,
+  });
+  const typed = await tx.all(TypedPrice, ['typedAt', 'price', 'quantity'], {
+    where: { articleId },
+    order: [['typedAt', 'DESC']],
+    limit: MOST_PRICES,
+  });
+  const all: PriceOfDay[] = [
+    ...paid.map(({ boughtOn: day, ...price }) => ({ day, source: 'paid' as const, ...price })),
+    ...typed.map(({ typedAt, ...price }) => ({
+      day: dayIn(zoneOf(tx.session), typedAt),
+      source: 'typed' as const,
+      ...price,
+    })),
+  ];
+  return all.toSorted((one, other) => one.day.localeCompare(other.day)).slice(-MOST_PRICES);
+}
+
 /** Opens how an article is priced; null when there is none. */
 export function showPricing(session: StudioSession, articleId: string): Promise<PriceView | null> {
   ownerOnly(session);
@@ -84,7 +121,7 @@ export function showPricing(session: StudioSession, articleId: string): Promise<
     const article = await Article.findOne({ where: { articleId } });
     if (!article) return null;
     const { name, ware, version, priceBy, premium, fabricationPerMetre } = article;
-    const prices = await tx.rows(pricesOverTimeSql, { articleId });
+    const prices = await pricesOverTime(tx, articleId);
     return {
       articleId,
       name,

@@ -1,11 +1,13 @@
+import type { Tx } from '@/data/inStudio';
+import { StockPiece } from '@/data/models/stock';
 import { CONTENT, meltValue } from '@/core/metalPrice/metalPrice';
-import type { Micrograms } from '@/core/units/mass';
+import { type Micrograms, ug } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { MetalId } from '@/core/wire/metal';
 import { randomUUID } from 'node:crypto';
 import { type RowOf } from '@/data/sql/statement';
 import { Refining } from '@/data/models/metal';
-import { refiningsOfSql, jarOfNumberSql, jarsInOrderSql } from '@/data/sql/stock';
+import { refiningsOfSql } from '@/data/sql/stock';
 import { posts } from '../kernel/posts';
 import { look, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
@@ -27,9 +29,24 @@ export interface Jar {
   readonly price: KnownPrice | null;
 }
 
-type JarRow = RowOf<typeof jarsInOrderSql>;
+/** The jars of the studio, in the order of the metals. */
+const jarRows = (tx: Tx, where: { readonly number?: number } = {}) =>
+  tx.allWith(
+    StockPiece,
+    ['stockPieceId', 'number', 'quantity', 'costUnits'],
+    { article: ['identity'] },
+    { where: { ware: 'scrap', ...where }, order: [['article', 'sortKey', 'ASC']] },
+  );
 
-function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPrice[], sees: boolean): Jar {
+type JarRow = Awaited<ReturnType<typeof jarRows>>[number];
+
+function jarFrom(
+  { number, quantity, costUnits: cost, article }: JarRow,
+  prices: readonly KnownPrice[],
+  sees: boolean,
+): Jar {
+  const metal = article.identity as MetalId;
+  const mass = ug(quantity);
   const price = prices.find((each) => each.metal === CONTENT[metal]?.metal) ?? null;
   return {
     number,
@@ -44,7 +61,7 @@ function jarFrom({ number, metal, mass, cost }: JarRow, prices: readonly KnownPr
 /** All jars, in the order of the metals. */
 export function showJars(session: StudioSession): Promise<Jar[]> {
   return look(session, async (tx) => {
-    const rows = await tx.rows(jarsInOrderSql, {});
+    const rows = await jarRows(tx);
     const prices = await lastMetalPrices(tx);
     return rows.map((row) => jarFrom(row, prices, session.role === 'owner'));
   });
@@ -61,13 +78,13 @@ export function showJar(
   (Jar & { readonly history: readonly HistoryLine[]; readonly refinings: readonly RefiningView[] }) | null
 > {
   return look(session, async (tx) => {
-    const row = await tx.row(jarOfNumberSql, { number });
+    const [row] = await jarRows(tx, { number });
     if (!row) return null;
     const sees = session.role === 'owner';
-    const refinings = await tx.rows(refiningsOfSql, { stockPieceId: row.id });
+    const refinings = await tx.rows(refiningsOfSql, { stockPieceId: row.stockPieceId });
     return {
       ...jarFrom(row, await lastMetalPrices(tx), sees),
-      history: await historyOf(tx, row.id),
+      history: await historyOf(tx, row.stockPieceId),
       refinings: sees ? refinings : [],
     };
   });

@@ -1,7 +1,8 @@
+import { Pattern } from '@/data/models/making';
+import { Lot } from '@/data/models/purchases';
 import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Studio } from '@/data/models/studio';
-import { isStudioEmptySql } from '@/data/sql/find';
 import { refused, stale } from '../kernel/outcome';
 import { posts } from '../kernel/posts';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -10,8 +11,9 @@ import { settingsIn } from './settings';
 
 /** Whether no amount is in the books yet: nothing bought, no pattern with prices in it. */
 async function areBooksEmpty(tx: Tx): Promise<boolean> {
-  const row = await tx.row(isStudioEmptySql, {});
-  return row?.empty ?? false;
+  const bought = await tx.one(Lot, ['lotId'], { where: {} });
+  const pattern = await tx.one(Pattern, ['patternId'], { where: {} });
+  return !bought && !pattern;
 }
 
 /** Whether the owner may still change the currency. */

@@ -1,15 +1,17 @@
+import type { Tx } from '@/data/inStudio';
+import { Movement } from '@/data/models/books';
+import { BatchPiece } from '@/data/models/batches';
 import { costSheet, type CostSheet } from '@/core/costing/costSheet';
 import { priceBasis } from '@/core/costing/price';
 import { priceBySchools } from '@/core/costing/priceSchools';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
-import type { Micrometres } from '@/core/units/length';
+import { type Micrometres, um } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { type RowIn } from '@/data/table';
 import { shelfList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
-import { wiresOfPieceSql, namesOfPieceSql } from '@/data/sql/pieces';
 import type { MovementKind } from '@/core/stock/movement';
 import { invalid, Refused, stale } from '../kernel/outcome';
 import { calledAs } from '../kernel/called';
@@ -17,7 +19,7 @@ import { posts } from '../kernel/posts';
 import { look, type StudioSession } from '../kernel/useCase';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn, type Settings } from '../settings/settings';
-import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
+import { type KnownSpec, specsById } from '../catalogue/wireSpecs';
 import { PricePieceInput } from './pricePiece.input';
 import type { ShelfQuery } from './shelf.input';
 
@@ -52,23 +54,13 @@ export const SHELF_SORTINGS = shelfList.orders;
 
 const PAGE = 40;
 
-type Outlay = Pick<
-  RowIn<typeof Piece>,
-  | 'wireCost'
-  | 'suppliesCost'
-  | 'suppliesReplacement'
-  | 'wireReplacement'
-  | 'scrapCost'
-  | 'scrapReplacement'
-  | 'spoilageCost'
-  | 'spoilageReplacement'
-  | 'partsCost'
-  | 'minutes'
-  | 'setUpMinutes'
-  | 'sharedBy'
-  | 'hourlyRate'
-  | 'overheadPerHour'
->;
+const OUTLAY_COLUMNS = [
+  ...(['wireCost', 'wireReplacement', 'scrapCost', 'scrapReplacement'] as const),
+  ...(['spoilageCost', 'spoilageReplacement', 'partsCost', 'suppliesCost', 'suppliesReplacement'] as const),
+  ...(['minutes', 'setUpMinutes', 'sharedBy', 'hourlyRate', 'overheadPerHour'] as const),
+] as const;
+
+type Outlay = Pick<RowIn<typeof Piece>, (typeof OUTLAY_COLUMNS)[number]>;
 
 function sheetOf(piece: Outlay): CostSheet {
   const { wireCost, wireReplacement, scrapCost, scrapReplacement, spoilageCost, spoilageReplacement } = piece;
@@ -165,44 +157,62 @@ export interface PieceMoney {
   readonly price: MinorUnits | null;
 }
 
+/** The wires that went into a piece, in the order of that. */
+async function wiresOf(tx: Tx, pieceId: string, sees: boolean): Promise<PieceWire[]> {
+  const rows = await tx.allWith(
+    Movement,
+    ['kind', 'articleId', 'quantity', 'costUnits', 'reason'],
+    { stockPiece: ['number'], article: [] },
+    { where: { pieceId, '$article.ware$': 'wire' }, order: ['movementId'] },
+  );
+  const specs = await specsById(
+    tx,
+    rows.map(({ articleId }) => articleId),
+  );
+  return rows.flatMap(({ kind, articleId, quantity, costUnits, reason, stockPiece }) => {
+    const spec = specs.get(articleId);
+    const cost = sees ? costUnits : null;
+    return spec ? [{ kind, stockNumber: stockPiece.number, spec, length: um(quantity), cost, reason }] : [];
+  });
+}
+
+const PIECE_COLUMNS = [
+  ...OUTLAY_COLUMNS,
+  ...(['pieceId', 'name', 'kind', 'size', 'madeAt', 'revision', 'version', 'wireMassUg'] as const),
+  ...(['struckAt', 'goingPrice', 'school', 'price'] as const),
+] as const;
+
 /** Opens a finished piece by its number; null when there is none. */
 export function showPiece(session: StudioSession, number: number): Promise<PieceView | null> {
   return look(session, async (tx) => {
-    const piece = await Piece.findOne({ where: { number } });
+    const piece = await tx.oneWith(
+      Piece,
+      PIECE_COLUMNS,
+      { pattern: ['number'], user: ['name'], drawerStock: ['number'] },
+      { where: { number } },
+    );
     if (!piece) return null;
-    const names = await tx.row(namesOfPieceSql, {
-      patternId: piece.patternId,
-      userId: piece.userId,
-      pieceId: piece.pieceId,
-      drawerStockId: piece.drawerStockId,
-    });
+    const { pieceId } = piece;
+    const made = await tx.oneWith(BatchPiece, [], { batch: ['number'] }, { where: { pieceId } });
     const sees = session.role === 'owner';
-    const wires = await tx.rows(wiresOfPieceSql, { pieceId: piece.pieceId });
     return {
       number,
       name: piece.name,
       kind: piece.kind,
       size: piece.size,
       madeAt: piece.madeAt,
-      madeBy: names?.madeBy ?? '',
-      patternNumber: names?.patternNumber ?? 0,
+      madeBy: piece.user.name,
+      patternNumber: piece.pattern.number,
       revision: piece.revision,
-      batchNumber: names?.batchNumber ?? null,
+      batchNumber: made?.batch.number ?? null,
       version: piece.version,
       minutes: piece.minutes,
       setUpMinutes: piece.setUpMinutes,
       sharedBy: piece.sharedBy,
       wireMass: piece.wireMassUg,
       struckAt: piece.struckAt,
-      findings: names?.findings ?? null,
-      wires: wires.map((row) => ({
-        kind: row.kind,
-        stockNumber: row.stockNumber,
-        spec: specFromRow(row),
-        length: row.length,
-        cost: sees ? row.cost : null,
-        reason: row.reason,
-      })),
+      findings: piece.drawerStock?.number ?? null,
+      wires: await wiresOf(tx, pieceId, sees),
       money: sees
         ? {
             sheet: sheetOf(piece),

@@ -16,7 +16,7 @@ import { showJars } from '../scrap/jars';
 import { relabelWire } from '../wire/relabelWire';
 import { takeOut } from './takeOut';
 import { groupBy } from '@/core/groupBy';
-import { Article } from '@/data/models/stock';
+import { Article } from '@/data/models/articles';
 
 afterAll(closeBooks);
 

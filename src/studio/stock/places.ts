@@ -3,7 +3,7 @@ import { type Micrograms } from '@/core/units/mass';
 import { type RowOf } from '@/data/sql/statement';
 import { calledAlike } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
-import { Place, SpoolType } from '@/data/models/stock';
+import { Place, SpoolType } from '@/data/models/articles';
 import { orderPlacesSql, placesInOrderSql } from '@/data/sql/stock';
 import { invalid, refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';

@@ -4,7 +4,7 @@ import { minimumOf, toBuy, USE_DAYS, type StockLevel, type ToBuy } from '@/core/
 import type { Ware } from '@/core/stock/ware';
 import type { CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { Article } from '@/data/models/stock';
+import { Article } from '@/data/models/articles';
 import { levelsOfSql } from '@/data/sql/purchases';
 import { invalid, refused, stale } from '../kernel/outcome';
 import { posts } from '../kernel/posts';

@@ -5,13 +5,13 @@ import { cost, shareOfCost, sumCosts, type CostUnits } from '@/core/units/money'
 import { NOT_PLANNED, setBatch, noteWaste, notePieceMade } from '../batches/batchRecord';
 import type { Tx } from '@/data/inStudio';
 import { BatchLineRow, Reservation } from '@/data/models/batches';
-import { wastesOfPieceSql, pieceMadeOfSql } from '@/data/sql/batches';
+import { wastesOfPieceSql } from '@/data/sql/batches';
 import { refused } from '../kernel/outcome';
 import { lockStock, type Posting } from '../ledger/posting';
 import { linesOf } from '../batches/batches';
 import { takeReserved, emptyTray } from '../reservations/reservations';
 import { dropEverything } from '../batches/plansKept';
-import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
+import { lockOpenBatch, madeCounts, NOTHING_DONE, progressOf, numberMade } from '../batches/tray';
 
 /** Which piece of a batch is made. */
 export interface PieceOfBatch {
@@ -34,10 +34,10 @@ export interface Tray extends PieceOfBatch {
 /** Takes the tray of a piece to the bench: locks its batch. @throws Refused when the piece is made, or not all of its wires are cut */
 export async function openTray(tx: Tx, { number, line, piece }: PieceOfBatch): Promise<Tray> {
   const { id: batchId } = await lockOpenBatch(tx, number);
-  const made = await tx.row(pieceMadeOfSql, { batchId, line, piece });
-  if (made)
+  const made = await numberMade(tx, { batchId, line, piece });
+  if (made !== undefined)
     throw refused(
-      `This piece of the batch is made already: it is ${tag('piece', made.number)}. Nothing was posted.`,
+      `This piece of the batch is made already: it is ${tag('piece', made)}. Nothing was posted.`,
     );
   const [own] = (await linesOf(tx, [batchId])).filter((each) => each.line === line);
   const { cut } = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;

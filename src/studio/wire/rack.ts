@@ -1,4 +1,5 @@
-import type { Micrometres } from '@/core/units/length';
+import { StockPiece } from '@/data/models/stock';
+import { type Micrometres, um } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits } from '@/core/units/money';
 import { METAL_IDS, TEMPERS } from '@/core/wire/metal';
@@ -9,12 +10,11 @@ import { rackList } from '@/data/sql/lists';
 import { readPage, readSums } from '@/data/pages';
 import type { Tx } from '@/data/inStudio';
 import { Supplier } from '@/data/models/purchases';
-import { wireOfNumberSql, kindsOfWireSql } from '@/data/sql/stock';
 import type { WireForm } from '@/core/stock/ware';
 import { numberOnTag } from '@/core/tag';
 import { look, type StudioSession } from '../kernel/useCase';
 import { HISTORY, historyOf, lotOf, type HistoryLine, type LotView } from '../stock/history';
-import { specFromRow, type KnownSpec } from '../catalogue/wireSpecs';
+import { specFromRow, type KnownSpec, specsById, specsOfStudio } from '../catalogue/wireSpecs';
 import type { RackQuery } from './rack.input';
 
 /** One length of wire on the rack. Costs are null for helpers. */
@@ -119,7 +119,7 @@ export function showRack(session: StudioSession, query: RackQuery): Promise<Rack
 }
 
 async function filterChoices(tx: Tx): Promise<RackFilterChoices> {
-  const rows = await tx.rows(kindsOfWireSql, {});
+  const rows = await specsOfStudio(tx);
   const inOrder = (order: readonly string[], used: readonly string[]) =>
     order.filter((each) => used.includes(each));
   return {
@@ -131,7 +131,13 @@ async function filterChoices(tx: Tx): Promise<RackFilterChoices> {
       PROFILES,
       rows.map(({ profile }) => profile),
     ),
-    gauges: [...new Set(rows.map(({ gauge }) => gauge))],
+    gauges: [
+      ...new Set(
+        rows
+          .toSorted((one, other) => other.width - one.width)
+          .map(({ label: { number, system } }) => `${number} ${system}`),
+      ),
+    ],
     tempers: inOrder(
       TEMPERS,
       rows.map(({ temper }) => temper),
@@ -153,26 +159,40 @@ export interface StockPieceView extends RackPiece {
   readonly lot: LotView | null;
 }
 
+const WIRE_COLUMNS = [
+  ...(['stockPieceId', 'articleId', 'form', 'quantity', 'initialQuantity', 'costUnits'] as const),
+  ...(['note', 'version', 'emptyMassUg'] as const),
+] as const;
+
 /** Opens a stock piece by its number; null when there is none. */
 export function showStockPiece(session: StudioSession, number: number): Promise<StockPieceView | null> {
   return look(session, async (tx) => {
-    const row = await tx.row(wireOfNumberSql, { number });
+    const row = await tx.oneWith(
+      StockPiece,
+      WIRE_COLUMNS,
+      { place: ['name'], spoolType: ['name'] },
+      {
+        where: { ware: 'wire', number },
+      },
+    );
     if (!row) return null;
-    const history = await historyOf(tx, row.id);
-    const { id, form, length, initialLength, cost, place, note, version, spoolType, emptyMass } = row;
+    const { stockPieceId: id, articleId, form, note, version } = row;
+    const spec = (await specsById(tx, [articleId])).get(articleId);
+    if (!spec) throw new Error(`wire spec ${articleId} vanished`);
+    const history = await historyOf(tx, id);
     return {
       id,
       number,
-      form,
-      length,
-      initialLength,
-      cost: session.role === 'owner' ? cost : null,
-      spec: specFromRow(row),
-      place,
+      form: form as WireForm,
+      length: um(row.quantity),
+      initialLength: um(row.initialQuantity),
+      cost: session.role === 'owner' ? row.costUnits : null,
+      spec,
+      place: row.place?.name ?? null,
       note,
       version,
-      spoolType,
-      emptyMass,
+      spoolType: row.spoolType?.name ?? null,
+      emptyMass: row.emptyMassUg,
       history,
       historyIsCut: history.length === HISTORY,
       lot: await lotOf(tx, id),

@@ -52,9 +52,9 @@ export function HistoryTable({
                 </td>
               )}
               <td>
-                {line.pieceNumber !== null && (
-                  <Link className="link" href={`/shelf/${tag('piece', line.pieceNumber)}`}>
-                    {tag('piece', line.pieceNumber)} {line.pieceName}
+                {line.piece && (
+                  <Link className="link" href={`/shelf/${tag('piece', line.piece.number)}`}>
+                    {tag('piece', line.piece.number)} {line.piece.name}
                   </Link>
                 )}
               </td>
