@@ -1,11 +1,11 @@
+import { todayOf } from '@/data/inStudio';
+import { daysLater } from '@/core/calendar/day';
 import { stockValueOn } from '../../src/studio/ledger/valueOn';
 import { openImport, postImport, showImport } from '../../src/studio/lists/importList';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import type { Outcome } from '../../src/studio/kernel/outcome';
 import { get, sideBySide, tell, timed } from './figures';
 import { Refusal } from './say';
-
-const DAY_MS = 86_400_000;
 
 /** The ledger page with a hundred times the movements, and what the stock carried on a past day beside what it carries now. */
 export async function measureLedger(
@@ -22,7 +22,7 @@ export async function measureLedger(
     limit: 1.5,
     unit: ' ×',
   });
-  const past = new Date(long.now.valueOf() - 200 * DAY_MS).toISOString().slice(0, 10);
+  const past = daysLater(todayOf(long), -200);
   const [now, then] = [() => stockValueOn(long), () => stockValueOn(long, past)];
   // The first look back closes the months.
   await sideBySide(3, now, then);

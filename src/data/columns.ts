@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 /** What PostgreSQL calls the type of a column or a parameter; arrays end in []. */
 export type SqlType =
   'uuid' | 'int4' | 'int8' | 'float8' | 'text' | 'bool' | 'date' | 'timestamptz' | 'jsonb' | 'bytea';
@@ -36,7 +37,7 @@ export const float = (): Column<number> => of('float8');
 export const text = <Value extends string = string>(): Column<Value> => of('text');
 export const bool = (): Column<boolean> => of('bool');
 /** A calendar day, ISO. */
-export const date = (): Column<string> => of('date');
+export const date = (): Column<Day> => of('date');
 export const instant = (): Column<Date> => of('timestamptz');
 export const json = <Value>(): Column<Value> => of('jsonb');
 export const bytes = (): Column<Buffer> => of('bytea');

@@ -1,4 +1,4 @@
-import { dayIn } from '@/core/calendar/day';
+import { dayIn, type Day } from '@/core/calendar/day';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import {
   Transaction,
@@ -36,7 +36,7 @@ export interface StudioSession {
 export const zoneOf = ({ zone = 'UTC' }: StudioSession): string => zone;
 
 /** The day that it is for a session, where its studio is. */
-export const todayOf = (session: StudioSession): string => dayIn(zoneOf(session), session.now);
+export const todayOf = (session: StudioSession): Day => dayIn(zoneOf(session), session.now);
 
 /** Which rows, in which order, how many of them, and whether they are locked. */
 export type Asked<Row extends Model> = Pick<

@@ -1,3 +1,4 @@
+import { day } from '@/core/calendar/day';
 import { grams } from '@/core/units/mass';
 import { mm } from '@/core/units/length';
 import { SimulatedCalliper } from './calliper/simulated';
@@ -45,27 +46,27 @@ it('the simulated calliper reads to a hundredth of a millimetre', async () => {
 
 describe('the metal price feed', () => {
   it('tells the same invented price of every trading day, every time', () => {
-    const week = simulatedPrices('USD', '2026-05-04', '2026-05-10');
+    const week = simulatedPrices('USD', day('2026-05-04'), day('2026-05-10'));
     expect(new Set(week.map(({ day }) => day)).size).toBe(5);
-    expect(simulatedPrices('USD', '2026-05-04', '2026-05-10')).toEqual(week);
-    expect(simulatedPrices('XXX', '2026-05-04', '2026-05-10')).toEqual([]);
-    expect(simulatedPrices('USD', '1990-01-01', '2026-05-10').length).toBeLessThan(1100 * 3);
+    expect(simulatedPrices('USD', day('2026-05-04'), day('2026-05-10'))).toEqual(week);
+    expect(simulatedPrices('XXX', day('2026-05-04'), day('2026-05-10'))).toEqual([]);
+    expect(simulatedPrices('USD', day('1990-01-01'), day('2026-05-10')).length).toBeLessThan(1100 * 3);
   });
 
   it('is asked over HTTP, and can be made to fail', async () => {
     const standIn = await startMetalFeed();
     const feed = httpMetalFeed(standIn.url);
-    expect(await feed.prices('EUR', '2026-05-04', '2026-05-04')).toEqual(
-      simulatedPrices('EUR', '2026-05-04', '2026-05-04'),
+    expect(await feed.prices('EUR', day('2026-05-04'), day('2026-05-04'))).toEqual(
+      simulatedPrices('EUR', day('2026-05-04'), day('2026-05-04')),
     );
     const mode = await fetch(`${standIn.url}/mode?failing=1`, { method: 'POST' });
     expect(await mode.json()).toEqual({ failing: true });
-    await expect(feed.prices('EUR', '2026-05-04', '2026-05-04')).rejects.toThrow(/503/);
+    await expect(feed.prices('EUR', day('2026-05-04'), day('2026-05-04'))).rejects.toThrow(/503/);
     await fetch(`${standIn.url}/mode?failing=0`, { method: 'POST' });
-    expect(await feed.prices('EUR', '2026-05-04', '2026-05-04')).toHaveLength(3);
+    expect(await feed.prices('EUR', day('2026-05-04'), day('2026-05-04'))).toHaveLength(3);
     expect((await fetch(`${standIn.url}/prices?currency=USD`)).status).toBe(400);
     expect((await fetch(`${standIn.url}/else`)).status).toBe(404);
     await standIn.stop();
-    await expect(feed.prices('EUR', '2026-05-04', '2026-05-04')).rejects.toThrow();
+    await expect(feed.prices('EUR', day('2026-05-04'), day('2026-05-04'))).rejects.toThrow();
   });
 });

@@ -1,12 +1,12 @@
 'use client';
 
-import { dayIn, sayDay, sayMoment, sayWeekday } from '@/core/calendar/day';
+import { dayIn, sayDay, sayMoment, sayWeekday, type Day as CalendarDay } from '@/core/calendar/day';
 import { useHouse } from './house';
 
 /** A day, written out so that no country misreads it. @param at a moment, or a day of the calendar */
-export function Day({ at, weekday = false }: { at: Date | string; weekday?: boolean }) {
+export function Day({ at, weekday = false }: { at: Date | CalendarDay; weekday?: boolean }) {
   const { zone, days } = useHouse();
-  const day = typeof at === 'string' ? at.slice(0, 10) : dayIn(zone, at);
+  const day = typeof at === 'string' ? at : dayIn(zone, at);
   return (
     <time dateTime={day} className="whitespace-nowrap">
       {weekday ? sayWeekday(day, days) : sayDay(day, days)}

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { sayDay, type DayOrder } from '../../src/core/calendar/day';
+import { day, sayDay, type DayOrder } from '../../src/core/calendar/day';
 import { readPdf, textsIn } from '../support/readPdf';
 import { EMPTY_URL, listen } from './support/studio';
 
@@ -145,8 +145,8 @@ test('a new user sets up, receives a spool, writes a pattern, makes a piece and 
     };
     const madeOn = async (days: DayOrder) => {
       await page.goto(`${EMPTY_URL}/shelf/F-0001`);
-      const day = page.locator('main time').first();
-      await expect(day).toHaveText(sayDay((await day.getAttribute('datetime')) ?? '', days));
+      const shown = page.locator('main time').first();
+      await expect(shown).toHaveText(sayDay(day((await shown.getAttribute('datetime')) ?? ''), days));
     };
     const card = async () => {
       const pdf = await page.request.get(`${EMPTY_URL}/patterns/P-0001/card.pdf`);

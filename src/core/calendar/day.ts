@@ -1,4 +1,7 @@
-/** A day of the calendar as it is stored and sent: "2026-05-21". */
+declare const calendar: unique symbol;
+/** A day of the calendar, year first, as it is stored and sent: "2026-05-21". */
+export type Day = string & { readonly [calendar]: 'day' };
+
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /**
@@ -13,7 +16,19 @@ export function parseDay(text: string): Date | undefined {
 }
 
 /** @example isDay('2026-02-31') // false */
-export const isDay = (text: string): boolean => parseDay(text) !== undefined;
+export const isDay = (text: string): text is Day => parseDay(text) !== undefined;
+
+/**
+ * A text that is known to be a day. @throws RangeError for what is none
+ * @example day('2026-05-21') // '2026-05-21'
+ */
+export function day(text: string): Day {
+  if (!isDay(text)) throw new RangeError(`${text} is no day`);
+  return text;
+}
+
+/** The beginning of a day, in universal time. */
+const startOf = (of: Day): number => Date.parse(`${of}T00:00:00Z`);
 
 /**
  * Whether a text is the name of a time zone, as the IANA database has them: "Pacific/Auckland".
@@ -58,70 +73,63 @@ const partsIn = (zone: string, at: Date): Readonly<Record<string, string>> =>
  * The day that a moment falls on in a time zone.
  * @example dayIn('Pacific/Auckland', new Date('2026-05-31T13:00:00Z')) // '2026-06-01'
  */
-export function dayIn(zone: string, at: Date): string {
-  const { year = '', month = '', day = '' } = partsIn(zone, at);
-  return `${year.padStart(4, '0')}-${month}-${day}`;
+export function dayIn(zone: string, at: Date): Day {
+  const parts = partsIn(zone, at);
+  return `${(parts['year'] ?? '').padStart(4, '0')}-${parts['month'] ?? ''}-${parts['day'] ?? ''}` as Day;
 }
 
 const DAY_MS = 86_400_000;
 
-/** The first day of the month of a day. @example firstOfMonth('2026-02-17') // '2026-02-01' */
-export const firstOfMonth = (day: string): string => `${day.slice(0, 7)}-01`;
+/** The first day of the month of a day. @example firstOfMonth(day('2026-02-17')) // '2026-02-01' */
+export const firstOfMonth = (of: Day): Day => `${of.slice(0, 7)}-01` as Day;
 
 /**
- * A day so many days later; earlier when they are less than none. @throws RangeError for what is no day
- * @example daysLater('2026-02-27', 3) // '2026-03-02'
+ * A day so many days later; earlier when they are less than none.
+ * @example daysLater(day('2026-02-27'), 3) // '2026-03-02'
  */
-export function daysLater(day: string, days: number): string {
-  const from = parseDay(day);
-  if (!from) throw new RangeError(`${day} is no day`);
-  return new Date(from.valueOf() + days * DAY_MS).toISOString().slice(0, 10);
-}
+export const daysLater = (from: Day, days: number): Day =>
+  new Date(startOf(from) + days * DAY_MS).toISOString().slice(0, 10) as Day;
 
 /**
- * How many days from one day to another. @throws RangeError for what is no day
- * @example daysBetween('2026-02-27', '2026-03-02') // 3
+ * How many days from one day to another.
+ * @example daysBetween(day('2026-02-27'), day('2026-03-02')) // 3
  */
-export function daysBetween(from: string, to: string): number {
-  const [a, b] = [parseDay(from), parseDay(to)];
-  if (!a || !b) throw new RangeError(`${from} or ${to} is no day`);
-  return Math.round((b.valueOf() - a.valueOf()) / DAY_MS);
-}
+export const daysBetween = (from: Day, to: Day): number => Math.round((startOf(to) - startOf(from)) / DAY_MS);
+
+/** Which day of the week it is; Monday is 0. @example weekdayOf(day('2026-05-04')) // 0 */
+export const weekdayOf = (of: Day): number => (new Date(startOf(of)).getUTCDay() + 6) % 7;
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** What comes first in a date as a studio writes it. */
 export const DAY_ORDERS = ['day', 'month', 'year'] as const;
 export type DayOrder = (typeof DAY_ORDERS)[number];
 
 /** A day of the calendar without its year: "4 May", "May 4". */
-function sayDate(day: string, order: DayOrder): string {
-  const [, month = '', date = ''] = day.split('-');
+function sayDate(of: Day, order: DayOrder): string {
+  const [, month = '', date = ''] = of.split('-');
   const name = MONTHS[Number(month) - 1] ?? '';
   return order === 'day' ? `${Number(date)} ${name}` : `${name} ${Number(date)}`;
 }
 
 /**
- * A day written out, its month in letters so that no country misreads it. What is no day stays as it is.
- * @example sayDay('2026-05-04', 'day') // '4 May 2026'
- * @example sayDay('2026-05-04', 'month') // 'May 4, 2026'
- * @example sayDay('2026-05-04', 'year') // '2026 May 4'
+ * A day written out, its month in letters so that no country misreads it.
+ * @example sayDay(day('2026-05-04'), 'day') // '4 May 2026'
+ * @example sayDay(day('2026-05-04'), 'month') // 'May 4, 2026'
+ * @example sayDay(day('2026-05-04'), 'year') // '2026 May 4'
  */
-export function sayDay(day: string, order: DayOrder): string {
-  if (!isDay(day)) return day;
-  const [year, date] = [day.slice(0, 4), sayDate(day, order)];
+export function sayDay(of: Day, order: DayOrder): string {
+  const [year, date] = [of.slice(0, 4), sayDate(of, order)];
   return order === 'day' ? `${date} ${year}` : order === 'month' ? `${date}, ${year}` : `${year} ${date}`;
 }
 
 /**
- * A day of this year or the next: "Mon 4 May". What is no day stays as it is.
- * @example sayWeekday('2026-05-04', 'day') // 'Mon 4 May'
+ * A day of this year or the next: "Mon 4 May".
+ * @example sayWeekday(day('2026-05-04'), 'day') // 'Mon 4 May'
  */
-export function sayWeekday(day: string, order: DayOrder): string {
-  const at = parseDay(day);
-  return at ? `${WEEKDAYS[at.getUTCDay()] ?? ''} ${sayDate(day, order)}` : day;
-}
+export const sayWeekday = (of: Day, order: DayOrder): string =>
+  `${WEEKDAYS[weekdayOf(of)] ?? ''} ${sayDate(of, order)}`;
 
 /**
  * A moment in a time zone: "4 May 2026, 14:05".

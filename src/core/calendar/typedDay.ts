@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { isDay } from './day';
 
 /** Which number of a day stands first, where it is written in numbers alone and the year last. */
@@ -19,7 +20,7 @@ export function orderIn(cells: readonly string[]): NumericOrder | undefined {
 }
 
 /** What comes of a day that is written with stops or strokes. */
-export type DayRead = { readonly day: string } | { readonly isAmbiguous: true } | undefined;
+export type DayRead = { readonly day: Day } | { readonly isAmbiguous: true } | undefined;
 
 const two = (part: string): string => part.padStart(2, '0');
 
@@ -27,7 +28,7 @@ const two = (part: string): string => part.padStart(2, '0');
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /** A day with its month in words: "14 May 2025", "May 14, 2025". */
-function wordedDay(text: string): string | undefined {
+function wordedDay(text: string): Day | undefined {
   const parts = text
     .toLowerCase()
     .split(/[\s,.-]+/)
@@ -49,8 +50,8 @@ function wordedDay(text: string): string | undefined {
 export function readTypedDay(text: string, order: NumericOrder | undefined): DayRead {
   const [, first = '', second = '', year = ''] = SLASHED.exec(text) ?? [];
   if (year === '') {
-    const plain =
-      isDay(text.slice(0, 10)) && /^(?:$|[T ])/.test(text.slice(10)) ? text.slice(0, 10) : wordedDay(text);
+    const written = text.slice(0, 10);
+    const plain = isDay(written) && /^(?:$|[T ])/.test(text.slice(10)) ? written : wordedDay(text);
     return plain === undefined ? undefined : { day: plain };
   }
   const known = order ?? orderIn([text]);

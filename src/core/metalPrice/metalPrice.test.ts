@@ -1,3 +1,4 @@
+import { day } from '../calendar/day';
 import { grams } from '../units/mass';
 import { minor } from '../units/money';
 import { mm, um } from '../units/length';
@@ -36,5 +37,5 @@ it('prices wire by its metal, a premium and the drawing of it', () => {
 it('says a price by the troy ounce, and how old it is', () => {
   // 32.1507 troy ounces in a kilogram (31.1034768 g each).
   expect(perTroyOunce(minor(3_215_075))).toBe(100_000);
-  expect(ageInDays('2026-05-01', new Date('2026-05-04T10:00:00Z'))).toBe(3);
+  expect(ageInDays(day('2026-05-01'), new Date('2026-05-04T10:00:00Z'))).toBe(3);
 });

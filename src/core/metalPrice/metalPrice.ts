@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { mulDiv } from '../units/exact';
 import type { Micrograms } from '../units/mass';
 import { GRAMS_PER_TROY_OUNCE } from '../units/mass';
@@ -79,5 +80,5 @@ export const perTroyOunce = (perKilogram: MinorUnits): MinorUnits =>
 export const STALE_DAYS = 4;
 
 /** Whole days between the day of a price and today. */
-export const ageInDays = (day: string, today: Date): number =>
+export const ageInDays = (day: Day, today: Date): number =>
   Math.floor((today.valueOf() - Date.parse(`${day}T00:00:00Z`)) / 86_400_000);

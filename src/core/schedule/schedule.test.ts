@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { addDays, formatISO, parseISO } from 'date-fns';
+import { day as calendarDay } from '../calendar/day';
 import { minutesOn, remedyFor, scheduleJobs, type BenchHours, type Job } from './schedule';
 
-const day = (ahead: number) => formatISO(addDays(parseISO(MONDAY), ahead), { representation: 'date' });
 // 7 December 2026 is a Monday.
-const MONDAY = '2026-12-07';
+const MONDAY = calendarDay('2026-12-07');
+const day = (ahead: number) =>
+  calendarDay(formatISO(addDays(parseISO(MONDAY), ahead), { representation: 'date' }));
 /** Four hours from Monday to Friday. */
 const HOURS: BenchHours = { weekly: [240, 240, 240, 240, 240, 0, 0], daysOff: [] };
 

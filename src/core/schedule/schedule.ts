@@ -1,7 +1,4 @@
-import { addDays, formatISO, parseISO } from 'date-fns';
-
-/** A day of the calendar: "2026-12-05". */
-export type Day = string;
+import { daysLater, weekdayOf, type Day } from '../calendar/day';
 
 /** When there is time at the bench. */
 export interface BenchHours {
@@ -44,12 +41,6 @@ export interface Schedule {
 /** Days that are looked ahead. */
 export const HORIZON = 366;
 
-const dayAfter = (day: Day, count: number): Day =>
-  formatISO(addDays(parseISO(day), count), { representation: 'date' });
-
-/** Monday is 0. */
-const weekdayOf = (day: Day): number => (parseISO(day).getDay() + 6) % 7;
-
 /** Minutes at the bench on a day. */
 export const minutesOn = (day: Day, { weekly, daysOff }: BenchHours): number =>
   daysOff.includes(day) ? 0 : (weekly[weekdayOf(day)] ?? 0);
@@ -68,7 +59,7 @@ function daysAhead(from: Day, hours: BenchHours): readonly OpenDay[] {
   const known = calendars.get(hours);
   if (known?.from === from) return known.days;
   const days = Array.from({ length: HORIZON }, (_, ahead) => {
-    const day = dayAfter(from, ahead);
+    const day = daysLater(from, ahead);
     return { day, minutes: minutesOn(day, hours) };
   });
   calendars.set(hours, { from, days });
@@ -105,7 +96,7 @@ export function scheduleJobs(jobs: readonly Job[], hours: BenchHours, today: Day
       if (dueOn !== null && dueOn <= day && !late.has(number)) late.set(number, open.get(number) ?? 0);
   };
   // What was due before today is late with all that is left of it.
-  closeDay(dayAfter(today, -1));
+  closeDay(daysLater(today, -1));
   for (const { day, minutes } of daysAhead(today, hours)) {
     const work: { number: number; minutes: number }[] = [];
     let left = minutes;

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { Planning, BatchState, WantedLine } from '@/core/batch/batchState';
 import type { PatternBody } from '@/core/pattern/pattern';
 import type { CostUnits } from '@/core/units/money';
@@ -12,7 +13,7 @@ export const BATCH_GIVES = {
   id: uuid(),
   number: int(),
   name: text(),
-  dueOn: maybe(text()),
+  dueOn: maybe(text<Day>()),
   notes: text(),
   state: text<BatchState>(),
   planning: text<Planning>(),

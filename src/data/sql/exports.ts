@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { BeadShape } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { Vec } from '@/core/geometry/vector';
@@ -23,7 +24,7 @@ const COMMON = {
   place: text(),
   note: text(),
   supplier: text(),
-  boughtOn: maybe(text()),
+  boughtOn: maybe(text<Day>()),
   price: maybe(big<MinorUnits>()),
   bought: maybe(big()),
   invoice: text(),

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { CostUnits } from '@/core/units/money';
 import type { MovementKind } from '@/core/stock/movement';
@@ -38,7 +39,7 @@ export const closeMonthSql = statement({
 /** The first days of the months that have ended, from the first movement on or from the last closing. */
 export const monthsToCloseSql = statement({
   takes: { at: instant(), graceDays: float() },
-  gives: { month: text() },
+  gives: { month: text<Day>() },
   text: `SELECT month::date::text AS month FROM generate_series(
        COALESCE((SELECT max(month) + INTERVAL '1 month' FROM closings WHERE studio_id = $studio),
                 (SELECT date_trunc('month', min(happened_at)) FROM movements WHERE studio_id = $studio)),
@@ -94,7 +95,7 @@ export const movedSinceSql = statement({
     ware: text<Ware>(),
     number: int(),
     kind: text<MovementKind>(),
-    day: text(),
+    day: text<Day>(),
     pieceNumber: maybe(int()),
   },
   text: `SELECT p.ware, p.number, m.kind, m.happened_at::date::text AS day, f.number AS "pieceNumber"
@@ -119,7 +120,7 @@ export const valueNowSql = statement({
 /** The last month that was closed before a day, and the day after its end. */
 export const lastClosingSql = statement({
   takes: { day: date() },
-  gives: { month: maybe(text()), until: maybe(text()) },
+  gives: { month: maybe(text<Day>()), until: maybe(text()) },
   text: `SELECT max(month)::text AS month, (max(month) + INTERVAL '1 month')::date::text AS until FROM closings
       WHERE studio_id = $studio AND month + INTERVAL '1 month' <= $day::date + 1`,
 });

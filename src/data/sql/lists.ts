@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { BeadShape } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { BatchState } from '@/core/batch/batchState';
@@ -48,7 +49,7 @@ export const batchList = list({
   gives: BATCH_GIVES,
   sums: `count(*)::int AS total, count(*) FILTER (WHERE state = 'open')::int AS open,
          min(due_on) FILTER (WHERE state = 'open')::text AS "nextDue"`,
-  sumsGive: { total: int(), open: int(), nextDue: maybe(text()) },
+  sumsGive: { total: int(), open: int(), nextDue: maybe(text<Day>()) },
 });
 
 const MADE =

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { MinorUnits } from '@/core/units/money';
 import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 import { big, instant, int, many, maybe, text, uuid } from '../columns';
@@ -6,7 +7,7 @@ import { statement } from './statement';
 /** The last price known of every metal, by the session's clock. */
 export const lastMetalPricesSql = statement({
   takes: { at: instant() },
-  gives: { metal: text<PricedMetal>(), day: text(), perKilogram: big<MinorUnits>() },
+  gives: { metal: text<PricedMetal>(), day: text<Day>(), perKilogram: big<MinorUnits>() },
   text: `SELECT DISTINCT ON (metal) metal, day::text, per_kilogram AS "perKilogram" FROM metal_prices
       WHERE studio_id = $studio AND day <= $at::timestamptz::date ORDER BY metal, day DESC`,
 });

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { MinorUnits } from '@/core/units/money';
 import type { SharedBy } from '@/core/stock/delivery';
 import type { Ware } from '@/core/stock/ware';
@@ -23,7 +24,7 @@ export const LISTED_DELIVERY = `d.number, d.bought_on::text AS "boughtOn", u.nam
 
 export const LISTED_DELIVERY_GIVES = {
   number: int(),
-  boughtOn: text(),
+  boughtOn: text<Day>(),
   supplier: maybe(text()),
   note: text(),
   currency: text(),

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { MinorUnits, CostUnits } from '@/core/units/money';
 import type { Micrometres } from '@/core/units/length';
 import type { Ware } from '@/core/stock/ware';
@@ -63,7 +64,7 @@ export const suppliesOfEveryPieceSql = statement({
 /** What was sent off of a jar, the latest first; what was taken back does not count. */
 export const refiningsOfSql = statement({
   takes: { stockPieceId: uuid() },
-  gives: { sentOn: text(), refiner: text(), mass: big<Micrograms>(), proceeds: big<MinorUnits>() },
+  gives: { sentOn: text<Day>(), refiner: text(), mass: big<Micrograms>(), proceeds: big<MinorUnits>() },
   text: `SELECT r.sent_on::text AS "sentOn", r.refiner, r.mass_ug AS mass, r.proceeds FROM refinings r
         WHERE r.studio_id = $studio AND r.stock_piece_id = $stockPieceId
           AND NOT EXISTS (SELECT FROM movements m JOIN movements b ON b.studio_id = m.studio_id AND b.reverses = m.movement_id

@@ -1,3 +1,4 @@
+import { isDay } from '@/core/calendar/day';
 import { PRICED_METALS } from '@/core/metalPrice/metalPrice';
 import type { DayPrice, MetalFeed } from './port';
 
@@ -9,7 +10,7 @@ const isDayPrice = (each: unknown): each is DayPrice => {
   return (
     PRICED_METALS.some((known) => known === metal) &&
     typeof day === 'string' &&
-    /^\d{4}-\d{2}-\d{2}$/.test(day) &&
+    isDay(day) &&
     Number.isSafeInteger(perKilogram) &&
     Number(perKilogram) > 0
   );

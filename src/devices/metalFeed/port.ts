@@ -1,10 +1,10 @@
+import type { Day } from '@/core/calendar/day';
 import type { PricedMetal } from '@/core/metalPrice/metalPrice';
 
 /** What a metal cost on a day, in minor units of a currency for a kilogram. */
 export interface DayPrice {
   readonly metal: PricedMetal;
-  /** ISO. */
-  readonly day: string;
+  readonly day: Day;
   readonly perKilogram: number;
 }
 
@@ -14,5 +14,5 @@ export interface MetalFeed {
    * Prices from one day to another, both included; days without trade are left out.
    * @throws Error when the service does not answer or answers nonsense
    */
-  prices(currency: string, from: string, to: string): Promise<readonly DayPrice[]>;
+  prices(currency: string, from: Day, to: Day): Promise<readonly DayPrice[]>;
 }

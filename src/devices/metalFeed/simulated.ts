@@ -1,3 +1,4 @@
+import { type Day, dayIn } from '@/core/calendar/day';
 import { PRICED_METALS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import type { DayPrice } from './port';
 
@@ -42,7 +43,7 @@ function priceOn(metal: PricedMetal, dayNumber: number): number {
 }
 
 /** Invented prices of every trading day (Monday to Friday) in a span. */
-export function simulatedPrices(currency: string, from: string, to: string): DayPrice[] {
+export function simulatedPrices(currency: string, from: Day, to: Day): DayPrice[] {
   const rate = RATES[currency];
   const [first, last] = [from, to].map((day) => Math.floor(Date.parse(`${day}T00:00:00Z`) / DAY_MS));
   if (rate === undefined || first === undefined || last === undefined || Number.isNaN(first + last))
@@ -54,7 +55,7 @@ export function simulatedPrices(currency: string, from: string, to: string): Day
   return days.flatMap((number) => {
     const at = new Date(number * DAY_MS);
     if (at.getUTCDay() % 6 === 0) return [];
-    const day = at.toISOString().slice(0, 10);
+    const day = dayIn('UTC', at);
     return PRICED_METALS.map((metal) => ({
       metal,
       day,

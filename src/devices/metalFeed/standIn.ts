@@ -1,3 +1,4 @@
+import { isDay } from '@/core/calendar/day';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simulatedPrices } from './simulated';
@@ -7,8 +8,6 @@ export interface StandIn {
   readonly url: string;
   readonly stop: () => Promise<void>;
 }
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /**
  * The metal price service that ships: a small HTTP server on loopback with invented prices. `POST /mode?failing=1` makes it
@@ -27,12 +26,13 @@ export function startMetalFeed(): Promise<StandIn> {
     }
     if (url.pathname !== '/prices') return answer(404, { error: 'only /prices and /mode are here' });
     if (failing) return answer(503, { error: 'the market is shut' });
-    const [currency, from, to] = ['currency', 'from', 'to'].map((name) => url.searchParams.get(name) ?? '');
-    if (!currency || !DAY.test(from ?? '') || !DAY.test(to ?? ''))
+    const given = (name: string) => url.searchParams.get(name) ?? '';
+    const [currency, from, to] = [given('currency'), given('from'), given('to')];
+    if (currency === '' || !isDay(from) || !isDay(to))
       return answer(400, {
         error: 'give currency, from and to, like currency=USD&from=2026-05-01&to=2026-05-04',
       });
-    answer(200, simulatedPrices(currency, from ?? '', to ?? ''));
+    answer(200, simulatedPrices(currency, from, to));
   });
   return new Promise((resolve) => {
     server.listen(0, '127.0.0.1', () => {

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { Ware } from '@/core/stock/ware';
 import { BatchLineRow, Reservation } from '@/data/models/batches';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
@@ -44,7 +45,7 @@ export interface BatchSummary {
   readonly number: number;
   readonly name: string;
   /** Like "2026-12-05". */
-  readonly dueOn: string | null;
+  readonly dueOn: Day | null;
   readonly state: BatchState;
   readonly planning: Planning;
   readonly pieces: number;
@@ -101,7 +102,7 @@ export interface BatchPage {
   readonly total: number;
   readonly open: number;
   /** The day that the next open one is due; null when none is. */
-  readonly nextDue: string | null;
+  readonly nextDue: Day | null;
   readonly next: string | null;
 }
 

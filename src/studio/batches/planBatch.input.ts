@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { ok, refuse, type Result } from '@/core/result';
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import {
@@ -46,7 +47,7 @@ export const EMPTY_LINE: BatchLineInput = {
 /** A batch as it is planned. */
 export class PlanBatchInput {
   @ReadsName('what the batch is called, like Spring fair') name!: string;
-  @ReadsDayOrNone() dueOn!: Typed<string | null>;
+  @ReadsDayOrNone() dueOn!: Typed<Day | null>;
   @ReadsText(2000) notes!: string;
 
   @Entries(() => BatchLineInput, 60, {

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { SharedBy } from '@/core/stock/delivery';
 import type { MinorUnits } from '@/core/units/money';
 import { type RowOf } from '@/data/sql/statement';
@@ -11,7 +12,7 @@ import { linesAgain, type LineAgain } from './again';
 /** A delivery in the list of them. Its amounts are in the invoice's currency. */
 export interface DeliveryListed {
   readonly number: number;
-  readonly boughtOn: string;
+  readonly boughtOn: Day;
   readonly supplier: string | null;
   readonly note: string;
   readonly currency: string;

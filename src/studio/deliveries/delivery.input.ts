@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator';
 import { refuse, type Result } from '@/core/result';
@@ -89,7 +90,7 @@ export type DeliveryLine = WireLine | BeadLine | StoneLine | FindingLine | Suppl
 /** Several purchases that came together. */
 export class DeliveryInput {
   @ReadsText(120) supplier!: string;
-  @ReadsPastDay() boughtOn!: string;
+  @ReadsPastDay() boughtOn!: Typed<Day>;
   /** What stands on the invoice. */
   @ReadsText(400) note!: string;
   /** Of the invoice. */

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { Type } from 'class-transformer';
 import { IsObject, IsOptional, ValidateNested } from 'class-validator';
 import { Refused } from './outcome';
@@ -39,7 +40,7 @@ class Everything {
   @ReadsName('it a name', 20) name!: string;
   @ReadsText(10) note!: string;
   @ReadsOneOf(['red', 'green'], 'a colour') colour!: Typed<'red' | 'green'>;
-  @ReadsPastDay() day!: string;
+  @ReadsPastDay() day!: Typed<Day>;
   @ReadsAmounts({ zero: true }) endings!: Typed<Amount>[];
   @ReadsMassOrNone() empty!: Typed<Micrograms | null>;
   @ReadsTagOrNone('wire') from!: Typed<number | null>;

@@ -8,7 +8,7 @@ import {
   ValidateNested,
   type ValidationArguments,
 } from 'class-validator';
-import { isDay, isZone, parseDay } from '@/core/calendar/day';
+import { isDay, isZone, dayIn, daysLater } from '@/core/calendar/day';
 import { refuse, ok, type Result } from '@/core/result';
 import { parseLength, parseLengths, type Micrometres } from '@/core/units/length';
 import { parseMass, type Micrograms } from '@/core/units/mass';
@@ -232,10 +232,10 @@ export const ReadsOneOf = <Choice extends string>(choices: readonly Choice[], wh
 /** A calendar day as a date field gives it, 2000 to tomorrow (somewhere it is tomorrow already). */
 export const ReadsPastDay = () =>
   readsWith('readsPastDay', (text) => {
-    const day = parseDay(text);
-    if (!day) return refuse(`“${text.slice(0, 40)}” is not a day; write it like 2026-05-21.`);
+    if (!isDay(text)) return refuse(`“${text.slice(0, 40)}” is not a day; write it like 2026-05-21.`);
     if (text < '2000-01-01') return refuse('This day is before 2000.');
-    return day.valueOf() <= Date.now() + 86_400_000 ? ok(text) : refuse('This day is still to come.');
+    const tomorrow = daysLater(dayIn('UTC', new Date()), 1);
+    return text <= tomorrow ? ok(text) : refuse('This day is still to come.');
   });
 
 /** A calendar day to come or past, or nothing. */

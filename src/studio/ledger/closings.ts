@@ -1,4 +1,4 @@
-import { dayIn, firstOfMonth } from '@/core/calendar/day';
+import { dayIn, firstOfMonth, type Day } from '@/core/calendar/day';
 import { atLeast } from '@/data/conditions';
 import { inStudio, zoneOf, type Tx } from '@/data/inStudio';
 import { Closing } from '@/data/models/books';
@@ -23,7 +23,7 @@ export async function closeMonths(session: StudioSession): Promise<void> {
 }
 
 /** The first days of the months that have ended, from the first movement on or from the last closing. */
-async function openMonths(tx: Tx): Promise<string[]> {
+async function openMonths(tx: Tx): Promise<Day[]> {
   const rows = await tx.rows(monthsToCloseSql, { at: tx.session.now, graceDays: GRACE_DAYS });
   return rows.map(({ month }) => month);
 }

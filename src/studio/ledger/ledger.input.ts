@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { MOVEMENT_KIND_LIST, type MovementKind } from '@/core/stock/movement';
 import { WARES, type Ware } from '@/core/stock/ware';
 import { AsksDay, AsksId, AsksOneOf, AsksText } from '../kernel/query';
@@ -10,8 +11,8 @@ export class LedgerQuery {
   @AsksOneOf(WARES) readonly ware?: Ware;
   @AsksId() readonly person?: string;
   /** First and last day, ISO. */
-  @AsksDay() readonly from?: string;
-  @AsksDay() readonly to?: string;
+  @AsksDay() readonly from?: Day;
+  @AsksDay() readonly to?: Day;
   /** Everything that was posted together. */
   @AsksId() readonly posting?: string;
   /** Where the page begins: a cursor from another page. */
@@ -21,5 +22,5 @@ export class LedgerQuery {
 /** What is asked of the ledger's page. */
 export class LedgerPageQuery extends LedgerQuery {
   /** The day for which the stock's value is asked. */
-  @AsksDay() readonly on?: string;
+  @AsksDay() readonly on?: Day;
 }

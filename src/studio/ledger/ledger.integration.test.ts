@@ -1,3 +1,4 @@
+import { day, dayIn } from '@/core/calendar/day';
 import { checkBooks } from '@/data/checkBooks';
 import { dropClosings } from '@/data/dropClosings';
 import { recordBookCheck } from '@/data/recordBookCheck';
@@ -114,8 +115,8 @@ describe('the ledger', () => {
     expect(await count({ item: 'B-0001' })).toBe(1);
     expect(await count({ item: `F-0001` })).toBe(0);
     expect(await count({ person: helper.userId })).toBe(33);
-    expect(await count({ to: '2001-01-01' })).toBe(0);
-    expect(await count({ from: '2001-01-01', kind: 'received' })).toBe(2);
+    expect(await count({ to: day('2001-01-01') })).toBe(0);
+    expect(await count({ from: day('2001-01-01'), kind: 'received' })).toBe(2);
     expect(await count({ before: 'nonsense~1' })).toBe(60);
     expect((await showLedger(helper, {})).lines.every(({ cost }) => cost === null)).toBe(true);
   });
@@ -131,8 +132,7 @@ describe('the ledger', () => {
     done(await takeOut(on(70), newKey(), 'wire', 1, take('5 m')));
     done(await receiveBeads(on(40), newKey(), BEADS));
     done(await takeOut(on(10), newKey(), 'wire', 1, take('5 m', 'spoiled')));
-    const total = async (daysAgo: number) =>
-      (await stockValueOn(on(0), on(daysAgo).now.toISOString().slice(0, 10))).total;
+    const total = async (daysAgo: number) => (await stockValueOn(on(0), dayIn('UTC', on(daysAgo).now))).total;
     expect(await Promise.all([101, 100, 71, 70, 40, 11, 10, 0].map(total))).toEqual([
       0, 5_000_000, 5_000_000, 2_500_000, 3_700_000, 3_700_000, 1_200_000, 1_200_000,
     ]);
@@ -147,7 +147,7 @@ describe('the ledger', () => {
 it('a clock that stood in the future, or stands in the past, leaves no closing that is wrong', async () => {
   const session = await openStudio();
   const at = (day: string): StudioSession => ({ ...session, now: new Date(`${day}T12:00:00Z`) });
-  const valueOn = async (day: string, now: string) => (await stockValueOn(at(now), day)).total;
+  const valueOn = async (on: string, now: string) => (await stockValueOn(at(now), day(on))).total;
   const use = async (day: string) => done(await takeOut(at(day), newKey(), 'wire', 1, take('1 m')));
   const closed = async () => {
     const owner = openAsOwner();

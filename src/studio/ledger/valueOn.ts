@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { WARES, type Ware } from '@/core/stock/ware';
 import { cost, type CostUnits } from '@/core/units/money';
 import { type RowOf } from '@/data/sql/statement';
@@ -15,14 +16,14 @@ export interface WareValue {
 
 /** What the stock carried at the end of a day: the cost of what is there, not what it would sell for. */
 export interface StockValue {
-  readonly day: string;
+  readonly day: Day;
   readonly wares: readonly WareValue[];
   /** Without the scrap jars: what fell into them was paid for by the pieces that caused it. */
   readonly total: CostUnits;
 }
 
 /** What the stock carried at the end of a day (ISO), or now. Closes the months that have ended on the way. */
-export async function stockValueOn(session: StudioSession, day?: string): Promise<StockValue> {
+export async function stockValueOn(session: StudioSession, day?: Day): Promise<StockValue> {
   ownerOnly(session);
   if (day === undefined) return look(session, async (tx) => valueOf(todayOf(session), await valuesNow(tx)));
   await closeMonths(session);
@@ -31,7 +32,7 @@ export async function stockValueOn(session: StudioSession, day?: string): Promis
 
 type Row = RowOf<typeof valueNowSql>;
 
-function valueOf(day: string, rows: readonly Row[]): StockValue {
+function valueOf(day: Day, rows: readonly Row[]): StockValue {
   const wares = WARES.flatMap((ware): WareValue[] => {
     const row = rows.find((each) => each.ware === ware);
     return row && row.articles > 0 ? [{ ware, cost: cost(row.cost), articles: row.articles }] : [];
@@ -46,7 +47,7 @@ const valuesNow = (tx: Tx): Promise<Row[]> => tx.rows(valueNowSql, {});
  * The last closing before the day, and the movements since it. The closing is asked for first, so that the movements are read
  * between two days that the planner knows.
  */
-async function valuesOn(tx: Tx, day: string): Promise<Row[]> {
+async function valuesOn(tx: Tx, day: Day): Promise<Row[]> {
   const closed = await tx.row(lastClosingSql, { day });
   return tx.rows(valueOnDaySql, { day, month: closed?.month ?? null, until: closed?.until ?? '-infinity' });
 }

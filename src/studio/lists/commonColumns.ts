@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { plainAmountOf, type Measure } from '@/core/stock/amount';
 import type { Ware } from '@/core/stock/ware';
 import { mulDiv } from '@/core/units/exact';
@@ -69,7 +70,7 @@ export interface CommonRow {
   readonly place: string;
   readonly note: string;
   readonly supplier: string;
-  readonly boughtOn: string | null;
+  readonly boughtOn: Day | null;
   readonly price: MinorUnits | null;
   readonly bought: number | null;
   readonly invoice: string;

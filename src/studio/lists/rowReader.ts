@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { WrongCell } from '@/data/models/lists';
 import { ok, type Result } from '@/core/result';
 import { parseAmountOf, parseCount, type Measure } from '@/core/stock/amount';
@@ -284,7 +285,7 @@ export class RowReader {
   }
 
   /** A day, ISO; null for an empty cell. */
-  day(key: string): string | null {
+  day(key: string): Day | null {
     const text = this.raw(key);
     if (text === '') return null;
     const read = readTypedDay(text, this.#reading.ways.orders[key]);

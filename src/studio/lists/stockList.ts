@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { Micrograms } from '@/core/units/mass';
@@ -19,7 +20,7 @@ export interface ListColumn {
 /** What a row says of the purchase it came from. */
 export interface RowPurchase {
   readonly supplier: string;
-  readonly boughtOn: string | null;
+  readonly boughtOn: Day | null;
   readonly price: MinorUnits | null;
   readonly quantity: number;
   readonly note: string;

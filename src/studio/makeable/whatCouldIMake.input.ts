@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { AIMS, type Aim } from '@/core/batch/makeableProblem';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import { AsksText } from '../kernel/query';
@@ -7,7 +8,7 @@ import type { Typed } from '../kernel/typed';
 /** What somebody asks who wonders what to make. */
 export class WhatCouldIMakeInput {
   /** The day on which it is to be ready. */
-  @ReadsDayOrNone() until!: Typed<string | null>;
+  @ReadsDayOrNone() until!: Typed<Day | null>;
   @ReadsOneOf(AIMS, 'what it is to be') aim!: Typed<Aim>;
   /** Kind of pattern; any when it says so. */
   @ReadsOneOf(['any', ...PATTERN_KINDS], 'a kind') kind!: Typed<PatternKind | 'any'>;

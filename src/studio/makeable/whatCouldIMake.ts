@@ -1,5 +1,5 @@
 import { StockPiece } from '@/data/models/stock';
-import { daysBetween, dayIn } from '@/core/calendar/day';
+import { daysBetween, dayIn, type Day } from '@/core/calendar/day';
 import { type Makeable } from '@/core/batch/makeable';
 import { partKey } from '@/core/part/partKey';
 import { type Candidate, type MakeableProblem } from '@/core/batch/makeableProblem';
@@ -91,7 +91,7 @@ interface Asked {
 const daysHere = (session: StudioSession, came: Date): number =>
   Math.max(0, daysBetween(dayIn(zoneOf(session), came), todayOf(session)));
 
-async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: string): Promise<Asked> {
+async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: Day): Promise<Asked> {
   const rows = await tx.rows(patternsMostMadeSql, { kind: input.kind, most: MOST_PATTERNS });
   const offered = await offer(tx, rows);
   const bodies = offered.map(({ body }) => body);
@@ -155,7 +155,7 @@ async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
 }
 
 /** Minutes at the bench until a day that open batches leave. */
-async function freeMinutes(tx: Tx, until: string): Promise<number> {
+async function freeMinutes(tx: Tx, until: Day): Promise<number> {
   const [hours, today] = [await hoursIn(tx), todayOf(tx.session)];
   const taken = scheduleJobs(await openJobs(tx), hours, today)
     .days.filter(({ day }) => day <= until)

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { MOST_ON_PROPOSAL } from '@/core/paper/proposal';
 import { ReadsDayOrNone, ReadsText } from '../kernel/rules';
 import type { Typed } from '../kernel/typed';
@@ -7,6 +8,6 @@ export class ProposalInput {
   /** Whom it is for. */
   @ReadsText(MOST_ON_PROPOSAL.whom) whom!: string;
   /** The last day that its prices stand. */
-  @ReadsDayOrNone() until!: Typed<string | null>;
+  @ReadsDayOrNone() until!: Typed<Day | null>;
   @ReadsText(MOST_ON_PROPOSAL.words) words!: string;
 }

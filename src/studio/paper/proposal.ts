@@ -1,4 +1,5 @@
-import { dayIn, sayDay } from '@/core/calendar/day';
+import type { ValuesOf } from '../kernel/typed';
+import { dayIn, sayDay, type Day } from '@/core/calendar/day';
 import { expectedSale } from '@/core/costing/expectedSale';
 import { mainMetal, metalsLadder } from '@/core/costing/ladder';
 import { LARGE } from '@/core/drawing/lineDrawing';
@@ -77,13 +78,13 @@ function metalsOf(body: Pick<PatternBody, 'cuts'>, specs: Specs): readonly Metal
 }
 
 /** What is to be known of prices: the tax on them, and how long they stand. */
-function termsOf({ taxPercent, taxIncluded, days, numbers }: Settings, until: string): readonly string[] {
+function termsOf({ taxPercent, taxIncluded, days, numbers }: Settings, until: Day | null): readonly string[] {
   const tax = writeNumbers(String((100 * taxPercent) / BASIS), numbers);
   return [
     ...(taxPercent === 0
       ? []
       : [taxIncluded ? `Prices include ${tax} % tax.` : `Prices are without tax; ${tax} % is added.`]),
-    ...(until === '' ? [] : [`Valid until ${sayDay(until, days)}.`]),
+    ...(until === null ? [] : [`Valid until ${sayDay(until, days)}.`]),
   ];
 }
 
@@ -93,13 +94,18 @@ export interface ProposalMade {
   readonly page: Page | undefined;
 }
 
-/** What is wrong of what was typed besides the prices, by its fields. */
-async function wrongOf({ whom = '', until = '', words = '' }: ProposalTexts): Promise<ProposalMade['wrong']> {
+const NOTHING_SAID: ValuesOf<ProposalInput> = { whom: '', until: null, words: '' };
+
+/** What was typed besides the prices, and what is wrong of it by its fields. */
+async function readBeside({
+  whom = '',
+  until = '',
+  words = '',
+}: ProposalTexts): Promise<Pick<ProposalMade, 'wrong'> & { readonly said: ValuesOf<ProposalInput> }> {
   try {
-    await readInput(ProposalInput, { whom, until, words });
-    return {};
+    return { wrong: {}, said: await readInput(ProposalInput, { whom, until, words }) };
   } catch (error) {
-    if (error instanceof Refused) return error.problem.fields ?? {};
+    if (error instanceof Refused) return { wrong: error.problem.fields ?? {}, said: NOTHING_SAID };
     throw error;
   }
 }
@@ -121,12 +127,13 @@ export async function makeProposal(
     const typed = (texts[each.field] ?? '').trim();
     return typed === '' ? [] : [{ ...each, price: parseMoney(readNumbers(typed, numbers), currency) }];
   });
+  const beside = await readBeside(texts);
   const wrong = {
     ...Object.fromEntries(
       priced.flatMap(({ field, price }) => (price.ok ? [] : [[field, price.error] as const])),
     ),
     ...(priced.length > 0 ? {} : { prices: NO_PRICE }),
-    ...(await wrongOf(texts)),
+    ...beside.wrong,
   };
   if (Object.keys(wrong).length > 0) return { wrong, page: undefined };
   const part = pieceDrawn(pattern);
@@ -138,7 +145,7 @@ export async function makeProposal(
     day: sayDay(dayIn(settings.timeZone, new Date()), settings.days),
     name: pattern.name,
     kind: pattern.kind,
-    whom: (texts['whom'] ?? '').trim(),
+    whom: beside.said.whom,
     size: run && pieceSize(run),
     copies: pattern.body.composition?.copies ?? 1,
     ringSize: ringSizeOf(pattern.body),
@@ -154,8 +161,8 @@ export async function makeProposal(
           ]
         : [],
     ),
-    terms: termsOf(settings, texts['until'] ?? ''),
-    words: (texts['words'] ?? '').trim(),
+    terms: termsOf(settings, beside.said.until),
+    words: beside.said.words,
   };
   // It is seen as it stands when that is among what is proposed.
   const seenIn = priced.some(({ metal }) => metal === null) ? null : (priced[0]?.metal ?? null);

@@ -1,4 +1,4 @@
-import { daysLater } from '@/core/calendar/day';
+import { daysLater, type Day } from '@/core/calendar/day';
 import { ageInDays, PRICED_METALS, STALE_DAYS, type PricedMetal } from '@/core/metalPrice/metalPrice';
 import { GRAMS_PER_TROY_OUNCE } from '@/core/units/mass';
 import { minor, plainMoney, type MinorUnits } from '@/core/units/money';
@@ -20,7 +20,7 @@ import { TypeMetalPriceInput } from './typeMetalPrice.input';
 /** The last price that is known of a metal. */
 export interface KnownPrice {
   readonly metal: PricedMetal;
-  readonly day: string;
+  readonly day: Day;
   readonly perKilogram: MinorUnits;
   readonly age: number;
   readonly stale: boolean;

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { simulatedPrices } from '@/devices/metalFeed/simulated';
 import { closeBooks, done, newKey, openStudio, problemOf, receive } from '../../../tests/support/studio';
 import { type StudioSession } from '../kernel/useCase';
@@ -33,8 +34,7 @@ describe('prices', () => {
     const failing = { prices: () => Promise.reject(new Error('503')) };
     expect(problemOf(await fetchMetalPrices(session, failing)).message).toMatch(/cannot be reached \(503\)/);
     const working = {
-      prices: (currency: string, from: string, to: string) =>
-        Promise.resolve(simulatedPrices(currency, from, to)),
+      prices: (currency: string, from: Day, to: Day) => Promise.resolve(simulatedPrices(currency, from, to)),
     };
     expect(done(await fetchMetalPrices(session, working)).days).toBeGreaterThan(400);
     const { last } = await readMetalPrices(session);

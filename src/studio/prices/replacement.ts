@@ -1,5 +1,5 @@
 import { otherThan } from '@/data/conditions';
-import { dayIn } from '@/core/calendar/day';
+import { dayIn, type Day } from '@/core/calendar/day';
 import { Lot } from '@/data/models/purchases';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { priceUnit } from '@/core/stock/priceUnit';
@@ -74,7 +74,7 @@ export interface PriceView {
   readonly now: PriceFor | null;
   /** Every price paid and typed, oldest first: for a metre of wire, for one of everything else. */
   readonly history: readonly {
-    readonly day: string;
+    readonly day: Day;
     readonly source: 'paid' | 'typed';
     readonly perUnit: CostUnits;
   }[];
@@ -82,7 +82,7 @@ export interface PriceView {
 
 /** A price of an article on a day, for so much of it. */
 interface PriceOfDay {
-  readonly day: string;
+  readonly day: Day;
   readonly source: 'paid' | 'typed';
   readonly price: MinorUnits;
   readonly quantity: number;

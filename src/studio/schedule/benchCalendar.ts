@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { addDays, parseISO } from 'date-fns';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { tag } from '@/core/tag';
@@ -11,7 +12,7 @@ const dateArray = (date: Date): DateArray => [date.getFullYear(), date.getMonth(
  */
 export function benchCalendar({ days, batches }: ScheduleView): string {
   const nameOf = (number: number) => batches.find((batch) => batch.number === number)?.name ?? '';
-  const wholeDay = (day: string, uid: string, title: string): EventAttributes => ({
+  const wholeDay = (day: Day, uid: string, title: string): EventAttributes => ({
     uid: `${uid}@pewterer`,
     title,
     start: dateArray(parseISO(day)),

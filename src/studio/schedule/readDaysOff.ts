@@ -1,7 +1,6 @@
-import type { DayOrder } from '@/core/calendar/day';
+import type { Day, DayOrder } from '@/core/calendar/day';
 import { readTypedDay } from '@/core/calendar/typedDay';
 import { ok, refuse, type Result } from '@/core/result';
-import type { Day } from '@/core/schedule/schedule';
 
 /** Days off that are kept at most: some years of them. */
 const MOST = 400;

@@ -1,3 +1,4 @@
+import { day } from '@/core/calendar/day';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simulatedPrices } from '@/devices/metalFeed/simulated';
@@ -139,7 +140,7 @@ it('prices come from the address that the house rules say', async () => {
   const service = http.createServer((request, response) => {
     const url = new URL(request.url ?? '/', 'http://service');
     asked.push(url.pathname);
-    const [from, to] = [url.searchParams.get('from') ?? '', url.searchParams.get('to') ?? ''];
+    const [from, to] = [day(url.searchParams.get('from') ?? ''), day(url.searchParams.get('to') ?? '')];
     response.end(JSON.stringify(simulatedPrices('USD', from, to)));
   });
   await new Promise<void>((listening) => service.listen(0, '127.0.0.1', listening));

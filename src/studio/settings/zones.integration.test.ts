@@ -1,3 +1,4 @@
+import { day, daysLater, firstOfMonth, type Day } from '@/core/calendar/day';
 import { batch, line } from '../../../tests/support/batches';
 import {
   asOwner,
@@ -29,9 +30,9 @@ async function studioIn(zone: string, at: string): Promise<StudioSession> {
 // Eleven at night of 31 May in Los Angeles is six in the evening of 1 June in Auckland.
 const MOMENT = '2026-06-01T06:00:00Z';
 const PLACES = [
-  ['America/Los_Angeles', '2026-05-31', '2026-06-01'],
-  ['Pacific/Auckland', '2026-06-01', '2026-06-02'],
-  ['UTC', '2026-06-01', '2026-06-02'],
+  ['America/Los_Angeles', day('2026-05-31'), day('2026-06-01')],
+  ['Pacific/Auckland', day('2026-06-01'), day('2026-06-02')],
+  ['UTC', day('2026-06-01'), day('2026-06-02')],
 ] as const;
 
 describe.each(PLACES)('in %s', (zone, today, tomorrow) => {
@@ -39,11 +40,11 @@ describe.each(PLACES)('in %s', (zone, today, tomorrow) => {
     const session = await studioIn(zone, MOMENT);
     await receive(session, { boughtOn: today });
     expect(todayOf(session)).toBe(today);
-    const lines = async (from: string, to: string) => (await showLedger(session, { from, to })).lines.length;
+    const lines = async (from: Day, to: Day) => (await showLedger(session, { from, to })).lines.length;
     expect(await lines(today, today)).toBe(1);
     expect(await lines(tomorrow, tomorrow)).toBe(0);
     expect((await stockValueOn(session)).day).toBe(today);
-    const yesterday = new Date(Date.parse(today) - 86_400_000).toISOString().slice(0, 10);
+    const yesterday = daysLater(today, -1);
     expect((await stockValueOn(session, today)).total).toBe(5_000_000);
     expect((await stockValueOn(session, yesterday)).total).toBe(0);
 
@@ -57,9 +58,8 @@ describe.each(PLACES)('in %s', (zone, today, tomorrow) => {
     await receive(session, { boughtOn: today });
     // Two months on, the month of the receiving is closed.
     const later = { ...session, now: new Date('2026-08-20T12:00:00Z') };
-    expect((await stockValueOn(later, '2026-07-15')).total).toBe(5_000_000);
-    const month = `${today.slice(0, 7)}-01`;
-    const before = month === '2026-05-01' ? '2026-04-30' : '2026-05-31';
+    expect((await stockValueOn(later, day('2026-07-15'))).total).toBe(5_000_000);
+    const before = daysLater(firstOfMonth(today), -1);
     expect((await stockValueOn(later, before)).total).toBe(0);
     expect((await stockValueOn(later, today)).total).toBe(5_000_000);
   });
@@ -69,13 +69,13 @@ it('a studio that moves closes its months anew; what is no time zone is refused'
   const session = await studioIn('UTC', MOMENT);
   await receive(session);
   const later = { ...session, now: new Date('2026-08-20T12:00:00Z') };
-  expect((await stockValueOn(later, '2026-07-15')).total).toBe(5_000_000);
+  expect((await stockValueOn(later, day('2026-07-15'))).total).toBe(5_000_000);
   const moved = settingsInput({ timeZone: 'Pacific/Auckland' });
   done(await changeSettings(later, newKey(), moved));
   expect((await readSettings(later)).timeZone).toBe('Pacific/Auckland');
   const there = { ...later, zone: 'Pacific/Auckland' };
-  expect((await stockValueOn(there, '2026-05-31')).total).toBe(0);
-  expect((await stockValueOn(there, '2026-06-01')).total).toBe(5_000_000);
+  expect((await stockValueOn(there, day('2026-05-31'))).total).toBe(0);
+  expect((await stockValueOn(there, day('2026-06-01'))).total).toBe(5_000_000);
   const wrong = settingsInput({ version: '2', timeZone: 'Middle/Earth' });
   expect(problemOf(await changeSettings(there, newKey(), wrong)).fields).toEqual({
     timeZone: '“Middle/Earth” is not a time zone; choose one of the list, like Pacific/Auckland.',

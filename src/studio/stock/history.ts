@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { StockPiece } from '@/data/models/stock';
 import type { CostIs } from '@/core/stock/costIs';
 import type { MovementKind } from '@/core/stock/movement';
@@ -43,7 +44,7 @@ export async function historyOf(tx: Tx, stockPieceId: string): Promise<HistoryLi
 /** The purchase that a stock piece came from. Amounts are null for helpers. */
 export interface LotView {
   /** Calendar day, ISO. */
-  readonly boughtOn: string;
+  readonly boughtOn: Day;
   readonly supplier: string | null;
   /** The label wire was bought under; null for other wares. */
   readonly label: string | null;

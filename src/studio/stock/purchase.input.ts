@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { IsOptional } from 'class-validator';
 import { refuse, type Result } from '@/core/result';
 import { COST_IS, type CostIs } from '@/core/stock/costIs';
@@ -12,7 +13,7 @@ export interface PurchaseFields {
   /** Whether it was paid, is estimated, or was free; paid when it is left out. */
   costIs?: Typed<CostIs>;
   supplier: string;
-  boughtOn: string;
+  boughtOn: Typed<Day>;
   /** Where it is put; a place that is not known yet is made. */
   place: string;
   /** What stands on the invoice. */
@@ -39,7 +40,7 @@ export function Purchased<Own extends object>(Base: new () => Own): new () => Ow
     price!: Typed<Amount | null>;
     @IsOptional() @ReadsOneOf(COST_IS, 'how it was got') costIs?: Typed<CostIs>;
     @ReadsText(120) supplier!: string;
-    @ReadsPastDay() boughtOn!: string;
+    @ReadsPastDay() boughtOn!: Typed<Day>;
     @ReadsText(120) place!: string;
     @ReadsText(400) note!: string;
     @ReadsMoneyOrNone({ zero: true }) paid!: Typed<Amount | null>;

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import { randomUUID } from 'node:crypto';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { Micrograms } from '@/core/units/mass';
@@ -34,7 +35,7 @@ export interface Purchase {
   /** As it was paid. */
   readonly paid: Amount;
   readonly supplier: string;
-  readonly boughtOn: string;
+  readonly boughtOn: Day;
   readonly place: string;
   readonly note: string;
   /** The delivery it came with; undefined when it came by itself. */

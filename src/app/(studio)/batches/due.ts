@@ -1,7 +1,7 @@
-import { daysBetween } from '@/core/calendar/day';
+import { daysBetween, type Day } from '@/core/calendar/day';
 
 /** How long there is until a day: "in 10 days", "today", "3 days ago". */
-export function dueIn(day: string, today: string): string {
+export function dueIn(day: Day, today: Day): string {
   const days = daysBetween(today, day);
   if (days === 0) return 'today';
   const count = Math.abs(days);

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
-import { DAY_ORDERS, sayDay } from '@/core/calendar/day';
+import { DAY_ORDERS, sayDay, day } from '@/core/calendar/day';
 import { readNumbers } from '@/core/units/writing';
 import { METALS } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
@@ -84,7 +84,7 @@ export function RulesForm({
               control={control}
               name="days"
               label="Dates are written"
-              choices={DAY_ORDERS.map((order) => ({ value: order, text: sayDay('2026-05-04', order) }))}
+              choices={DAY_ORDERS.map((order) => ({ value: order, text: sayDay(day('2026-05-04'), order) }))}
             />
             <ChoiceField
               control={control}

@@ -1,14 +1,14 @@
 'use client';
 
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
-import { sayDay } from '@/core/calendar/day';
+import { sayDay, type Day, dayIn } from '@/core/calendar/day';
 import { formatCost, cost, type CostUnits } from '@/core/units/money';
 import { useHouse, useWriting } from '@/ui/house';
 import { useCurrency } from '@/ui/currency';
 
 /** A price on a day. */
 export interface PricePoint {
-  readonly day: string;
+  readonly day: Day;
   readonly perUnit: CostUnits;
 }
 
@@ -29,8 +29,7 @@ export function PriceHistory({
   const write = useWriting();
   const say = (value: unknown) => write(formatCost(cost(Math.round(Number(value))), currency));
   const data = points.map(({ day, perUnit }) => ({ at: Date.parse(`${day}T00:00:00Z`) / DAY_MS, perUnit }));
-  const sayDayOf = (value: unknown) =>
-    sayDay(new Date(Number(value) * DAY_MS).toISOString().slice(0, 10), days);
+  const sayDayOf = (value: unknown) => sayDay(dayIn('UTC', new Date(Number(value) * DAY_MS)), days);
   return (
     <div
       className="mt-2 h-48 overflow-hidden"

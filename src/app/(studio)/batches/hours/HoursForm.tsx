@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { sayDay } from '@/core/calendar/day';
+import { sayDay, day } from '@/core/calendar/day';
 import { BenchHoursInput } from '@/studio/schedule/benchHours.input';
 import { NotesField, NumberField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
@@ -35,15 +35,15 @@ export function HoursForm({ defaultValues }: { defaultValues: BenchHoursInput })
     <FormBox onSubmit={submit} className="leaf no-print space-y-3 p-4" label="Hours at the bench">
       <h2>Hours at the bench</h2>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-2 xl:grid-cols-4">
-        {WEEKDAYS.map((day, index) => (
-          <NumberField key={day} control={control} name={`weekly.${index}`} label={day} unit="h" />
+        {WEEKDAYS.map((weekday, index) => (
+          <NumberField key={weekday} control={control} name={`weekly.${index}`} label={weekday} unit="h" />
         ))}
       </div>
       <NotesField
         control={control}
         name="daysOff"
         label="Days off"
-        hint={`One a line, like ${sayDay('2026-12-24', days)}`}
+        hint={`One a line, like ${sayDay(day('2026-12-24'), days)}`}
       />
       <FormEnd
         problem={problem}
