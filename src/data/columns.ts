@@ -1,3 +1,4 @@
+import type { Id, Identified } from '@/core/id';
 import type { Day } from '@/core/calendar/day';
 /** What PostgreSQL calls the type of a column or a parameter; arrays end in []. */
 export type SqlType =
@@ -29,7 +30,9 @@ export type ValuesOf<Of extends Columns> = {
 
 const of = <Value>(type: Column<Value>['type']): Column<Value> => ({ type });
 
-export const uuid = (): Column<string> => of('uuid');
+/** An id; of what is said where it is known. */
+export const uuid = <Of extends Identified = never>(): Column<[Of] extends [never] ? string : Id<Of>> =>
+  of('uuid');
 export const int = <Value extends number = number>(): Column<Value> => of('int4');
 /** A whole number of 64 bits: lengths, masses and money. */
 export const big = <Value extends number = number>(): Column<Value> => of('int8');

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Sequelize } from 'sequelize';
 
@@ -29,7 +30,7 @@ export const letTransactionsTravel = (): typeof Sequelize => Sequelize.useCLS(na
 const STUDIO = 'studio';
 
 /** Says whose studio the running transaction is in. */
-export const setStudio = (studioId: string): void => namespace.set(STUDIO, studioId);
+export const setStudio = (studioId: Id<'studio'>): void => namespace.set(STUDIO, studioId);
 
 /** The studio of the running transaction. @throws Error outside of one */
 export function currentStudio(): string {

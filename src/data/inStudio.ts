@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { dayIn, type Day } from '@/core/calendar/day';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import {
@@ -23,8 +24,8 @@ import { type Statement } from './sql/statement';
 
 /** Who works in which studio. */
 export interface StudioSession {
-  readonly studioId: string;
-  readonly userId: string;
+  readonly studioId: Id<'studio'>;
+  readonly userId: Id<'user'>;
   readonly role: 'owner' | 'helper';
   /** When the work happens; the demo studio's two years are written with past times. */
   readonly now: Date;
@@ -186,7 +187,7 @@ const lastInLine = new Map<string, Promise<void>>();
 /** Whether this work is the one at the front: what it does inside must not wait for itself. */
 const atTheFront = new AsyncLocalStorage<boolean>();
 
-async function inLine<T>(studioId: string, work: () => Promise<T>): Promise<T> {
+async function inLine<T>(studioId: Id<'studio'>, work: () => Promise<T>): Promise<T> {
   const before = lastInLine.get(studioId);
   let leave: () => void = () => undefined;
   const mine = new Promise<void>((resolve) => (leave = resolve));

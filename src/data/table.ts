@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import {
   DataTypes,
   Model,
@@ -9,7 +10,9 @@ import {
 import { key, uuid, type Column, type Columns, type Defaulted, type ValuesOf } from './columns';
 
 /** A row of a table of the studio: it carries its studio in its key. */
-type Row<Of extends Columns> = { studioId: string } & { -readonly [Name in keyof Of]: ValuesOf<Of>[Name] };
+type Row<Of extends Columns> = { studioId: Id<'studio'> } & {
+  -readonly [Name in keyof Of]: ValuesOf<Of>[Name];
+};
 
 type DefaultedIn<Of extends Columns> = {
   [Name in keyof Of]: Of[Name] extends Defaulted<unknown> ? Name : never;
@@ -127,7 +130,7 @@ function attributeOf(column: Column<unknown> | Defaulted<unknown>): ModelAttribu
 /** Ties all tables to a database. */
 export function tieTables(sequelize: Sequelize): void {
   for (const { model, tableName, columns } of TABLES) {
-    const own = Object.entries({ studioId: key(uuid()), ...columns });
+    const own = Object.entries({ studioId: key(uuid<'studio'>()), ...columns });
     const attributes: ModelAttributes = Object.fromEntries(
       own.map(([name, column]) => [name, attributeOf(column)]),
     );

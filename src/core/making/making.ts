@@ -1,11 +1,12 @@
+import type { Id } from '../id';
 import { um, type Micrometres } from '../units/length';
 import { cost, shareOfCost, type CostUnits } from '../units/money';
 import { isScrap, settleCut } from './settle';
 
 /** A stock piece the making takes from. */
 export interface Source {
-  readonly id: string;
-  readonly specId: string;
+  readonly id: Id<'stock piece'>;
+  readonly specId: Id<'article'>;
   readonly length: Micrometres;
   readonly cost: CostUnits;
   /** Shorter than this, what is left of it goes to the scrap jar. */
@@ -47,8 +48,8 @@ export interface NewOffCut {
 
 /** Not enough on one stock piece: nothing of the making may be posted. */
 export interface NotEnough {
-  readonly id: string;
-  readonly specId: string;
+  readonly id: Id<'stock piece'>;
+  readonly specId: Id<'article'>;
   readonly has: Micrometres;
   readonly wanted: Micrometres;
 }

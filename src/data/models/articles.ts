@@ -10,7 +10,7 @@ import { belongsTo, mayBelongTo, table } from '../table';
 
 /** A photograph, made small and stripped of everything but the picture. Never changed. */
 export const Photo = table('photos', {
-  photoId: key(uuid()),
+  photoId: key(uuid<'photo'>()),
   mediaType: text(),
   width: int(),
   height: int(),
@@ -20,7 +20,7 @@ export const Photo = table('photos', {
 
 /** Where in the studio something is kept: a drawer, a peg, a tin. */
 export const Place = table('places', {
-  placeId: key(uuid()),
+  placeId: key(uuid<'place'>()),
   name: text(),
   /** The order in which one goes round when counting. */
   position: int(),
@@ -28,7 +28,7 @@ export const Place = table('places', {
 
 /** A kind of empty spool, with what it weighs. */
 export const SpoolType = table('spool_types', {
-  spoolTypeId: key(uuid()),
+  spoolTypeId: key(uuid<'spool type'>()),
   name: text(),
   emptyMassUg: big<Micrograms>(),
 });
@@ -37,7 +37,7 @@ export const SpoolType = table('spool_types', {
 export const Article = table(
   'articles',
   {
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     ware: text<Ware>(),
     name: text(),
     /** How it is said, lower case, for finding it by words. */
@@ -54,7 +54,7 @@ export const Article = table(
     premium: byDefault(int(), 0),
     fabricationPerMetre: byDefault(big<MinorUnits>(), 0),
     version: byDefault(int(), 1),
-    photoId: byDefault(maybe(uuid()), null),
+    photoId: byDefault(maybe(uuid<'photo'>()), null),
   },
   {
     photo: mayBelongTo(Photo, 'photoId'),
@@ -66,7 +66,7 @@ export const WireSpecRow = table(
   'wire_specs',
   {
     /** The same as its article's. */
-    specId: key(uuid()),
+    specId: key(uuid<'article'>()),
     metal: text<MetalId>(),
     profile: text<Profile>(),
     widthUm: int<Micrometres>(),

@@ -15,7 +15,7 @@ import { User } from './studio';
 export const Batch = table(
   'batches',
   {
-    batchId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
     number: int(),
     name: text(),
     /** Calendar day, ISO. */
@@ -24,11 +24,11 @@ export const Batch = table(
     state: byDefault(text<BatchState>(), 'open'),
     planning: byDefault(text<PlanningState>(), 'none'),
     /** The form that asked for the plan that is being made. */
-    planningKey: byDefault(maybe(uuid()), null),
+    planningKey: byDefault(maybe(uuid<'post'>()), null),
     /** What the planner says of its work, or why it failed. */
     planningSaid: byDefault(text(), ''),
     planningBeat: byDefault(maybe(instant()), null),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     createdAt: instant(),
     version: byDefault(int(), 1),
   },
@@ -41,14 +41,14 @@ export const Batch = table(
 export const BatchLineRow = table(
   'batch_lines',
   {
-    batchId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
     line: key(int()),
-    patternId: uuid(),
+    patternId: uuid<'pattern'>(),
     revision: int(),
     count: int(),
     wanted: json<WantedLine>(),
     body: json<PatternBody>(),
-    stoneId: maybe(uuid()),
+    stoneId: maybe(uuid<'stock piece'>()),
   },
   {
     batch: belongsTo(Batch, 'batchId'),
@@ -62,28 +62,28 @@ export const BatchLineRow = table(
 export const BatchCutRow = table(
   'batch_cuts',
   {
-    batchId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
     /** Its place in the order of what was done. */
     act: key(int()),
     kind: text<CutKind>(),
-    specId: uuid(),
+    specId: uuid<'article'>(),
     /** Which wire of the batch it is; null for a mis-cut. */
     line: maybe(int()),
     piece: maybe(int()),
     cutIndex: maybe(int()),
     copy: maybe(int()),
     name: byDefault(text(), ''),
-    sourceId: uuid(),
+    sourceId: uuid<'stock piece'>(),
     /** The wire in the tray, or what a mis-cut left. */
-    cutId: maybe(uuid()),
+    cutId: maybe(uuid<'stock piece'>()),
     plannedUm: maybe(big<Micrometres>()),
     lengthUm: big<Micrometres>(),
     reason: byDefault(text(), ''),
     /** What it bears of the waste of its batch, once its piece is made. */
     scrapShare: byDefault(big<CostUnits>(), 0),
     spoilageShare: byDefault(big<CostUnits>(), 0),
-    postKey: uuid(),
-    userId: uuid(),
+    postKey: uuid<'post'>(),
+    userId: uuid<'user'>(),
     doneAt: instant(),
   },
   {
@@ -99,10 +99,10 @@ export const BatchCutRow = table(
 export const BatchPiece = table(
   'batch_pieces',
   {
-    batchId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
     line: key(int()),
     piece: key(int()),
-    pieceId: uuid(),
+    pieceId: uuid<'piece'>(),
   },
   {
     batch: belongsTo(Batch, 'batchId'),
@@ -114,8 +114,8 @@ export const BatchPiece = table(
 export const CuttingPlanRow = table(
   'cutting_plans',
   {
-    batchId: key(uuid()),
-    specId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
+    specId: key(uuid<'article'>()),
     plan: json<CuttingPlanKept>(),
     madeAt: instant(),
   },
@@ -129,9 +129,9 @@ export const CuttingPlanRow = table(
 export const Reservation = table(
   'reservations',
   {
-    reservationId: byDefault(key(uuid()), DataTypes.UUIDV4),
-    batchId: byDefault(maybe(uuid()), null),
-    stockPieceId: uuid(),
+    reservationId: byDefault(key(uuid<'reservation'>()), DataTypes.UUIDV4),
+    batchId: byDefault(maybe(uuid<'batch'>()), null),
+    stockPieceId: uuid<'stock piece'>(),
     quantity: big(),
     purpose: text<Purpose>(),
     note: byDefault(text(), ''),
@@ -146,7 +146,7 @@ export const Reservation = table(
 export const ReservationLoss = table(
   'reservation_losses',
   {
-    batchId: key(uuid()),
+    batchId: key(uuid<'batch'>()),
     reason: text(),
   },
   {
@@ -160,7 +160,7 @@ export const PartName = table(
   {
     /** As {@link partKey} writes it. */
     name: key(text()),
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
   },
   {
     article: belongsTo(Article, 'articleId'),

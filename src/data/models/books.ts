@@ -21,7 +21,7 @@ export const Closing = table(
   {
     /** The first day of the month, ISO. */
     month: key(date()),
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     quantity: big(),
     costUnits: big<CostUnits>(),
   },
@@ -32,7 +32,7 @@ export const Closing = table(
 
 /** What findings that were made cost beside their material. */
 export const MadeLabour = table('made_labour', {
-  postKey: key(uuid()),
+  postKey: key(uuid<'post'>()),
   minutes: float(),
   hourlyRate: big<MinorUnits>(),
   overheadPerHour: big<MinorUnits>(),
@@ -54,21 +54,21 @@ export const Movement = table(
   'movements',
   {
     movementId: serial(),
-    postKey: uuid(),
+    postKey: uuid<'post'>(),
     happenedAt: instant(),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     kind: text<MovementKind>(),
-    stockPieceId: uuid(),
+    stockPieceId: uuid<'stock piece'>(),
     /** What the stock piece was at the time. */
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     /** Signed: what the stock piece gained. */
     quantity: big(),
     costUnits: big<CostUnits>(),
     reason: text(),
-    lotId: maybe(uuid()),
-    pieceId: maybe(uuid()),
+    lotId: maybe(uuid<'lot'>()),
+    pieceId: maybe(uuid<'piece'>()),
     /** The batch that it was done for. */
-    batchId: maybe(uuid()),
+    batchId: maybe(uuid<'batch'>()),
     /** The movement that this one undoes. */
     reverses: maybe(big()),
   },

@@ -12,7 +12,7 @@ import { Article } from './articles';
 export const Bead = table(
   'beads',
   {
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     material: text(),
     shape: text<BeadShape>(),
     minUm: int<Micrometres>(),
@@ -28,7 +28,7 @@ export const Bead = table(
 export const Stone = table(
   'stones',
   {
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     material: text(),
     outline: text<OutlineKind>(),
     lengthUm: int<Micrometres>(),
@@ -50,7 +50,7 @@ export const Stone = table(
 export const Finding = table(
   'findings',
   {
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     finding: text<FindingKind>(),
     material: text(),
     size: text(),
@@ -64,7 +64,7 @@ export const Finding = table(
 export const Supply = table(
   'supplies',
   {
-    articleId: key(uuid()),
+    articleId: key(uuid<'article'>()),
     unit: text<SupplyUnit>(),
     /** Thousandths of the unit that every finished piece uses up. */
     perPiece: big(),

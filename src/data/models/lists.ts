@@ -61,7 +61,7 @@ export type Answers = Readonly<Record<string, string>>;
 export const Import = table(
   'imports',
   {
-    importId: key(uuid()),
+    importId: key(uuid<'import'>()),
     list: text(),
     fileName: text(),
     content: text(),
@@ -72,7 +72,7 @@ export const Import = table(
     good: byDefault(int(), 0),
     bad: byDefault(json<readonly BadRow[]>(), []),
     message: byDefault(text(), ''),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     madeAt: instant(),
     /** When its work was last heard of. */
     beatAt: instant(),
@@ -98,14 +98,14 @@ export const ListAnswer = table('list_answers', {
 export const Count = table(
   'counts',
   {
-    countId: key(uuid()),
+    countId: key(uuid<'count'>()),
     number: int(),
-    placeId: maybe(uuid()),
+    placeId: maybe(uuid<'place'>()),
     placeName: text(),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     startedAt: instant(),
     postedAt: byDefault(maybe(instant()), null),
-    postKey: byDefault(maybe(uuid()), null),
+    postKey: byDefault(maybe(uuid<'post'>()), null),
   },
   {
     place: mayBelongTo(Place, 'placeId'),
@@ -117,13 +117,13 @@ export const Count = table(
 export const CountLineRow = table(
   'count_lines',
   {
-    countId: key(uuid()),
-    stockPieceId: key(uuid()),
+    countId: key(uuid<'count'>()),
+    stockPieceId: key(uuid<'stock piece'>()),
     position: int(),
     typed: byDefault(maybe(text()), null),
     counted: byDefault(maybe(big()), null),
     countedAt: byDefault(maybe(instant()), null),
-    userId: byDefault(maybe(uuid()), null),
+    userId: byDefault(maybe(uuid<'user'>()), null),
     /** What the books said when the count was posted. */
     expected: byDefault(maybe(big()), null),
   },

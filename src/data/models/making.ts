@@ -8,7 +8,7 @@ import { User } from './studio';
 
 /** A pattern as it is listed; what it says is in its revisions. */
 export const Pattern = table('patterns', {
-  patternId: key(uuid()),
+  patternId: key(uuid<'pattern'>()),
   number: int(),
   /** The newest revision. */
   revision: int(),
@@ -21,10 +21,10 @@ export const Pattern = table('patterns', {
 export const PatternRevision = table(
   'pattern_revisions',
   {
-    patternId: key(uuid()),
+    patternId: key(uuid<'pattern'>()),
     revision: key(int()),
     body: json<PatternBody>(),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     writtenAt: instant(),
   },
   {
@@ -37,15 +37,15 @@ export const PatternRevision = table(
 export const Piece = table(
   'pieces',
   {
-    pieceId: key(uuid()),
+    pieceId: key(uuid<'piece'>()),
     number: int(),
-    patternId: uuid(),
+    patternId: uuid<'pattern'>(),
     revision: int(),
     name: text(),
     kind: text<PatternKind>(),
     /** The ring size that it was made in, as it is said; empty for what has none. */
     size: byDefault(text(), ''),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     madeAt: instant(),
     wireCost: big<CostUnits>(),
     wireReplacement: big<CostUnits>(),
@@ -74,7 +74,7 @@ export const Piece = table(
     suppliesCost: byDefault(big<CostUnits>(), 0),
     suppliesReplacement: byDefault(big<CostUnits>(), 0),
     /** The findings it became, when it went into the drawers; null for what stands on the shelf. */
-    drawerStockId: byDefault(maybe(uuid()), null),
+    drawerStockId: byDefault(maybe(uuid<'stock piece'>()), null),
   },
   {
     pattern: belongsTo(Pattern, 'patternId'),

@@ -19,9 +19,9 @@ export const TypedPrice = table(
   'typed_prices',
   {
     typedPriceId: serial(),
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     typedAt: instant(),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     price: big<MinorUnits>(),
     quantity: big(),
   },
@@ -34,9 +34,9 @@ export const TypedPrice = table(
 export const Refining = table(
   'refinings',
   {
-    refiningId: key(uuid()),
-    postKey: uuid(),
-    stockPieceId: uuid(),
+    refiningId: key(uuid<'refining'>()),
+    postKey: uuid<'post'>(),
+    stockPieceId: uuid<'stock piece'>(),
     sentOn: date(),
     refiner: text(),
     massUg: big<Micrograms>(),

@@ -10,7 +10,7 @@ import { User } from './studio';
 
 /** Where stock is bought. */
 export const Supplier = table('suppliers', {
-  supplierId: key(uuid()),
+  supplierId: key(uuid<'supplier'>()),
   name: text(),
 });
 
@@ -18,9 +18,9 @@ export const Supplier = table('suppliers', {
 export const Delivery = table(
   'deliveries',
   {
-    deliveryId: key(uuid()),
+    deliveryId: key(uuid<'delivery'>()),
     number: int(),
-    supplierId: maybe(uuid()),
+    supplierId: maybe(uuid<'supplier'>()),
     boughtOn: date(),
     note: text(),
     /** Of the invoice, with postage and tax in its minor units. */
@@ -28,8 +28,8 @@ export const Delivery = table(
     postage: big<MinorUnits>(),
     tax: big<MinorUnits>(),
     sharedBy: text<SharedBy>(),
-    postKey: uuid(),
-    userId: uuid(),
+    postKey: uuid<'post'>(),
+    userId: uuid<'user'>(),
     receivedAt: instant(),
   },
   {
@@ -42,9 +42,9 @@ export const Delivery = table(
 export const Lot = table(
   'lots',
   {
-    lotId: key(uuid()),
-    articleId: uuid(),
-    supplierId: maybe(uuid()),
+    lotId: key(uuid<'lot'>()),
+    articleId: uuid<'article'>(),
+    supplierId: maybe(uuid<'supplier'>()),
     /** Calendar day, ISO. */
     boughtOn: date(),
     /** The label wire was bought under. */
@@ -62,7 +62,7 @@ export const Lot = table(
     /** Whether the price was paid, is an estimate for old stock, or is nothing, for a gift. */
     costIs: byDefault(text<CostIs>(), 'paid'),
     /** The delivery it came with, and as which line; null when it came by itself. */
-    deliveryId: byDefault(maybe(uuid()), null),
+    deliveryId: byDefault(maybe(uuid<'delivery'>()), null),
     deliveryLine: byDefault(maybe(int()), null),
     /** What of the price is its share of the delivery's postage and tax, in the currency of the purchase. */
     postageShare: byDefault(big<MinorUnits>(), 0),

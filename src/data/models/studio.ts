@@ -50,7 +50,7 @@ export const UsefulMinimum = table('useful_minimums', {
 
 /** Somebody who signs in. */
 export const User = table('users', {
-  userId: key(uuid()),
+  userId: key(uuid<'user'>()),
   login: text(),
   name: text(),
   role: text<'owner' | 'helper'>(),
@@ -65,11 +65,11 @@ export const User = table('users', {
 export const Token = table(
   'tokens',
   {
-    tokenId: key(uuid()),
+    tokenId: key(uuid<'token'>()),
     name: text(),
     role: text<'owner' | 'helper'>(),
     hash: text(),
-    madeBy: uuid(),
+    madeBy: uuid<'user'>(),
     madeAt: instant(),
     revokedAt: byDefault(maybe(instant()), null),
   },
@@ -82,9 +82,9 @@ export const Token = table(
 export const Post = table(
   'posts',
   {
-    postKey: key(uuid()),
+    postKey: key(uuid<'post'>()),
     useCase: text(),
-    userId: uuid(),
+    userId: uuid<'user'>(),
     postedAt: instant(),
     outcome: json<unknown>(),
   },

@@ -10,7 +10,7 @@ export const BATCH_COLUMNS = `b.batch_id AS id, b.number, b.name, b.due_on::text
   b.version, COALESCE(b.planning_beat < clock_timestamp() - INTERVAL '1 millisecond' * 60000, false) AS stalled`;
 
 export const BATCH_GIVES = {
-  id: uuid(),
+  id: uuid<'batch'>(),
   number: int(),
   name: text(),
   dueOn: maybe(text<Day>()),
@@ -31,9 +31,9 @@ export const batchOfNumberSql = statement({
 
 /** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
 export const linesOfBatchesInBriefSql = statement({
-  takes: { batchIds: many(uuid()) },
+  takes: { batchIds: many(uuid<'batch'>()) },
   gives: {
-    batchId: uuid(),
+    batchId: uuid<'batch'>(),
     line: int(),
     count: int(),
     body: json<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>>(),
@@ -44,8 +44,8 @@ export const linesOfBatchesInBriefSql = statement({
 
 /** The stones of a batch whose pieces are not made yet, locked, with whether each is free for it. */
 export const stonesOfBatchSql = statement({
-  takes: { batchId: uuid() },
-  gives: { id: uuid(), number: int(), isFree: bool() },
+  takes: { batchId: uuid<'batch'>() },
+  gives: { id: uuid<'stock piece'>(), number: int(), isFree: bool() },
   text: `SELECT p.stock_piece_id AS id, p.number,
                 p.quantity > ${RESERVED_FOR_OTHERS} AS "isFree"
            FROM batch_lines l JOIN stock_pieces p ON p.studio_id = l.studio_id AND p.stock_piece_id = l.stone_id
@@ -56,15 +56,15 @@ export const stonesOfBatchSql = statement({
 
 /** The lines of a batch of which wires are cut already, with how many and for how many pieces. */
 export const linesBegunSql = statement({
-  takes: { batchId: uuid() },
+  takes: { batchId: uuid<'batch'>() },
   gives: {
     line: int(),
-    patternId: uuid(),
+    patternId: uuid<'pattern'>(),
     revision: int(),
     patternNumber: int(),
     wanted: json<WantedLine>(),
     body: json<PatternBody>(),
-    stoneId: maybe(uuid()),
+    stoneId: maybe(uuid<'stock piece'>()),
     cuts: int(),
     /** The pieces that wires are cut for: the first so many. */
     pieces: int(),
@@ -83,7 +83,7 @@ export const linesBegunSql = statement({
 export const lockedBatchSql = statement({
   takes: { number: int() },
   gives: {
-    id: uuid(),
+    id: uuid<'batch'>(),
     number: int(),
     name: text(),
     planning: text<Planning>(),
@@ -96,9 +96,9 @@ export const lockedBatchSql = statement({
 /** Writes down what was done at the table, in its order. */
 export const addActsSql = statement({
   takes: {
-    batchId: uuid(),
-    postKey: uuid(),
-    userId: uuid(),
+    batchId: uuid<'batch'>(),
+    postKey: uuid<'post'>(),
+    userId: uuid<'user'>(),
     doneAt: instant(),
     acts: json<readonly object[]>(),
   },
@@ -113,7 +113,7 @@ export const addActsSql = statement({
 
 /** Forgets the cuts of a batch whose wire is not whole and free any more: they count as not cut. */
 export const forgetLostCutsSql = statement({
-  takes: { batchId: uuid() },
+  takes: { batchId: uuid<'batch'>() },
   gives: { act: int() },
   text: `DELETE FROM batch_cuts c WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.kind = 'cut'
         AND NOT EXISTS (SELECT FROM batch_pieces b WHERE b.studio_id = $studio AND b.batch_id = $batchId AND b.line = c.line AND b.piece = c.piece)
@@ -125,8 +125,8 @@ export const forgetLostCutsSql = statement({
 
 /** The wires of which a piece of a batch lies cut in the tray. */
 export const specsPlannedAgainSql = statement({
-  takes: { batchId: uuid(), line: int(), piece: int() },
-  gives: { specId: uuid() },
+  takes: { batchId: uuid<'batch'>(), line: int(), piece: int() },
+  gives: { specId: uuid<'article'>() },
   text: `SELECT DISTINCT p.article_id AS "specId" FROM batch_cuts c
        JOIN reservations s ON s.studio_id = c.studio_id AND s.batch_id = c.batch_id AND s.stock_piece_id = c.cut_id
        JOIN stock_pieces p ON p.studio_id = c.studio_id AND p.stock_piece_id = c.cut_id
@@ -145,7 +145,7 @@ export const markOfNumberSql = statement({
 
 /** The same, by its id. */
 export const markOfBatchSql = statement({
-  takes: { batchId: uuid() },
+  takes: { batchId: uuid<'batch'>() },
   gives: { mark: text() },
   text: `SELECT ${MARK} AS mark FROM batches b WHERE b.studio_id = $studio AND b.batch_id = $batchId`,
 });
@@ -153,7 +153,7 @@ export const markOfBatchSql = statement({
 /** Open batches of which wires are cut, by the day they are due. */
 export const batchesBegunSql = statement({
   takes: {},
-  gives: { id: uuid(), number: int(), name: text() },
+  gives: { id: uuid<'batch'>(), number: int(), name: text() },
   text: `SELECT b.batch_id AS id, b.number, b.name FROM batches b WHERE b.studio_id = $studio AND b.state = 'open'
           AND EXISTS (SELECT FROM batch_cuts c WHERE c.studio_id = $studio AND c.batch_id = b.batch_id AND c.kind = 'cut')
         ORDER BY b.due_on NULLS LAST, b.number LIMIT 20`,
@@ -161,9 +161,9 @@ export const batchesBegunSql = statement({
 
 /** The lines of some batches as far as their work goes: a small part of what is kept of them. */
 export const workOfBatchesSql = statement({
-  takes: { batchIds: many(uuid()) },
+  takes: { batchIds: many(uuid<'batch'>()) },
   gives: {
-    batchId: uuid(),
+    batchId: uuid<'batch'>(),
     line: int(),
     count: int(),
     body: json<Pick<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>, 'name' | 'steps'>>(),
@@ -177,10 +177,10 @@ export const workOfBatchesSql = statement({
  * length of the wires that have to bear it.
  */
 export const wastesOfPieceSql = statement({
-  takes: { batchId: uuid(), line: int(), piece: int() },
+  takes: { batchId: uuid<'batch'>(), line: int(), piece: int() },
   gives: {
     act: int(),
-    specId: uuid(),
+    specId: uuid<'article'>(),
     length: big(),
     openLength: big(),
     openScrap: big<CostUnits>(),
@@ -203,7 +203,7 @@ export const wastesOfPieceSql = statement({
 
 /** Keeps what of the waste each cut bears. */
 export const bearWasteSql = statement({
-  takes: { acts: many(int()), scraps: many(big()), spoilages: many(big()), batchId: uuid() },
+  takes: { acts: many(int()), scraps: many(big()), spoilages: many(big()), batchId: uuid<'batch'>() },
   gives: {},
   text: `UPDATE batch_cuts c SET scrap_share = v.scrap, spoilage_share = v.spoilage FROM unnest($acts::int[], $scraps::bigint[], $spoilages::bigint[]) AS v(act, scrap, spoilage)
       WHERE c.studio_id = $studio AND c.batch_id = $batchId AND c.act = v.act`,

@@ -10,13 +10,13 @@ export const anyUsersSql = statement({
 
 export const signInOfSql = statement({
   takes: { login: text() },
-  gives: { studioId: uuid(), userId: uuid(), passwordHash: text() },
+  gives: { studioId: uuid<'studio'>(), userId: uuid<'user'>(), passwordHash: text() },
   text: 'SELECT studio_id AS "studioId", user_id AS "userId", password_hash AS "passwordHash" FROM find_sign_in($login)',
 });
 
 export const tokenOfSql = statement({
   takes: { hash: text() },
-  gives: { studioId: uuid(), userId: uuid(), role: text<'owner' | 'helper'>() },
+  gives: { studioId: uuid<'studio'>(), userId: uuid<'user'>(), role: text<'owner' | 'helper'>() },
   text: 'SELECT studio_id AS "studioId", user_id AS "userId", role FROM find_token($hash)',
 });
 

@@ -198,7 +198,7 @@ const CHECKS: readonly string[] = [
 export const bookChecksSql = CHECKS.map((check) =>
   statement({
     takes: {},
-    gives: { studio: uuid(), what: text(), kept: text(), rebuilt: text() },
+    gives: { studio: uuid<'studio'>(), what: text(), kept: text(), rebuilt: text() },
     text: check,
   }),
 );

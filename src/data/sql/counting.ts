@@ -6,7 +6,7 @@ import { statement } from './statement';
 
 /** Opens a count sheet of a place, in the order it is kept; of what lies nowhere, when no place is named. */
 export const fillCountSheetSql = statement({
-  takes: { countId: uuid(), placeId: maybe(uuid()), most: big() },
+  takes: { countId: uuid<'count'>(), placeId: maybe(uuid<'place'>()), most: big() },
   gives: {},
   text: `INSERT INTO count_lines (studio_id, count_id, stock_piece_id, position)
        SELECT studio_id, $countId, stock_piece_id, row_number() OVER (ORDER BY ware, sort_key, number)
@@ -16,9 +16,9 @@ export const fillCountSheetSql = statement({
 
 /** The lines of a count sheet; of a count that is posted, with what the books said then. */
 export const linesOfCountSql = statement({
-  takes: { countId: uuid() },
+  takes: { countId: uuid<'count'>() },
   gives: {
-    id: uuid(),
+    id: uuid<'stock piece'>(),
     ware: text<Ware>(),
     number: int(),
     name: text(),
@@ -66,7 +66,7 @@ export const countsInBriefSql = statement({
 
 /** Keeps what the books said of the lines of a count when it was posted. */
 export const setExpectedSql = statement({
-  takes: { ids: many(uuid()), quantities: many(big()), countId: uuid() },
+  takes: { ids: many(uuid<'stock piece'>()), quantities: many(big()), countId: uuid<'count'>() },
   gives: {},
   text: `UPDATE count_lines n SET expected = v.quantity FROM unnest($ids::uuid[], $quantities::bigint[]) AS v(id, quantity)
         WHERE n.studio_id = $studio AND n.count_id = $countId AND n.stock_piece_id = v.id`,

@@ -32,7 +32,7 @@ export const SPEC_COLUMNS = `s.spec_id AS "specId", s.metal, s.profile, s.width_
 
 /** Their types. */
 export const SPEC_GIVES = {
-  specId: uuid(),
+  specId: uuid<'article'>(),
   metal: text<MetalId>(),
   profile: text<Profile>(),
   widthUm: int<Micrometres>(),

@@ -4,7 +4,7 @@ import { statement } from './statement';
 
 /** Finds a file by its id. */
 export const importFileSql = statement({
-  takes: { stalledMs: float(), importId: uuid() },
+  takes: { stalledMs: float(), importId: uuid<'import'>() },
   gives: {
     list: text(),
     fileName: text(),
@@ -38,7 +38,7 @@ export const noteImportSql = statement({
     bad: maybe(json<readonly BadRow[]>()),
     message: maybe(text()),
     questions: maybe(json<readonly Question[]>()),
-    importId: uuid(),
+    importId: uuid<'import'>(),
   },
   gives: { state: text<ImportState>() },
   text: `UPDATE imports SET state = CASE WHEN state = 'cancelled' THEN state ELSE COALESCE($state, state) END, done = COALESCE($done, done),

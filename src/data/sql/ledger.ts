@@ -49,10 +49,10 @@ export const monthsToCloseSql = statement({
 /** Writes what stock pieces hold and carry after a posting. */
 export const setBalancesSql = statement({
   takes: {
-    ids: many(uuid()),
+    ids: many(uuid<'stock piece'>()),
     quantities: many(big()),
     costs: many(big()),
-    articleIds: many(uuid()),
+    articleIds: many(uuid<'article'>()),
     shades: many(json<readonly ShadeGroup[]>()),
   },
   gives: {},
@@ -64,18 +64,18 @@ export const setBalancesSql = statement({
 
 /** Everything that was posted under a key. */
 export const movementsOfPostSql = statement({
-  takes: { postKey: uuid() },
+  takes: { postKey: uuid<'post'>() },
   gives: {
     id: big(),
-    postKey: uuid(),
+    postKey: uuid<'post'>(),
     kind: text<MovementKind>(),
-    stockPieceId: uuid(),
-    articleId: uuid(),
+    stockPieceId: uuid<'stock piece'>(),
+    articleId: uuid<'article'>(),
     quantity: big(),
     cost: big<CostUnits>(),
-    lotId: maybe(uuid()),
-    pieceId: maybe(uuid()),
-    batchId: maybe(uuid()),
+    lotId: maybe(uuid<'lot'>()),
+    pieceId: maybe(uuid<'piece'>()),
+    batchId: maybe(uuid<'batch'>()),
     reverses: maybe(big()),
     reversed: bool(),
   },
@@ -90,7 +90,7 @@ export const movementsOfPostSql = statement({
  * same jar later.
  */
 export const movedSinceSql = statement({
-  takes: { last: big(), gained: many(uuid()), lost: many(uuid()) },
+  takes: { last: big(), gained: many(uuid<'stock piece'>()), lost: many(uuid<'stock piece'>()) },
   gives: {
     ware: text<Ware>(),
     number: int(),

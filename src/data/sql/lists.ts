@@ -153,8 +153,8 @@ const DRAWER_FROM = `stock_pieces p
 
 /** Columns of a ware's own are null for the other wares. */
 const DRAWER_GIVES = {
-  id: uuid(),
-  articleId: uuid(),
+  id: uuid<'stock piece'>(),
+  articleId: uuid<'article'>(),
   ware: text<Exclude<Ware, 'wire' | 'scrap'>>(),
   number: int(),
   form: text<StockForm>(),
@@ -163,7 +163,7 @@ const DRAWER_GIVES = {
   initialQuantity: big(),
   cost: big<CostUnits>(),
   place: maybe(text()),
-  photoId: maybe(uuid()),
+  photoId: maybe(uuid<'photo'>()),
   shades: json<readonly ShadeGroup[]>(),
   note: text(),
   version: int(),
@@ -259,7 +259,7 @@ export const rackList = list({
   columns: `p.stock_piece_id AS id, p.number, p.form, p.quantity AS length, p.initial_quantity AS "initialLength",
     p.cost_units AS cost, ${SPEC_COLUMNS}`,
   gives: {
-    id: uuid(),
+    id: uuid<'stock piece'>(),
     number: int(),
     form: text<WireForm>(),
     length: big<Micrometres>(),
@@ -269,7 +269,7 @@ export const rackList = list({
   },
   sums: `p.article_id AS "specId", count(*)::int AS pieces, sum(p.quantity)::bigint AS length, sum(p.cost_units)::bigint AS cost`,
   sumsBy: 'p.article_id',
-  sumsGive: { specId: uuid(), pieces: int(), length: big<Micrometres>(), cost: big<CostUnits>() },
+  sumsGive: { specId: uuid<'article'>(), pieces: int(), length: big<Micrometres>(), cost: big<CostUnits>() },
 });
 
 const IN_ARTICLES = (condition: string) =>
@@ -288,8 +288,8 @@ export const ledgerList = list({
   takes: {},
   filters: {
     kind: { takes: text<MovementKind>(), sql: 'm.kind = $kind' },
-    person: { takes: uuid(), sql: 'm.user_id = $person' },
-    posting: { takes: uuid(), sql: 'm.post_key = $posting' },
+    person: { takes: uuid<'user'>(), sql: 'm.user_id = $person' },
+    posting: { takes: uuid<'post'>(), sql: 'm.post_key = $posting' },
     from: { takes: date(), sql: 'm.happened_at >= $from::date' },
     to: { takes: date(), sql: 'm.happened_at < $to::date + 1' },
     ware: { takes: text<Ware>(), sql: IN_ARTICLES('ware = $ware') },
@@ -335,7 +335,7 @@ export const ledgerList = list({
     pieceName: maybe(text()),
     reverses: maybe(big()),
     reversedBy: maybe(big()),
-    postKey: uuid(),
+    postKey: uuid<'post'>(),
   },
   sums: 'count(*)::int AS movements',
   sumsGive: { movements: int() },

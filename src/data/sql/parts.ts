@@ -12,11 +12,11 @@ const FREE = `COALESCE((SELECT sum(p.quantity - ${RESERVED_FOR_OTHERS}) FROM sto
 
 /** What the parts of patterns are in the drawers: as it was said once, or what is called the same. */
 export const partsByNameSql = statement({
-  takes: { batchId: maybe(uuid()), keys: many(text()) },
+  takes: { batchId: maybe(uuid<'batch'>()), keys: many(text()) },
   gives: {
     /** Of the name that the part goes by. */
     key: text(),
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     article: text(),
     ware: text<PartKind['ware']>(),
     free: big(),
@@ -34,8 +34,8 @@ export const partsByNameSql = statement({
 
 /** How many of each article are free. */
 export const freeOfArticlesSql = statement({
-  takes: { batchId: maybe(uuid()), articleIds: many(uuid()) },
-  gives: { id: uuid(), free: big() },
+  takes: { batchId: maybe(uuid<'batch'>()), articleIds: many(uuid<'article'>()) },
+  gives: { id: uuid<'article'>(), free: big() },
   text: `SELECT a.article_id AS id, ${FREE} AS free FROM articles a WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
 });
 
@@ -49,12 +49,12 @@ const OWN = `EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND 
 
 /** What there is of some articles with what is free of it, first what is set aside for a batch. */
 export const packsToChooseFromSql = statement({
-  takes: { batchId: maybe(uuid()), articleIds: many(uuid()) },
+  takes: { batchId: maybe(uuid<'batch'>()), articleIds: many(uuid<'article'>()) },
   gives: {
-    id: uuid(),
+    id: uuid<'stock piece'>(),
     ware: text<PartKind['ware']>(),
     number: int(),
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     name: text(),
     place: maybe(text()),
     /** What of it is free for this piece. */
@@ -68,7 +68,7 @@ export const packsToChooseFromSql = statement({
 /** What names of parts are said to be which article. */
 export const namesOfPartsSql = statement({
   takes: {},
-  gives: { id: uuid(), names: many(text()) },
+  gives: { id: uuid<'article'>(), names: many(text()) },
   text: `SELECT article_id AS id, array_agg(name) AS names FROM part_names WHERE studio_id = $studio GROUP BY article_id`,
 });
 
@@ -82,7 +82,7 @@ const kindsOf = <const Takes extends Columns, const Measures extends Columns>(
 ) =>
   statement({
     takes: { ...takes, most: big() },
-    gives: { articleId: uuid(), article: text(), ...measures },
+    gives: { articleId: uuid<'article'>(), article: text(), ...measures },
     text: `SELECT a.article_id AS "articleId", a.name AS article, ${columns}
              FROM ${table} k JOIN articles a ON a.studio_id = k.studio_id AND a.article_id = k.article_id
             WHERE k.studio_id = $studio AND ${only} ORDER BY k.article_id LIMIT $most`,
@@ -119,6 +119,6 @@ export const kindsOfStonesSql = kindsOf(
     width: int<Micrometres>(),
     hole: int<Micrometres>(),
   },
-  { batchId: maybe(uuid()) },
+  { batchId: maybe(uuid<'batch'>()) },
   `EXISTS (SELECT FROM stock_pieces p WHERE p.studio_id = $studio AND p.article_id = k.article_id AND p.quantity > ${RESERVED_FOR_OTHERS})`,
 );

@@ -14,9 +14,9 @@ export const lastMetalPricesSql = statement({
 
 /** What articles would cost today, each by its own rule: last paid, typed, or reckoned from the metal's price. Where the rule has nothing to go by (no price of the day yet), the last price paid stands. */
 export const pricesOfArticlesSql = statement({
-  takes: { articleIds: many(uuid()) },
+  takes: { articleIds: many(uuid<'article'>()) },
   gives: {
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     priceBy: text<'paid' | 'typed' | 'spot'>(),
     premium: int(),
     fabricationPerMetre: big<MinorUnits>(),

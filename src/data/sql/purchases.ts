@@ -10,8 +10,8 @@ import { type ShadeGroup } from '@/core/bead/symmetricalSet';
 
 /** How much of articles is sold at a time, and was bought last. */
 export const soldByOfSql = statement({
-  takes: { articleIds: many(uuid()) },
-  gives: { id: uuid(), soldBy: big(), lastBought: big() },
+  takes: { articleIds: many(uuid<'article'>()) },
+  gives: { id: uuid<'article'>(), soldBy: big(), lastBought: big() },
   text: `SELECT a.article_id AS id, a.sold_by AS "soldBy", COALESCE((SELECT quantity FROM lots l WHERE l.studio_id = $studio AND l.article_id = a.article_id
               ORDER BY bought_on DESC, created_at DESC LIMIT 1), 0)::bigint AS "lastBought"
        FROM articles a WHERE a.studio_id = $studio AND a.article_id = ANY ($articleIds)`,
@@ -37,7 +37,7 @@ export const deliveryOfNumberSql = statement({
   takes: { number: int() },
   gives: {
     ...LISTED_DELIVERY_GIVES,
-    deliveryId: uuid(),
+    deliveryId: uuid<'delivery'>(),
     receivedAt: instant(),
     receivedBy: text(),
     postage: big<MinorUnits>(),
@@ -53,7 +53,7 @@ export const deliveryOfNumberSql = statement({
 
 /** The lines of a delivery, each with its share of the postage and the tax. */
 export const linesOfDeliverySql = statement({
-  takes: { deliveryId: uuid() },
+  takes: { deliveryId: uuid<'delivery'>() },
   gives: {
     ware: text<Exclude<Ware, 'scrap'>>(),
     number: int(),
@@ -78,9 +78,14 @@ export const linesOfDeliverySql = statement({
 
 /** Articles with a minimum, or of some ids, what there is of each, what 90 days took, and where it was bought last. */
 export const levelsOfSql = statement({
-  takes: { now: instant(), useDays: float(), articleId: maybe(uuid()), besides: many(uuid()) },
+  takes: {
+    now: instant(),
+    useDays: float(),
+    articleId: maybe(uuid<'article'>()),
+    besides: many(uuid<'article'>()),
+  },
   gives: {
-    articleId: uuid(),
+    articleId: uuid<'article'>(),
     ware: text<Ware>(),
     name: text(),
     unit: maybe(text<SupplyUnit>()),

@@ -11,8 +11,13 @@ import { type Vec } from '@/core/geometry/vector';
 
 /** Lengths of some wires that lie in no tray. */
 export const wiresOutOfTraysSql = statement({
-  takes: { specIds: many(uuid()) },
-  gives: { id: uuid(), specId: uuid(), length: big<Micrometres>(), isOffCut: bool() },
+  takes: { specIds: many(uuid<'article'>()) },
+  gives: {
+    id: uuid<'stock piece'>(),
+    specId: uuid<'article'>(),
+    length: big<Micrometres>(),
+    isOffCut: bool(),
+  },
   text: `SELECT p.stock_piece_id AS id, p.article_id AS "specId", p.quantity AS length, p.is_off_cut AS "isOffCut" FROM stock_pieces p
       WHERE p.studio_id = $studio AND p.article_id = ANY ($specIds) AND p.quantity > 0
         AND NOT EXISTS (SELECT FROM reservations s WHERE s.studio_id = $studio AND s.stock_piece_id = p.stock_piece_id AND ${IN_TRAY})
@@ -21,8 +26,8 @@ export const wiresOutOfTraysSql = statement({
 
 /** What there is of some articles, what the longest of it is, and what all of it carries; articles of which there is nothing are left out. */
 export const onHandOfSql = statement({
-  takes: { articleIds: many(uuid()) },
-  gives: { articleId: uuid(), quantity: big(), longest: big(), cost: big<CostUnits>() },
+  takes: { articleIds: many(uuid<'article'>()) },
+  gives: { articleId: uuid<'article'>(), quantity: big(), longest: big(), cost: big<CostUnits>() },
   text: `SELECT article_id AS "articleId", sum(quantity)::bigint AS quantity, max(quantity) AS longest, sum(cost_units)::bigint AS cost
       FROM stock_pieces WHERE studio_id = $studio AND article_id = ANY ($articleIds) AND quantity > 0 GROUP BY 1`,
 });
@@ -53,7 +58,7 @@ export const beadsOverSql = statement({
 /** What every finished piece uses up, with the oldest pack of each that is not empty. */
 export const suppliesOfEveryPieceSql = statement({
   takes: {},
-  gives: { articleId: uuid(), perPiece: big(), stockPieceId: uuid() },
+  gives: { articleId: uuid<'article'>(), perPiece: big(), stockPieceId: uuid<'stock piece'>() },
   text: `SELECT y.article_id AS "articleId", y.per_piece AS "perPiece", p.stock_piece_id AS "stockPieceId"
        FROM supplies y CROSS JOIN LATERAL (
          SELECT stock_piece_id FROM stock_pieces WHERE studio_id = $studio AND article_id = y.article_id AND quantity > 0
@@ -63,7 +68,7 @@ export const suppliesOfEveryPieceSql = statement({
 
 /** What was sent off of a jar, the latest first; what was taken back does not count. */
 export const refiningsOfSql = statement({
-  takes: { stockPieceId: uuid() },
+  takes: { stockPieceId: uuid<'stock piece'>() },
   gives: { sentOn: text<Day>(), refiner: text(), mass: big<Micrograms>(), proceeds: big<MinorUnits>() },
   text: `SELECT r.sent_on::text AS "sentOn", r.refiner, r.mass_ug AS mass, r.proceeds FROM refinings r
         WHERE r.studio_id = $studio AND r.stock_piece_id = $stockPieceId
@@ -85,7 +90,7 @@ export const stockByPlaceSql = statement({
 /** The places in the order one goes round them. */
 export const placesInOrderSql = statement({
   takes: {},
-  gives: { id: uuid(), name: text(), pieces: int() },
+  gives: { id: uuid<'place'>(), name: text(), pieces: int() },
   text: `SELECT place_id AS id, name, (SELECT count(*)::int FROM stock_pieces p WHERE p.studio_id = l.studio_id AND p.place_id = l.place_id
                                         AND p.quantity > 0) AS pieces
          FROM places l WHERE studio_id = $studio ORDER BY position, name LIMIT 500`,
@@ -93,7 +98,7 @@ export const placesInOrderSql = statement({
 
 /** Puts the places into the order one goes round them; every place is named once. */
 export const orderPlacesSql = statement({
-  takes: { ids: many(uuid()) },
+  takes: { ids: many(uuid<'place'>()) },
   gives: {},
   text: `UPDATE places p SET position = o.position FROM unnest($ids::uuid[]) WITH ORDINALITY AS o(id, position)
         WHERE p.studio_id = $studio AND p.place_id = o.id`,
@@ -101,9 +106,9 @@ export const orderPlacesSql = statement({
 
 const stonesOfNumbers = (end: string) =>
   statement({
-    takes: { numbers: many(int()), batchId: maybe(uuid()) },
+    takes: { numbers: many(int()), batchId: maybe(uuid<'batch'>()) },
     gives: {
-      id: uuid(),
+      id: uuid<'stock piece'>(),
       number: int(),
       material: text(),
       outline: text<OutlineKind>(),

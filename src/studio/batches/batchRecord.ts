@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { PlanningState } from '@/core/batch/batchState';
 import { cost, type CostUnits } from '@/core/units/money';
 import { bearWasteSql } from '@/data/sql/batches';
@@ -17,12 +18,12 @@ type BatchValues = Partial<
 export const NOT_PLANNED = { planning: 'none', planningKey: null, planningSaid: '' } as const;
 
 /** Changes a batch. Its version says whether what people see of it changed, so that who has it open is told. */
-export async function setBatch(tx: Tx, batchId: string, values: BatchValues): Promise<void> {
+export async function setBatch(tx: Tx, batchId: Id<'batch'>, values: BatchValues): Promise<void> {
   await tx.change(Batch, { batchId }, values);
 }
 
 /** The batch that is being planned, by its number, or by the key under which it is. */
-type BeingPlanned = { readonly number: number } | { readonly planningKey: string };
+type BeingPlanned = { readonly number: number } | { readonly planningKey: Id<'post'> };
 
 /** Writes how the planning of a batch goes that is being planned. @returns whether it is, still */
 export async function notePlanning(
@@ -40,7 +41,7 @@ export async function notePlanning(
 }
 
 /** Says that the cuts of a batch are being planned under a key. */
-export async function planningBegins(tx: Tx, batchId: string, planningKey: string): Promise<void> {
+export async function planningBegins(tx: Tx, batchId: Id<'batch'>, planningKey: Id<'post'>): Promise<void> {
   await tx.change(
     Batch,
     { batchId },
@@ -50,7 +51,7 @@ export async function planningBegins(tx: Tx, batchId: string, planningKey: strin
 
 /** Which piece of a batch. */
 interface PieceOfBatch {
-  readonly batchId: string;
+  readonly batchId: Id<'batch'>;
   readonly line: number;
   readonly piece: number;
 }
@@ -59,7 +60,7 @@ interface PieceOfBatch {
 export const notePieceMade = (
   tx: Tx,
   { batchId, line, piece }: PieceOfBatch,
-  pieceId: string,
+  pieceId: Id<'piece'>,
 ): Promise<void> => tx.add(BatchPiece, [{ batchId, line, piece, pieceId }]);
 
 /** Forgets that a piece of a batch is made; its wires bear no waste then. */
@@ -76,7 +77,7 @@ export interface WasteBorne {
 }
 
 /** Writes down what wires of a batch bear of its waste. */
-export const noteWaste = (tx: Tx, batchId: string, borne: readonly WasteBorne[]): Promise<void> =>
+export const noteWaste = (tx: Tx, batchId: Id<'batch'>, borne: readonly WasteBorne[]): Promise<void> =>
   tx.execute(bearWasteSql, {
     batchId,
     acts: borne.map(({ act }) => act),

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Day } from '@/core/calendar/day';
 import type { Ware } from '@/core/stock/ware';
 import { BatchLineRow, Reservation } from '@/data/models/batches';
@@ -72,8 +73,8 @@ export interface KeptLine extends BatchLine {
 /** The lines of some batches. */
 export async function linesOf(
   tx: Tx,
-  batchIds: readonly string[],
-): Promise<(KeptLine & { batchId: string })[]> {
+  batchIds: readonly Id<'batch'>[],
+): Promise<(KeptLine & { batchId: Id<'batch'> })[]> {
   const rows = await tx.allWith(
     BatchLineRow,
     ['batchId', 'line', 'count', 'revision', 'wanted', 'body'],
@@ -86,8 +87,8 @@ export async function linesOf(
 /** The lines of some batches without what their bodies were composed of, which is most of them and read by nobody who reckons. */
 export const linesInBrief = (
   tx: Tx,
-  batchIds: readonly string[],
-): Promise<(BatchLine & { batchId: string })[]> => tx.rows(linesOfBatchesInBriefSql, { batchIds });
+  batchIds: readonly Id<'batch'>[],
+): Promise<(BatchLine & { batchId: Id<'batch'> })[]> => tx.rows(linesOfBatchesInBriefSql, { batchIds });
 
 /** The ways of sorting them. */
 export const BATCH_SORTINGS = batchList.orders;
@@ -180,7 +181,7 @@ export interface PickedPart {
 }
 
 /** What is picked for a batch, as the drawers are ordered. */
-async function picksOf(tx: Tx, batchId: string): Promise<PickedPart[]> {
+async function picksOf(tx: Tx, batchId: Id<'batch'>): Promise<PickedPart[]> {
   const rows = await tx.allWith(
     Reservation,
     ['quantity'],
@@ -254,7 +255,7 @@ export function showBatch(session: StudioSession, number: number): Promise<Batch
       made,
     });
     const buying = await buyingOf(tx, enough, drawers);
-    const freeOf = (specId: string) =>
+    const freeOf = (specId: Id<'article'>) =>
       wires
         .filter((wire) => wire.specId === specId)
         .reduce((sum, { length }) => sum + length, 0) as Micrometres;
@@ -354,7 +355,7 @@ async function buyingOf(
 
 async function plansOf(
   tx: Tx,
-  batchId: string,
+  batchId: Id<'batch'>,
   specs: Readonly<Record<string, KnownSpec>>,
 ): Promise<PlanView[]> {
   const rows = await plansKept(tx, batchId);

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { type NewestPattern, newestPatterns } from '../patterns/newestPatterns';
 import { bodyFor, withStoneChosen, type Wanted } from '@/core/batch/lineBody';
 import type { WantedLine } from '@/core/batch/batchState';
@@ -39,7 +40,7 @@ interface Ground {
 
 export async function groundOf(
   tx: Tx,
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
   lines: readonly LineAsked[],
   lock: boolean,
 ): Promise<Ground> {
@@ -124,7 +125,7 @@ export const measuresOf = ({ ring, bead }: WantedLine, stone: StoneMeasures | un
 /** The stones that lines name by their tags; locked when they are to be set aside. */
 const stonesFor = (
   tx: Tx,
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
   lines: readonly LineAsked[],
   lock = true,
 ): Promise<ChosenStone[]> =>

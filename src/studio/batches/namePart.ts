@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { partKey } from '@/core/part/partKey';
 import { Article } from '@/data/models/articles';
 import { PartName } from '@/data/models/batches';
@@ -24,9 +25,9 @@ export const pickableArticles = (session: StudioSession): Promise<PickableArticl
 /** Says what a part of patterns is in the drawers; from now on it is that in every batch. */
 export function namePart(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   name: string,
-  articleId: string,
+  articleId: Id<'article'>,
 ): Promise<Outcome<null>> {
   return post(
     session,

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { countWires } from '@/core/batch/batch';
@@ -39,14 +40,14 @@ export interface BatchBase {
 }
 
 interface LineRow {
-  readonly patternId: string;
+  readonly patternId: Id<'pattern'>;
   readonly revision: number;
   readonly count: number;
   readonly wanted: WantedLine;
   readonly body: PatternBody;
   /** The stone that is to be set aside for it; a stone that is in a piece already is not. */
   readonly stone: ChosenStone | undefined;
-  readonly stoneId: string | null;
+  readonly stoneId: Id<'stock piece'> | null;
 }
 
 /**
@@ -55,7 +56,7 @@ interface LineRow {
  */
 export function planBatch(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   base: BatchBase | null,
   plain: unknown,
 ): Promise<Outcome<{ readonly number: number }>> {
@@ -122,7 +123,8 @@ async function openBatch(tx: Tx, { number, version }: BatchBase): Promise<string
 /** A line of which wires are cut already: what it makes stands. */
 type LineBegun = RowOf<typeof linesBegunSql>;
 
-const linesBegun = (tx: Tx, batchId: string): Promise<LineBegun[]> => tx.rows(linesBegunSql, { batchId });
+const linesBegun = (tx: Tx, batchId: Id<'batch'>): Promise<LineBegun[]> =>
+  tx.rows(linesBegunSql, { batchId });
 
 /** Lines of which wires are cut keep their place and what they make, and are not made fewer than are begun. @throws Refused beside the line */
 function refuseBegun(begun: readonly LineBegun[], lines: readonly LineAsked[]): void {
@@ -145,7 +147,7 @@ function refuseBegun(begun: readonly LineBegun[], lines: readonly LineAsked[]): 
 
 async function readLines(
   tx: Tx,
-  batchId: string,
+  batchId: Id<'batch'>,
   lines: readonly LineAsked[],
   begun: readonly LineBegun[],
   ahead: Bodies,

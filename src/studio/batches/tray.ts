@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { WireForm } from '@/core/stock/ware';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import { tag } from '@/core/tag';
@@ -12,7 +13,7 @@ import type { Planning } from '@/core/batch/batchState';
 
 /** A batch that something is done for, locked. */
 export interface LockedBatch {
-  readonly id: string;
+  readonly id: Id<'batch'>;
   readonly number: number;
   readonly name: string;
   readonly planning: Planning;
@@ -30,7 +31,7 @@ export async function lockOpenBatch(tx: Tx, number: number): Promise<LockedBatch
 
 /** Which piece of a batch it is. */
 interface PieceOfLine {
-  readonly batchId: string;
+  readonly batchId: Id<'batch'>;
   readonly line: number;
   readonly piece: number;
 }
@@ -45,9 +46,9 @@ export async function numberMade(tx: Tx, where: PieceOfLine): Promise<number | u
 export interface WireInTray {
   readonly cutIndex: number | null;
   readonly copy: number | null;
-  readonly id: string;
+  readonly id: Id<'stock piece'>;
   readonly number: number;
-  readonly specId: string;
+  readonly specId: Id<'article'>;
   readonly form: WireForm;
   readonly length: Micrometres;
 }
@@ -78,11 +79,11 @@ export async function wiresInTray(tx: Tx, where: PieceOfLine): Promise<WireInTra
 
 /** A wire that was cut for a piece, or a mis-cut, for which there is none. */
 export interface ActDone {
-  readonly specId: string;
+  readonly specId: Id<'article'>;
   readonly cut: (CutOfBatch & { readonly name: string; readonly planned: Micrometres }) | null;
-  readonly sourceId: string;
+  readonly sourceId: Id<'stock piece'>;
   /** The wire in the tray, or what a mis-cut left. */
-  readonly cutId: string | null;
+  readonly cutId: Id<'stock piece'> | null;
   readonly length: Micrometres;
   readonly reason: string;
 }
@@ -91,11 +92,11 @@ export interface ActDone {
 export interface Act extends ActDone {
   /** Its place in the order of what was done. */
   readonly act: number;
-  readonly postKey: string;
+  readonly postKey: Id<'post'>;
 }
 
 interface BatchAct extends Act {
-  readonly batchId: string;
+  readonly batchId: Id<'batch'>;
 }
 
 const WHICH_WIRE = ['line', 'piece', 'cutIndex', 'copy'] as const;
@@ -141,7 +142,7 @@ function actOf({
 }
 
 /** What was done last at the table for a batch, the last first: everything that was entered in one go. */
-export async function lastActs(tx: Tx, batchId: string): Promise<Act[]> {
+export async function lastActs(tx: Tx, batchId: Id<'batch'>): Promise<Act[]> {
   const last = await tx.one(BatchCutRow, ['postKey'], { where: { batchId }, order: [['act', 'DESC']] });
   if (!last) return [];
   const rows = await tx.all(BatchCutRow, ACT_COLUMNS, {
@@ -152,7 +153,7 @@ export async function lastActs(tx: Tx, batchId: string): Promise<Act[]> {
 }
 
 /** What a posting did at the table, for whatever batch. */
-export async function actsOfPost(tx: Tx, postKey: string): Promise<BatchAct[]> {
+export async function actsOfPost(tx: Tx, postKey: Id<'post'>): Promise<BatchAct[]> {
   const rows = await tx.all(BatchCutRow, ACT_COLUMNS, { where: { postKey }, order: [['act', 'DESC']] });
   return rows.map(actOf);
 }
@@ -160,8 +161,8 @@ export async function actsOfPost(tx: Tx, postKey: string): Promise<BatchAct[]> {
 /** Writes down what was done at the table, in its order. */
 export async function noteActs(
   tx: Tx,
-  batchId: string,
-  postKey: string,
+  batchId: Id<'batch'>,
+  postKey: Id<'post'>,
   acts: readonly ActDone[],
 ): Promise<void> {
   const { userId, now } = tx.session;
@@ -177,7 +178,7 @@ export async function noteActs(
 /** Takes something that was done at the table out again; what it put into the tray is not set aside any more. */
 export async function forgetAct(
   tx: Tx,
-  batchId: string,
+  batchId: Id<'batch'>,
   { act, cutId }: Pick<Act, 'act' | 'cutId'>,
 ): Promise<void> {
   if (cutId !== null) await releaseStock(tx, batchId, cutId);
@@ -196,7 +197,7 @@ export interface Progress {
 export const NOTHING_DONE: Progress = { cut: new Set(), made: new Map() };
 
 /** How far some batches are, by id. */
-export async function progressOf(tx: Tx, batchIds: readonly string[]): Promise<Map<string, Progress>> {
+export async function progressOf(tx: Tx, batchIds: readonly Id<'batch'>[]): Promise<Map<string, Progress>> {
   const cuts = await tx.all(BatchCutRow, ['batchId', ...WHICH_WIRE], {
     where: { batchId: [...batchIds], kind: 'cut' },
   });
@@ -225,7 +226,7 @@ export const madeCounts = ({ made }: Progress): Map<number, number> =>
  * Lays the wires that are cut for a batch aside for it again, as far as they are whole and free; the others count as not cut.
  * @returns how many are to be cut again
  */
-export async function reserveTray(tx: Tx, batchId: string): Promise<number> {
+export async function reserveTray(tx: Tx, batchId: Id<'batch'>): Promise<number> {
   const gone = await tx.rows(forgetLostCutsSql, { batchId });
   await reserveCutWires(tx, batchId);
   return gone.length;

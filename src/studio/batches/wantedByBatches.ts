@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { partsOfBatch, type BatchLine } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
 import { needsOf } from '@/core/batch/enough';
@@ -22,7 +23,7 @@ export async function wantedByBatches(tx: Tx): Promise<Map<string, Wanted>> {
   if (ids.length === 0) return new Map();
   const progress = await progressOf(tx, ids);
   const places = new Map(ids.map((id, index) => [id, index]));
-  const numberOf = (batchId: string, line: number) => (places.get(batchId) ?? 0) * APART + line;
+  const numberOf = (batchId: Id<'batch'>, line: number) => (places.get(batchId) ?? 0) * APART + line;
   const lines = (await linesInBrief(tx, ids)).map(({ batchId, ...line }): BatchLine => ({
     ...line,
     line: numberOf(batchId, line.line),

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import type { Ware } from '@/core/stock/ware';
 import type { Tx } from '@/data/inStudio';
@@ -14,7 +15,7 @@ export interface ArticleIdentity {
 }
 
 export interface KnownArticle extends ArticleIdentity {
-  readonly id: string;
+  readonly id: Id<'article'>;
   /** Whether it was made just now. */
   readonly isNew: boolean;
 }

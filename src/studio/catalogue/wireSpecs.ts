@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { describeSpec, specIdentity, specKey, type WireSpec } from '@/core/wire/spec';
 import { tradeWiresBeside } from '@/core/wire/tradeWires';
 import { type ValuesOf } from '@/data/columns';
@@ -9,7 +10,7 @@ import { ensureArticle } from './articles';
 
 /** A wire spec the studio has, with its id. */
 export interface KnownSpec extends WireSpec {
-  readonly id: string;
+  readonly id: Id<'article'>;
 }
 
 /** A row of wire_specs. */

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { otherThan, otherThanNone } from '@/data/conditions';
 import { Movement } from '@/data/models/books';
 import { BatchPiece } from '@/data/models/batches';
@@ -9,7 +10,7 @@ import { noteLoss, reserve } from '../reservations/reservations';
 import { actsOfPost, forgetAct, reserveTray } from '../batches/tray';
 
 /** When a posting is taken back in the ledger: what was cut for a batch by it counts as not cut, and has to be planned again. */
-export async function batchForgets(tx: Tx, postKey: string): Promise<void> {
+export async function batchForgets(tx: Tx, postKey: Id<'post'>): Promise<void> {
   for (const { batchId, ...act } of await actsOfPost(tx, postKey)) {
     await forgetAct(tx, batchId, act);
     await dropPlans(tx, batchId, [act.specId]);
@@ -21,7 +22,7 @@ const MAKING_TAKEN_BACK =
   'The making of a piece was taken back: what its wires had become was planned for others.';
 
 /** When the making of a piece of a batch is taken back: the piece is to be made again, of what lies in the tray again. */
-export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
+export async function batchRemembers(tx: Tx, pieceId: Id<'piece'>): Promise<void> {
   const made = await tx.oneWith(
     BatchPiece,
     ['batchId', 'line', 'piece'],
@@ -55,8 +56,8 @@ export async function batchRemembers(tx: Tx, pieceId: string): Promise<void> {
 /** What came back into the drawers of a piece whose making was taken back; supplies are picked for nobody. */
 async function partsGivenBack(
   tx: Tx,
-  pieceId: string,
-): Promise<{ readonly id: string; readonly quantity: number }[]> {
+  pieceId: Id<'piece'>,
+): Promise<{ readonly id: Id<'stock piece'>; readonly quantity: number }[]> {
   const rows = await tx.allWith(
     Movement,
     ['stockPieceId', 'quantity'],

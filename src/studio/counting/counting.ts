@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
 import type { StockForm, Ware } from '@/core/stock/ware';
@@ -19,7 +20,7 @@ import { CountLineInput } from './counting.input';
 
 /** One line of a count sheet. */
 export interface CountLine {
-  readonly id: string;
+  readonly id: Id<'stock piece'>;
   readonly ware: Ware;
   readonly number: number;
   readonly name: string;
@@ -48,7 +49,7 @@ export interface CountSheet {
 const SHEET = 1000;
 
 /** Opens a count sheet of a place, in the order it is kept; of what lies nowhere, when no place is named. */
-export const startCount = acts('startCount', async ({ tx, session }, placeId: string | null) => {
+export const startCount = acts('startCount', async ({ tx, session }, placeId: Id<'place'> | null) => {
   const found = placeId === null ? undefined : await tx.one(Place, ['name'], { where: { placeId: placeId } });
   if (placeId !== null && !found) throw refused('This placeId is no longer there.');
   const countId = randomUUID();
@@ -85,7 +86,7 @@ export function showCount(session: StudioSession, number: number): Promise<Count
   });
 }
 
-async function linesOf(tx: Tx, countId: string): Promise<CountLine[]> {
+async function linesOf(tx: Tx, countId: Id<'count'>): Promise<CountLine[]> {
   const rows = await tx.rows(linesOfCountSql, { countId });
   const sees = tx.session.role === 'owner';
   return rows.map(({ now, carries, ...line }) => {
@@ -117,7 +118,7 @@ const BATCH = 200;
  */
 export function keepCounted(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   number: number,
   lines: readonly LineTyped[],
 ): Promise<Outcome<{ readonly wrong: Readonly<Record<string, string>> }>> {
@@ -173,7 +174,7 @@ async function openCount(tx: Tx, number: number) {
  */
 export function postCount(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   number: number,
   seen: Readonly<Record<string, number>>,
 ): Promise<Outcome<{ readonly differences: number }>> {

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cutsOfBatch, linesToMake, partsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
@@ -42,7 +43,7 @@ const BROKEN = 'Something broke on our side and nothing was set aside. Try it on
 /** Plans the cuts of a batch off the request; what it set aside before is set free. */
 export async function planCutting(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   number: number,
 ): Promise<Outcome<null>> {
   const begun = await beginPlanning(session, postKey, number);
@@ -73,9 +74,9 @@ export const beginPlanning = acts('planCutting', async ({ tx, postKey }, number:
  */
 export async function planAnew(
   tx: Tx,
-  batchId: string,
+  batchId: Id<'batch'>,
   key: string,
-  specIds?: readonly string[],
+  specIds?: readonly Id<'article'>[],
 ): Promise<void> {
   await reserveTray(tx, batchId);
   const hasLost = await forgetLoss(tx, batchId);
@@ -277,7 +278,7 @@ async function keep(tx: Tx, number: number, key: string, plans: PlansOfSpecs): P
 }
 
 /** Beads and findings that a batch asks for and that are not set aside for it yet, as far as they are free: from the oldest packs. */
-async function partsFor(tx: Tx, batchId: string): Promise<ReservedStock[]> {
+async function partsFor(tx: Tx, batchId: Id<'batch'>): Promise<ReservedStock[]> {
   const progress = (await progressOf(tx, [batchId])).get(batchId);
   const lines = await linesOf(tx, [batchId]);
   const parts = partsOfBatch(linesToMake(lines, progress && madeCounts(progress)));

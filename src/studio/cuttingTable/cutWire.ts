@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { BatchCutRow } from '@/data/models/batches';
 import { cutKey, type CutOfBatch } from '@/core/batch/batch';
 import {
@@ -98,7 +99,7 @@ async function refuseCutTwice(
 
 /** A wire of the batch, and how long it was really cut. */
 interface WireCut {
-  readonly specId: string;
+  readonly specId: Id<'article'>;
   readonly cut: PlannedBatchCut;
   readonly length: Micrometres;
 }
@@ -106,7 +107,7 @@ interface WireCut {
 /** Posts cuts: each wire becomes a length of its own in the tray, with its share of the cost; a rest that is too short is scrap. */
 async function cutThese(
   tx: Tx,
-  postKey: string,
+  postKey: Id<'post'>,
   batch: LockedBatch,
   lines: readonly KeptLine[],
   planned: readonly PlanOfSpec[],
@@ -124,7 +125,7 @@ async function cutThese(
   const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(...held.values());
   const anew = new Set<string>();
   const reserved = new Map<string, number>();
-  const tray: { readonly wire: WireCut; readonly sourceId: string; readonly id: string }[] = [];
+  const tray: { readonly wire: WireCut; readonly sourceId: Id<'stock piece'>; readonly id: string }[] = [];
 
   for (const wire of wires) {
     const { specId, cut, length } = wire;

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Tx } from '@/data/inStudio';
 import type { Micrometres } from '@/core/units/length';
 import { BatchCutRow } from '@/data/models/batches';
@@ -38,7 +39,7 @@ export interface TableAct {
 }
 
 /** What was done last at the table of a batch. */
-async function actsAt(tx: Tx, batchId: string): Promise<TableAct[]> {
+async function actsAt(tx: Tx, batchId: Id<'batch'>): Promise<TableAct[]> {
   const rows = await tx.allWith(
     BatchCutRow,
     ['act', 'kind', 'name', 'lengthUm', 'reason', 'doneAt'],

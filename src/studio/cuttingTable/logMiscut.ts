@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { cutsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { tag } from '@/core/tag';
@@ -40,7 +41,7 @@ export const logMiscut = thenPlanned(
       );
 
     const posting = new Posting(tx, postKey, { batchId: batch.id }).hold(stock);
-    let cutId: string | null = null;
+    let cutId: Id<'stock piece'> | null = null;
     if (input.then === 'kept') {
       const { articleId, sortKey, lotId, placeId } = stock;
       const share = posting.take(stock.id, 'split', length, { reason });
@@ -69,7 +70,7 @@ export const logMiscut = thenPlanned(
 );
 
 /** The wires of a spec that are not cut yet. */
-async function openCuts(tx: Tx, batchId: string, specId: string): Promise<BatchCut[]> {
+async function openCuts(tx: Tx, batchId: Id<'batch'>, specId: Id<'article'>): Promise<BatchCut[]> {
   const { cut } = (await progressOf(tx, [batchId])).get(batchId) ?? NOTHING_DONE;
   return cutsOfBatch(await linesOf(tx, [batchId]), cut).filter((each) => each.specId === specId);
 }

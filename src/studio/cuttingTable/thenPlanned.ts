@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Outcome } from '../kernel/outcome';
 import type { StudioSession } from '../kernel/useCase';
 import { planInBackground } from '../cuttingPlan/planCutting';
@@ -5,7 +6,7 @@ import { planInBackground } from '../cuttingPlan/planCutting';
 /** Something that is done at the cutting table for a batch of a number. */
 type Done<Told extends readonly unknown[], T> = (
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   number: number,
   ...told: Told
 ) => Promise<Outcome<T>>;

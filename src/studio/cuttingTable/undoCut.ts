@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { WireForm } from '@/core/stock/ware';
 import { StockPiece } from '@/data/models/stock';
 import { cutsOfBatch } from '@/core/batch/batch';
@@ -63,7 +64,7 @@ export const undoCut = thenPlanned(
 );
 
 /** A wire that a piece was made of cannot be put back. @throws Refused */
-async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promise<void> {
+async function refuseMade(tx: Tx, batchId: Id<'batch'>, acts: readonly Act[]): Promise<void> {
   for (const { cut } of acts) {
     if (!cut) continue;
     const made = await numberMade(tx, { batchId, line: cut.line, piece: cut.piece });
@@ -75,7 +76,7 @@ async function refuseMade(tx: Tx, batchId: string, acts: readonly Act[]): Promis
 }
 
 /** Puts a wire that was cut back into the plan. @returns whether the plan still holds */
-async function putBack(tx: Tx, batchId: string, { specId, cut, sourceId }: Act): Promise<boolean> {
+async function putBack(tx: Tx, batchId: Id<'batch'>, { specId, cut, sourceId }: Act): Promise<boolean> {
   const kept = (await plansKept(tx, batchId)).find((each) => each.specId === specId);
   if (!kept || !cut) return false;
   const spec = (await specsById(tx, [specId])).get(specId);

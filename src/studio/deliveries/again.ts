@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { plainAmountOf } from '@/core/stock/amount';
 import { numberOnTag } from '@/core/tag';
 import { formatDiameter, um } from '@/core/units/length';
@@ -106,7 +107,7 @@ export function purchaseAgain(session: StudioSession, text: string): Promise<Pur
 }
 
 /** The lines of a delivery, to be ordered once more. */
-export const linesAgain = (tx: Tx, deliveryId: string): Promise<readonly LineAgain[]> =>
+export const linesAgain = (tx: Tx, deliveryId: Id<'delivery'>): Promise<readonly LineAgain[]> =>
   tx
     .rows(linesAgainSql, { id: deliveryId, wares: DELIVERED })
     .then((rows) => rows.map((row) => again(row).line));

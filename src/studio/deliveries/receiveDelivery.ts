@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { landedCosts } from '@/core/stock/delivery';
 import type { Ware } from '@/core/stock/ware';
@@ -34,7 +35,7 @@ interface Arrived {
   readonly goods: Goods;
   readonly price: MinorUnits;
   readonly weight: Micrograms | undefined;
-  readonly afterwards: ((stockPieceId: string) => Promise<void>) | undefined;
+  readonly afterwards: ((stockPieceId: Id<'stock piece'>) => Promise<void>) | undefined;
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { groupsOf } from '@/core/bead/groupsOf';
 import { countOut } from '@/core/bead/symmetricalSet';
 import { tag } from '@/core/tag';
@@ -51,7 +52,7 @@ export const countOutSet = posts(
       name,
       count: count - (taken.find((each) => each.name === name)?.count ?? 0),
     }));
-    const keep = (stockPieceId: string, shades: readonly ShadeGroup[]) =>
+    const keep = (stockPieceId: Id<'stock piece'>, shades: readonly ShadeGroup[]) =>
       tx.change(StockPiece, { stockPieceId }, { shades: shades.filter(({ count }) => count > 0) });
     await keep(strand.id, left);
     await keep(id, taken.filter(isShade));

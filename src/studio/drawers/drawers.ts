@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { BeadKind } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
 import type { SupplyUnit } from '@/core/stock/amount';
@@ -29,8 +30,8 @@ export type DrawerDetail =
 
 /** One thing in a drawer. Costs are null for helpers. */
 export interface DrawerPiece {
-  readonly id: string;
-  readonly articleId: string;
+  readonly id: Id<'stock piece'>;
+  readonly articleId: Id<'article'>;
   readonly number: number;
   readonly form: StockForm;
   readonly name: string;
@@ -38,7 +39,7 @@ export interface DrawerPiece {
   readonly initialQuantity: number;
   readonly cost: CostUnits | null;
   readonly place: string | null;
-  readonly photoId: string | null;
+  readonly photoId: Id<'photo'> | null;
   readonly shades: readonly ShadeGroup[];
   readonly note: string;
   readonly version: number;

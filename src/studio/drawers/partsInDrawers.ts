@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { partKey } from '@/core/part/partKey';
 import { misfit, readWantedPart, type PartKind, type WantedPart } from '@/core/part/wantedPart';
 import { type RowOf } from '@/data/sql/statement';
@@ -24,7 +25,7 @@ const MOST_KINDS = 10_000;
 export async function partsInDrawers(
   tx: Tx,
   names: readonly string[],
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
 ): Promise<FreePart[]> {
   const keys = [...new Set(names.map(partKey))];
   if (keys.length === 0) return [];
@@ -88,7 +89,7 @@ const kindOf =
 export async function kindsInDrawers(
   tx: Tx,
   wares: readonly PartKind['ware'][],
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
 ): Promise<KindInDrawers[]> {
   const most = MOST_KINDS;
   const kinds: KindInDrawers[] = [];
@@ -104,8 +105,8 @@ export async function kindsInDrawers(
 /** How many of each article are free. */
 export async function freeOf(
   tx: Tx,
-  articleIds: readonly string[],
-  batchId: string | null,
+  articleIds: readonly Id<'article'>[],
+  batchId: Id<'batch'> | null,
 ): Promise<Map<string, number>> {
   const rows = await tx.rows(freeOfArticlesSql, { articleIds: [...new Set(articleIds)], batchId });
   return new Map(rows.map(({ id, free }) => [id, free]));

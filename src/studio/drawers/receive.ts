@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { beadIdentity, beadKey, describeBead, type BeadKind } from '@/core/bead/bead';
 import type { SupplyUnit } from '@/core/stock/amount';
@@ -34,7 +35,7 @@ export interface TakenIn {
 /** How one ware comes in: what makes its article, and what is kept with the stock piece. */
 export interface ArrivalOf<Fields> {
   readonly arrive: (tx: Tx, fields: ValuesOf<Fields>) => Promise<Omit<Goods, 'ware'>>;
-  readonly afterwards?: (tx: Tx, fields: ValuesOf<Fields>, stockPieceId: string) => Promise<void>;
+  readonly afterwards?: (tx: Tx, fields: ValuesOf<Fields>, stockPieceId: Id<'stock piece'>) => Promise<void>;
 }
 
 /** A use case that takes in one ware by itself. */
@@ -60,7 +61,10 @@ const beadOf = ({ material, shape, size, largest, hole }: ValuesOf<BeadFields>):
 });
 
 /** The studio's kind of bead, made when there is none yet. */
-export async function ensureBead(tx: Tx, bead: BeadKind): Promise<{ articleId: string; sortKey: string }> {
+export async function ensureBead(
+  tx: Tx,
+  bead: BeadKind,
+): Promise<{ articleId: Id<'article'>; sortKey: string }> {
   const article = await ensureArticle(tx, {
     ware: 'bead',
     name: describeBead(bead),
@@ -90,7 +94,7 @@ const beads: ArrivalOf<BeadFields> = {
 export async function addStone(
   tx: Tx,
   stone: StoneMeasures,
-): Promise<{ articleId: string; sortKey: string }> {
+): Promise<{ articleId: Id<'article'>; sortKey: string }> {
   const same = await Article.count({ where: { ware: 'stone' } });
   const { material, outline, length: long, width, depth, edge, holeAxis, hole, traced = [] } = stone;
   const order = [material.trim().toLowerCase(), OUTLINES.indexOf(outline), String(same + 1).padStart(6, '0')];
@@ -137,7 +141,7 @@ export interface FindingIdentity {
 export async function ensureFinding(
   tx: Tx,
   { finding, material, size }: FindingIdentity,
-): Promise<{ articleId: string; sortKey: string }> {
+): Promise<{ articleId: Id<'article'>; sortKey: string }> {
   const [of, how] = [material.trim(), size.trim()];
   const article = await ensureArticle(tx, {
     ware: 'finding',
@@ -166,7 +170,7 @@ export async function ensureSupply(
   name: string,
   unit: SupplyUnit,
   perPiece: number,
-): Promise<{ articleId: string; sortKey: string }> {
+): Promise<{ articleId: Id<'article'>; sortKey: string }> {
   const said = name.trim();
   const article = await ensureArticle(tx, {
     ware: 'supply',

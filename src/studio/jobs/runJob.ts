@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Job } from './job';
@@ -14,7 +15,7 @@ const held = globalThis as { pewtererQueues?: Partial<Record<QueueName, JobQueue
 
 /** For whom long work is done. */
 export interface AskedBy {
-  readonly studioId: string;
+  readonly studioId: Id<'studio'>;
   /** Calls the work off: it then ends early, with what it has. */
   readonly signal?: AbortSignal | undefined;
 }

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { ClassConstructor } from 'class-transformer';
 import type { Tx } from '@/data/inStudio';
 import type { Outcome } from './outcome';
@@ -9,7 +10,7 @@ import { ownerOnly, post, type StudioSession } from './useCase';
 export interface Posted {
   readonly tx: Tx;
   readonly session: StudioSession;
-  readonly postKey: string;
+  readonly postKey: Id<'post'>;
 }
 
 /** The form of a use case, and whose it is: everybody's when it does not say. */
@@ -30,7 +31,11 @@ export const posts =
     { input, by }: Form<Input>,
     work: (posted: Posted, read: ValuesOf<Input>, ...on: On) => Promise<T>,
   ) =>
-  (session: StudioSession, postKey: string, ...told: [...on: On, plain: unknown]): Promise<Outcome<T>> => {
+  (
+    session: StudioSession,
+    postKey: Id<'post'>,
+    ...told: [...on: On, plain: unknown]
+  ): Promise<Outcome<T>> => {
     const prepare = () => {
       if (by === 'owner') ownerOnly(session);
       return readInput(input, told.at(-1));
@@ -46,7 +51,7 @@ export const acts =
     work: (posted: Posted, ...on: On) => Promise<T>,
     { by }: Pick<Form<unknown>, 'by'> = {},
   ) =>
-  (session: StudioSession, postKey: string, ...on: On): Promise<Outcome<T>> => {
+  (session: StudioSession, postKey: Id<'post'>, ...on: On): Promise<Outcome<T>> => {
     const prepare = () => {
       if (by === 'owner') ownerOnly(session);
     };

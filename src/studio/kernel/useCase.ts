@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { isUUID } from 'class-validator';
 import { plainFault } from '@/data/faults';
 import { inStudio, type StudioSession, type Tx } from '@/data/inStudio';
@@ -41,9 +42,9 @@ export function look<T>(session: StudioSession, work: (tx: Tx) => Promise<T>): P
 export function post<Input, T>(
   session: StudioSession,
   name: string,
-  postKey: string,
+  postKey: Id<'post'>,
   prepare: () => Promise<Input> | Input,
-  work: (tx: Tx, input: Input, postKey: string) => Promise<T>,
+  work: (tx: Tx, input: Input, postKey: Id<'post'>) => Promise<T>,
 ): Promise<Outcome<T>> {
   return answering(async () => {
     if (!isUUID(postKey))

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { moreThan } from '@/data/conditions';
 import { StockPiece } from '@/data/models/stock';
 import { labelsOfSql } from '@/data/sql/find';
@@ -46,7 +47,7 @@ export function labelsOf(session: StudioSession, tags: readonly string[]): Promi
 }
 
 /** Tags of everything that lies in a place, for labelling a whole drawer. */
-export function tagsInPlace(session: StudioSession, placeId: string): Promise<string[]> {
+export function tagsInPlace(session: StudioSession, placeId: Id<'place'>): Promise<string[]> {
   return look(session, async (tx) => {
     const rows = await tx.all(StockPiece, ['ware', 'number'], {
       where: { placeId, quantity: moreThan(0) },

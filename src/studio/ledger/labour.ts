@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { costOfMinutes } from '@/core/costing/costSheet';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
@@ -10,7 +11,7 @@ import type { Settings } from '../settings/settings';
  */
 export async function enterLabour(
   tx: Tx,
-  postKey: string,
+  postKey: Id<'post'>,
   minutes: number,
   { hourlyRate, overheadPerHour }: Pick<Settings, 'hourlyRate' | 'overheadPerHour'>,
   waste = cost(0),

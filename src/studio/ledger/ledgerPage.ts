@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { type AskedOf } from '@/data/sql/list';
 import { ledgerList } from '@/data/sql/lists';
 import { readPage } from '@/data/pages';
@@ -27,13 +28,13 @@ export interface LedgerLine {
   readonly pieceName: string | null;
   readonly reverses: number | null;
   readonly reversedBy: number | null;
-  readonly postKey: string;
+  readonly postKey: Id<'post'>;
 }
 
 export interface LedgerPage {
   readonly lines: readonly LedgerLine[];
   readonly next: string | null;
-  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly people: readonly { readonly id: Id<'user'>; readonly name: string }[];
 }
 
 const PAGE = 60;

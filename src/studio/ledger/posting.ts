@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { trimShades, type ShadeGroup } from '@/core/bead/symmetricalSet';
 import { MOVEMENT_KINDS, type MovementKind } from '@/core/stock/movement';
@@ -18,17 +19,17 @@ import { reopenMonths } from './closings';
 
 /** A stock piece as it is locked for a posting. */
 export interface HeldStock {
-  readonly id: string;
+  readonly id: Id<'stock piece'>;
   readonly ware: Ware;
   readonly number: number;
-  readonly articleId: string;
-  readonly lotId: string | null;
+  readonly articleId: Id<'article'>;
+  readonly lotId: Id<'lot'> | null;
   readonly form: StockForm;
   readonly initialQuantity: number;
   readonly quantity: number;
   readonly cost: CostUnits;
   readonly sortKey: string;
-  readonly placeId: string | null;
+  readonly placeId: Id<'place'> | null;
   readonly emptyMass: Micrograms | null;
   /** Of a strand, light to dark. */
   readonly shades: readonly ShadeGroup[];
@@ -91,21 +92,21 @@ async function lockJar(tx: Tx, metal: MetalId): Promise<HeldStock | undefined> {
 /** A stock piece that a posting brings into being. */
 export interface NewStock {
   readonly ware: Ware;
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly sortKey: string;
-  readonly lotId: string | null;
+  readonly lotId: Id<'lot'> | null;
   readonly form: StockForm;
-  readonly placeId?: string | null;
+  readonly placeId?: Id<'place'> | null;
   readonly note?: string;
   /** Only when it is brought in with the number it had elsewhere. */
   readonly number?: number;
-  readonly spoolTypeId?: string | null;
+  readonly spoolTypeId?: Id<'spool type'> | null;
   readonly emptyMassUg?: Micrograms | null;
   readonly shades?: readonly ShadeGroup[];
 }
 
 interface Balance {
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly shades: readonly ShadeGroup[];
   quantity: number;
   cost: CostUnits;
@@ -113,28 +114,28 @@ interface Balance {
 
 interface Entry {
   readonly kind: MovementKind;
-  readonly id: string;
-  readonly articleId: string;
+  readonly id: Id<'stock piece'>;
+  readonly articleId: Id<'article'>;
   readonly quantity: number;
   readonly cost: CostUnits;
   readonly reason: string;
-  readonly lotId: string | null;
+  readonly lotId: Id<'lot'> | null;
   readonly reverses: number | null;
 }
 
 /** What a posting was done for. */
 export interface PostedFor {
   /** The finished piece. */
-  readonly pieceId?: string | null;
-  readonly batchId?: string | null;
+  readonly pieceId?: Id<'piece'> | null;
+  readonly batchId?: Id<'batch'> | null;
 }
 
 interface EntryOptions {
   readonly reason?: string;
-  readonly lotId?: string | null;
+  readonly lotId?: Id<'lot'> | null;
   readonly reverses?: number;
   /** When the stock piece is, from here on, another article. */
-  readonly articleId?: string;
+  readonly articleId?: Id<'article'>;
 }
 
 /**
@@ -143,8 +144,8 @@ interface EntryOptions {
  */
 export class Posting {
   readonly #tx: Tx;
-  readonly #postKey: string;
-  readonly #for: { readonly pieceId: string | null; readonly batchId: string | null };
+  readonly #postKey: Id<'post'>;
+  readonly #for: { readonly pieceId: Id<'piece'> | null; readonly batchId: Id<'batch'> | null };
   readonly #balances = new Map<string, Balance>();
   readonly #opened = new Map<string, NewStock>();
   readonly #entries: Entry[] = [];
@@ -152,7 +153,7 @@ export class Posting {
   /** Stock pieces that became another article. */
   readonly #turned = new Set<string>();
 
-  constructor(tx: Tx, postKey: string, { pieceId = null, batchId = null }: PostedFor = {}) {
+  constructor(tx: Tx, postKey: Id<'post'>, { pieceId = null, batchId = null }: PostedFor = {}) {
     this.#tx = tx;
     this.#postKey = postKey;
     this.#for = { pieceId, batchId };
@@ -172,14 +173,14 @@ export class Posting {
   }
 
   /** What a stock piece holds after all that was entered so far. */
-  balance(id: string): Readonly<Balance> {
+  balance(id: Id<'stock piece'>): Readonly<Balance> {
     const balance = this.#balances.get(id);
     if (!balance) throw new Error(`stock piece ${id} is not held by this posting`);
     return balance;
   }
 
   /** Takes a quantity with its share of the cost. @returns the share */
-  take(id: string, kind: MovementKind, quantity: number, options: EntryOptions = {}): CostUnits {
+  take(id: Id<'stock piece'>, kind: MovementKind, quantity: number, options: EntryOptions = {}): CostUnits {
     const { quantity: has, cost: carried } = this.balance(id);
     const share = shareOfCost(carried, quantity, has);
     if (quantity > 0) this.enter(id, kind, -quantity, cost(0 - share), options);
@@ -188,7 +189,7 @@ export class Posting {
 
   /** Enters a movement with its signs as they are. */
   enter(
-    id: string,
+    id: Id<'stock piece'>,
     kind: MovementKind,
     quantity: number,
     amount: CostUnits,
@@ -333,7 +334,10 @@ export class Posting {
 }
 
 /** The studio's article for a metal's scrap, made when there is none yet. */
-export async function ensureScrap(tx: Tx, metal: MetalId): Promise<{ articleId: string; sortKey: string }> {
+export async function ensureScrap(
+  tx: Tx,
+  metal: MetalId,
+): Promise<{ articleId: Id<'article'>; sortKey: string }> {
   const name = `${metalOf(metal).name} scrap`;
   const { id, sortKey } = await ensureArticle(tx, {
     ware: 'scrap',

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { sayDay } from '@/core/calendar/day';
 import { tag } from '@/core/tag';
 import { cost } from '@/core/units/money';
@@ -11,7 +12,7 @@ import { lockStock, Posting } from './posting';
 export type Undone = RowOf<typeof movementsOfPostSql>;
 
 /** Everything that was posted under a key. */
-export const movementsOf = (tx: Tx, postKey: string): Promise<Undone[]> =>
+export const movementsOf = (tx: Tx, postKey: Id<'post'>): Promise<Undone[]> =>
   tx.rows(movementsOfPostSql, { postKey });
 
 /**
@@ -20,7 +21,7 @@ export const movementsOf = (tx: Tx, postKey: string): Promise<Undone[]> =>
  */
 export async function takeBack(
   tx: Tx,
-  postKey: string,
+  postKey: Id<'post'>,
   movements: readonly Undone[],
   reason: string,
 ): Promise<void> {

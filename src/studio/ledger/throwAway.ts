@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { um } from '@/core/units/length';
 import type { CostUnits } from '@/core/units/money';
 import { massOfLength } from '@/core/wire/mass';
@@ -10,7 +11,7 @@ export const TOO_SHORT = 'too short to keep';
 /** Lets a length of wire fall into its metal’s jar, with what it cost. @returns that cost */
 export async function throwAway(
   posting: Posting,
-  { id, spec }: { readonly id: string; readonly spec: WireSpec },
+  { id, spec }: { readonly id: Id<'stock piece'>; readonly spec: WireSpec },
   kind: 'scrapped' | 'spoiled',
   length: number,
   reason: string,

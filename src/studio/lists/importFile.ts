@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { type RowOf } from '@/data/sql/statement';
 import type { BadRow, ImportState, Mapping, Mends } from '@/data/models/lists';
 import { isUUID } from 'class-validator';
@@ -14,7 +15,7 @@ export type { BadRow, ImportState, Mapping, Mends };
 
 /** A file on its way in. */
 export interface ImportView {
-  readonly id: string;
+  readonly id: Id<'import'>;
   readonly list: string;
   readonly fileName: string;
   readonly state: ImportState;
@@ -80,13 +81,13 @@ function holdsDays(rows: readonly TableRow[], at: number): boolean {
 export type ImportRow = RowOf<typeof importFileSql>;
 
 /** Finds a file by its id. */
-export const importOf = async (tx: Tx, id: string): Promise<ImportRow | undefined> =>
+export const importOf = async (tx: Tx, id: Id<'import'>): Promise<ImportRow | undefined> =>
   isUUID(id) ? tx.row(importFileSql, { importId: id, stalledMs: STALLED_MS }) : undefined;
 
 /** Writes how far it is. @returns false when it was cancelled meanwhile */
 export async function note(
   session: StudioSession,
-  id: string,
+  id: Id<'import'>,
   change: {
     state?: ImportState;
     done?: number;

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { otherThan, rightNow } from '@/data/conditions';
 import { inStudio, type Tx } from '@/data/inStudio';
@@ -39,7 +40,7 @@ export function openImport(
   listId: string,
   fileName: string,
   file: string | { readonly base64: string },
-): Promise<Outcome<{ readonly id: string }>> {
+): Promise<Outcome<{ readonly id: Id<'import'> }>> {
   return attempt(async () => {
     ownerOnly(session);
     const list = listOf(listId);
@@ -81,7 +82,7 @@ export function openImport(
 }
 
 /** How far a file is, and what was found in it; null when there is none. */
-export function showImport(session: StudioSession, id: string): Promise<ImportView | null> {
+export function showImport(session: StudioSession, id: Id<'import'>): Promise<ImportView | null> {
   ownerOnly(session);
   return look(session, async (tx) => {
     const row = await importOf(tx, id);
@@ -95,7 +96,11 @@ export function showImport(session: StudioSession, id: string): Promise<ImportVi
 }
 
 /** Reads the columns another way, and checks again. */
-export const mapImport = (session: StudioSession, id: string, mapping: Mapping): Promise<Outcome<null>> =>
+export const mapImport = (
+  session: StudioSession,
+  id: Id<'import'>,
+  mapping: Mapping,
+): Promise<Outcome<null>> =>
   readAgain(session, id, ({ answers, mends }, list) => ({
     mapping: Object.fromEntries(list.columns.map(({ key }) => [key, Number(mapping[key] ?? -1)])),
     answers,
@@ -103,7 +108,11 @@ export const mapImport = (session: StudioSession, id: string, mapping: Mapping):
   }));
 
 /** Answers what was asked about a file, and checks again. What words mean is remembered for the files that come. */
-export const answerImport = (session: StudioSession, id: string, plain: unknown): Promise<Outcome<null>> =>
+export const answerImport = (
+  session: StudioSession,
+  id: Id<'import'>,
+  plain: unknown,
+): Promise<Outcome<null>> =>
   readAgain(session, id, async ({ mapping, answers, mends }, list, tx) => {
     const { answers: given } = await readInput(AnswerImportInput, plain);
     const told = Object.fromEntries(given.map(({ question, answer }) => [question, answer]));
@@ -112,7 +121,11 @@ export const answerImport = (session: StudioSession, id: string, plain: unknown)
   });
 
 /** Mends cells of rows in place, and checks again; the file itself stays as it is. */
-export const mendImport = (session: StudioSession, id: string, plain: unknown): Promise<Outcome<null>> =>
+export const mendImport = (
+  session: StudioSession,
+  id: Id<'import'>,
+  plain: unknown,
+): Promise<Outcome<null>> =>
   readAgain(session, id, async ({ mapping, answers, mends }, list) => {
     const { cells } = await readInput(MendImportInput, plain);
     const next: Record<string, Record<string, string>> = Object.fromEntries(
@@ -129,7 +142,7 @@ export const mendImport = (session: StudioSession, id: string, plain: unknown): 
 /** Changes how a file that is not posted yet is read, and checks it again. */
 function readAgain(
   session: StudioSession,
-  id: string,
+  id: Id<'import'>,
   change: (
     row: ImportRow,
     list: StockList,
@@ -168,7 +181,7 @@ function readAgain(
 }
 
 /** Stops a check or a posting; a posting that is stopped has posted nothing. */
-export function cancelImport(session: StudioSession, id: string): Promise<Outcome<null>> {
+export function cancelImport(session: StudioSession, id: Id<'import'>): Promise<Outcome<null>> {
   return attempt(async () => {
     ownerOnly(session);
     await inStudio(session, (tx) =>
@@ -185,7 +198,7 @@ export function cancelImport(session: StudioSession, id: string): Promise<Outcom
 /** Begins to post a checked file, off the request: all its good rows, or none unless all are good. */
 export function postImport(
   session: StudioSession,
-  id: string,
+  id: Id<'import'>,
   how: 'good rows' | 'all or none',
 ): Promise<Outcome<null>> {
   return attempt(async () => {
@@ -206,7 +219,7 @@ export function postImport(
 }
 
 /** Checks or posts a file in a thread of its own; when the thread itself breaks, the file says so. */
-function begin(job: Job<FileAsked, void>, session: StudioSession, id: string): void {
+function begin(job: Job<FileAsked, void>, session: StudioSession, id: Id<'import'>): void {
   runJob(job, { session, id }, session).catch(async (fault: unknown) => {
     const isRefused = fault instanceof Refused;
     if (!isRefused) log.error({ err: fault, job }, 'a thread broke');

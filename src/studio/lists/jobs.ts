@@ -1,10 +1,11 @@
+import type { Id } from '@/core/id';
 import type { StudioSession } from '../kernel/useCase';
 import type { Job } from '../jobs/job';
 
 /** A file that came in, and who works on it. */
 export interface FileAsked {
   readonly session: StudioSession;
-  readonly id: string;
+  readonly id: Id<'import'>;
 }
 
 /** Reads every row of a file and says what is wrong with it. */

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { tag } from '@/core/tag';
 import { minor } from '@/core/units/money';
@@ -63,7 +64,13 @@ export async function postImport({ session, id }: FileAsked): Promise<void> {
         // since its progress is written beside it.
         const { userId, now } = session;
         await tx.add(Post, [
-          { postKey: id, useCase: 'postImport', userId, postedAt: now, outcome: { value: read.good.length } },
+          {
+            postKey: keyOf(id),
+            useCase: 'postImport',
+            userId,
+            postedAt: now,
+            outcome: { value: read.good.length },
+          },
         ]);
       });
     } catch (fault) {
@@ -74,21 +81,24 @@ export async function postImport({ session, id }: FileAsked): Promise<void> {
   });
 }
 
+/** A file is posted under its own id: it is posted once, whoever asks. */
+const keyOf = (file: string): Id<'post'> => file;
+
 /** Brings rows into stock: each is opened with what it holds and carries. */
 async function open(
   tx: Tx,
-  id: string,
+  id: Id<'import'>,
   list: StockList,
   rows: readonly ReadRow[],
   onChunk: (done: number) => Promise<void>,
 ): Promise<void> {
   const { currency } = await settingsIn(tx);
-  const posting = new Posting(tx, id);
+  const posting = new Posting(tx, keyOf(id));
   const places = remembered((name: string) => ensurePlace(tx, name));
   const suppliers = remembered((name: string) => ensureSupplier(tx, name));
-  const articles = new Map<string, { articleId: string; sortKey: string }>();
+  const articles = new Map<string, { articleId: Id<'article'>; sortKey: string }>();
   const today = todayOf(tx.session);
-  const reserved: { readonly id: string; readonly note: string }[] = [];
+  const reserved: { readonly id: Id<'stock piece'>; readonly note: string }[] = [];
   const lots: NewIn<typeof Lot>[] = [];
   for (const [index, { row }] of rows.entries()) {
     const { articleKey, purchase, spoolType = '', emptyMass = null } = row;
@@ -154,7 +164,7 @@ function remembered(ask: (name: string) => Promise<string | null>): (name: strin
 /** Runs work on a file and writes down when it breaks; nothing here may end the process. */
 async function working(
   session: StudioSession,
-  id: string,
+  id: Id<'import'>,
   work: (row: ImportRow, list: StockList) => Promise<void>,
 ): Promise<void> {
   try {

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Day } from '@/core/calendar/day';
 import type { StockForm, Ware } from '@/core/stock/ware';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
@@ -44,7 +45,7 @@ export interface StockRow {
   /** Equal for rows of the same article, so that it is looked up once. */
   readonly articleKey: string;
   /** Finds or makes what the row is of. */
-  readonly article: (tx: Tx) => Promise<{ readonly articleId: string; readonly sortKey: string }>;
+  readonly article: (tx: Tx) => Promise<{ readonly articleId: Id<'article'>; readonly sortKey: string }>;
 }
 
 /** Exported rows come with their key, to go on after. */

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { type CutMade, type NotEnough, type Source } from '@/core/making/making';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { type WantedCut } from '@/core/pattern/pattern';
@@ -114,7 +115,7 @@ export async function refuseSetAside(
   cuts: readonly CutMade[],
   stock: ReadonlyMap<string, StockRow>,
   { lengthSystem }: Settings,
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
 ): Promise<void> {
   const reserved = await reservedOf(tx, [...stock.keys()], batchId);
   const left = new Map([...stock].map(([id, { length }]) => [id, length - (reserved.get(id) ?? 0)]));

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { costAt } from '@/core/costing/unitPrice';
 import { type SettledMaking } from '@/core/making/making';
 import { tag } from '@/core/tag';
@@ -74,7 +75,7 @@ export async function outlayOf(
   specs: ReadonlyMap<string, KnownSpec>,
 ) {
   const prices = await replacementPrices(tx, [...specs.keys()]);
-  const today = (specId: string, length: number, actual: CostUnits): CostUnits => {
+  const today = (specId: Id<'article'>, length: number, actual: CostUnits): CostUnits => {
     const price = prices.get(specId);
     return price ? costAt(price, length) : actual;
   };

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { notEnoughFor, settleMaking } from '@/core/making/making';
 import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
@@ -35,7 +36,7 @@ export interface MadeFrom {
 /** Makes one piece as its form tells. */
 export const makePiece = (
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   madeFrom: MadeFrom,
   plain: unknown,
 ): Promise<Outcome<Made>> => makeAsTold(session, postKey, madeFrom, () => readInput(MakePieceInput, plain));
@@ -47,7 +48,7 @@ export const makePiece = (
  */
 export function makeAsTold(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   madeFrom: MadeFrom,
   prepare: () => MakingTold | Promise<MakingTold>,
 ): Promise<Outcome<Made>> {
@@ -129,7 +130,7 @@ export function makeAsTold(
 async function patternOf(
   tx: Tx,
   { number, revision }: MadeFrom,
-): Promise<{ patternId: string; revision: number; body: PatternBody }> {
+): Promise<{ patternId: Id<'pattern'>; revision: number; body: PatternBody }> {
   const row = await tx.oneWith(
     PatternRevision,
     ['patternId', 'revision', 'body'],

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { proposeCuts, type Shortage } from '@/core/cuttingStock/propose';
 import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { findingsMade } from '@/core/plan/findingsMade';
@@ -162,12 +163,12 @@ export function readyInTrays(session: StudioSession): Promise<ReadyInTray[]> {
 }
 
 /** Stock that cuts of these specs may be taken from, in the order it is offered. */
-export function choicesFor(tx: Tx, specIds: readonly string[]): Promise<Choice[]> {
+export function choicesFor(tx: Tx, specIds: readonly Id<'article'>[]): Promise<Choice[]> {
   return tx.rows(wiresToChooseFromSql, { specIds: [...new Set(specIds)], batchId: null, most: OFFERED });
 }
 
 /** How much of a wire of the rack is set aside for no batch; nothing of one that is not there. */
-export async function lengthFree(tx: Tx, stockPieceId: string): Promise<Micrometres> {
+export async function lengthFree(tx: Tx, stockPieceId: Id<'stock piece'>): Promise<Micrometres> {
   const [found] = await tx.rows(lengthFreeSql, { stockPieceId, batchId: null });
   return found?.length ?? um(0);
 }

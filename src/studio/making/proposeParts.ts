@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { partKey } from '@/core/part/partKey';
 import type { PatternPart } from '@/core/pattern/pattern';
 import { type RowOf } from '@/data/sql/statement';
@@ -37,7 +38,7 @@ const OFFERED = 60;
 export async function proposeParts(
   tx: Tx,
   parts: readonly PatternPart[],
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
 ): Promise<PartProposal[]> {
   const found = await partsInDrawers(
     tx,
@@ -69,8 +70,8 @@ export async function proposeParts(
 
 async function choicesOf(
   tx: Tx,
-  articleIds: readonly string[],
-  batchId: string | null,
+  articleIds: readonly Id<'article'>[],
+  batchId: Id<'batch'> | null,
 ): Promise<PartChoice[]> {
   if (articleIds.length === 0) return [];
   const rows = await tx.rows(packsToChooseFromSql, { articleIds, batchId });

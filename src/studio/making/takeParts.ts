@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { PatternPart } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
@@ -20,7 +21,7 @@ const PARTS: readonly string[] = ['bead', 'stone', 'finding'];
 
 /** What the piece is made for: which batch, and the reason in the ledger. */
 interface For {
-  readonly batchId: string | null;
+  readonly batchId: Id<'batch'> | null;
   readonly reason: string;
 }
 
@@ -96,7 +97,7 @@ function refuseOtherCounts(
 async function freeOf(
   tx: Tx,
   held: ReadonlyMap<string, HeldStock>,
-  batchId: string | null,
+  batchId: Id<'batch'> | null,
 ): Promise<Map<string, number>> {
   const reserved = await reservedOf(tx, [...held.keys()], batchId);
   return new Map(

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { allParts } from '@/core/pattern/allParts';
 import { cutsOf, stepsOf } from '@/core/pattern/bodyOf';
 import type { Composition, Specs } from '@/core/pattern/composition';
@@ -31,7 +32,7 @@ export interface WorkedOut {
  */
 export function composePattern(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   base: PatternBase | null,
   plain: unknown,
 ): Promise<Outcome<Written>> {

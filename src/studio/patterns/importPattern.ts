@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { withMissingWires } from '@/core/pattern/addTechnique';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
@@ -18,7 +19,7 @@ import { WritePatternInput } from './writePattern.input';
  */
 export function importPattern(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   text: string,
 ): Promise<Outcome<Written>> {
   const prepare = async () => {

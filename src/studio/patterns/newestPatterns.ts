@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import { sameAs } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
@@ -6,7 +7,7 @@ import { PatternRevision } from '@/data/models/making';
 /** A pattern as it stands in the room. */
 export interface NewestPattern {
   readonly number: number;
-  readonly patternId: string;
+  readonly patternId: Id<'pattern'>;
   readonly name: string;
   readonly kind: PatternKind;
   readonly revision: number;

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { newestPattern } from './newestPatterns';
 import { boundMeasures, type Measure } from '@/core/pattern/composition';
 import { techniqueOf } from '@/core/techniques/registry';
@@ -106,7 +107,7 @@ export interface WireOnHand {
 }
 
 export interface PatternView extends PatternCard {
-  readonly id: string;
+  readonly id: Id<'pattern'>;
   readonly specs: Readonly<Record<string, KnownSpec>>;
   readonly onHand: Readonly<Record<string, WireOnHand>>;
 }

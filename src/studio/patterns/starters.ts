@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import type { PatternKind } from '@/core/pattern/pattern';
 import type { Tx } from '@/data/inStudio';
@@ -56,7 +57,7 @@ export function listStarters(session: StudioSession): Promise<StarterList> {
  */
 export function takeStarters(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   plain: unknown,
 ): Promise<Outcome<{ readonly taken: number }>> {
   const prepare = async () => {

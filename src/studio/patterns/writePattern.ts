@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { toCost } from '@/core/units/money';
 import type { PatternBody, PatternPart } from '@/core/pattern/pattern';
@@ -92,7 +93,7 @@ async function revise(tx: Tx, base: PatternBase, body: PatternBody): Promise<Wri
   return { number: base.number, revision };
 }
 
-const addRevision = (tx: Tx, patternId: string, revision: number, body: PatternBody) =>
+const addRevision = (tx: Tx, patternId: Id<'pattern'>, revision: number, body: PatternBody) =>
   tx.add(PatternRevision, [
     { patternId, revision, body, userId: tx.session.userId, writtenAt: tx.session.now },
   ]);

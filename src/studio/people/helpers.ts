@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { brokenConstraint } from '@/data/faults';
 import { User } from '@/data/models/studio';
@@ -8,7 +9,7 @@ import { hashPassword } from './passwords';
 import { AddHelperInput } from './people.input';
 
 export interface Person {
-  readonly userId: string;
+  readonly userId: Id<'user'>;
   readonly name: string;
   readonly login: string;
   readonly role: 'owner' | 'helper';
@@ -28,7 +29,11 @@ export async function listPeople(session: StudioSession): Promise<Person[]> {
 }
 
 /** Gives somebody a sign-in as a helper: they see wire, patterns and the bench, never costs, prices or settings. */
-export function addHelper(session: StudioSession, postKey: string, plain: unknown): Promise<Outcome<null>> {
+export function addHelper(
+  session: StudioSession,
+  postKey: Id<'post'>,
+  plain: unknown,
+): Promise<Outcome<null>> {
   const prepare = async () => {
     ownerOnly(session);
     const input = await readInput(AddHelperInput, plain);

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { createHash } from 'node:crypto';
 import { beginSignIn, endSignIn, findSignIn, type ThrottleKey } from '@/data/beforeStudio';
 import { Studio, User } from '@/data/models/studio';
@@ -14,8 +15,8 @@ import { SignInInput } from './people.input';
 
 /** What the session cookie holds. */
 export interface SignedIn {
-  readonly studioId: string;
-  readonly userId: string;
+  readonly studioId: Id<'studio'>;
+  readonly userId: Id<'user'>;
   /** The password's epoch: a changed password ends older sessions. */
   readonly epoch: number;
 }

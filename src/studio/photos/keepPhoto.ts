@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { isUUID } from 'class-validator';
 import sharp from 'sharp';
@@ -20,10 +21,10 @@ const KNOWN = ['jpeg', 'png', 'webp'];
  */
 export function keepPhoto(
   session: StudioSession,
-  postKey: string,
-  articleId: string,
+  postKey: Id<'post'>,
+  articleId: Id<'article'>,
   sent: Uint8Array,
-): Promise<Outcome<{ readonly photoId: string }>> {
+): Promise<Outcome<{ readonly photoId: Id<'photo'> }>> {
   return post(
     session,
     'keepPhoto',
@@ -68,7 +69,7 @@ async function readPhoto(
 /** A photograph; null when there is none. */
 export function showPhoto(
   session: StudioSession,
-  photoId: string,
+  photoId: Id<'photo'>,
 ): Promise<{ readonly mediaType: string; readonly bytes: Buffer } | null> {
   if (!isUUID(photoId)) return Promise.resolve(null);
   return look(session, async () => Photo.findOne({ where: { photoId } }));

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { partKey } from '@/core/part/partKey';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
@@ -27,7 +28,7 @@ export const priceBook = (
  */
 export async function priceBookIn(
   tx: Tx,
-  only?: { readonly specIds: readonly string[]; readonly parts: readonly string[] },
+  only?: { readonly specIds: readonly Id<'article'>[]; readonly parts: readonly string[] },
 ): Promise<PriceBook> {
   const wireIds = only?.specIds ?? (await allSpecs(tx));
   const wanted =

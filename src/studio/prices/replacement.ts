@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { otherThan } from '@/data/conditions';
 import { dayIn, type Day } from '@/core/calendar/day';
 import { Lot } from '@/data/models/purchases';
@@ -31,7 +32,7 @@ type PriceRow = RowOf<typeof pricesOfArticlesSql>;
  */
 export async function replacementPrices(
   tx: Tx,
-  articleIds: readonly string[],
+  articleIds: readonly Id<'article'>[],
 ): Promise<Map<string, PriceFor>> {
   const rows = await tx.rows(pricesOfArticlesSql, { articleIds: [...new Set(articleIds)] });
   const bySpot = rows.filter(({ priceBy }) => priceBy === 'spot').map(({ articleId }) => articleId);
@@ -64,7 +65,7 @@ function priceOf(
 
 /** How an article is priced, and what it was. */
 export interface PriceView {
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly name: string;
   readonly ware: Ware;
   readonly version: number;
@@ -92,7 +93,7 @@ interface PriceOfDay {
 const MOST_PRICES = 400;
 
 /** What was paid and typed for an article, oldest first; a gift says nothing of a price. */
-async function pricesOverTime(tx: Tx, articleId: string): Promise<PriceOfDay[]> {
+async function pricesOverTime(tx: Tx, articleId: Id<'article'>): Promise<PriceOfDay[]> {
   const paid = await tx.all(Lot, ['boughtOn', 'price', 'quantity'], {
     where: { articleId, costIs: otherThan('free') },
     order: [['boughtOn', 'DESC']],
@@ -115,7 +116,7 @@ async function pricesOverTime(tx: Tx, articleId: string): Promise<PriceOfDay[]> 
 }
 
 /** Opens how an article is priced; null when there is none. */
-export function showPricing(session: StudioSession, articleId: string): Promise<PriceView | null> {
+export function showPricing(session: StudioSession, articleId: Id<'article'>): Promise<PriceView | null> {
   ownerOnly(session);
   return look(session, async (tx) => {
     const article = await Article.findOne({ where: { articleId } });
@@ -144,7 +145,7 @@ export function showPricing(session: StudioSession, articleId: string): Promise<
 export const setPricing = posts(
   'setPricing',
   { input: SetPricingInput, by: 'owner' },
-  async ({ tx, session }, input, articleId: string) => {
+  async ({ tx, session }, input, articleId: Id<'article'>) => {
     const { userId, now } = session;
     const { currency, lengthSystem } = await settingsIn(tx);
     const article = await Article.findOne({ where: { articleId } });

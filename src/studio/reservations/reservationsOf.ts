@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { Reservation } from '@/data/models/batches';
 import { look, type StudioSession } from '../kernel/useCase';
 
@@ -10,7 +11,10 @@ export interface ReservationView {
 }
 
 /** What of a stock piece is set aside, and for which batches; the one that is due first comes first. */
-export const reservationsOf = (session: StudioSession, stockPieceId: string): Promise<ReservationView[]> =>
+export const reservationsOf = (
+  session: StudioSession,
+  stockPieceId: Id<'stock piece'>,
+): Promise<ReservationView[]> =>
   look(session, async (tx) => {
     const rows = await tx.allWith(
       Reservation,

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { linesToMake, minutesOfBatch, type WorkLine } from '@/core/batch/batch';
 import { groupBy } from '@/core/groupBy';
 import { minutesOf } from '@/core/pattern/pattern';
@@ -81,7 +82,7 @@ export interface OpenJob extends Job {
 }
 
 /** The lines of some batches as far as their work goes: a small part of what is kept of them. */
-const workOf = (tx: Tx, batchIds: readonly string[]): Promise<(WorkLine & { batchId: string })[]> =>
+const workOf = (tx: Tx, batchIds: readonly Id<'batch'>[]): Promise<(WorkLine & { batchId: Id<'batch'> })[]> =>
   tx.rows(workOfBatchesSql, { batchIds });
 
 /** The open batches as work at the bench. */

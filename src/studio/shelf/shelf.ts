@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Tx } from '@/data/inStudio';
 import { Movement } from '@/data/models/books';
 import { BatchPiece } from '@/data/models/batches';
@@ -158,7 +159,7 @@ export interface PieceMoney {
 }
 
 /** The wires that went into a piece, in the order of that. */
-async function wiresOf(tx: Tx, pieceId: string, sees: boolean): Promise<PieceWire[]> {
+async function wiresOf(tx: Tx, pieceId: Id<'piece'>, sees: boolean): Promise<PieceWire[]> {
   const rows = await tx.allWith(
     Movement,
     ['kind', 'articleId', 'quantity', 'costUnits', 'reason'],

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Day } from '@/core/calendar/day';
 import { StockPiece } from '@/data/models/stock';
 import type { CostIs } from '@/core/stock/costIs';
@@ -24,7 +25,7 @@ export interface HistoryLine {
 export const HISTORY = 100;
 
 /** The latest movements of a stock piece, newest first. */
-export async function historyOf(tx: Tx, stockPieceId: string): Promise<HistoryLine[]> {
+export async function historyOf(tx: Tx, stockPieceId: Id<'stock piece'>): Promise<HistoryLine[]> {
   const rows = await tx.allWith(
     Movement,
     ['movementId', 'happenedAt', 'kind', 'quantity', 'costUnits', 'reason', 'reverses'],
@@ -65,7 +66,7 @@ const LOT_COLUMNS = [
   ...(['gaugeNumber', 'gaugeSystem', 'postageShare', 'taxShare'] as const),
 ] as const;
 
-export async function lotOf(tx: Tx, stockPieceId: string): Promise<LotView | null> {
+export async function lotOf(tx: Tx, stockPieceId: Id<'stock piece'>): Promise<LotView | null> {
   const row = await tx.oneWith(
     StockPiece,
     [],

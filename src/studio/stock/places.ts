@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { type Micrograms } from '@/core/units/mass';
 import { type RowOf } from '@/data/sql/statement';
@@ -42,7 +43,7 @@ export const orderPlaces = acts('orderPlaces', async ({ tx }, ids: readonly stri
 export const renamePlace = posts(
   'renamePlace',
   { input: RenamePlaceInput },
-  async ({ tx }, { name }, placeId: string) => {
+  async ({ tx }, { name }, placeId: Id<'place'>) => {
     const taken = await tx.one(Place, ['placeId'], { where: calledAlike(name, { placeId }) });
     if (taken) throw invalid('name', `There is a place called “${name}” already.`);
     await tx.change(Place, { placeId }, { name });

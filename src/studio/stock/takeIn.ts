@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { Day } from '@/core/calendar/day';
 import { randomUUID } from 'node:crypto';
 import type { StockForm, Ware } from '@/core/stock/ware';
@@ -18,7 +19,7 @@ import type { PurchaseFields } from './purchase.input';
 /** What was bought. */
 export interface Goods {
   readonly ware: Ware;
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly sortKey: string;
   readonly form: StockForm;
   readonly quantity: number;
@@ -40,7 +41,7 @@ export interface Purchase {
   readonly note: string;
   /** The delivery it came with; undefined when it came by itself. */
   readonly delivery?: {
-    readonly id: string;
+    readonly id: Id<'delivery'>;
     readonly line: number;
     readonly postage: MinorUnits;
     readonly tax: MinorUnits;
@@ -59,10 +60,10 @@ export async function readPurchase(tx: Tx, fields: ValuesOf<PurchaseFields>): Pr
 /** Takes in a purchase: its lot, its stock piece with the whole cost on it, and the movement. @returns the number on its tag */
 export async function takeIn(
   tx: Tx,
-  postKey: string,
+  postKey: Id<'post'>,
   { ware, articleId, sortKey, form, quantity, mass = null, label }: Goods,
   { costIs, price, paid, supplier, boughtOn, place, note, delivery }: Purchase,
-): Promise<{ readonly number: number; readonly id: string }> {
+): Promise<{ readonly number: number; readonly id: Id<'stock piece'> }> {
   const lotId = randomUUID();
   await tx.add(Lot, [
     {

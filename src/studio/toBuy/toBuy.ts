@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { costAt } from '@/core/costing/unitPrice';
 import { formatAmountOf, parseAmountOf, type SupplyUnit } from '@/core/stock/amount';
 import { minimumOf, toBuy, USE_DAYS, type StockLevel, type ToBuy } from '@/core/stock/toBuy';
@@ -17,7 +18,7 @@ import { SetMinimumInput } from './toBuy.input';
 
 /** One article that is running out. */
 export interface ShoppingLine extends ToBuy {
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly ware: Ware;
   readonly name: string;
   readonly unit: SupplyUnit | null;
@@ -30,7 +31,7 @@ export interface ShoppingLine extends ToBuy {
 }
 
 interface LevelRow extends StockLevel {
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly ware: Ware;
   readonly name: string;
   readonly unit: SupplyUnit | null;
@@ -38,7 +39,11 @@ interface LevelRow extends StockLevel {
 }
 
 /** Articles with a minimum, or of some ids, what there is of each, what 90 days took, and where it was bought last. */
-const levels = (tx: Tx, articleId: string | null, besides: readonly string[] = []): Promise<LevelRow[]> =>
+const levels = (
+  tx: Tx,
+  articleId: Id<'article'> | null,
+  besides: readonly string[] = [],
+): Promise<LevelRow[]> =>
   tx.rows(levelsOfSql, { now: tx.session.now, articleId, besides, useDays: USE_DAYS });
 
 /** What to buy, by supplier, rounded to how it is sold. */
@@ -77,7 +82,7 @@ export function listToBuy(session: StudioSession): Promise<ShoppingLine[]> {
 
 /** How much of an article should be there. */
 export interface MinimumView {
-  readonly articleId: string;
+  readonly articleId: Id<'article'>;
   readonly version: number;
   readonly minimumBy: 'none' | 'typed' | 'use';
   readonly minimum: number;
@@ -87,7 +92,7 @@ export interface MinimumView {
   readonly least: number;
 }
 
-export function showMinimum(session: StudioSession, articleId: string): Promise<MinimumView | null> {
+export function showMinimum(session: StudioSession, articleId: Id<'article'>): Promise<MinimumView | null> {
   return look(session, async (tx) => {
     const [level] = await levels(tx, articleId);
     const article = await Article.findOne({ where: { articleId } });
@@ -100,7 +105,7 @@ export function showMinimum(session: StudioSession, articleId: string): Promise<
 export const setMinimum = posts(
   'setMinimum',
   { input: SetMinimumInput, by: 'owner' },
-  async ({ tx, session }, input, articleId: string) => {
+  async ({ tx, session }, input, articleId: Id<'article'>) => {
     const where = { studioId: session.studioId, articleId };
     const article = await Article.findOne({ where });
     if (!article) throw refused('This article is no longer there.');

@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { createHash, createHmac, randomUUID } from 'node:crypto';
 import { isUUID } from 'class-validator';
 import { findToken } from '@/data/beforeStudio';
@@ -10,7 +11,7 @@ import { MakeTokenInput } from './tokens.input';
 
 /** A program that signs in. */
 export interface KnownToken {
-  readonly tokenId: string;
+  readonly tokenId: Id<'token'>;
   readonly name: string;
   readonly role: 'owner' | 'helper';
   readonly madeAt: Date;
@@ -49,7 +50,7 @@ export async function listTokens(session: StudioSession): Promise<KnownToken[]> 
  */
 export async function makeToken(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   plain: unknown,
   secret: string,
 ): Promise<Outcome<string>> {
@@ -62,7 +63,7 @@ export async function makeToken(
 /** Keeps a token that is known already, as the demonstration’s is. */
 export function keepToken(
   session: StudioSession,
-  postKey: string,
+  postKey: Id<'post'>,
   plain: unknown,
   token: string,
 ): Promise<Outcome<null>> {
@@ -88,7 +89,7 @@ export function keepToken(
 /** Takes a token back: programs that hold it are refused from now on. */
 export const revokeToken = acts(
   'revokeToken',
-  async ({ tx, session }, tokenId: string) => {
+  async ({ tx, session }, tokenId: Id<'token'>) => {
     if (!isUUID(tokenId)) throw refused('There is no such token.');
     const count = await tx.change(Token, { tokenId, revokedAt: null }, { revokedAt: session.now });
     if (count === 0) throw refused('This token was taken back already.');

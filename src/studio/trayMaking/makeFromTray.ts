@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { linesToMake, piecesReady } from '@/core/batch/batch';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
@@ -24,11 +25,11 @@ export interface PieceOfBatch {
 
 /** A piece of a batch whose wires lie in the tray. */
 export interface Tray extends PieceOfBatch {
-  readonly batchId: string;
-  readonly patternId: string;
+  readonly batchId: Id<'batch'>;
+  readonly patternId: Id<'pattern'>;
   readonly revision: number;
   readonly body: PatternBody;
-  readonly stoneId: string | null;
+  readonly stoneId: Id<'stock piece'> | null;
 }
 
 /** Takes the tray of a piece to the bench: locks its batch. @throws Refused when the piece is made, or not all of its wires are cut */
@@ -96,7 +97,7 @@ export async function useStone(tx: Tx, posting: Posting, tray: Tray): Promise<Co
 }
 
 /** Empties the tray of a piece that is made; call it before its wires are posted. A batch whose last piece it was is made. */
-export async function closeTray(tx: Tx, tray: Tray, pieceId: string): Promise<void> {
+export async function closeTray(tx: Tx, tray: Tray, pieceId: Id<'piece'>): Promise<void> {
   const { batchId, line, piece } = tray;
   await emptyTray(tx, { batchId, line, piece });
   await notePieceMade(tx, { batchId, line, piece }, pieceId);

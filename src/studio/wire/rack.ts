@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import { StockPiece } from '@/data/models/stock';
 import { type Micrometres, um } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
@@ -19,7 +20,7 @@ import type { RackQuery } from './rack.input';
 
 /** One length of wire on the rack. Costs are null for helpers. */
 export interface RackPiece {
-  readonly id: string;
+  readonly id: Id<'stock piece'>;
   readonly number: number;
   readonly form: WireForm;
   readonly length: Micrometres;
