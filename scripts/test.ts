@@ -41,9 +41,13 @@ const reportAt = (file: string): unknown =>
 
 /** Runs Jest and counts from its own report. */
 async function jest(report: string): Promise<Count> {
-  const { status } = await ended('node_modules/.bin/jest', ['--json', `--outputFile=${report}`], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const { status } = await ended(
+    'node_modules/.bin/jest',
+    ['--json', `--outputFile=${report}`, ...process.argv.slice(3)],
+    {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  );
   const found = reportAt(report) as JestReport | undefined;
   if (!found) return { passed: 0, failed: 1 };
   tellTimes(
@@ -98,7 +102,7 @@ async function browser(report: string): Promise<Count> {
   }
 }
 
-/** "./run test" runs everything; "./run test jest" or "./run test browser" only that, the latter also for files by name. */
+/** "./run test" runs everything; "./run test jest" or "./run test browser" only that, with what else is said of which tests. */
 runCommand(async () => {
   const only = process.argv[2];
   const wanted = (part: string) => only === undefined || only === part;
