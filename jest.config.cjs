@@ -5,7 +5,7 @@ const transform = {
     {
       jsc: {
         parser: { syntax: 'typescript', tsx: true, decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+        transform: { legacyDecorator: true, react: { runtime: 'automatic' } },
         target: 'es2022',
       },
     },

@@ -14,6 +14,8 @@ type Schema = Readonly<Record<string, unknown>>;
 
 const MM: Schema = { type: 'number', description: 'mm' };
 
+const TEXT_OR_NUMBER: Schema = { oneOf: [{ type: 'number' }, { type: 'string' }] };
+
 const WIRE: Schema = {
   type: 'object',
   description: 'A gauge, or a width; round unless a profile is told',
@@ -26,7 +28,7 @@ const WIRE: Schema = {
       required: ['system', 'value'],
       properties: {
         system: { enum: GAUGE_SYSTEMS },
-        value: { oneOf: [{ type: 'number' }, { type: 'string' }] },
+        value: TEXT_OR_NUMBER,
       },
     },
     widthMm: MM,
@@ -35,6 +37,8 @@ const WIRE: Schema = {
 };
 
 const POINT: Schema = { type: 'object', required: ['x', 'y'], properties: { x: MM, y: MM } };
+
+const POINTS: Schema = { type: 'array', minItems: 3, maxItems: 500, items: POINT };
 
 const STONE: Schema = {
   type: 'object',
@@ -45,12 +49,7 @@ const STONE: Schema = {
     ...Object.fromEntries(
       ['lengthMm', 'widthMm', 'depthMm', 'edgeMm', 'cornerMm', 'stripMm'].map((name) => [name, MM]),
     ),
-    pointsMm: {
-      type: 'array',
-      minItems: 3,
-      maxItems: 500,
-      items: POINT,
-    },
+    pointsMm: POINTS,
   },
 };
 
@@ -139,17 +138,51 @@ const posted = (summary: string, schema: Schema, example?: object) => ({
 
 const asked = (summary: string) => ({ get: { summary, security: [{ token: [] }], responses: ANSWERS } });
 
+const SCHEMAS = '#/components/schemas/';
+
+/** The names of schemas, with those that they refer to. */
+function withReferred(
+  schemas: Readonly<Record<string, unknown>>,
+  names: readonly string[],
+  found = new Set<string>(),
+): ReadonlySet<string> {
+  for (const name of names) {
+    if (found.has(name)) continue;
+    found.add(name);
+    const referred = JSON.stringify(schemas[name] ?? {}).matchAll(/"#\/components\/schemas\/(\w+)"/g);
+    withReferred(
+      schemas,
+      [...referred].map(([, to = '']) => to),
+      found,
+    );
+  }
+  return found;
+}
+
 /** What programs may ask, as OpenAPI 3.1. */
 export function openApi(): Schema {
   const schemas = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
-    refPointerPrefix: '#/components/schemas/',
+    refPointerPrefix: SCHEMAS,
+    // What the rules of our own allow, by their names.
+    additionalConverters: {
+      textOrNumber: TEXT_OR_NUMBER,
+      points: POINTS,
+      values: {
+        type: 'object',
+        description: 'Parameters of the technique, as its own calculation takes them',
+      },
+      takes: {
+        type: 'object',
+        description: 'By port, what is taken up of acts before it',
+        additionalProperties: { type: 'array', maxItems: 24, items: { type: 'string', maxLength: 80 } },
+      },
+    },
   });
-  const wanted = [
+  const wanted = withReferred(schemas, [
     ...Object.values(ENDPOINTS).map(({ Input }) => Input.name),
-    'GaugeInput',
     'WeaveGroupInput',
-  ];
+  ]);
   return {
     openapi: '3.1.0',
     info: {
@@ -183,7 +216,7 @@ export function openApi(): Schema {
       securitySchemes: { token: { type: 'http', scheme: 'bearer' } },
       schemas: {
         ...Object.fromEntries(
-          wanted.map((name) => [name, { ...schemas[name], additionalProperties: false }]),
+          [...wanted].map((name) => [name, { ...schemas[name], additionalProperties: false }]),
         ),
         Problem: {
           type: 'object',
