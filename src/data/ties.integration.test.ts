@@ -1,5 +1,6 @@
 import { makeOne, openStudio, receive } from '../../tests/support/studio';
 import { closeDatabase } from './database';
+import { otherThanNone } from './conditions';
 import { inStudio, type StudioSession } from './inStudio';
 import { Article, Place } from './models/articles';
 import { Movement } from './models/books';
@@ -42,6 +43,19 @@ describe('rows with what they belong to', () => {
       return tx.oneWith(StockPiece, ['number'], { place: ['name'] }, { where: { stockPieceId } });
     });
     expect(placed?.place).toEqual({ name: 'A tin' });
+    // What is wanted of a row may be empty, or nothing at all: the row is there all the same.
+    const lots = await inStudio(ours, (tx) =>
+      tx.allWith(
+        StockPiece,
+        ['lotId'],
+        { lot: ['massUg'], spoolType: [] },
+        { where: { lotId: otherThanNone } },
+      ),
+    );
+    expect(lots.length).toBeGreaterThan(0);
+    expect(lots.map(({ lot, spoolType }) => [lot, spoolType])).toEqual(
+      lots.map(() => [{ massUg: null }, null]),
+    );
   });
 
   it('asks and orders by what rows belong to', async () => {

@@ -62,7 +62,7 @@ export function joinsFor(model: AnyTable, wanted: Tree, path: string = model.nam
     ]);
     return {
       association: name,
-      attributes: [...columns],
+      attributes: [...new Set([...columns, ...keysOf(target)])],
       required: !isOptional,
       on: { studio_id: currentStudio(), ...Object.fromEntries(held) },
       include: joinsFor(target, more, path === model.name ? name : `${path}.${name}`),
@@ -86,7 +86,8 @@ export function unfolded(
     const { target, isOptional } = tieOf(model, name);
     const branch = branchOf(what);
     const inner = `${path}${name}.`;
-    const isThere = branch.columns.some((column) => row[`${inner}${column}`] !== null);
+    // By its key: what is wanted of it may be empty.
+    const isThere = keysOf(target).every((column) => row[`${inner}${column}`] !== null);
     return [name, isOptional && !isThere ? null : unfolded(target, branch.columns, branch.with, row, inner)];
   });
   return Object.fromEntries([...own, ...ties]);
