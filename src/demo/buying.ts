@@ -5,7 +5,7 @@ import { um } from '@/core/units/length';
 import { grams } from '@/core/units/mass';
 import type { ReceiveWireInput } from '@/studio/wire/receiveWire.input';
 import { specSoFar } from '@/studio/wire/specOf';
-import type { Chance } from './random';
+import type { Chance } from '@/core/chance';
 import { DEMO_GRAM_PRICE, DEMO_PRICE_RISE, DEMO_SUPPLIERS, type DemoWire } from './wires';
 
 /** How long the demonstration studio has been at work. */

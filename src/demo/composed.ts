@@ -13,7 +13,7 @@ import { handMade } from './handMade';
 import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
-import { Chance } from './random';
+import { Chance } from '@/core/chance';
 import { taken } from './taken';
 import { DEMO_WIRES } from './wires';
 

@@ -9,7 +9,7 @@ import { composedOf } from '@/core/house/composedOf';
 import { HOUSE_PATTERNS } from '@/core/house/housePatterns';
 import { DEMO_PATTERNS } from './patterns';
 import { REVISED_PATTERNS } from './revised';
-import { Chance } from './random';
+import { Chance } from '@/core/chance';
 import { DEMO_STONES } from './drawers';
 import { DEMO_WIRES } from './wires';
 

@@ -1,7 +1,7 @@
 import { formatLength, um } from '@/core/units/length';
 import type { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { MakingProposal } from '@/studio/making/proposeMaking';
-import type { Chance } from './random';
+import type { Chance } from '@/core/chance';
 
 const REASONS = [
   'cut too short',

@@ -27,7 +27,7 @@ import { keepToken } from '@/studio/tokens/tokens';
 import { DEMO_HELPER, DEMO_OWNER, DEMO_TOKEN } from './people';
 import { fillDrawers, settleStockroom, tidyUp } from './stockUp';
 import { taken } from './taken';
-import { Chance } from './random';
+import { Chance } from '@/core/chance';
 import { receiveParcel } from './parcel';
 import { DEMO_WIRES, type DemoWire } from './wires';
 

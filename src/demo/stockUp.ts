@@ -22,7 +22,7 @@ import { um } from '@/core/units/length';
 import { traceStone } from '@/studio/drawers/traceStone';
 import { DEMO_BEADS, DEMO_FINDINGS, DEMO_SPOOL_TYPES, DEMO_STONES, DEMO_SUPPLIES } from './drawers';
 import { keyOf } from './keyOf';
-import type { Chance } from './random';
+import type { Chance } from '@/core/chance';
 import { taken } from './taken';
 import { DEMO_SUPPLIERS } from './wires';
 

@@ -1,5 +1,5 @@
 import { USUAL_WORTH, type CuttingProblem } from '../../src/core/cuttingStock/problem';
-import { Chance } from '../../src/demo/random';
+import { Chance } from '@/core/chance';
 import { mm, um } from '../../src/core/units/length';
 
 export interface ProblemSize {

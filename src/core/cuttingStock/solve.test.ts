@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { mixedProblem } from '../../../tests/support/cuttingProblems';
-import { Chance } from '../../demo/random';
+import { Chance } from '../chance';
 import { loadSolver, type Solver } from '../programme/programme';
 import { mm, um, type Micrometres } from '../units/length';
 import { materialBound } from './materialBound';

@@ -1,4 +1,4 @@
-/** A small seeded generator (mulberry32): the demo studio is the same every time. */
+/** A small seeded generator (mulberry32): what is drawn is the same every time. */
 export class Chance {
   constructor(private state: number) {}
 
@@ -26,6 +26,12 @@ export class Chance {
 
   happens(probability: number): boolean {
     return this.next() < probability;
+  }
+
+  /** Of normal errors about a mean (Box and Muller). */
+  normal(mean: number, deviation: number): number {
+    const away = Math.sqrt(-2 * Math.log(1 - this.next()));
+    return mean + deviation * away * Math.cos(2 * Math.PI * this.next());
   }
 
   /** A key that is the same for the same draw. */
