@@ -8,7 +8,7 @@ const STUDIO_FLOORS = [
   ['reservations', 'ledger', 'stock'],
   [
     ...['wire', 'drawers', 'scrap', 'prices', 'counting', 'deliveries', 'photos', 'holes'],
-    ...['patterns', 'batches', 'trayMaking', 'making', 'shelf', 'corrections'],
+    ...['patterns', 'batches', 'trayMaking', 'logbook', 'making', 'shelf', 'corrections'],
   ],
   [
     ...['cuttingPlan', 'cuttingTable', 'makeable', 'schedule', 'toBuy', 'fitting', 'calculate'],

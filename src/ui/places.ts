@@ -73,11 +73,12 @@ export const PLACES: readonly Place[] = [
   },
   { href: '/bench', name: 'Bench', key: '4', parts: [] },
   { href: '/shelf', name: 'Shelf', key: '5', parts: [] },
+  { href: '/logbook', name: 'Logbook', key: '6', parts: [] },
   {
     href: '/rules',
     name: 'House rules',
     short: 'Rules',
-    key: '6',
+    key: '7',
     ownerOnly: true,
     parts: [{ href: '/rules/programs', name: 'Programs and tokens', ownerOnly: true }],
   },

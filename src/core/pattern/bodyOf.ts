@@ -25,6 +25,7 @@ export const cutsOf = ({ cuts, uses }: Resolved, system: LengthSystem): PatternC
       {
         name: named.slice(0, 60),
         specId: cut.specId,
+        work: `${cut.use.technique}.${cut.wire}`,
         count: cut.count,
         net: exact.net,
         allowances:

@@ -31,6 +31,8 @@ export interface PatternCut {
   /** What the piece itself takes, along the centre line of the wire. */
   readonly net: Micrometres;
   readonly allowances: readonly Allowance[];
+  /** The technique that it is cut for and its wire parameter, “technique.wire”; cuts that were written by hand have none. */
+  readonly work?: string;
   /** What happens where along it, from its left end; patterns that were written by hand have none. */
   readonly marks?: readonly { readonly at: Micrometres; readonly what: string }[];
 }

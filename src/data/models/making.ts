@@ -1,8 +1,10 @@
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
+import type { Micrometres } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { big, byDefault, float, instant, int, json, key, maybe, text, uuid } from '../columns';
+import { big, bool, byDefault, float, instant, int, json, key, maybe, text, uuid } from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
+import { Article } from './articles';
 import { StockPiece } from './stock';
 import { User } from './studio';
 
@@ -59,6 +61,9 @@ export const Piece = table(
     minutes: float(),
     setUpMinutes: float(),
     sharedBy: int(),
+    /** What its pattern says of both; null for what was made before it was kept. */
+    plannedMinutes: byDefault(maybe(float()), null),
+    plannedSetUpMinutes: byDefault(maybe(float()), null),
     /** Rates as they were when it was made. */
     hourlyRate: big<MinorUnits>(),
     overheadPerHour: big<MinorUnits>(),
@@ -82,5 +87,37 @@ export const Piece = table(
     user: belongsTo(User, 'userId'),
     /** What it became in the drawers. */
     drawerStock: mayBelongTo(StockPiece, 'drawerStockId'),
+  },
+);
+
+/** What each wire of a making was planned as and came to. Pieces that were made before it was kept have none. */
+export const WireLog = table(
+  'wire_log',
+  {
+    pieceId: key(uuid<'piece'>()),
+    cutIndex: key(int()),
+    copy: key(int()),
+    /** As the pattern calls it. */
+    name: text(),
+    /** What is learned from it: the work that the wire is for. */
+    subject: text(),
+    patternId: uuid<'pattern'>(),
+    userId: uuid<'user'>(),
+    articleId: uuid<'article'>(),
+    madeAt: instant(),
+    /** Length to cut as planned, and what of it was to be trimmed off again. */
+    planned: big<Micrometres>(),
+    tails: big<Micrometres>(),
+    /** What was really cut, and what of it came back. */
+    cut: big<Micrometres>(),
+    back: big<Micrometres>(),
+    /** Whether the maker said so; otherwise it is as planned, or as another piece was. */
+    isMeasured: bool(),
+  },
+  {
+    piece: belongsTo(Piece, 'pieceId'),
+    pattern: belongsTo(Pattern, 'patternId'),
+    user: belongsTo(User, 'userId'),
+    article: belongsTo(Article, 'articleId'),
   },
 );

@@ -85,6 +85,53 @@ export const patternList = list({
   sumsGive: { total: int() },
 });
 
+const SPOILED = `(SELECT string_agg(DISTINCT m.reason, '; ') FROM movements m
+   WHERE m.studio_id = f.studio_id AND m.piece_id = f.piece_id AND m.kind = 'spoiled')`;
+
+/** Everything that was made, with what was planned of it. */
+export const logList = list({
+  from: `pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+    JOIN users u ON u.studio_id = f.studio_id AND u.user_id = f.user_id`,
+  where: 'f.studio_id = $studio AND f.struck_at IS NULL',
+  takes: {},
+  filters: {
+    called: called('f'),
+    tagged: tagged('f'),
+    kind: { takes: text<PatternKind>(), sql: 'f.kind = $kind' },
+    maker: { takes: uuid<'user'>(), sql: 'f.user_id = $maker' },
+    pattern: { takes: int(), sql: 'p.number = $pattern' },
+    isSpoiled: { sql: `${SPOILED} IS NOT NULL` },
+    isMeasured: {
+      sql: `EXISTS (SELECT FROM wire_log w WHERE w.studio_id = f.studio_id AND w.piece_id = f.piece_id AND w.is_measured)`,
+    },
+  },
+  orders: {
+    newest: { keys: number('f.number'), isDown: true },
+    oldest: { keys: number('f.number') },
+    name: { keys: words('f.name_lower') },
+  },
+  number: 'f.number',
+  columns: `f.piece_id AS "pieceId", f.number, f.name, f.kind, f.size, f.made_at AS "madeAt", f.user_id AS "userId", u.name AS maker,
+    p.number AS "patternNumber", f.minutes, f.planned_minutes AS "plannedMinutes", f.drawer_stock_id AS "drawerStockId", ${SPOILED} AS spoiled`,
+  gives: {
+    pieceId: uuid<'piece'>(),
+    number: int(),
+    name: text(),
+    kind: text<PatternKind>(),
+    size: text(),
+    madeAt: instant(),
+    userId: uuid<'user'>(),
+    maker: text(),
+    patternNumber: int(),
+    minutes: float(),
+    plannedMinutes: maybe(float()),
+    drawerStockId: maybe(uuid<'stock piece'>()),
+    spoiled: maybe(text()),
+  },
+  sums: 'count(*)::int AS total',
+  sumsGive: { total: int() },
+});
+
 /** Finished pieces that stand on the shelf. */
 export const shelfList = list({
   from: 'pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id',

@@ -1,14 +1,11 @@
 import type { Id } from '@/core/id';
-import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { cutsOfBatch, linesToMake, partsOfBatch, type BatchCut } from '@/core/batch/batch';
 import { partKey } from '@/core/part/partKey';
 import { USUAL_WORTH, type CuttingProblem } from '@/core/cuttingStock/problem';
 import { usefulMinimumFor } from '@/core/making/settle';
 import type { CuttingAnswer } from '@/core/cuttingStock/solve';
-import { CONTENT, spotCost } from '@/core/metalPrice/metalPrice';
 import { tag } from '@/core/tag';
-import { um, UM_PER_METRE, type Micrometres } from '@/core/units/length';
-import { minor } from '@/core/units/money';
+import { type Micrometres } from '@/core/units/length';
 import { describeSpec } from '@/core/wire/spec';
 import { NOT_PLANNED, notePlanning, planningBegins, setBatch } from '../batches/batchRecord';
 import { inStudio, type Tx } from '@/data/inStudio';
@@ -21,8 +18,9 @@ import { Refused, type Outcome } from '../kernel/outcome';
 import { acts } from '../kernel/posts';
 import { look, type StudioSession } from '../kernel/useCase';
 import { lockStock } from '../ledger/posting';
-import { lastMetalPrices, type KnownPrice } from '../prices/metalPrices';
+import { lastMetalPrices } from '../prices/metalPrices';
 import { replacementPrices } from '../prices/replacement';
+import { scrapWorth } from '../prices/scrapWorth';
 import { minimumsOf, settingsIn } from '../settings/settings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { batchNumbered, linesOf } from '../batches/batches';
@@ -195,20 +193,6 @@ async function problemsOf(tx: Tx, number: number): Promise<SpecProblem[]> {
     return [{ spec, cuts: own, stock, problem }];
   });
 }
-
-/** Scrap that were worth more than this would be kept rather than scrapped. */
-const MOST_SCRAP_WORTH = 0.75;
-
-/** What a metre of scrap of a wire is worth against a metre of it: its melt value, nought where the metal has no price of the day. */
-function scrapWorth(spec: KnownSpec, price: PriceFor | undefined, metals: readonly KnownPrice[]): number {
-  const spot = metals.find(({ metal }) => metal === CONTENT[spec.metal]?.metal);
-  const melt = spot && spotCost(spec, um(UM_PER_METRE), spot.perKilogram, NO_PREMIUM);
-  const today = price ? costAt(price, UM_PER_METRE) : 0;
-  if (melt === undefined || today <= 0) return 0;
-  return Math.min(MOST_SCRAP_WORTH, melt / today);
-}
-
-const NO_PREMIUM = { premium: 0, fabricationPerMetre: minor(0) };
 
 /** A plan with the names of its cuts: equal lengths are taken in the order of the batch. */
 function kept(

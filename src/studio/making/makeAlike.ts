@@ -48,7 +48,7 @@ async function asTheFirst(
   if (!proposal?.batch) return undefined;
   const { number, line, piece } = proposal.batch;
   return {
-    from: { ...pattern, batch: { number, line, piece } },
+    from: { ...pattern, batch: { number, line, piece }, isLikeAnother: true },
     told: {
       cuts: proposal.cuts.map(({ cutIndex, copy, from, length }) => ({
         cutIndex,

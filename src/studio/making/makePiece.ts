@@ -1,7 +1,7 @@
 import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { notEnoughFor, settleMaking } from '@/core/making/making';
-import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
+import { minutesOf, wantedCuts, type PatternBody } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { cost, sumCosts } from '@/core/units/money';
@@ -16,6 +16,7 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { checkAgainstPattern, lockWires, refuseSetAside, tellShortage } from './checkMaking';
+import { logWires } from '../logbook/wireLog';
 import { enterMaking, intoDrawer, NO_SUPPLIES, NO_WASTE, outlayOf, toJars, withWaste } from './enterMaking';
 import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
@@ -31,6 +32,8 @@ export interface MadeFrom {
   readonly number: number;
   readonly revision: number;
   readonly batch?: PieceOfBatch;
+  /** Whether it is told to be as another piece was, rather than by itself. */
+  readonly isLikeAnother?: boolean;
 }
 
 /** Makes one piece as its form tells. */
@@ -86,6 +89,7 @@ export function makeAsTold(
       reason: tray ? `for ${tag('batch', tray.number)}` : `in ${tag('piece', number)}`,
     });
     const partsTaken = sumCosts([stone, parts.taken]);
+    const planned = minutesOf(body);
     await tx.add(Piece, [
       {
         pieceId,
@@ -104,6 +108,8 @@ export function makeAsTold(
         minutes,
         setUpMinutes,
         sharedBy,
+        plannedMinutes: planned.each,
+        plannedSetUpMinutes: planned.setUp,
         hourlyRate: settings.hourlyRate,
         overheadPerHour: settings.overheadPerHour,
         goingPrice: null,
@@ -111,6 +117,18 @@ export function makeAsTold(
         price: null,
       },
     ]);
+    await logWires(
+      tx,
+      {
+        pieceId,
+        patternId,
+        userId: session.userId,
+        madeAt: session.now,
+        body,
+        isLikeAnother: madeFrom.isLikeAnother ?? false,
+      },
+      cuts,
+    );
     if (tray) await closeTray(tx, tray, pieceId);
     enterMaking(posting, settled, stock);
     await toJars(posting, settled, specs);

@@ -13,6 +13,7 @@ import { batchNumbered, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
 import { NOTHING_DONE, progressOf, wiresInTray } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
+import { proposeLengths, type LearnedCut } from '../logbook/proposeLengths';
 import { proposeParts, type PartProposal } from './proposeParts';
 import type { IntoDrawerInput } from './makePiece.input';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
@@ -36,6 +37,8 @@ export interface MakingProposal {
   readonly choices: readonly Choice[];
   /** Of beads, stones and findings: what each may be taken from, and is proposed to be. */
   readonly parts: readonly PartProposal[];
+  /** What the log says of its cuts: how long they are better cut. Nothing of wires that lie cut in a tray. */
+  readonly learned: readonly LearnedCut[];
   readonly shortages: readonly (Shortage & { readonly spec: KnownSpec | undefined })[];
   readonly minutes: { readonly each: number; readonly setUp: number };
   /** What of the drawers it becomes, for a pattern of findings; null for what stands on the shelf. */
@@ -71,12 +74,13 @@ export async function proposeMaking(
   const pattern = await showPattern(session, patternNumber);
   if (!pattern) return null;
   const wanted = wantedCuts(pattern.body);
-  const { choices, parts } = await look(session, async (tx) => ({
+  const { choices, parts, learned } = await look(session, async (tx) => ({
     choices: await choicesFor(
       tx,
       wanted.map(({ specId }) => specId),
     ),
     parts: await proposeParts(tx, pattern.body.parts, null),
+    learned: await proposeLengths(tx, session, pattern.id, pattern.body),
   }));
   const stock = choices.map((each) => ({ ...each, isOffCut: each.form === 'off-cut' }));
   const { from, shortages } = proposeCuts(wanted, stock);
@@ -85,6 +89,7 @@ export async function proposeMaking(
     cuts: wanted.map((cut, index) => ({ ...cut, from: from[index] ?? null })),
     choices,
     parts,
+    learned,
     shortages: shortages.map((shortage) => ({ ...shortage, spec: pattern.specs[shortage.specId] })),
     minutes: minutesOf(pattern.body),
     drawer: drawerFor(pattern.body, pattern.specs),
@@ -128,6 +133,7 @@ export function proposeFromTray(
         ...(await choicesFor(tx, specIds)),
       ],
       parts: await proposeParts(tx, body.parts, batch.id),
+      learned: [],
       shortages: [],
       minutes: minutesOf(body),
       drawer: drawerFor(body, specs),

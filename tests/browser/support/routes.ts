@@ -42,6 +42,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/patterns/[tag]/edit': { address: '/patterns/P-0001/edit', ownerOnly: true },
   '/fitting': { address: '/fitting?ring=US+7' },
   '/how-much': { address: '/how-much' },
+  '/logbook': { address: '/logbook?with=measured' },
   '/rules': { address: '/rules', ownerOnly: true },
   '/rules/programs': { address: '/rules/programs', ownerOnly: true },
   '/shelf': { address: '/shelf' },

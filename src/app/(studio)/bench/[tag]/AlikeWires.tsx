@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useFormState, useWatch, type Control, type UseFormReturn } from 'react-hook-form';
 import { tag } from '@/core/tag';
-import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
+import { formatLengthShort, um, writableLength, type Micrometres } from '@/core/units/length';
 import type { Choice, MakingProposal } from '@/studio/making/proposeMaking';
 import { readSoFar } from '@/studio/kernel/readInput';
 import { DoneCutInput, SpoiledInput, type MakePieceInput } from '@/studio/making/makePiece.input';
@@ -12,6 +12,7 @@ import { ChoiceField, LengthField } from '@/ui/form/fields';
 import { Length, Reckoned, useLengths } from '@/ui/lengths';
 import { WireBar } from '@/ui/WireBar';
 import { WireChip } from '@/ui/WireChip';
+import { LearnedLength } from './LearnedLength';
 
 type Form = UseFormReturn<MakePieceInput>;
 type FormControl = Control<MakePieceInput>;
@@ -76,7 +77,7 @@ function useAlike({ control, setValue, getValues }: Form, alike: readonly Placed
 export function AlikeWires({
   form,
   alike,
-  proposal: { pattern, choices },
+  proposal: { pattern, choices, learned },
   span,
 }: {
   form: Form;
@@ -84,7 +85,7 @@ export function AlikeWires({
   proposal: MakingProposal;
   span: Micrometres;
 }) {
-  const { control } = form;
+  const { control, setValue } = form;
   const { system } = useLengths();
   const { isApart, setApart } = useAlike(form, alike);
   const [first] = alike;
@@ -93,6 +94,7 @@ export function AlikeWires({
   const spec = pattern.specs[cut.specId];
   const { name = cut.name, marks = [] } = pattern.body.cuts[cut.cutIndex] ?? {};
   const isOne = alike.length === 1;
+  const known = learned.find(({ cutIndex }) => cutIndex === cut.cutIndex);
   return (
     <li className="py-3">
       {spec && (
@@ -117,6 +119,16 @@ export function AlikeWires({
             {!isOne && ' each'}
           </p>
           {spec && <WireChip spec={spec} />}
+          {known && (
+            <LearnedLength
+              learned={known}
+              planned={cut.length}
+              onCut={(length) => {
+                for (const { index } of isApart ? alike : [first])
+                  setValue(`cuts.${index}.cut`, writableLength(length, system), { shouldDirty: true });
+              }}
+            />
+          )}
           {!isOne && (
             <p className="mt-1">
               <button type="button" className="btn btn-sm" onClick={() => setApart(!isApart)}>

@@ -1,0 +1,56 @@
+'use client';
+
+import { counted } from '@/core/units/counted';
+import type { Micrometres } from '@/core/units/length';
+import type { LearnedCut } from '@/studio/logbook/proposeLengths';
+import { Length, Reckoned } from '@/ui/lengths';
+
+/** Chances are told of a hundred, and never as certain. */
+const ofHundred = (probability: number): number => Math.min(99, Math.max(1, Math.round(probability * 100)));
+
+/** What the log says of a cut: what it really takes, and how long it is better cut. The plan stays what it is until the maker says so. */
+export function LearnedLength({
+  learned: { own, others, more, deviation, length, sure, plannedSure },
+  planned,
+  onCut,
+}: {
+  learned: LearnedCut;
+  planned: Micrometres;
+  onCut: (length: Micrometres) => void;
+}) {
+  const percent = Math.round(Math.abs(more) * 100);
+  const takes = percent === 0 ? 'what is planned' : `${percent} % ${more > 0 ? 'more' : 'less'} than planned`;
+  return (
+    <div className="mt-2 border-l-4 border-base-300 pl-3">
+      <p>
+        It takes {takes}, ± <Length of={deviation} />.{' '}
+        <span className="muted">{`From ${fromWhich(own, others)}.`}</span>
+      </p>
+      <p>
+        As planned, it is enough {ofHundred(plannedSure)} times in 100
+        {length === planned ? (
+          ', and cheapest so.'
+        ) : (
+          <>
+            ; <Reckoned of={length} cut /> is enough {ofHundred(sure)} times, and cheaper on the average.
+          </>
+        )}
+      </p>
+      {length !== planned && (
+        <button type="button" className="btn btn-sm mt-1" onClick={() => onCut(length)}>
+          Cut <Reckoned of={length} cut />
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Which makings it was learned from. */
+function fromWhich(own: number, others: number): string {
+  const mine = own > 0 ? `${counted(own, 'making', 'makings')} of yours` : '';
+  const theirs =
+    others > 0
+      ? `${own > 0 ? `${others}` : counted(others, 'making', 'makings')} of other patterns or hands`
+      : '';
+  return [mine, theirs].filter(Boolean).join(' and ');
+}

@@ -1,0 +1,130 @@
+import { PATTERN_KINDS } from '@/core/pattern/pattern';
+import { roundSpan } from '@/core/ruler';
+import { tag } from '@/core/tag';
+import { counted } from '@/core/units/counted';
+import { um } from '@/core/units/length';
+import { LOG_SORTINGS, showLogbook, type LogLine } from '@/studio/logbook/logbook';
+import { LogQuery } from '@/studio/logbook/logbook.input';
+import { EmptyPlace } from '@/ui/EmptyPlace';
+import { Link } from '@/ui/Link';
+import { ListFilters } from '@/ui/ListFilters';
+import { narrowedBy, sortChoice } from '@/ui/listChoices';
+import { MorePages } from '@/ui/MorePages';
+import { Ruler } from '@/ui/Ruler';
+import { SmallPicture } from '@/ui/SmallPicture';
+import { Day } from '@/ui/When';
+import { pageMember } from '../../lib/member';
+import { askedOfList, type Search } from '@/app/lib/search';
+import { LoggedWires } from './LoggedWires';
+
+export const metadata = { title: 'Logbook' };
+
+const WITH = {
+  name: 'with',
+  label: 'What is logged',
+  none: 'Everything made',
+  choices: [
+    { value: 'measured', text: 'with measured wires' },
+    { value: 'spoiled', text: 'with something spoiled' },
+  ],
+};
+
+export default async function LogbookPage({ searchParams }: { searchParams: Search }) {
+  const { session } = await pageMember();
+  const { query, asked, isAsked } = await askedOfList(searchParams, LogQuery);
+  const { lines, total, measured, makers, next } = await showLogbook(session, query);
+  if (total === 0 && !isAsked) {
+    return (
+      <EmptyPlace title="Nothing is logged yet" next={{ href: '/bench', text: 'Make the first piece' }}>
+        What is made at the bench is written down here: how long each wire was planned and what it really
+        took, the time, and what was spoiled. The next one is cut by it.
+      </EmptyPlace>
+    );
+  }
+  const span = roundSpan(
+    um(
+      Math.max(
+        50_000,
+        ...lines.flatMap(({ wires }) => wires.map(({ cut, planned }) => Math.max(cut, planned))),
+      ),
+    ),
+  );
+  return (
+    <>
+      <h1>
+        {counted(total, 'piece')} logged{isAsked && ' under this filter'}; the wires of {measured} were
+        measured
+      </h1>
+      <ListFilters
+        label="The logbook"
+        action="/logbook"
+        placeholder="Words or a number, like F-0012"
+        chosen={asked}
+        selects={[
+          narrowedBy('kind', 'Kind', PATTERN_KINDS),
+          {
+            name: 'maker',
+            label: 'Maker',
+            none: 'Made by anybody',
+            choices: makers.map(({ userId, name }) => ({ value: userId, text: `Made by ${name}` })),
+          },
+          WITH,
+          sortChoice(Object.keys(LOG_SORTINGS)),
+        ]}
+      />
+      {lines.length === 0 && <p className="leaf mt-4 p-6">Nothing in the logbook is like that.</p>}
+      {lines.length > 0 && (
+        <div className="leaf mt-4 p-4">
+          <div className="hidden lg:ml-[19rem] lg:block">
+            <Ruler span={span} label="Ruler for the wires" />
+          </div>
+          <ol className="divide-y divide-base-300" aria-label="What was made">
+            {lines.map((line) => (
+              <li key={line.number} className="grid gap-x-4 gap-y-2 py-3 lg:grid-cols-[18rem_1fr]">
+                <Made line={line} />
+                <LoggedWires wires={line.wires} span={span} />
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
+      <MorePages of="of the logbook" action="/logbook" query={query} next={next} more="Earlier pieces" />
+    </>
+  );
+}
+
+/** What was made, by whom and how long it took. */
+function Made({
+  line: { number, name, size, madeAt, maker, patternNumber, minutes, plannedMinutes, spoiled },
+}: {
+  line: LogLine;
+}) {
+  return (
+    <div className="grid grid-cols-[5rem_1fr] gap-x-3">
+      <SmallPicture of="piece" number={number} name={name} className="h-16 w-20" />
+      <div>
+        <p className="font-semibold [overflow-wrap:anywhere]">
+          <Link href={`/shelf/${tag('piece', number)}`} className="link">
+            {name}
+          </Link>
+          {size !== '' && <span className="muted font-normal">, {size}</span>}
+        </p>
+        <p className="muted text-sm">
+          {tag('piece', number)} · <Day at={madeAt} /> · {maker} ·{' '}
+          <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
+            {tag('pattern', patternNumber)}
+          </Link>
+        </p>
+        {minutes !== null && (
+          <p className="text-sm">
+            {Math.round(minutes)} min
+            {plannedMinutes !== null && (
+              <span className="muted">, planned {Math.round(plannedMinutes)} min</span>
+            )}
+          </p>
+        )}
+        {spoiled !== null && <p className="text-sm">Spoiled: {spoiled}</p>}
+      </div>
+    </div>
+  );
+}

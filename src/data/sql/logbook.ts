@@ -1,0 +1,28 @@
+import type { Micrometres } from '@/core/units/length';
+import { big, bool, instant, many, text, uuid } from '../columns';
+import { statement } from './statement';
+
+const LATEST = (
+  whose: string,
+) => `SELECT w.piece_id AS "pieceId", ${whose === 'own' ? 'true' : 'false'} AS own, w.planned, w.tails, w.cut, w.back,
+          w.made_at AS "madeAt" FROM wire_log w JOIN pieces p ON p.studio_id = w.studio_id AND p.piece_id = w.piece_id
+        WHERE w.studio_id = $studio AND w.subject = wanted.subject AND w.is_measured AND p.struck_at IS NULL
+          AND ${whose === 'own' ? '' : 'NOT '}(w.pattern_id = $patternId AND w.user_id = $userId)
+        ORDER BY w.made_at DESC LIMIT $most`;
+
+/** The latest wires of some subjects that were measured: of one maker's makings of a pattern, and of all others. */
+export const measuredWiresSql = statement({
+  takes: { subjects: many(text()), patternId: uuid<'pattern'>(), userId: uuid<'user'>(), most: big() },
+  gives: {
+    subject: text(),
+    pieceId: uuid<'piece'>(),
+    own: bool(),
+    planned: big<Micrometres>(),
+    tails: big<Micrometres>(),
+    cut: big<Micrometres>(),
+    back: big<Micrometres>(),
+    madeAt: instant(),
+  },
+  text: `SELECT wanted.subject, l.* FROM unnest($subjects::text[]) AS wanted(subject)
+     CROSS JOIN LATERAL ((${LATEST('own')}) UNION ALL (${LATEST('others')})) AS l`,
+});

@@ -1,0 +1,191 @@
+import { um } from '@/core/units/length';
+import {
+  addTestHelper,
+  closeBooks,
+  done,
+  newKey,
+  openStudio,
+  receive,
+  simplePattern,
+} from '../../../tests/support/studio';
+import { reverseMovement } from '../corrections/reverseMovement';
+import type { StudioSession } from '../kernel/useCase';
+import { showLedger } from '../ledger/ledgerPage';
+import { makePiece, type MadeFrom } from '../making/makePiece';
+import { proposeMaking } from '../making/proposeMaking';
+import { showLogbook } from './logbook';
+
+afterAll(closeBooks);
+
+const DAY_MS = 86_400_000;
+
+interface Done {
+  readonly cut: number;
+  readonly back: number;
+  readonly minutes?: string;
+  readonly isLikeAnother?: boolean;
+}
+
+/** Makes one piece of a pattern whose wire is planned as 100 mm, 20 mm of it to be trimmed: cut and given back as told, mm. */
+async function make(
+  session: StudioSession,
+  pattern: MadeFrom,
+  { cut, back, minutes = '20', isLikeAnother = false }: Done,
+): Promise<number> {
+  const proposal = await proposeMaking(session, pattern.number);
+  const cuts = (proposal?.cuts ?? []).map(({ cutIndex, copy, from }) => ({
+    cutIndex,
+    copy,
+    from: from ?? '',
+    cut: `${cut} mm`,
+    back: `${back} mm`,
+  }));
+  const input = { cuts, spoiled: [], minutes, setUpMinutes: '10', sharedBy: '1' };
+  return done(await makePiece(session, newKey(), { ...pattern, isLikeAnother }, input)).number;
+}
+
+const learned = async (session: StudioSession, number: number) =>
+  (await proposeMaking(session, number))?.learned ?? [];
+
+describe('what is learned of a wire', () => {
+  it('comes from what was cut and what came back, and moves with every making', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    expect(await learned(session, pattern.number)).toEqual([]);
+    // 80 mm were planned to stay; 88 mm do: a tenth more.
+    const more: number[] = [];
+    for (let making = 0; making < 4; making += 1) {
+      await make(session, pattern, { cut: 120, back: 32 });
+      const [one] = await learned(session, pattern.number);
+      expect(one).toMatchObject({ cutIndex: 0, own: making + 1, others: 0 });
+      more.push(one?.more ?? 0);
+    }
+    expect(more).toEqual([...more].sort((one, other) => one - other));
+    // One making counts 2/π beside the default; four of them four times that.
+    expect(more[0]).toBeCloseTo(1.1 ** (2 / Math.PI / (1 + 2 / Math.PI)) - 1, 6);
+    expect(more[3]).toBeCloseTo(1.1 ** (8 / Math.PI / (1 + 8 / Math.PI)) - 1, 6);
+    const [now] = await learned(session, pattern.number);
+    expect(now?.length).toBeGreaterThan(um(108_000));
+    expect(now?.plannedSure).toBeLessThan(0.2);
+    expect(now?.sure).toBeGreaterThan(0.9);
+  });
+
+  it('is nothing from a form that was sent as it was opened, or from a piece that is like another', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    await make(session, pattern, { cut: 100, back: 20 });
+    await make(session, pattern, { cut: 120, back: 32, isLikeAnother: true });
+    expect(await learned(session, pattern.number)).toEqual([]);
+    expect(await showLogbook(session)).toMatchObject({ total: 2, measured: 0 });
+    await make(session, pattern, { cut: 100, back: 21 });
+    expect(await showLogbook(session)).toMatchObject({ total: 3, measured: 1 });
+  });
+
+  it('is apart for each maker: what another took counts as what others take', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const helper = await addTestHelper(session);
+    const pattern = await simplePattern(session);
+    for (let making = 0; making < 3; making += 1) await make(session, pattern, { cut: 120, back: 32 });
+    expect(await learned(session, pattern.number)).toMatchObject([{ own: 3, others: 0 }]);
+    const [before] = await learned(helper, pattern.number);
+    expect(before).toMatchObject({ own: 0, others: 3 });
+    await make(helper, pattern, { cut: 100, back: 24 });
+    const [after] = await learned(helper, pattern.number);
+    expect(after).toMatchObject({ own: 1, others: 3 });
+    expect(after?.more).toBeLessThan(before?.more ?? 0);
+  });
+
+  it('is another thing for the cut of another pattern that was written by hand', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    const other = await simplePattern(session);
+    await make(session, pattern, { cut: 120, back: 32 });
+    expect(await learned(session, other.number)).toEqual([]);
+  });
+
+  it('forgets a making that is taken back, and fades with time', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    await make(session, pattern, { cut: 120, back: 32 });
+    const [fresh] = await learned(session, pattern.number);
+    const later = { ...session, now: new Date(session.now.getTime() + 730 * DAY_MS) };
+    const [faded] = await learned(later, pattern.number);
+    expect(faded?.more).toBeGreaterThan(0);
+    expect(faded?.more).toBeLessThan((fresh?.more ?? 0) / 2);
+    const [movement] = (await showLedger(session, { kind: 'cut' })).lines;
+    done(await reverseMovement(session, newKey(), movement?.id ?? 0, { reason: 'miscounted' }));
+    expect(await learned(session, pattern.number)).toEqual([]);
+    expect((await showLogbook(session)).lines).toEqual([]);
+  });
+
+  it('knows nothing of another studio', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    await make(session, pattern, { cut: 120, back: 32 });
+    const other = await openStudio();
+    expect((await showLogbook(other)).total).toBe(0);
+  });
+});
+
+describe('the logbook', () => {
+  it('shows what was planned and what came of it, the newest first', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session, { count: '2' });
+    const first = await make(session, pattern, { cut: 100, back: 20 });
+    const second = await make(session, pattern, { cut: 130, back: 38, minutes: '27' });
+    const { lines, makers } = await showLogbook(session);
+    expect(lines.map(({ number }) => number)).toEqual([second, first]);
+    expect(lines[0]).toMatchObject({
+      minutes: 27,
+      plannedMinutes: 20,
+      spoiled: null,
+      maker: makers[0]?.name,
+    });
+    expect(lines[0]?.wires).toMatchObject([
+      {
+        name: 'frame wire',
+        count: 2,
+        planned: um(100_000),
+        tails: um(20_000),
+        cut: um(130_000),
+        back: um(38_000),
+        isMeasured: true,
+      },
+    ]);
+    expect(lines[1]?.wires[0]).toMatchObject({ cut: um(100_000), isMeasured: false });
+  });
+
+  it('finds pieces by what is asked', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const helper = await addTestHelper(session);
+    const [pattern, other] = [await simplePattern(session), await simplePattern(session)];
+    const measured = await make(session, pattern, { cut: 130, back: 38 });
+    const theirs = await make(helper, other, { cut: 100, back: 20 });
+    const numbersOf = async (query: Parameters<typeof showLogbook>[1]) =>
+      (await showLogbook(session, query)).lines.map(({ number }) => number);
+    expect(await numbersOf({ with: 'measured' })).toEqual([measured]);
+    expect(await numbersOf({ maker: helper.userId })).toEqual([theirs]);
+    expect(await numbersOf({ pattern: `P-${String(other.number).padStart(4, '0')}` })).toEqual([theirs]);
+    expect(await numbersOf({ with: 'spoiled' })).toEqual([]);
+    expect(await numbersOf({ sort: 'oldest' })).toEqual([measured, theirs]);
+  });
+
+  it('tells a helper the minutes of their own pieces, and no others', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const helper = await addTestHelper(session);
+    const pattern = await simplePattern(session);
+    await make(session, pattern, { cut: 100, back: 20 });
+    await make(helper, pattern, { cut: 100, back: 20, minutes: '33' });
+    expect((await showLogbook(helper)).lines.map(({ minutes }) => minutes)).toEqual([33, null]);
+    expect((await showLogbook(session)).lines.map(({ minutes }) => minutes)).toEqual([33, 20]);
+  });
+});
