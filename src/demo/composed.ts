@@ -1,3 +1,4 @@
+import type { Id } from '@/core/id';
 import type { PatternKind } from '@/core/pattern/pattern';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { makePiece } from '@/studio/making/makePiece';
@@ -9,7 +10,7 @@ import { pricePiece } from '@/studio/shelf/shelf';
 import { receiveWire } from '@/studio/wire/receiveWire';
 import { listSpecs, type KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { bought, DAYS, nameOf } from './buying';
-import { handMade } from './handMade';
+import { handMade, HELPERS_HAND, OWNERS_HAND } from './handMade';
 import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
@@ -24,6 +25,9 @@ const COMPOSED_FROM = DAYS - 150;
 const EACH_TIME = 2;
 /** Of those that end on the shelf so many of three are made. */
 const MADE_OF_THREE = 2;
+
+/** Of so many pieces the helper makes one. */
+const HELPED = 3;
 
 /** What a piece of a kind goes for at the fair, in dollars. */
 const GOES_FOR: Readonly<Record<PatternKind, number>> = {
@@ -63,11 +67,13 @@ const madeOf = (composed: readonly ComposedPattern[]): readonly ComposedPattern[
 
 /**
  * Makes and prices one piece of a composed pattern; wire that is not there is bought first.
+ * @param maker who makes it
  * @param nth how many pieces of composed patterns were made before
  * @param on the day, counted from the first of the two years
  */
 async function makeComposed(
   session: StudioSession,
+  maker: StudioSession,
   { pattern, number }: ComposedPattern,
   nth: number,
   on: number,
@@ -80,10 +86,10 @@ async function makeComposed(
   const proposal = await proposeMaking(session, number);
   if (!proposal || proposal.shortages.length > 0) throw new Error(`“${pattern.name}” cannot be made`);
   const made = await makePiece(
-    session,
+    maker,
     makeKey,
     { number, revision: proposal.pattern.revision },
-    handMade(proposal, hand),
+    handMade(proposal, hand, maker.role === 'helper' ? HELPERS_HAND : OWNERS_HAND),
   );
   // A wire was spoiled, and there is no more for another.
   if (!made.ok) return;
@@ -101,8 +107,14 @@ export class Craft {
   #made: readonly ComposedPattern[] = [];
   #count = 0;
 
-  /** @param day the studio on a day, counted from the first of the two years */
-  constructor(readonly day: (n: number) => StudioSession) {}
+  /**
+   * @param day the studio on a day, counted from the first of the two years
+   * @param helper who makes some of them
+   */
+  constructor(
+    readonly day: (n: number) => StudioSession,
+    readonly helper: Id<'user'>,
+  ) {}
 
   /** Goes on with it on a day, when that is late enough. */
   async goOn(on: number): Promise<void> {
@@ -111,7 +123,10 @@ export class Craft {
     for (let each = 0; each < EACH_TIME; each += 1) {
       const pattern = this.#made[this.#count % this.#made.length];
       if (!pattern) throw new RangeError('no pattern of the house is made');
-      await makeComposed(this.day(on), pattern, this.#count, on);
+      const owner = this.day(on);
+      const byHelper = this.#count % HELPED === HELPED - 1;
+      const maker: StudioSession = byHelper ? { ...owner, userId: this.helper, role: 'helper' } : owner;
+      await makeComposed(owner, maker, pattern, this.#count, on);
       this.#count += 1;
     }
   }

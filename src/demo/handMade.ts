@@ -1,4 +1,4 @@
-import { formatLength, um } from '@/core/units/length';
+import { sumLengths, um, writableLengths, type Micrometres } from '@/core/units/length';
 import type { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { MakingProposal } from '@/studio/making/proposeMaking';
 import type { Chance } from '@/core/chance';
@@ -11,37 +11,94 @@ const REASONS = [
   'bent out of shape',
 ];
 
-/** What a real hand does with a proposal: cuts a little long, trims a little back, sometimes spoils one. */
-export function handMade({ cuts, parts, minutes }: MakingProposal, hand: Chance): MakePieceInput {
-  const text = (length: number) => formatLength(um(Math.round(length)), 'mm');
-  const done = cuts.map(({ cutIndex, copy, from, length }) => {
-    const generous = hand.happens(0.4);
+/** Of what is proposed, what a hand goes by. */
+type ToMake = Pick<MakingProposal, 'cuts' | 'parts' | 'minutes' | 'choices'> & {
+  readonly pattern: { readonly specs: Readonly<Record<string, { readonly width: number }>> };
+};
+
+/** How somebody works, whatever the plan says. */
+export interface Hand {
+  /** How much longer than they mean to they cut, as a factor. */
+  readonly cutsLong: number;
+  /** How much of a thin wire stays in a piece, of what is planned to: who winds loosely takes more. */
+  readonly thin: number;
+  /** The same of a thick one. */
+  readonly thick: number;
+  /** How far makings lie from that, as a standard deviation of the logarithm. */
+  readonly steady: number;
+  /** How long they take, of what is planned. */
+  readonly time: number;
+}
+
+/** The hands of the demonstration studio: what its log is to find out. */
+export const OWNERS_HAND: Hand = { cutsLong: 1, thin: 1.06, thick: 0.98, steady: 0.025, time: 1.05 };
+export const HELPERS_HAND: Hand = { cutsLong: 1.08, thin: 0.97, thick: 1.01, steady: 0.04, time: 1.4 };
+
+/** Thinner wire than this, µm, is wound round other wire. */
+const THIN = 500;
+/** Of so many makings one is written down wrong. */
+const WILD_OF = 90;
+
+/** What a real hand does with a proposal: takes what it takes, trims the ends, sometimes cuts long or spoils one. */
+export function handMade(
+  { cuts, parts, minutes, choices, pattern }: ToMake,
+  chance: Chance,
+  hand: Hand,
+): MakePieceInput {
+  const left = new Map(choices.map(({ id, length }) => [id, length]));
+  const isWild = chance.whole(1, WILD_OF) === 1;
+  const open = new Map<string, number>();
+  for (const { from, length } of cuts) if (from) open.set(from, (open.get(from) ?? 0) + length);
+  const done = cuts.map(({ cutIndex, copy, from, specId, length, tails }) => {
+    const own = from ?? '';
+    const isThin = (pattern.specs[specId]?.width ?? 0) < THIN;
+    const trimmed = sumLengths(tails);
+    const takes = (isThin ? hand.thin : hand.thick) * Math.exp(chance.normal(0, hand.steady));
+    const stays = (length - trimmed) * takes * (isWild ? 1.6 : 1);
+    const generous = chance.happens(0.25) ? chance.between(1.05, 1.4) : 1;
+    // No longer than there is, when the other wires of the piece are cut from the same.
+    const others = (open.get(own) ?? 0) - length;
+    const most = (left.get(own) ?? length) - others;
+    const cut = toMm(Math.min(most, Math.max(length * hand.cutsLong * generous, stays + trimmed / 2)));
+    open.set(own, others);
+    left.set(own, um((left.get(own) ?? 0) - cut));
     return {
       cutIndex,
       copy,
-      from: from ?? '',
-      cut: text(length),
-      back: generous ? text(length * hand.between(0.06, 0.5)) : '0 mm',
+      from: own,
+      cut: writableLengths([cut], 'mm'),
+      back: writableLengths(ends(toMm(Math.max(0, cut - stays)), tails.length), 'mm'),
     };
   });
   const [first] = done;
-  const spoils = first !== undefined && hand.happens(0.14);
-  const spread = () => hand.between(0.85, 1.3);
+  const room = first ? (left.get(first.from) ?? 0) - (open.get(first.from) ?? 0) : 0;
+  const lost = toMm(chance.between(8_000, 60_000));
+  const spoils = first !== undefined && chance.happens(0.14) && lost < room;
   return {
     cuts: done,
     spoiled: spoils
-      ? [{ from: first.from, length: text(hand.between(8_000, 60_000)), reason: hand.pick(REASONS) }]
+      ? [{ from: first.from, length: writableLengths([lost], 'mm'), reason: chance.pick(REASONS) }]
       : [],
     // Most stones of two years were bought for their piece; the tray holds what was bought besides.
-    parts: parts.flatMap(({ part, picks, choices }) =>
+    parts: parts.flatMap(({ part, picks, choices: lots }) =>
       picks.map(({ from, count }) => ({
         part,
-        from: choices.some(({ id, ware }) => id === from && ware === 'stone') ? '' : (from ?? ''),
+        from: lots.some(({ id, ware }) => id === from && ware === 'stone') ? '' : (from ?? ''),
         count: String(count),
       })),
     ),
-    minutes: String(Math.round(minutes.each * spread())),
+    minutes: String(Math.max(1, Math.round(minutes.each * hand.time * Math.exp(chance.normal(0, 0.14))))),
     setUpMinutes: String(minutes.setUp),
-    sharedBy: String(hand.pick([1, 1, 2, 3, 4])),
+    sharedBy: String(chance.pick([1, 1, 2, 3, 4])),
   };
+}
+
+/** Nobody reads a ruler closer than to the millimetre; down, since no more can be cut than there is. */
+const toMm = (length: number): Micrometres => um(Math.max(0, Math.floor(length / 1000) * 1000));
+
+/** What was trimmed, as the ends of the wire: both are held where two tails are planned. */
+function ends(back: Micrometres, tails: number): Micrometres[] {
+  if (tails < 2) return [back];
+  const first = toMm(back / 2);
+  return [first, um(back - first)];
 }

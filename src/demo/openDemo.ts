@@ -3,10 +3,11 @@ import { findSignIn } from '@/data/beforeStudio';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { makePiece } from '@/studio/making/makePiece';
 import { proposeMaking } from '@/studio/making/proposeMaking';
+import type { Id } from '@/core/id';
 import { listSpecs } from '@/studio/catalogue/wireSpecs';
 
 import { writePattern } from '@/studio/patterns/writePattern';
-import { addHelper } from '@/studio/people/helpers';
+import { addHelper, listPeople } from '@/studio/people/helpers';
 import { setUpStudio } from '@/studio/people/setUpStudio';
 import { DEVICES } from '@/devices/devices';
 import { setDevice } from '@/studio/settings/devices';
@@ -18,7 +19,7 @@ import { planDemoBatches } from './batches';
 
 import { bought, DAYS, nameOf } from './buying';
 import { Craft } from './composed';
-import { handMade } from './handMade';
+import { handMade, OWNERS_HAND } from './handMade';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
@@ -82,7 +83,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await receiveUntil(44);
   await fillDrawers(day(44), chance);
   const patterns = await writePatterns(day(44), chance);
-  const craft = new Craft(day);
+  const craft = new Craft(day, await demoHelper(owner));
   for (const [index, { at }] of makings.entries()) {
     await receiveUntil(at);
     await makeAndPrice(day(Math.min(at, DAYS)), patterns, chance);
@@ -99,6 +100,13 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await revisePatterns(day(DAYS));
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
+}
+
+/** Who helps the owner. */
+async function demoHelper(owner: StudioSession): Promise<Id<'user'>> {
+  const helper = (await listPeople(owner)).find(({ login }) => login === DEMO_HELPER.login);
+  if (!helper) throw new Error('nobody helps in the demonstration studio');
+  return helper.userId;
 }
 
 async function demoOwner(now: Date): Promise<StudioSession> {
@@ -232,7 +240,12 @@ async function makeAndPrice(
   const proposal = await proposeMaking(session, number);
   if (!proposal) throw new Error(`pattern ${tag('pattern', number)} vanished`);
   if (proposal.shortages.length > 0) return;
-  const made = await makePiece(session, makeKey, { number, revision: 1 }, handMade(proposal, hand));
+  const made = await makePiece(
+    session,
+    makeKey,
+    { number, revision: 1 },
+    handMade(proposal, hand, OWNERS_HAND),
+  );
   if (!made.ok || !priced) return;
   const school = hand.pick(['market', 'market', 'market', 'hourly', 'margin', 'materials']);
   const going = Math.round(pattern.goingPrice * hand.between(0.95, 1.1));

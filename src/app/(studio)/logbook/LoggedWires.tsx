@@ -1,3 +1,4 @@
+import { sayMore } from '@/core/learning/sayMore';
 import { um, type Micrometres } from '@/core/units/length';
 import type { LoggedWire } from '@/studio/logbook/logbook';
 import { Length } from '@/ui/lengths';
@@ -40,16 +41,11 @@ function CameTo({ wire: { planned, tails, cut, back, isMeasured } }: { wire: Log
       </span>
     );
   const [stays, wanted] = [cut - back, planned - tails];
-  const percent = wanted > 0 ? Math.round((stays / wanted - 1) * 100) : 0;
   return (
     <>
       cut <Length of={cut} short /> of <Length of={planned} short /> planned; <Length of={um(stays)} short />{' '}
       stayed
-      {percent !== 0 && (
-        <span className="muted">
-          , {Math.abs(percent)} % {percent > 0 ? 'more' : 'less'} than planned
-        </span>
-      )}
+      {wanted > 0 && <span className="muted">, {sayMore(stays / wanted - 1)}</span>}
     </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { sayMore } from '@/core/learning/sayMore';
 import { counted } from '@/core/units/counted';
 import type { Micrometres } from '@/core/units/length';
 import type { LearnedCut } from '@/studio/logbook/proposeLengths';
@@ -18,12 +19,10 @@ export function LearnedLength({
   planned: Micrometres;
   onCut: (length: Micrometres) => void;
 }) {
-  const percent = Math.round(Math.abs(more) * 100);
-  const takes = percent === 0 ? 'what is planned' : `${percent} % ${more > 0 ? 'more' : 'less'} than planned`;
   return (
     <div className="mt-2 border-l-4 border-base-300 pl-3">
       <p>
-        It takes {takes}, ± <Length of={deviation} />.{' '}
+        It takes {sayMore(more)}, ± <Length of={deviation} />.{' '}
         <span className="muted">{`From ${fromWhich(own, others)}.`}</span>
       </p>
       <p>

@@ -17,6 +17,7 @@ import type { Cost2 } from '@/core/costing/costSheet';
 import type { PartForecast } from '@/core/costing/forecast';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { touchesOf } from '@/studio/patterns/touchesOf';
+import { showHistory } from '@/studio/logbook/patternHistory';
 import { showPattern } from '@/studio/patterns/patterns';
 import { priceBook } from '@/studio/prices/priceBook';
 import { readSettings } from '@/studio/settings/settings';
@@ -31,6 +32,7 @@ import { PrintButton } from '@/ui/PrintButton';
 import { WireChip } from '@/ui/WireChip';
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
+import { History } from './History';
 import { CheckBar } from '@/ui/CheckBar';
 
 /** Where the wires of a part have no room: it comes when it was looked at. */
@@ -60,6 +62,7 @@ export default async function PatternPage({ params }: { params: Params }) {
   touches.catch(() => undefined);
   const hasPiece = resolved?.uses.some(({ plan }) => plan?.run) ?? false;
   const pricing = await pricingOf(session, body);
+  const history = await showHistory(session, pattern.id, body);
   const parts =
     pricing?.rungs[0]?.parts ?? body.parts.map((part) => ({ ...part, found: null, cost: undefined }));
   const isOwner = session.role === 'owner';
@@ -168,6 +171,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           <PriceLadder rungs={pricing.rungs} rules={pricing.rules} />
         </div>
       )}
+      <History of={history} number={number} body={body} />
       {body.notes && (
         <section className="leaf mt-4 p-4">
           <h2>Notes</h2>

@@ -1,0 +1,63 @@
+import { sayMore } from '@/core/learning/sayMore';
+import { tag } from '@/core/tag';
+import { counted } from '@/core/units/counted';
+import type { PatternBody } from '@/core/pattern/pattern';
+import type { PatternHistory } from '@/studio/logbook/patternHistory';
+import { Length, Reckoned } from '@/ui/lengths';
+import { Link } from '@/ui/Link';
+import { LazyHistoryChart } from './LazyHistoryChart';
+
+/** How a pattern went each time, and what the studio has learned of it. */
+export function History({
+  of: { makings, cuts, time },
+  number,
+  body,
+}: {
+  of: PatternHistory;
+  number: number;
+  body: PatternBody;
+}) {
+  const label = tag('pattern', number);
+  const known = makings.some(({ wire, time: took }) => wire !== null || took !== null);
+  if (makings.length === 0) return null;
+  return (
+    <section className="leaf mt-4 p-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2>How it went, {counted(makings.length, 'time')}</h2>
+        <Link href={`/logbook?pattern=${label}`} className="link">
+          In the logbook
+        </Link>
+      </div>
+      {!known && (
+        <p className="muted mt-2">
+          Nothing was measured yet. Say at the bench what was really cut, what came back and how long it took;
+          the next one is planned by it.
+        </p>
+      )}
+      {time && (
+        <p className="mt-2">
+          It takes {Math.round(time.minutes)} min, ± {Math.round(time.spread)} min
+          <span className="muted">, from {counted(time.count, 'making')} that were timed.</span>
+        </p>
+      )}
+      {cuts.length > 0 && (
+        <ul className="mt-2 space-y-1" aria-label="What its wires take">
+          {cuts.map(({ cutIndex, own, others, more, deviation, length }) => (
+            <li key={cutIndex}>
+              <span className="font-semibold [overflow-wrap:anywhere]">{body.cuts[cutIndex]?.name}</span>:{' '}
+              {sayMore(more)}, ± <Length of={deviation} />; best cut <Reckoned of={length} cut />
+              <span className="muted">
+                , from{' '}
+                {own + others === own
+                  ? counted(own, 'making')
+                  : `${own} of yours and ${counted(others, 'other')}`}
+                .
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {known && <LazyHistoryChart makings={makings} />}
+    </section>
+  );
+}

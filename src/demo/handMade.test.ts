@@ -1,0 +1,113 @@
+import { Chance } from '@/core/chance';
+import { learnMinutes } from '@/core/learning/minutes';
+import { learnWire, type WireMade } from '@/core/learning/wires';
+import { expectOk } from '@/core/result';
+import { parseLength, parseLengths, sumLengths, um } from '@/core/units/length';
+import { handMade, HELPERS_HAND, OWNERS_HAND, type Hand } from './handMade';
+
+const TAILS = [um(30_000), um(30_000)];
+const cut = (cutIndex: number, specId: string, from: string, length: number) => ({
+  cutIndex,
+  copy: 0,
+  name: specId,
+  specId,
+  length: um(length),
+  tails: TAILS,
+  from,
+});
+const choice = (id: string, specId: string, length: number) => ({
+  id,
+  number: 1,
+  specId,
+  form: 'spool' as const,
+  length: um(length),
+});
+
+/** A piece of a thick wire and a thin one, each from a spool of its own. */
+const PROPOSAL = {
+  cuts: [cut(0, 'thick', 'a', 300_000), cut(1, 'thin', 'b', 700_000)],
+  choices: [choice('a', 'thick', 5_000_000), choice('b', 'thin', 5_000_000)],
+  parts: [],
+  minutes: { each: 50, setUp: 10 },
+  pattern: { specs: { thick: { width: 812 }, thin: { width: 321 } } },
+};
+
+const MAKINGS = 24;
+
+/** What a hand makes of the proposal again and again, a week between each. */
+function log(hand: Hand, seed: number) {
+  return Array.from({ length: MAKINGS }, (_, index) => ({
+    age: (MAKINGS - index) * 7,
+    told: handMade(PROPOSAL, new Chance(seed * 1000 + index), hand),
+  }));
+}
+
+const wiresOf = (logged: ReturnType<typeof log>, cutIndex: number): WireMade[] =>
+  logged.flatMap(({ told, age }, index) =>
+    told.cuts
+      .filter((each) => each.cutIndex === cutIndex)
+      .map(({ cut: really, back }) => ({
+        making: String(index),
+        planned: um(PROPOSAL.cuts[cutIndex]?.length ?? 0),
+        tails: sumLengths(TAILS),
+        cut: expectOk(parseLength(really)),
+        back: sumLengths(expectOk(parseLengths(back))),
+        age,
+      })),
+  );
+
+describe.each([
+  ['owner', OWNERS_HAND],
+  ['helper', HELPERS_HAND],
+])('the log of the %s of the demonstration studio', (_, hand) => {
+  it('tells what their hand takes of thick and of thin wire, within what it says of itself', () => {
+    for (const [cutIndex, truth] of [
+      [0, hand.thick],
+      [1, hand.thin],
+    ] as const) {
+      let within = 0;
+      const studios = 60;
+      for (let seed = 1; seed <= studios; seed += 1) {
+        const learned = learnWire(wiresOf(log(hand, seed), cutIndex), []);
+        const error = Math.sqrt((learned?.scale ?? 0) ** 2 - (learned?.deviation ?? 0) ** 2);
+        if (Math.abs((learned?.value ?? 0) - Math.log(truth)) < 2 * error) within += 1;
+      }
+      expect([cutIndex, within / studios > 0.9]).toEqual([cutIndex, true]);
+    }
+  });
+
+  it('tells how long they take', () => {
+    const times = log(hand, 5).map(({ told: { minutes }, age }) => ({
+      minutes: Number(minutes),
+      planned: 50,
+      age,
+    }));
+    const learned = learnMinutes(times, 50);
+    expect(Math.abs((learned?.minutes ?? 0) - 50 * hand.time)).toBeLessThan((learned?.spread ?? 0) / 2);
+  });
+
+  it('shows how much longer they cut than they need to', () => {
+    const cuts = wiresOf(log(hand, 9), 1)
+      .map(({ cut: really }) => really / 700_000)
+      .sort((one, other) => one - other);
+    expect(cuts[MAKINGS / 2]).toBeGreaterThanOrEqual(hand.cutsLong - 0.01);
+    expect(cuts[0]).toBeGreaterThanOrEqual(hand.cutsLong - 0.01);
+  });
+});
+
+it('no hand takes more than there is, or gives back more than it cut', () => {
+  const little = {
+    ...PROPOSAL,
+    cuts: [cut(0, 'thin', 'a', 300_000), cut(1, 'thin', 'a', 500_000)],
+    choices: [choice('a', 'thin', 810_000)],
+  };
+  for (let seed = 0; seed < 400; seed += 1) {
+    const { cuts, spoiled } = handMade(little, new Chance(seed), HELPERS_HAND);
+    const lengths = [...cuts.map((each) => each.cut), ...spoiled.map(({ length }) => length)];
+    expect(lengths.reduce((sum, text) => sum + expectOk(parseLength(text)), 0)).toBeLessThanOrEqual(810_000);
+    for (const each of cuts)
+      expect(sumLengths(expectOk(parseLengths(each.back)))).toBeLessThanOrEqual(
+        expectOk(parseLength(each.cut)),
+      );
+  }
+});

@@ -1,0 +1,83 @@
+import { groupBy } from '@/core/groupBy';
+import type { Id } from '@/core/id';
+import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
+import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import { Piece, WireLog } from '@/data/models/making';
+import { look, type StudioSession } from '../kernel/useCase';
+import { proposeLengths, type LearnedCut } from './proposeLengths';
+
+/** One making of a pattern against what was planned for it. */
+export interface MakingShown {
+  readonly number: number;
+  readonly madeAt: Date;
+  /** What stayed of its measured wires, of what was planned to, as a part; null when nothing was measured. */
+  readonly wire: number | null;
+  /** How long it took, of what was planned; null when nobody said. */
+  readonly time: number | null;
+}
+
+/** How a pattern went. */
+export interface PatternHistory {
+  /** The latest makings, from old to new. */
+  readonly makings: readonly MakingShown[];
+  /** What a wire of each of its cuts takes, by the makings of whoever asks. */
+  readonly cuts: readonly LearnedCut[];
+  /** How long it takes; null while nothing was timed. */
+  readonly time: TimeLearned | null;
+}
+
+/** So many of the latest makings are shown. */
+const LATEST = 100;
+const DAY_MS = 86_400_000;
+
+/** How a pattern went: to an owner of all makings, to a helper of their own. */
+export function showHistory(
+  session: StudioSession,
+  patternId: Id<'pattern'>,
+  body: Pick<PatternBody, 'cuts' | 'steps'>,
+): Promise<PatternHistory> {
+  return look(session, async (tx) => {
+    const pieces = await tx.all(Piece, ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes'], {
+      where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
+      order: [['number', 'DESC']],
+      limit: LATEST,
+    });
+    const wires = groupBy(
+      await tx.all(WireLog, ['pieceId', 'planned', 'tails', 'cut', 'back'], {
+        where: { pieceId: pieces.map(({ pieceId }) => pieceId), isMeasured: true },
+      }),
+      ({ pieceId }) => pieceId,
+    );
+    const stayed = (pieceId: Id<'piece'>): number | null => {
+      const own = wires.get(pieceId) ?? [];
+      const planned = own.reduce((sum, each) => sum + each.planned - each.tails, 0);
+      return planned > 0 ? own.reduce((sum, each) => sum + each.cut - each.back, 0) / planned : null;
+    };
+    // A form that is sent with the minutes that it was opened with says nothing of the time.
+    const timed = pieces.flatMap(({ pieceId, minutes, plannedMinutes, madeAt }) =>
+      plannedMinutes !== null && plannedMinutes > 0 && minutes > 0 && minutes !== plannedMinutes
+        ? [
+            {
+              pieceId,
+              minutes,
+              planned: plannedMinutes,
+              age: (session.now.getTime() - madeAt.getTime()) / DAY_MS,
+            },
+          ]
+        : [],
+    );
+    const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
+    return {
+      makings: pieces
+        .map(({ pieceId, number, madeAt }) => ({
+          number,
+          madeAt,
+          wire: stayed(pieceId),
+          time: timeOf.get(pieceId) ?? null,
+        }))
+        .reverse(),
+      cuts: await proposeLengths(tx, session, patternId, body),
+      time: learnMinutes(timed, minutesOf(body).each) ?? null,
+    };
+  });
+}
