@@ -55,7 +55,7 @@ export function handMade(
     const trimmed = sumLengths(tails);
     const takes = (isThin ? hand.thin : hand.thick) * Math.exp(chance.normal(0, hand.steady));
     const stays = (length - trimmed) * takes * (isWild ? 1.6 : 1);
-    const generous = chance.happens(0.25) ? chance.between(1.05, 1.4) : 1;
+    const generous = chance.happens(0.15) ? chance.between(1.05, 1.25) : 1;
     // No longer than there is, when the other wires of the piece are cut from the same.
     const others = (open.get(own) ?? 0) - length;
     const most = (left.get(own) ?? length) - others;

@@ -82,6 +82,16 @@ describe('a proposed length', () => {
     expect(deviation).toBe(Math.round(240_000 * 1.05 * 0.02));
   });
 
+  it('says when it is longer so that the end can be used again', () => {
+    // 252 mm stay, 30 mm are trimmed at one end and 80 mm are wanted at the other: from 362 mm on.
+    const kept = proposeLength(CUT, learned, { ...COSTS, wire: 100, keeping: 0 }, 'mm');
+    expect(kept).toMatchObject({ leavesUseful: true });
+    expect(kept.length).toBeGreaterThanOrEqual(um(362_000));
+    const scrapped = proposeLength(CUT, learned, { ...COSTS, usefulMinimum: 500 }, 'mm');
+    expect(scrapped).toMatchObject({ leavesUseful: false });
+    expect(scrapped.length).toBeLessThan(um(362_000));
+  });
+
   it('is as sure as is asked for', () => {
     const { length, sure } = proposeLength(CUT, learned, COSTS, 'mm', 0.95);
     expect(sure).toBeGreaterThanOrEqual(0.95);

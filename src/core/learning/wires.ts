@@ -72,6 +72,8 @@ export interface CutProposal {
   readonly more: number;
   /** How far makings lie from that, of what stays. */
   readonly deviation: Micrometres;
+  /** Whether what is trimmed off it is long enough to keep, and of the planned length is not. */
+  readonly leavesUseful: boolean;
 }
 
 const STEP: Readonly<Record<LengthSystem, number>> = { mm: 1, in: 25.4 / 16 };
@@ -103,11 +105,13 @@ export function proposeLength(
   const needs = likelyNeeds(need);
   const sureOf = (of: Micrometres): number => weigh(of / 1000, needs, need.tail, costs).sure;
   const stays = need.net * Math.exp(learned.value);
+  const isUseful = (of: Micrometres): boolean => of / 1000 - stays - need.fixed >= costs.usefulMinimum;
   return {
     length,
     sure: sureOf(length),
     plannedSure: sureOf(cut.length),
     more: Math.expm1(learned.value),
     deviation: um(Math.round(stays * learned.deviation * 1000)),
+    leavesUseful: isUseful(length) && !isUseful(cut.length),
   };
 }

@@ -39,10 +39,11 @@ export const cutsOf = ({ cuts, uses }: Resolved, system: LengthSystem): PatternC
 
 /** The steps of a resolved composition; minutes to the half, of the maker’s own as they are told. */
 export const stepsOf = ({ steps }: Resolved): PatternStep[] =>
-  steps.map(({ name, minutes, stops, cautions, use, once, kind }) => ({
+  steps.map(({ id, name, minutes, stops, cautions, use, once, kind }) => ({
     name,
     minutes: use ? Math.max(0.5, Math.round(minutes * 2) / 2) : minutes,
     perSitting: once,
+    ...(use ? { work: `${use.technique}.${id.slice(use.id.length + 1)}` } : {}),
     ...(kind === 'work' ? {} : { kind }),
     stops,
     cautions: cautions.map((caution) => CAUTIONS[caution]),

@@ -54,6 +54,8 @@ export interface PatternStep {
   readonly name: string;
   readonly minutes: number;
   readonly perSitting: boolean;
+  /** The technique that it is a step of and its name there, “technique.step”; steps that were written by hand have none. */
+  readonly work?: string;
   /** Whether it is something to look at, or something that must be so before the work goes on; work when it is not told. */
   readonly kind?: 'check' | 'stop';
   /** What must have happened before it, each with its reason; steps that were written by hand have none. */

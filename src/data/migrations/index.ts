@@ -25,7 +25,7 @@ import { wasteOfMade } from './0023-waste-of-made';
 import { stoneOutlines } from './0024-stone-outlines';
 import { reservations } from './0025-reservations';
 import { linesAsValues } from './0026-lines-as-values';
-import { wireLog } from './0027-wire-log';
+import { makingLog } from './0027-making-log';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -55,5 +55,5 @@ export const MIGRATIONS: readonly Migration[] = [
   stoneOutlines,
   reservations,
   linesAsValues,
-  wireLog,
+  makingLog,
 ];

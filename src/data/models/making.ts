@@ -121,3 +121,26 @@ export const WireLog = table(
     article: belongsTo(Article, 'articleId'),
   },
 );
+
+/** How long each step of a making took that was timed. */
+export const StepLog = table(
+  'step_log',
+  {
+    pieceId: key(uuid<'piece'>()),
+    /** Its place in the order of work, from 0. */
+    step: key(int()),
+    name: text(),
+    /** What is learned from it: the work that it is a step of. */
+    subject: text(),
+    patternId: uuid<'pattern'>(),
+    userId: uuid<'user'>(),
+    madeAt: instant(),
+    plannedMinutes: float(),
+    minutes: float(),
+  },
+  {
+    piece: belongsTo(Piece, 'pieceId'),
+    pattern: belongsTo(Pattern, 'patternId'),
+    user: belongsTo(User, 'userId'),
+  },
+);

@@ -13,7 +13,9 @@ import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { makePiece, type MadeFrom } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
+import { showPattern } from '../patterns/patterns';
 import { showLogbook } from './logbook';
+import { showHistory } from './patternHistory';
 
 afterAll(closeBooks);
 
@@ -24,13 +26,14 @@ interface Done {
   readonly back: number;
   readonly minutes?: string;
   readonly isLikeAnother?: boolean;
+  readonly steps?: readonly { readonly step: number; readonly minutes: string }[];
 }
 
 /** Makes one piece of a pattern whose wire is planned as 100 mm, 20 mm of it to be trimmed: cut and given back as told, mm. */
 async function make(
   session: StudioSession,
   pattern: MadeFrom,
-  { cut, back, minutes = '20', isLikeAnother = false }: Done,
+  { cut, back, minutes = '20', isLikeAnother = false, steps }: Done,
 ): Promise<number> {
   const proposal = await proposeMaking(session, pattern.number);
   const cuts = (proposal?.cuts ?? []).map(({ cutIndex, copy, from }) => ({
@@ -40,7 +43,7 @@ async function make(
     cut: `${cut} mm`,
     back: `${back} mm`,
   }));
-  const input = { cuts, spoiled: [], minutes, setUpMinutes: '10', sharedBy: '1' };
+  const input = { cuts, spoiled: [], minutes, setUpMinutes: '10', sharedBy: '1', ...(steps && { steps }) };
   return done(await makePiece(session, newKey(), { ...pattern, isLikeAnother }, input)).number;
 }
 
@@ -187,5 +190,52 @@ describe('the logbook', () => {
     await make(helper, pattern, { cut: 100, back: 20, minutes: '33' });
     expect((await showLogbook(helper)).lines.map(({ minutes }) => minutes)).toEqual([33, null]);
     expect((await showLogbook(session)).lines.map(({ minutes }) => minutes)).toEqual([33, 20]);
+  });
+});
+
+describe('how a pattern went', () => {
+  it('tells which of its steps takes longer than planned, from what was timed', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session); // to lay out, 10 min a sitting; to form, 20 min
+    const historyOf = async () => {
+      const { id, body } = (await showPattern(session, pattern.number)) ?? {};
+      if (!id || !body) throw new Error('no such pattern');
+      return showHistory(session, id, body);
+    };
+    expect(await historyOf()).toEqual({ makings: [], cuts: [], steps: [], time: null });
+    for (let making = 0; making < 3; making += 1)
+      await make(session, pattern, {
+        cut: 100,
+        back: 16,
+        minutes: '40',
+        steps: [
+          { step: 1, minutes: '40' },
+          { step: 7, minutes: '5' },
+        ],
+      });
+    const { makings, steps, time, cuts } = await historyOf();
+    expect(makings).toHaveLength(3);
+    expect(makings[0]?.wire).toBeCloseTo(84 / 80, 10);
+    expect(makings[0]?.time).toBe(2);
+    // A step that the pattern does not have is not kept.
+    expect(steps.map(({ name, planned }) => [name, planned])).toEqual([['form', 20]]);
+    expect(steps[0]?.learned.minutes).toBeGreaterThan(30);
+    expect(steps[0]?.learned.minutes).toBeLessThan(40);
+    expect(time?.minutes).toBeCloseTo(steps[0]?.learned.minutes ?? 0, 6);
+    expect(cuts).toMatchObject([{ cutIndex: 0, own: 3 }]);
+  });
+
+  it('is not told by a form that was sent with the minutes that it was opened with', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    await make(session, pattern, { cut: 100, back: 20, minutes: '20' });
+    const { id, body } = (await showPattern(session, pattern.number)) ?? {};
+    if (!id || !body) throw new Error('no such pattern');
+    expect(await showHistory(session, id, body)).toMatchObject({
+      makings: [{ wire: null, time: null }],
+      time: null,
+    });
   });
 });

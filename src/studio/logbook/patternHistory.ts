@@ -2,8 +2,9 @@ import { groupBy } from '@/core/groupBy';
 import type { Id } from '@/core/id';
 import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
-import { Piece, WireLog } from '@/data/models/making';
+import { Piece, StepLog, WireLog } from '@/data/models/making';
 import { look, type StudioSession } from '../kernel/useCase';
+import { subjectOf } from './makingLog';
 import { proposeLengths, type LearnedCut } from './proposeLengths';
 
 /** One making of a pattern against what was planned for it. */
@@ -16,12 +17,21 @@ export interface MakingShown {
   readonly time: number | null;
 }
 
+/** A step of a pattern that was timed. */
+export interface StepTimed {
+  readonly name: string;
+  readonly planned: number;
+  readonly learned: TimeLearned;
+}
+
 /** How a pattern went. */
 export interface PatternHistory {
   /** The latest makings, from old to new. */
   readonly makings: readonly MakingShown[];
   /** What a wire of each of its cuts takes, by the makings of whoever asks. */
   readonly cuts: readonly LearnedCut[];
+  /** Its steps that were timed, in the order of the work. */
+  readonly steps: readonly StepTimed[];
   /** How long it takes; null while nothing was timed. */
   readonly time: TimeLearned | null;
 }
@@ -48,11 +58,25 @@ export function showHistory(
       }),
       ({ pieceId }) => pieceId,
     );
+    const ageOf = (at: Date): number => (session.now.getTime() - at.getTime()) / DAY_MS;
     const stayed = (pieceId: Id<'piece'>): number | null => {
       const own = wires.get(pieceId) ?? [];
       const planned = own.reduce((sum, each) => sum + each.planned - each.tails, 0);
       return planned > 0 ? own.reduce((sum, each) => sum + each.cut - each.back, 0) / planned : null;
     };
+    const steps = groupBy(
+      (
+        await tx.all(StepLog, ['subject', 'minutes', 'plannedMinutes', 'madeAt'], {
+          where: { pieceId: pieces.map(({ pieceId }) => pieceId) },
+        })
+      ).map(({ subject, minutes, plannedMinutes, madeAt }) => ({
+        subject,
+        minutes,
+        planned: plannedMinutes,
+        age: ageOf(madeAt),
+      })),
+      ({ subject }) => subject,
+    );
     // A form that is sent with the minutes that it was opened with says nothing of the time.
     const timed = pieces.flatMap(({ pieceId, minutes, plannedMinutes, madeAt }) =>
       plannedMinutes !== null && plannedMinutes > 0 && minutes > 0 && minutes !== plannedMinutes
@@ -61,7 +85,7 @@ export function showHistory(
               pieceId,
               minutes,
               planned: plannedMinutes,
-              age: (session.now.getTime() - madeAt.getTime()) / DAY_MS,
+              age: ageOf(madeAt),
             },
           ]
         : [],
@@ -77,6 +101,11 @@ export function showHistory(
         }))
         .reverse(),
       cuts: await proposeLengths(tx, session, patternId, body),
+      steps: body.steps.flatMap(({ name, minutes: planned, work }): StepTimed[] => {
+        const own = steps.get(subjectOf(patternId, { name, work })) ?? [];
+        const learned = learnMinutes(own, planned);
+        return learned ? [{ name, planned, learned }] : [];
+      }),
       time: learnMinutes(timed, minutesOf(body).each) ?? null,
     };
   });

@@ -15,7 +15,7 @@ import { lastMetalPrices } from '../prices/metalPrices';
 import { replacementPrices } from '../prices/replacement';
 import { scrapWorth } from '../prices/scrapWorth';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
-import { subjectOf } from './wireLog';
+import { subjectOf } from './makingLog';
 
 /** What the log says of a cut of a pattern. */
 export interface LearnedCut extends CutProposal {

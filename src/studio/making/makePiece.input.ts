@@ -42,6 +42,13 @@ export class DonePartInput {
   @ReadsWhole(1, 100_000) count!: Typed<number>;
 }
 
+/** A step of the pattern as it was timed at the bench. */
+export class TimedStepInput {
+  /** Its place in the order of work, from 0. */
+  @IsInt() @Min(0) @Max(199) step!: number;
+  @ReadsNumber(0, 10_000) minutes!: Typed<number>;
+}
+
 /** Findings that come of a making, and go into the drawers instead of onto the shelf. */
 export class IntoDrawerInput {
   @ReadsOneOf(FINDINGS, 'a finding') finding!: Typed<FindingKind>;
@@ -73,6 +80,11 @@ export class MakePieceInput {
   @ValidateNested()
   @Type(() => IntoDrawerInput)
   drawer?: IntoDrawerInput;
+
+  /** Left out when nothing was timed. */
+  @ValidateIf(({ steps }: MakePieceInput) => steps !== undefined)
+  @Entries(() => TimedStepInput, 200, { most: 'A pattern has at most 200 steps.' })
+  steps?: TimedStepInput[];
 
   @ReadsNumber(0, 10_000) minutes!: Typed<number>;
   @ReadsNumber(0, 10_000) setUpMinutes!: Typed<number>;

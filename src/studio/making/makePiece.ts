@@ -16,7 +16,7 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { checkAgainstPattern, lockWires, refuseSetAside, tellShortage } from './checkMaking';
-import { logWires } from '../logbook/wireLog';
+import { logSteps, logWires, type LoggedMaking } from '../logbook/makingLog';
 import { enterMaking, intoDrawer, NO_SUPPLIES, NO_WASTE, outlayOf, toJars, withWaste } from './enterMaking';
 import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
@@ -117,18 +117,16 @@ export function makeAsTold(
         price: null,
       },
     ]);
-    await logWires(
-      tx,
-      {
-        pieceId,
-        patternId,
-        userId: session.userId,
-        madeAt: session.now,
-        body,
-        isLikeAnother: madeFrom.isLikeAnother ?? false,
-      },
-      cuts,
-    );
+    const making: LoggedMaking = {
+      pieceId,
+      patternId,
+      userId: session.userId,
+      madeAt: session.now,
+      body,
+      isLikeAnother: madeFrom.isLikeAnother ?? false,
+    };
+    await logWires(tx, making, cuts);
+    await logSteps(tx, making, told.steps ?? []);
     if (tray) await closeTray(tx, tray, pieceId);
     enterMaking(posting, settled, stock);
     await toJars(posting, settled, specs);

@@ -10,7 +10,14 @@ export function LoggedWires({ wires, span }: { wires: readonly LoggedWire[]; spa
   return (
     <ul className="space-y-1">
       {wires.map((wire, index) => (
-        <li key={index}>
+        <li key={index} className="grid items-center gap-x-4 lg:grid-cols-[23rem_1fr]">
+          <p className="text-sm">
+            <span className="font-semibold [overflow-wrap:anywhere]">
+              {wire.count > 1 && `${wire.count} × `}
+              {wire.name}
+            </span>
+            : <CameTo wire={wire} />
+          </p>
           <WireBar
             spec={wire.spec}
             length={wire.cut}
@@ -19,13 +26,6 @@ export function LoggedWires({ wires, span }: { wires: readonly LoggedWire[]; spa
             height={14}
             marks={wire.planned < wire.cut ? [{ at: wire.planned, name: 'planned' }] : []}
           />
-          <p className="text-sm">
-            <span className="[overflow-wrap:anywhere]">
-              {wire.count > 1 && `${wire.count} × `}
-              {wire.name}
-            </span>
-            : <CameTo wire={wire} />
-          </p>
         </li>
       ))}
     </ul>

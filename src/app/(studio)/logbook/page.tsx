@@ -75,7 +75,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
       {lines.length === 0 && <p className="leaf mt-4 p-6">Nothing in the logbook is like that.</p>}
       {lines.length > 0 && (
         <div className="leaf mt-4 p-4">
-          <div className="hidden lg:ml-[19rem] lg:block">
+          <div className="hidden lg:ml-[43rem] lg:block">
             <Ruler span={span} label="Ruler for the wires" />
           </div>
           <ol className="divide-y divide-base-300" aria-label="What was made">
@@ -111,7 +111,7 @@ function Made({
         </p>
         <p className="muted text-sm">
           {tag('piece', number)} · <Day at={madeAt} /> · {maker} ·{' '}
-          <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link">
+          <Link href={`/patterns/${tag('pattern', patternNumber)}`} className="link whitespace-nowrap">
             {tag('pattern', patternNumber)}
           </Link>
         </p>

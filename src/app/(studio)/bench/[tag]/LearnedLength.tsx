@@ -11,7 +11,7 @@ const ofHundred = (probability: number): number => Math.min(99, Math.max(1, Math
 
 /** What the log says of a cut: what it really takes, and how long it is better cut. The plan stays what it is until the maker says so. */
 export function LearnedLength({
-  learned: { own, others, more, deviation, length, sure, plannedSure },
+  learned: { own, others, more, deviation, length, sure, plannedSure, leavesUseful },
   planned,
   onCut,
 }: {
@@ -20,7 +20,7 @@ export function LearnedLength({
   onCut: (length: Micrometres) => void;
 }) {
   return (
-    <div className="mt-2 border-l-4 border-base-300 pl-3">
+    <div className="mt-2 border-l-4 border-base-300 pl-3 text-base">
       <p>
         It takes {sayMore(more)}, ± <Length of={deviation} />.{' '}
         <span className="muted">{`From ${fromWhich(own, others)}.`}</span>
@@ -31,7 +31,8 @@ export function LearnedLength({
           ', and cheapest so.'
         ) : (
           <>
-            ; <Reckoned of={length} cut /> is enough {ofHundred(sure)} times, and cheaper on the average.
+            ; <Reckoned of={length} cut /> is enough {ofHundred(sure)} times, and cheaper on the average
+            {leavesUseful && ', since the end that is trimmed off is long enough to keep'}.
           </>
         )}
       </p>

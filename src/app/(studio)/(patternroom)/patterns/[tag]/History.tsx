@@ -2,14 +2,15 @@ import { sayMore } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import type { PatternBody } from '@/core/pattern/pattern';
-import type { PatternHistory } from '@/studio/logbook/patternHistory';
+import type { PatternHistory, StepTimed } from '@/studio/logbook/patternHistory';
 import { Length, Reckoned } from '@/ui/lengths';
+import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { LazyHistoryChart } from './LazyHistoryChart';
 
 /** How a pattern went each time, and what the studio has learned of it. */
 export function History({
-  of: { makings, cuts, time },
+  of: { makings, cuts, steps, time },
   number,
   body,
 }: {
@@ -19,6 +20,11 @@ export function History({
 }) {
   const label = tag('pattern', number);
   const known = makings.some(({ wire, time: took }) => wire !== null || took !== null);
+  const over = ({ learned, planned }: StepTimed): number => learned.minutes - planned;
+  const slowest = steps.reduce<StepTimed | undefined>(
+    (most, step) => (over(step) > (most ? over(most) : 0) ? step : most),
+    undefined,
+  );
   if (makings.length === 0) return null;
   return (
     <section className="leaf mt-4 p-4">
@@ -38,6 +44,13 @@ export function History({
         <p className="mt-2">
           It takes {Math.round(time.minutes)} min, ± {Math.round(time.spread)} min
           <span className="muted">, from {counted(time.count, 'making')} that were timed.</span>
+        </p>
+      )}
+      {slowest && (
+        <p className="mt-2">
+          What takes longest against its plan: <Said>{slowest.name}</Said>, {figure(slowest.learned.minutes)}{' '}
+          min of {figure(slowest.planned)} planned
+          <span className="muted">, from {counted(slowest.learned.count, 'making')}.</span>
         </p>
       )}
       {cuts.length > 0 && (
@@ -61,3 +74,5 @@ export function History({
     </section>
   );
 }
+
+const figure = (minutes: number): string => String(Math.round(minutes * 10) / 10);

@@ -2,7 +2,7 @@ import type { Id } from '@/core/id';
 import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { sumLengths, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { WireLog } from '@/data/models/making';
+import { StepLog, WireLog } from '@/data/models/making';
 
 /** A wire as the maker says it was cut, and what came back. */
 interface DoneCut {
@@ -18,18 +18,18 @@ export interface LoggedMaking {
   readonly patternId: Id<'pattern'>;
   readonly userId: Id<'user'>;
   readonly madeAt: Date;
-  readonly body: Pick<PatternBody, 'cuts'>;
+  readonly body: Pick<PatternBody, 'cuts' | 'steps'>;
   /** Whether another piece was measured and this one taken to be like it. */
   readonly isLikeAnother: boolean;
 }
 
 /**
- * What is learned from a wire: the work that it is cut for, whichever pattern that is of. Of a cut that was written by hand nobody knows more
+ * What a cut or a step tells of: the work that it is for, whichever pattern that is of. Of one that was written by hand nobody knows more
  * than that it is the one of its pattern.
  */
 export const subjectOf = (
   patternId: Id<'pattern'>,
-  { work, name }: Pick<PatternBody['cuts'][number], 'work' | 'name'>,
+  { work, name }: { readonly work?: string | undefined; readonly name: string },
 ): string => work ?? `${patternId} ${name}`;
 
 /** What stays in a piece is known when somebody said what was cut or came back; a form that is sent as it was opened says nothing. */
@@ -68,6 +68,32 @@ export async function logWires(
           isMeasured: !isLikeAnother && isMeasured(done, asked),
         },
       ];
+    }),
+  );
+}
+
+/** A step as it was timed at the bench. */
+interface TimedStep {
+  /** Its place in the order of work, from 0. */
+  readonly step: number;
+  readonly minutes: number;
+}
+
+/** Writes down how long the steps of a making took that were timed. A step that the pattern does not have is left out. */
+export async function logSteps(
+  tx: Tx,
+  { pieceId, patternId, userId, madeAt, body }: LoggedMaking,
+  timed: readonly TimedStep[],
+): Promise<void> {
+  const minutesOf = new Map(timed.map(({ step, minutes }) => [step, minutes]));
+  await tx.add(
+    StepLog,
+    body.steps.flatMap(({ name, minutes: plannedMinutes, work }, step) => {
+      const minutes = minutesOf.get(step) ?? 0;
+      if (minutes <= 0) return [];
+      const subject = subjectOf(patternId, { work, name });
+      const called = name.slice(0, 200);
+      return [{ pieceId, step, name: called, subject, patternId, userId, madeAt, plannedMinutes, minutes }];
     }),
   );
 }
