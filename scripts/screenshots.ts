@@ -29,7 +29,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'batch', path: '/batches/R-0001' },
   { name: 'cutting-table', path: '/batches/R-0001/cut' },
   { name: 'what-could-i-make', path: '/batches/makeable', dark: true },
-  { name: 'length-of-wire', path: '/rack/W-0035' },
   { name: 'stockroom', path: '/stock' },
   { name: 'stones', path: '/stones' },
   {
@@ -71,6 +70,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench', path: '/bench/P-0017' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
+  { name: 'logbook', path: '/logbook' },
   { name: 'house-rules', path: '/rules' },
 ];
 

@@ -69,6 +69,23 @@ test('the bench says what the log knows of a wire; the plan stands until the mak
   expect(length).not.toBe(planned);
   await other.click();
   await expect(really).toHaveValue(length);
+
+  // As sure as is asked for instead; and what each length would cost.
+  const fold = page.getByText('How sure, and why').first();
+  await fold.click();
+  const surer = page.getByRole('button', { name: /^95 % sure: / }).first();
+  const asSure = (await surer.innerText()).replace(/^95 % sure: /, '');
+  await surer.click();
+  await expect(really).toHaveValue(asSure);
+  await expect(
+    page.getByRole('img', { name: /^What each length costs on the average: least at / }),
+  ).toBeVisible();
+  await page
+    .getByRole('link', { name: /makings? of yours/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/logbook\?pattern=P-0004&with=measured$/);
+  await expect(page.getByRole('list', { name: 'What was made' })).toContainText('P-0004');
 });
 
 test('the logbook shows what was planned and what came of it, and finds what is asked', async ({

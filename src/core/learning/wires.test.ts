@@ -92,12 +92,18 @@ describe('a proposed length', () => {
     expect(scrapped.length).toBeLessThan(um(362_000));
   });
 
-  it('is as sure as is asked for', () => {
-    const { length, sure } = proposeLength(CUT, learned, COSTS, 'mm', 0.95);
-    expect(sure).toBeGreaterThanOrEqual(0.95);
-    // Rounded up to the next millimetre, and no further.
-    expect(proposeLength({ ...CUT }, learned, COSTS, 'mm', 0.94).length).toBeLessThanOrEqual(length);
-    expect(sure).toBeLessThan(0.97);
+  it('names lengths that are as sure as may be asked for', () => {
+    const { sureLengths, curve, length } = proposeLength(CUT, learned, COSTS, 'mm');
+    expect(sureLengths.map(({ sure }) => sure)).toEqual([0.9, 0.95, 0.99]);
+    // The quantiles of Student's t with 20 degrees of freedom: 1.325, 1.725, 2.528 (NIST/SEMATECH e-Handbook 1.3.6.7.2, from memory).
+    for (const [index, t] of [1.325, 1.725, 2.528].entries())
+      expect(sureLengths[index]?.length).toBe(Math.ceil(240 * 1.05 * Math.exp(0.02 * t) + 60) * 1000);
+    // The curve goes over the length that was chosen, and is lowest there among what is drawn.
+    const cost = ({ short, long }: { readonly short: number; readonly long: number }) => short + long;
+    const lowest = curve.reduce((one, other) => (cost(other) < cost(one) ? other : one));
+    expect(Math.abs(lowest.length - length / 1000)).toBeLessThan(5);
+    expect(curve[0]?.length).toBeLessThan(length / 1000);
+    expect(curve.at(-1)?.length).toBeGreaterThan(length / 1000);
   });
 
   it('is a whole number of sixteenths for who works in inches', () => {

@@ -1,6 +1,15 @@
 import type { WantedCut } from '../pattern/pattern';
 import { roundedUpToCut, sumLengths, um, type LengthSystem, type Micrometres } from '../units/length';
-import { decideCut, lengthFor, weigh, type CutCosts, type CutNeed, likelyNeeds } from './cutLength';
+import {
+  decideCut,
+  lengthFor,
+  likelyNeeds,
+  weigh,
+  type CutCosts,
+  type CutNeed,
+  type LikelyNeeds,
+  type Weighing,
+} from './cutLength';
 import { estimate, type Entry, type Estimate, type Prior } from './estimate';
 
 /** A wire of a piece as it was planned and as it came out. */
@@ -74,7 +83,17 @@ export interface CutProposal {
   readonly deviation: Micrometres;
   /** Whether what is trimmed off it is long enough to keep, and of the planned length is not. */
   readonly leavesUseful: boolean;
+  /** Lengths that are enough with some certainties, from less sure to surer. */
+  readonly sureLengths: readonly { readonly sure: number; readonly length: Micrometres }[];
+  /** What lengths would come to, from short to long. */
+  readonly curve: readonly Weighing[];
 }
+
+/** Certainties that a maker may ask for instead. */
+const CERTAINTIES = [0.9, 0.95, 0.99] as const;
+
+/** So many lengths of a curve are drawn. */
+const DRAWN = 40;
 
 const STEP: Readonly<Record<LengthSystem, number>> = { mm: 1, in: 25.4 / 16 };
 
@@ -89,19 +108,18 @@ const needFor = ({ length, tails }: Pick<WantedCut, 'length' | 'tails'>, ratio: 
 };
 
 /**
- * How long to cut a wire: where running short and cutting too long cost least together, or as sure as is asked for.
- * @param sure asked for instead, more than 0 and less than 1
+ * How long to cut a wire: where running short and cutting too long cost least together; and as sure as may be asked for instead.
  */
 export function proposeLength(
   cut: Pick<WantedCut, 'length' | 'tails'>,
   learned: Estimate,
   costs: CutCosts,
   system: LengthSystem,
-  sure?: number,
 ): CutProposal {
   const need = needFor(cut, learned);
-  const inMm = sure === undefined ? decideCut(need, costs, STEP[system]).best.length : lengthFor(need, sure);
-  const length = roundedUpToCut(um(Math.round(inMm * 1000)), system);
+  const { best } = decideCut(need, costs, STEP[system]);
+  const roundedUp = (mm: number): Micrometres => roundedUpToCut(um(Math.round(mm * 1000)), system);
+  const length = roundedUp(best.length);
   const needs = likelyNeeds(need);
   const sureOf = (of: Micrometres): number => weigh(of / 1000, needs, need.tail, costs).sure;
   const stays = need.net * Math.exp(learned.value);
@@ -113,5 +131,16 @@ export function proposeLength(
     more: Math.expm1(learned.value),
     deviation: um(Math.round(stays * learned.deviation * 1000)),
     leavesUseful: isUseful(length) && !isUseful(cut.length),
+    sureLengths: CERTAINTIES.map((sure) => ({ sure, length: roundedUp(lengthFor(need, sure)) })),
+    curve: drawnCurve(need, needs, costs, Math.max(best.length, lengthFor(need, 0.995))),
   };
+}
+
+/** What lengths would come to, from what is hardly ever enough to a little beyond another. */
+function drawnCurve(need: CutNeed, needs: readonly LikelyNeeds[], costs: CutCosts, upTo: number): Weighing[] {
+  const from = lengthFor(need, 0.05);
+  const to = upTo + (upTo - from) / 8;
+  return Array.from({ length: DRAWN }, (_, index) =>
+    weigh(from + ((to - from) * index) / (DRAWN - 1), needs, need.tail, costs),
+  );
 }

@@ -18,7 +18,9 @@ import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { subjectOf } from './makingLog';
 
 /** What the log says of a cut of a pattern. */
-export interface LearnedCut extends CutProposal {
+export interface LearnedCut extends Omit<CutProposal, 'curve'> {
+  /** What lengths would cost, in cost units; null for helpers. */
+  readonly curve: CutProposal['curve'] | null;
   readonly cutIndex: number;
   /** Makings of this pattern by this maker that it comes from, and makings of others with the same work. */
   readonly own: number;
@@ -66,7 +68,8 @@ export async function proposeLengths(
     if (!learned || !costs) return [];
     const { own, others } = learned;
     const proposed = proposeLength(cut, learned, costs, settings.lengthSystem);
-    return [{ cutIndex: cut.cutIndex, own, others, ...proposed }];
+    const curve = session.role === 'owner' ? proposed.curve : null;
+    return [{ cutIndex: cut.cutIndex, own, others, ...proposed, curve }];
   });
 }
 

@@ -3,6 +3,7 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { sayDay, type Day, dayIn } from '@/core/calendar/day';
 import { formatCost, cost, type CostUnits } from '@/core/units/money';
+import { AXIS_LOOK, TIP_LOOK } from '@/ui/chartLook';
 import { useHouse, useWriting } from '@/ui/house';
 import { useCurrency } from '@/ui/currency';
 
@@ -45,21 +46,14 @@ export function PriceHistory({
             domain={['dataMin', 'dataMax']}
             tickFormatter={sayDayOf}
             tickCount={4}
-            tick={{ fill: 'currentColor', fontSize: 12 }}
-            stroke="var(--color-base-300)"
+            {...AXIS_LOOK}
           />
-          <YAxis
-            domain={['auto', 'auto']}
-            tickFormatter={say}
-            width={72}
-            tick={{ fill: 'currentColor', fontSize: 12 }}
-            stroke="var(--color-base-300)"
-          />
+          <YAxis domain={['auto', 'auto']} tickFormatter={say} width={72} {...AXIS_LOOK} />
           <Tooltip
             formatter={(value) => [`${say(value)} ${unit}`, '']}
             separator=""
             labelFormatter={sayDayOf}
-            contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)' }}
+            contentStyle={TIP_LOOK}
           />
           <Line
             dataKey="perUnit"

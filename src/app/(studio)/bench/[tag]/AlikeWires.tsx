@@ -122,6 +122,7 @@ export function AlikeWires({
           {known && (
             <LearnedLength
               learned={known}
+              pattern={tag('pattern', pattern.number)}
               planned={cut.length}
               onCut={(length) => {
                 for (const { index } of isApart ? alike : [first])

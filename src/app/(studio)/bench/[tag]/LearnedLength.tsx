@@ -1,29 +1,43 @@
 'use client';
 
+import { useState } from 'react';
 import { sayMore } from '@/core/learning/sayMore';
 import { counted } from '@/core/units/counted';
 import type { Micrometres } from '@/core/units/length';
 import type { LearnedCut } from '@/studio/logbook/proposeLengths';
+import { Fold } from '@/ui/Fold';
+import { Link } from '@/ui/Link';
 import { Length, Reckoned } from '@/ui/lengths';
+import { LazyCutCurve } from './LazyCutCurve';
 
 /** Chances are told of a hundred, and never as certain. */
 const ofHundred = (probability: number): number => Math.min(99, Math.max(1, Math.round(probability * 100)));
 
 /** What the log says of a cut: what it really takes, and how long it is better cut. The plan stays what it is until the maker says so. */
 export function LearnedLength({
-  learned: { own, others, more, deviation, length, sure, plannedSure, leavesUseful },
+  learned: { own, others, more, deviation, length, sure, plannedSure, leavesUseful, sureLengths, curve },
+  pattern,
   planned,
   onCut,
 }: {
   learned: LearnedCut;
+  /** Tag of the pattern. */
+  pattern: string;
   planned: Micrometres;
   onCut: (length: Micrometres) => void;
 }) {
+  const [isOpen, setOpen] = useState(false);
   return (
     <div className="mt-2 border-l-4 border-base-300 pl-3 text-base">
       <p>
         It takes {sayMore(more)}, ± <Length of={deviation} />.{' '}
-        <span className="muted">{`From ${fromWhich(own, others)}.`}</span>
+        <span className="muted">
+          From{' '}
+          <Link href={`/logbook?pattern=${pattern}&with=measured`} className="link">
+            {fromWhich(own, others)}
+          </Link>
+          .
+        </span>
       </p>
       <p>
         As planned, it is enough {ofHundred(plannedSure)} times in 100
@@ -41,6 +55,16 @@ export function LearnedLength({
           Cut <Reckoned of={length} cut />
         </button>
       )}
+      <Fold title="How sure, and why" onOpen={setOpen}>
+        <p className="flex flex-wrap gap-2">
+          {sureLengths.map((each) => (
+            <button key={each.sure} type="button" className="btn btn-sm" onClick={() => onCut(each.length)}>
+              {ofHundred(each.sure)} % sure: <Reckoned of={each.length} cut />
+            </button>
+          ))}
+        </p>
+        {isOpen && curve && <LazyCutCurve curve={curve} chosen={length} />}
+      </Fold>
     </div>
   );
 }

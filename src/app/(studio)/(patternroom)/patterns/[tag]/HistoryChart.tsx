@@ -13,11 +13,10 @@ import {
 } from 'recharts';
 import { dayIn, sayDay } from '@/core/calendar/day';
 import type { MakingShown } from '@/studio/logbook/patternHistory';
+import { AXIS_LOOK, TIP_LOOK } from '@/ui/chartLook';
 import { useHouse } from '@/ui/house';
 
 const percent = (part: number): number => Math.round(part * 1000) / 10;
-const AXIS = { tick: { fill: 'currentColor', fontSize: 12 }, stroke: 'var(--color-base-300)' };
-
 /** What each making took of what was planned: wire and time, so that the spread is seen. */
 export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
   const { zone, days } = useHouse();
@@ -42,14 +41,14 @@ export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
             domain={['dataMin', 'dataMax']}
             tickFormatter={sayDayOf}
             tickCount={4}
-            {...AXIS}
+            {...AXIS_LOOK}
           />
-          <YAxis type="number" dataKey="part" domain={['auto', 'auto']} unit=" %" width={56} {...AXIS} />
+          <YAxis type="number" dataKey="part" domain={['auto', 'auto']} unit=" %" width={56} {...AXIS_LOOK} />
           <ReferenceLine y={100} stroke="currentColor" strokeDasharray="4 3" />
           <Tooltip
             formatter={(value, name) => [name === 'at' ? sayDayOf(value) : `${String(value)} % of plan`, '']}
             separator=""
-            contentStyle={{ background: 'var(--color-base-100)', borderColor: 'var(--color-base-300)' }}
+            contentStyle={TIP_LOOK}
           />
           <Legend />
           <Scatter
