@@ -22,4 +22,3 @@ export function scrapWorth(
 }
 
 const NO_PREMIUM = { premium: 0, fabricationPerMetre: minor(0) };
-

@@ -51,7 +51,9 @@ export function useStepWatch(
     [place],
   );
   useEffect(() => {
-    change(tick);
+    // What is kept on the device comes once the page listens: the server knows nothing of it.
+    const first = setTimeout(() => change(tick), 0);
+    return () => clearTimeout(first);
   }, [change]);
   useEffect(() => {
     if (!watch.isRunning) return undefined;

@@ -33,7 +33,10 @@ export function LearnedLength({
         It takes {sayMore(more)}, ± <Length of={deviation} />.{' '}
         <span className="muted">
           From{' '}
-          <Link href={`/logbook?pattern=${pattern}&with=measured`} className="link">
+          <Link
+            href={own > 0 ? `/logbook?pattern=${pattern}&with=measured` : '/logbook?with=measured'}
+            className="link"
+          >
             {fromWhich(own, others)}
           </Link>
           .

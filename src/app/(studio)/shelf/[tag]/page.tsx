@@ -1,5 +1,5 @@
 import { groupBy } from '@/core/groupBy';
-import { um } from '@/core/units/length';
+import { um, type Micrometres } from '@/core/units/length';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
@@ -140,7 +140,7 @@ export default async function PiecePage({ params }: { params: Params }) {
             </tr>
           </thead>
           <tbody>
-            {alikeWires(wires).map(({ wire, count, total }, index) => (
+            {alikeWires(wires).map(({ wire, count, length, isEach, total }, index) => (
               <tr key={index}>
                 <td>
                   <Link href={`/rack/${tag('wire', wire.stockNumber)}`} className="link whitespace-nowrap">
@@ -155,8 +155,9 @@ export default async function PiecePage({ params }: { params: Params }) {
                   {wire.reason && <span className="muted"> · {wire.reason}</span>}
                 </td>
                 <td className="text-right">
-                  {count > 1 && `${count} × `}
-                  <Length of={um(Math.abs(wire.length))} />
+                  {count > 1 && isEach && `${count} × `}
+                  <Length of={length} />
+                  {count > 1 && !isEach && `, ${count} together`}
                 </td>
                 {total !== null && (
                   <td className="text-right">
@@ -172,17 +173,30 @@ export default async function PiecePage({ params }: { params: Params }) {
   );
 }
 
-/** Wires of a piece that are alike but for their cost, together; costs as what was paid. */
-function alikeWires(
-  wires: readonly PieceWire[],
-): { readonly wire: PieceWire; readonly count: number; readonly total: CostUnits | null }[] {
-  const alike = groupBy(wires, ({ kind, stockNumber, length, reason }) =>
-    [kind, stockNumber, length, reason].join('|'),
-  );
+/** Wires of a piece that come from one and went the same way, together; costs as what was paid. */
+function alikeWires(wires: readonly PieceWire[]): {
+  readonly wire: PieceWire;
+  readonly count: number;
+  /** Of each, where all are equally long; of all together otherwise. */
+  readonly length: Micrometres;
+  readonly isEach: boolean;
+  readonly total: CostUnits | null;
+}[] {
+  const alike = groupBy(wires, ({ kind, stockNumber, reason }) => [kind, stockNumber, reason].join('|'));
   return [...alike.values()].flatMap((group) => {
     const [wire] = group;
     if (!wire) return [];
     const costs = group.flatMap(({ cost: each }) => (each === null ? [] : [cost(Math.abs(each))]));
-    return [{ wire, count: group.length, total: wire.cost === null ? null : sumCosts(costs) }];
+    const isEach = group.every(({ length }) => length === wire.length);
+    const length = isEach ? wire.length : group.reduce((sum, each) => sum + each.length, 0);
+    return [
+      {
+        wire,
+        count: group.length,
+        length: um(Math.abs(length)),
+        isEach,
+        total: wire.cost === null ? null : sumCosts(costs),
+      },
+    ];
   });
 }
