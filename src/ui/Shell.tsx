@@ -4,7 +4,19 @@ import { Link, PlaceLink } from './Link';
 import dynamic from 'next/dynamic';
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { Boxes, Hammer, KeyRound, Layers, Moon, Rows3, ScrollText, Search, Sun, User } from 'lucide-react';
+import {
+  Boxes,
+  Hammer,
+  KeyRound,
+  Layers,
+  Moon,
+  NotebookPen,
+  Rows3,
+  ScrollText,
+  Search,
+  Sun,
+  User,
+} from 'lucide-react';
 import { CommandBox } from './CommandBox';
 import { useLengths } from './lengths';
 import { remember } from './remember';
@@ -25,6 +37,7 @@ const ICONS: Readonly<Record<string, typeof Rows3>> = {
   '/batches': Boxes,
   '/bench': Hammer,
   '/shelf': Layers,
+  '/logbook': NotebookPen,
   '/rules': KeyRound,
 };
 

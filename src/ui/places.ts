@@ -27,6 +27,7 @@ export interface Deed extends Part {
 export const STOCKROOM: Place = {
   href: '/rack',
   name: 'Stockroom',
+  short: 'Stock',
   key: '1',
   parts: [
     { href: '/stock', name: 'At a glance', alone: 'Stockroom at a glance' },
@@ -73,7 +74,7 @@ export const PLACES: readonly Place[] = [
   },
   { href: '/bench', name: 'Bench', key: '4', parts: [] },
   { href: '/shelf', name: 'Shelf', key: '5', parts: [] },
-  { href: '/logbook', name: 'Logbook', key: '6', parts: [] },
+  { href: '/logbook', name: 'Logbook', short: 'Log', key: '6', parts: [] },
   {
     href: '/rules',
     name: 'House rules',

@@ -60,7 +60,7 @@ test('the steps of a piece are timed at the bench; the watch survives a reload a
 test('the bench says what the log knows of a wire; the plan stands until the maker takes the other length', async ({
   owner: page,
 }) => {
-  await page.goto(`${DEMO_URL}/bench/P-0017`);
+  await page.goto(`${DEMO_URL}/bench/P-0018`);
   const really = page.getByLabel('Really cut').first();
   const planned = await really.inputValue();
   await expect(page.getByText(/^It takes .* planned, ± /).first()).toBeVisible();
@@ -84,8 +84,8 @@ test('the bench says what the log knows of a wire; the plan stands until the mak
     .getByRole('link', { name: /makings? of yours/ })
     .first()
     .click();
-  await expect(page).toHaveURL(/\/logbook\?pattern=P-0017&with=measured$/);
-  await expect(page.getByRole('list', { name: 'What was made' })).toContainText('P-0017');
+  await expect(page).toHaveURL(/\/logbook\?pattern=P-0018&with=measured$/);
+  await expect(page.getByRole('list', { name: 'What was made' })).toContainText('P-0018');
 });
 
 test('the logbook shows what was planned and what came of it, and finds what is asked', async ({

@@ -9,7 +9,7 @@ export interface CutCosts {
   readonly scrap: number;
   /** What a millimetre that goes back to stock as an off-cut is worth of one on the spool, 0 to 1. */
   readonly offCutWorth: number;
-  /** From which length on what is left over goes back to stock. */
+  /** From which length on what is left over goes back to stock; infinite where nothing does. */
   readonly usefulMinimum: number;
   /** What it costs to keep an off-cut at all, however long. */
   readonly keeping: number;
@@ -136,7 +136,7 @@ export function decideCut(need: CutNeed, costs: CutCosts, step: number): CutDeci
   const needs = likelyNeeds(need);
   const first = Math.floor((needs[0]?.from ?? 0) / step);
   // Longer than any need only so that what is left over can be used again.
-  const useful = Math.max(0, costs.usefulMinimum - need.tail);
+  const useful = Number.isFinite(costs.usefulMinimum) ? Math.max(0, costs.usefulMinimum - need.tail) : 0;
   const last = Math.ceil(((needs.at(-1)?.to ?? 0) + useful) / step);
   const stride = Math.ceil((last - first + 1) / MOST);
   const curve = Array.from({ length: Math.ceil((last - first + 1) / stride) }, (_, index) =>

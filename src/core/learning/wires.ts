@@ -81,7 +81,7 @@ export interface CutProposal {
   readonly more: number;
   /** How far makings lie from that, of what stays. */
   readonly deviation: Micrometres;
-  /** Whether what is trimmed off it is long enough to keep, and of the planned length is not. */
+  /** Whether it is so long only for what is trimmed off to be long enough to keep. */
   readonly leavesUseful: boolean;
   /** Lengths that are enough with some certainties, from less sure to surer. */
   readonly sureLengths: readonly { readonly sure: number; readonly length: Micrometres }[];
@@ -123,6 +123,10 @@ export function proposeLength(
   const needs = likelyNeeds(need);
   const sureOf = (of: Micrometres): number => weigh(of / 1000, needs, need.tail, costs).sure;
   const stays = need.net * Math.exp(learned.value);
+  // What would be best if nothing that is left over could be used again.
+  const scrapped = roundedUp(
+    decideCut(need, { ...costs, usefulMinimum: Infinity }, STEP[system]).best.length,
+  );
   const isUseful = (of: Micrometres): boolean => of / 1000 - stays - need.fixed >= costs.usefulMinimum;
   return {
     length,
@@ -130,7 +134,7 @@ export function proposeLength(
     plannedSure: sureOf(cut.length),
     more: Math.expm1(learned.value),
     deviation: um(Math.round(stays * learned.deviation * 1000)),
-    leavesUseful: isUseful(length) && !isUseful(cut.length),
+    leavesUseful: length > scrapped && isUseful(length),
     sureLengths: CERTAINTIES.map((sure) => ({ sure, length: roundedUp(lengthFor(need, sure)) })),
     curve: drawnCurve(need, needs, costs, Math.max(best.length, lengthFor(need, 0.995))),
   };

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { sayMore } from '@/core/learning/sayMore';
+import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { counted } from '@/core/units/counted';
 import type { Micrometres } from '@/core/units/length';
 import type { LearnedCut } from '@/studio/logbook/proposeLengths';
@@ -30,7 +30,7 @@ export function LearnedLength({
   return (
     <div className="mt-2 border-l-4 border-base-300 pl-3 text-base">
       <p>
-        It takes {sayMore(more)}, ± <Length of={deviation} />.{' '}
+        It takes {sayMoreThanPlanned(more)}, ± <Length of={deviation} />.{' '}
         <span className="muted">
           From{' '}
           <Link

@@ -1,4 +1,4 @@
-import { sayMore } from '@/core/learning/sayMore';
+import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import type { PatternBody } from '@/core/pattern/pattern';
@@ -58,7 +58,7 @@ export function History({
           {cuts.map(({ cutIndex, own, others, more, deviation, length }) => (
             <li key={cutIndex}>
               <span className="font-semibold [overflow-wrap:anywhere]">{body.cuts[cutIndex]?.name}</span>:{' '}
-              {sayMore(more)}, ± <Length of={deviation} />; best cut <Reckoned of={length} cut />
+              {sayMoreThanPlanned(more)}, ± <Length of={deviation} />; best cut <Reckoned of={length} cut />
               <span className="muted">
                 , from{' '}
                 {own + others === own
