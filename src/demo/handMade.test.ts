@@ -1,8 +1,10 @@
 import { Chance } from '@/core/chance';
+import { learnDrift } from '@/core/learning/ringSizes';
 import { learnMinutes } from '@/core/learning/minutes';
 import { learnWire, type WireMade } from '@/core/learning/wires';
+import { diameterOfUs } from '@/core/ring/ringSize';
 import { expectOk } from '@/core/result';
-import { parseLength, parseLengths, sumLengths, um } from '@/core/units/length';
+import { mm, parseLength, parseLengths, sumLengths, um } from '@/core/units/length';
 import { handMade, HELPERS_HAND, OWNERS_HAND, type Hand } from './handMade';
 
 const TAILS = [um(30_000), um(30_000)];
@@ -28,6 +30,7 @@ const PROPOSAL = {
   cuts: [cut(0, 'thick', 'a', 300_000), cut(1, 'thin', 'b', 700_000)],
   choices: [choice('a', 'thick', 5_000_000), choice('b', 'thin', 5_000_000)],
   parts: [],
+  ring: 'US 7½ · UK P · ISO 55.7',
   minutes: { each: 50, setUp: 10 },
   pattern: { specs: { thick: { width: 812 }, thin: { width: 321 } } },
 };
@@ -84,6 +87,18 @@ describe.each([
     }));
     const learned = learnMinutes(times, 50);
     expect(Math.abs((learned?.minutes ?? 0) - 50 * hand.time)).toBeLessThan((learned?.spread ?? 0) / 2);
+  });
+
+  it('tells how their rings come out', () => {
+    const inside = (us: number) => mm(diameterOfUs(us));
+    const rings = log(hand, 3).map(({ told: { finished }, age }) => ({
+      wanted: inside(7.5),
+      finished: inside(Number(finished?.replace('US ', ''))),
+      age,
+    }));
+    const drift = learnDrift(rings);
+    const error = Math.sqrt((drift?.scale ?? 0) ** 2 - (drift?.deviation ?? 0) ** 2);
+    expect(Math.abs((drift?.value ?? 0) - hand.rings)).toBeLessThan(2 * error);
   });
 
   it('shows how much longer they cut than they need to', () => {

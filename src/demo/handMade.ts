@@ -12,7 +12,7 @@ const REASONS = [
 ];
 
 /** Of what is proposed, what a hand goes by. */
-type ToMake = Pick<MakingProposal, 'cuts' | 'parts' | 'minutes' | 'choices'> & {
+type ToMake = Pick<MakingProposal, 'cuts' | 'parts' | 'minutes' | 'choices' | 'ring'> & {
   readonly pattern: { readonly specs: Readonly<Record<string, { readonly width: number }>> };
 };
 
@@ -28,11 +28,27 @@ export interface Hand {
   readonly steady: number;
   /** How long they take, of what is planned. */
   readonly time: number;
+  /** How much larger their rings come out than they are made for, in US sizes. */
+  readonly rings: number;
 }
 
 /** The hands of the demonstration studio: what its log is to find out. */
-export const OWNERS_HAND: Hand = { cutsLong: 1, thin: 1.06, thick: 0.98, steady: 0.025, time: 1.05 };
-export const HELPERS_HAND: Hand = { cutsLong: 1.08, thin: 0.97, thick: 1.01, steady: 0.04, time: 1.4 };
+export const OWNERS_HAND: Hand = {
+  cutsLong: 1,
+  thin: 1.06,
+  thick: 0.98,
+  steady: 0.025,
+  time: 1.05,
+  rings: -0.3,
+};
+export const HELPERS_HAND: Hand = {
+  cutsLong: 1.08,
+  thin: 0.97,
+  thick: 1.01,
+  steady: 0.04,
+  time: 1.4,
+  rings: 0.1,
+};
 
 /** Thinner wire than this, µm, is wound round other wire. */
 const THIN = 500;
@@ -41,7 +57,7 @@ const WILD_OF = 90;
 
 /** What a real hand does with a proposal: takes what it takes, trims the ends, sometimes cuts long or spoils one. */
 export function handMade(
-  { cuts, parts, minutes, choices, pattern }: ToMake,
+  { cuts, parts, minutes, choices, pattern, ring }: ToMake,
   chance: Chance,
   hand: Hand,
 ): MakePieceInput {
@@ -87,11 +103,21 @@ export function handMade(
         count: String(count),
       })),
     ),
+    ...(ring && { finished: readOnMandrel(ring, hand, chance) }),
     minutes: String(Math.max(1, Math.round(minutes.each * hand.time * Math.exp(chance.normal(0, 0.14))))),
     setUpMinutes: String(minutes.setUp),
     sharedBy: String(chance.pick([1, 1, 2, 3, 4])),
   };
 }
+
+/** What the mandrel says of a ring, to a quarter of a size. */
+function readOnMandrel(ring: string, { rings }: Hand, chance: Chance): string {
+  const wanted = /^US (\d+)([¼½¾]?)/.exec(ring);
+  const size = Number(wanted?.[1]) + (QUARTERS[wanted?.[2] ?? ''] ?? 0);
+  return `US ${Math.round(4 * (size + rings + chance.normal(0, 0.15))) / 4}`;
+}
+
+const QUARTERS: Readonly<Record<string, number>> = { '': 0, '¼': 0.25, '½': 0.5, '¾': 0.75 };
 
 /** Nobody reads a ruler closer than to the millimetre; down, since no more can be cut than there is. */
 const toMm = (length: number): Micrometres => um(Math.max(0, Math.floor(length / 1000) * 1000));

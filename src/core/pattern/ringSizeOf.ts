@@ -1,4 +1,4 @@
-import { describeRing, ringOf } from '../ring/ringSize';
+import { describeRing, ringOf, type RingSize } from '../ring/ringSize';
 import { readTexts } from '../parameter/readTexts';
 import { techniqueOf } from '../techniques/registry';
 import { insideWanted } from '../techniqueKit/ringStart';
@@ -26,9 +26,19 @@ export const calledInFull = (body: Pick<PatternBody, 'name' | 'composition'>): s
  * @returns undefined for what is no ring
  */
 export function ringSizeOf(body: Pick<PatternBody, 'composition'>): string | undefined {
-  const sizes = ringTexts(body).flatMap((text) => {
-    const read = readTexts({ inside: insideWanted }, { inside: text }, 'mm');
-    return read.ok ? describeRing(ringOf(Number(read.value['inside']))) : [];
-  });
+  const sizes = ringsOf(body).map(describeRing);
   return sizes.length > 0 ? [...new Set(sizes)].join(' and ') : undefined;
+}
+
+/** The rings that a piece is made for, as far as they can be read. */
+const ringsOf = (body: Pick<PatternBody, 'composition'>): RingSize[] =>
+  ringTexts(body).flatMap((text) => {
+    const read = readTexts({ inside: insideWanted }, { inside: text }, 'mm');
+    return read.ok ? ringOf(Number(read.value['inside'])) : [];
+  });
+
+/** The one ring that a piece is made for; undefined for what is no ring, and for several that are not alike. */
+export function ringWanted(body: Pick<PatternBody, 'composition'>): RingSize | undefined {
+  const [first, ...others] = ringsOf(body);
+  return first && others.every(({ diameter }) => diameter === first.diameter) ? first : undefined;
 }

@@ -53,6 +53,9 @@ export const makingLog: Migration = {
     // What its pattern says that a piece takes; of pieces that were made before nobody asked.
     `ALTER TABLE pieces ADD COLUMN planned_minutes double precision CHECK (planned_minutes >= 0)`,
     `ALTER TABLE pieces ADD COLUMN planned_set_up_minutes double precision CHECK (planned_set_up_minutes >= 0)`,
+    // Of a ring: the inside that was wanted, and what the mandrel said when it was finished.
+    `ALTER TABLE pieces ADD COLUMN wanted_inside bigint CHECK (wanted_inside > 0)`,
+    `ALTER TABLE pieces ADD COLUMN finished_inside bigint CHECK (finished_inside > 0)`,
     // A log is written once.
     `GRANT SELECT, INSERT ON wire_log TO ${appRole}`,
   ],

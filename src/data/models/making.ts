@@ -45,7 +45,7 @@ export const Piece = table(
     revision: int(),
     name: text(),
     kind: text<PatternKind>(),
-    /** The ring size that it was made in, as it is said; empty for what has none. */
+    /** The ring size that it has, as it is said: what the mandrel said, or what it was made for; empty for what has none. */
     size: byDefault(text(), ''),
     userId: uuid<'user'>(),
     madeAt: instant(),
@@ -64,6 +64,9 @@ export const Piece = table(
     /** What its pattern says of both; null for what was made before it was kept. */
     plannedMinutes: byDefault(maybe(float()), null),
     plannedSetUpMinutes: byDefault(maybe(float()), null),
+    /** Of a ring: the inside diameter that was wanted, and what the mandrel said when it was finished. */
+    wantedInside: byDefault(maybe(big<Micrometres>()), null),
+    finishedInside: byDefault(maybe(big<Micrometres>()), null),
     /** Rates as they were when it was made. */
     hourlyRate: big<MinorUnits>(),
     overheadPerHour: big<MinorUnits>(),

@@ -203,7 +203,7 @@ describe('how a pattern went', () => {
       if (!id || !body) throw new Error('no such pattern');
       return showHistory(session, id, body);
     };
-    expect(await historyOf()).toEqual({ makings: [], cuts: [], steps: [], time: null });
+    expect(await historyOf()).toEqual({ makings: [], cuts: [], steps: [], drift: null, time: null });
     for (let making = 0; making < 3; making += 1)
       await make(session, pattern, {
         cut: 100,

@@ -1,5 +1,7 @@
 import { groupBy } from '@/core/groupBy';
 import type { Id } from '@/core/id';
+import type { Estimate } from '@/core/learning/estimate';
+import { learnDrift } from '@/core/learning/ringSizes';
 import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import { Piece, StepLog, WireLog } from '@/data/models/making';
@@ -32,6 +34,8 @@ export interface PatternHistory {
   readonly cuts: readonly LearnedCut[];
   /** Its steps that were timed, in the order of the work. */
   readonly steps: readonly StepTimed[];
+  /** How its rings come out, in US sizes against what they were made for; null while none was read on the mandrel. */
+  readonly drift: Estimate | null;
   /** How long it takes; null while nothing was timed. */
   readonly time: TimeLearned | null;
 }
@@ -47,11 +51,15 @@ export function showHistory(
   body: Pick<PatternBody, 'cuts' | 'steps'>,
 ): Promise<PatternHistory> {
   return look(session, async (tx) => {
-    const pieces = await tx.all(Piece, ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes'], {
-      where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
-      order: [['number', 'DESC']],
-      limit: LATEST,
-    });
+    const pieces = await tx.all(
+      Piece,
+      ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes', 'wantedInside', 'finishedInside'],
+      {
+        where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
+        order: [['number', 'DESC']],
+        limit: LATEST,
+      },
+    );
     const wires = groupBy(
       await tx.all(WireLog, ['pieceId', 'planned', 'tails', 'cut', 'back'], {
         where: { pieceId: pieces.map(({ pieceId }) => pieceId), isMeasured: true },
@@ -90,6 +98,11 @@ export function showHistory(
           ]
         : [],
     );
+    const rings = pieces.flatMap(({ wantedInside, finishedInside, madeAt }) =>
+      wantedInside !== null && finishedInside !== null
+        ? [{ wanted: wantedInside, finished: finishedInside, age: ageOf(madeAt) }]
+        : [],
+    );
     const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
     return {
       makings: pieces
@@ -106,6 +119,7 @@ export function showHistory(
         const learned = learnMinutes(own, planned);
         return learned ? [{ name, planned, learned }] : [];
       }),
+      drift: learnDrift(rings) ?? null,
       time: learnMinutes(timed, minutesOf(body).each) ?? null,
     };
   });

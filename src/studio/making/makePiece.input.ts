@@ -1,8 +1,13 @@
 import { Type } from 'class-transformer';
 import { IsDefined, IsInt, IsOptional, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import { readInside } from '@/core/parameter/readTexts';
+import { refuse, type Result } from '@/core/result';
+import { RING_RANGE } from '@/core/ring/ringSize';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
 import {
   Entries,
+  onlyIf,
+  ReadsBy,
   ReadsCount,
   ReadsLength,
   ReadsLengths,
@@ -12,7 +17,7 @@ import {
   ReadsText,
   ReadsWhole,
 } from '../kernel/rules';
-import type { Micrometres } from '@/core/units/length';
+import { UM_PER_MM, type Micrometres } from '@/core/units/length';
 import type { Typed, ValuesOf } from '../kernel/typed';
 
 /** One wire of the pattern as it was really cut. */
@@ -59,6 +64,19 @@ export class IntoDrawerInput {
   @ReadsText(120) place!: string;
 }
 
+/** The inside of a ring that a hand wears, by its size or its diameter. */
+function readWorn(text: string): Result<Micrometres> {
+  const read = readInside(text, 'mm');
+  if (!read.ok) return read;
+  const { from, to } = RING_RANGE;
+  const inMm = read.value / UM_PER_MM;
+  return inMm >= from && inMm <= to
+    ? read
+    : refuse(
+        `“${text.slice(0, 40)}” was given; ${from} mm to ${to} mm are allowed, or a size that is within that.`,
+      );
+}
+
 /** What the maker did. */
 export class MakePieceInput {
   @Entries(() => DoneCutInput, 400, { most: 'A piece has at most 400 cuts.' })
@@ -80,6 +98,11 @@ export class MakePieceInput {
   @ValidateNested()
   @Type(() => IntoDrawerInput)
   drawer?: IntoDrawerInput;
+
+  /** Of a ring, what the mandrel says when it is finished; empty when nobody looked. */
+  @IsOptional()
+  @ReadsBy('readsFinished', (text) => onlyIf(text.trim() !== '', () => readWorn(text)))
+  finished?: Typed<Micrometres | null>;
 
   /** Left out when nothing was timed. */
   @ValidateIf(({ steps }: MakePieceInput) => steps !== undefined)

@@ -108,6 +108,40 @@ describe('making findings of a pattern', () => {
   });
 });
 
+describe('making a ring', () => {
+  it('keeps the size that the mandrel says when it is finished', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session, { kind: 'ring' });
+    const wrong = await makePiece(session, newKey(), pattern, {
+      ...(await proposed(session, pattern.number)),
+      finished: 'US 40',
+    });
+    expect(problemOf(wrong).fields?.['finished']).toContain('“40” is 44.1 mm across inside');
+    const tooSmall = await makePiece(session, newKey(), pattern, {
+      ...(await proposed(session, pattern.number)),
+      finished: '4 mm',
+    });
+    expect(problemOf(tooSmall).fields?.['finished']).toBe(
+      '“4 mm” was given; 10 mm to 30 mm are allowed, or a size that is within that.',
+    );
+    const { number } = done(
+      await makePiece(session, newKey(), pattern, {
+        ...(await proposed(session, pattern.number)),
+        finished: 'US 7 1/4',
+      }),
+    );
+    expect((await showPiece(session, number))?.size).toBe('US 7¼ · UK O · ISO 55.1');
+    const unread = done(
+      await makePiece(session, newKey(), pattern, {
+        ...(await proposed(session, pattern.number)),
+        finished: '',
+      }),
+    );
+    expect((await showPiece(session, unread.number))?.size).toBe('');
+  });
+});
+
 describe('making a piece', () => {
   it('takes wire with its share of the cost, keeps what came back, logs what was spoiled', async () => {
     const session = await openStudio();

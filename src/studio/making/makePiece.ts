@@ -2,8 +2,10 @@ import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { notEnoughFor, settleMaking } from '@/core/making/making';
 import { minutesOf, wantedCuts, type PatternBody } from '@/core/pattern/pattern';
-import { ringSizeOf } from '@/core/pattern/ringSizeOf';
+import { ringSizeOf, ringWanted } from '@/core/pattern/ringSizeOf';
+import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { tag } from '@/core/tag';
+import { mm, UM_PER_MM } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece, PatternRevision } from '@/data/models/making';
@@ -90,6 +92,8 @@ export function makeAsTold(
     });
     const partsTaken = sumCosts([stone, parts.taken]);
     const planned = minutesOf(body);
+    const wantedRing = ringWanted(body);
+    const finished = told.finished ?? null;
     await tx.add(Piece, [
       {
         pieceId,
@@ -98,7 +102,9 @@ export function makeAsTold(
         revision,
         name: body.name,
         kind: body.kind,
-        size: ringSizeOf(body) ?? '',
+        size: finished === null ? (ringSizeOf(body) ?? '') : describeRing(ringOf(finished / UM_PER_MM)),
+        wantedInside: wantedRing ? mm(wantedRing.diameter) : null,
+        finishedInside: finished,
         userId: session.userId,
         madeAt: session.now,
         ...withWaste(outlay, waste),

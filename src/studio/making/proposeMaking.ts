@@ -1,6 +1,7 @@
 import type { Id } from '@/core/id';
 import { proposeCuts, type Shortage } from '@/core/cuttingStock/propose';
 import { minutesOf, wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
+import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { findingsMade } from '@/core/plan/findingsMade';
 import { um, type Micrometres } from '@/core/units/length';
 import { describeMetal } from '@/core/wire/spec';
@@ -25,6 +26,8 @@ export type Choice = RowOf<typeof wiresToChooseFromSql>;
 /** Everything the bench shows before a piece is made. */
 export interface MakingProposal {
   readonly pattern: Pick<PatternView, 'number' | 'revision' | 'name' | 'body' | 'specs'>;
+  /** The ring size that it is made for, as it is said; undefined for what is no ring. */
+  readonly ring: string | undefined;
   /** The piece of a batch that is made, with its name and how many pieces its line has; undefined when it is made by itself. */
   readonly batch?: PieceOfBatch & {
     readonly name: string;
@@ -86,6 +89,7 @@ export async function proposeMaking(
   const { from, shortages } = proposeCuts(wanted, stock);
   return {
     pattern,
+    ring: ringSizeOf(pattern.body),
     cuts: wanted.map((cut, index) => ({ ...cut, from: from[index] ?? null })),
     choices,
     parts,
@@ -123,6 +127,7 @@ export function proposeFromTray(
         body: bodyShownTo(session, body),
         specs,
       },
+      ring: ringSizeOf(body),
       batch: { number, line, piece, name: batch.name, count, ready: ready.length },
       cuts: wanted.map((cut) => {
         const cutFor = tray.find((each) => each.cutIndex === cut.cutIndex && each.copy === cut.copy);

@@ -20,6 +20,7 @@ import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
+import { RingField } from '@/ui/form/RingField';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useLengths } from '@/ui/lengths';
@@ -39,7 +40,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const router = useRouter();
   const toast = useToast();
   const { system } = useLengths();
-  const { pattern, batch, cuts, choices, parts, minutes, drawer } = proposal;
+  const { pattern, ring, batch, cuts, choices, parts, minutes, drawer } = proposal;
   const { number, revision } = pattern;
   const [alike, setAlike] = useState('1');
   const ready = batch?.ready ?? 1;
@@ -92,6 +93,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
     parts: parts.flatMap(({ part, picks }) =>
       picks.map(({ from, count }) => ({ part, from: from ?? '', count: String(count) })),
     ),
+    ...(pattern.body.kind === 'ring' ? { finished: '' } : {}),
     ...(drawer ? { goesTo: 'drawer', drawer } : {}),
     minutes: String(minutes.each),
     setUpMinutes: String(minutes.setUp),
@@ -146,6 +148,16 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
           hint="They share the setting up"
         />
       </section>
+      {pattern.body.kind === 'ring' && (
+        <section className="leaf p-4">
+          <RingField
+            control={control}
+            name="finished"
+            label="Reads on the mandrel when finished"
+            hint={ring ? `Made for ${ring}; read it both ways round` : 'Read it both ways round'}
+          />
+        </section>
+      )}
       {drawer && <IntoDrawer control={control} />}
       {ready > 1 && (
         <section className="leaf p-4">
