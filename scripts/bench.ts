@@ -15,6 +15,7 @@ import { ensureBuilt } from './lib/build';
 import { figures, get, sideBySide, tell } from './lib/figures';
 import { measureCutting } from './lib/benchCutting';
 import { grow, measureGrowth, measureHeavyMix, SIZES } from './lib/benchGrowth';
+import { measureLog } from './lib/benchLog';
 import { measurePieces } from './lib/benchPieces';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureScript } from './lib/benchScript';
@@ -193,7 +194,10 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
 }
 
 /** What can be measured by itself. */
-const PARTS = ['script', 'making', 'rack', 'growth', 'ledger', 'import', 'cutting', 'redraw', 'pieces'];
+const PARTS = [
+  ...['script', 'making', 'rack', 'growth', 'ledger', 'log'],
+  ...['import', 'cutting', 'redraw', 'pieces'],
+];
 
 /** "./run bench" measures everything; with names of {@link PARTS} only those, for working on them. */
 runCommand(async () => {
@@ -236,6 +240,7 @@ runCommand(async () => {
       const { large, cookies } = await twoRacks([200, 10_000], [5000, 1_000_000]);
       await measureLedger(app.url, large, cookies);
     }
+    if (wanted('log')) await measureLog(app.url, owner, cookie);
     if (wanted('import')) await measureImport(await openStudio());
     if (wanted('cutting')) {
       const session = await openStudio();
