@@ -72,6 +72,9 @@ describe('a cursor', () => {
 describe('a list', () => {
   it('takes what is asked and nothing else', () => {
     expect(Object.keys(sumsStatement(LIST, []).takes)).toEqual(['ware']);
+    expect(sumsStatement({ ...LIST, sumsOfMost: 1001 }, []).text).toMatch(
+      /^SELECT count\(\*\)::int AS total FROM \(SELECT FROM .* LIMIT 1001\) AS counted$/,
+    );
     const { takes, text: sql } = pageStatement(LIST, ['words', 'isThere'], ORDER, true);
     expect(Object.keys(takes)).toEqual(['ware', 'words', 'after0', 'after1', 'afterNumber', 'most']);
     expect(sql).toContain(

@@ -59,6 +59,8 @@ export interface List<
   readonly gives: Gives;
   /** What is told of all rows that are asked for. */
   readonly sums: string;
+  /** So many rows are summed at most, of a list that may be so long that nobody wants to wait for its end; the sums count rows then. */
+  readonly sumsOfMost?: number;
   /** What the sums are told by, where they are not of all. */
   readonly sumsBy?: string;
   readonly sumsGive: Sums;
@@ -125,10 +127,13 @@ function asked(
 /** What the sums of a list are asked with. @param names the filters that are asked */
 export function sumsStatement(of: List, names: readonly string[]): Statement {
   const { sql, takes } = asked(of, names);
+  const rows = `${of.from} WHERE ${sql}`;
+  const summed =
+    of.sumsOfMost === undefined ? rows : `(SELECT FROM ${rows} LIMIT ${of.sumsOfMost}) AS counted`;
   return {
     takes,
     gives: of.sumsGive,
-    text: `SELECT ${of.sums} FROM ${of.from} WHERE ${sql}${of.sumsBy ? ` GROUP BY ${of.sumsBy}` : ''}`,
+    text: `SELECT ${of.sums} FROM ${summed}${of.sumsBy ? ` GROUP BY ${of.sumsBy}` : ''}`,
   };
 }
 

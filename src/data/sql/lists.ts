@@ -88,9 +88,13 @@ export const patternList = list({
 const SPOILED = `(SELECT string_agg(DISTINCT m.reason, '; ') FROM movements m
    WHERE m.studio_id = f.studio_id AND m.piece_id = f.piece_id AND m.kind = 'spoiled')`;
 
+/** Pieces of the logbook are counted up to so many. */
+export const MOST_LOGGED = 1000;
+
 /** Everything that was made, with what was planned of it. */
 export const logList = list({
-  from: `pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+  from: 'pieces f',
+  joins: `JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
     JOIN users u ON u.studio_id = f.studio_id AND u.user_id = f.user_id`,
   where: 'f.studio_id = $studio AND f.struck_at IS NULL',
   takes: {},
@@ -99,7 +103,10 @@ export const logList = list({
     tagged: tagged('f'),
     kind: { takes: text<PatternKind>(), sql: 'f.kind = $kind' },
     maker: { takes: uuid<'user'>(), sql: 'f.user_id = $maker' },
-    pattern: { takes: int(), sql: 'p.number = $pattern' },
+    pattern: {
+      takes: int(),
+      sql: 'f.pattern_id = (SELECT p.pattern_id FROM patterns p WHERE p.studio_id = $studio AND p.number = $pattern)',
+    },
     isSpoiled: { sql: `${SPOILED} IS NOT NULL` },
     isMeasured: {
       sql: `EXISTS (SELECT FROM wire_log w WHERE w.studio_id = f.studio_id AND w.piece_id = f.piece_id AND w.is_measured)`,
@@ -128,6 +135,7 @@ export const logList = list({
     drawerStockId: maybe(uuid<'stock piece'>()),
     spoiled: maybe(text()),
   },
+  sumsOfMost: MOST_LOGGED + 1,
   sums: 'count(*)::int AS total',
   sumsGive: { total: int() },
 });

@@ -2,15 +2,16 @@ import type { Micrometres } from '@/core/units/length';
 import { big, bool, instant, many, text, uuid } from '../columns';
 import { statement } from './statement';
 
-const LATEST = (
-  whose: string,
-) => `SELECT w.piece_id AS "pieceId", ${whose === 'own' ? 'true' : 'false'} AS own, w.planned, w.tails, w.cut, w.back,
+/** The latest measured wires of a subject, and whether each is of one maker's makings of a pattern. */
+const MEASURED = `SELECT w.piece_id AS "pieceId", w.pattern_id = $patternId AND w.user_id = $userId AS own, w.planned, w.tails, w.cut, w.back,
           w.made_at AS "madeAt" FROM wire_log w JOIN pieces p ON p.studio_id = w.studio_id AND p.piece_id = w.piece_id
-        WHERE w.studio_id = $studio AND w.subject = wanted.subject AND w.is_measured AND p.struck_at IS NULL
-          AND ${whose === 'own' ? '' : 'NOT '}(w.pattern_id = $patternId AND w.user_id = $userId)
-        ORDER BY w.made_at DESC LIMIT $most`;
+        WHERE w.studio_id = $studio AND w.subject = wanted.subject AND w.is_measured AND p.struck_at IS NULL`;
+const LATEST = 'ORDER BY w.made_at DESC LIMIT $most';
 
-/** The latest wires of some subjects that were measured: of one maker's makings of a pattern, and of all others. */
+/**
+ * The latest wires of some subjects that were measured: of one maker's makings of a pattern, and of others, as far as there are any among the
+ * latest of all. Where one's own fill those, others would tell nothing more.
+ */
 export const measuredWiresSql = statement({
   takes: { subjects: many(text()), patternId: uuid<'pattern'>(), userId: uuid<'user'>(), most: big() },
   gives: {
@@ -24,5 +25,7 @@ export const measuredWiresSql = statement({
     madeAt: instant(),
   },
   text: `SELECT wanted.subject, l.* FROM unnest($subjects::text[]) AS wanted(subject)
-     CROSS JOIN LATERAL ((${LATEST('own')}) UNION ALL (${LATEST('others')})) AS l`,
+     CROSS JOIN LATERAL (
+       (${MEASURED} AND w.pattern_id = $patternId AND w.user_id = $userId ${LATEST})
+       UNION ALL (SELECT * FROM (${MEASURED} ${LATEST}) AS latest WHERE NOT own)) AS l`,
 });

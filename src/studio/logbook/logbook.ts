@@ -7,7 +7,8 @@ import type { Tx } from '@/data/inStudio';
 import { WireLog } from '@/data/models/making';
 import { User } from '@/data/models/studio';
 import { readPage, readSums } from '@/data/pages';
-import { logList } from '@/data/sql/lists';
+import { logList, MOST_LOGGED } from '@/data/sql/lists';
+import type { AskedOf } from '@/data/sql/list';
 import type { RowIn } from '@/data/table';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { calledAs } from '../kernel/called';
@@ -49,10 +50,10 @@ export interface LogLine {
 /** A page of the logbook. */
 export interface LogPage {
   readonly lines: readonly LogLine[];
-  /** Of what was asked for. */
-  readonly total: number;
-  /** Of it, pieces of which somebody measured a wire. */
-  readonly measured: number;
+  /** Of what was asked for; null when it is more than {@link MOST_LOGGED}. */
+  readonly total: number | null;
+  /** Of it, pieces of which somebody measured a wire; null as above. */
+  readonly measured: number | null;
   /** Everybody who may have made something, by name. */
   readonly makers: readonly Pick<RowIn<typeof User>, 'userId' | 'name'>[];
   readonly next: string | null;
@@ -60,6 +61,8 @@ export interface LogPage {
 
 /** The ways of sorting it. */
 export const LOG_SORTINGS = logList.orders;
+
+export { MOST_LOGGED };
 
 const PAGE = 25;
 
@@ -74,8 +77,8 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
       ...(query.with === 'spoiled' && { isSpoiled: true }),
       ...(query.with === 'measured' && { isMeasured: true }),
     };
-    const [sums] = await readSums(tx, logList, {}, asked);
-    const [ofMeasured] = await readSums(tx, logList, {}, { ...asked, isMeasured: true });
+    const total = await counted(tx, asked);
+    const measured = total === null ? null : await counted(tx, { ...asked, isMeasured: true });
     const { rows, next } = await readPage(tx, logList, {}, asked, { ...query, size: PAGE });
     const wires = await wiresOf(
       tx,
@@ -98,12 +101,19 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
           wires: wires.get(pieceId) ?? [],
         };
       }),
-      total: sums?.total ?? 0,
-      measured: ofMeasured?.total ?? 0,
+      total,
+      measured,
       makers: await tx.all(User, ['userId', 'name'], { order: ['name', 'userId'] }),
       next,
     };
   });
+}
+
+/** How many pieces are asked for; null when it is more than are counted. */
+async function counted(tx: Tx, asked: AskedOf<typeof logList.filters>): Promise<number | null> {
+  const [sums] = await readSums(tx, logList, {}, asked);
+  const total = sums?.total ?? 0;
+  return total > MOST_LOGGED ? null : total;
 }
 
 /** What is logged of the wires of some pieces. */

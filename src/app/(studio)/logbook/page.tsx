@@ -3,7 +3,7 @@ import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { um } from '@/core/units/length';
-import { LOG_SORTINGS, showLogbook, type LogLine } from '@/studio/logbook/logbook';
+import { LOG_SORTINGS, MOST_LOGGED, showLogbook, type LogLine } from '@/studio/logbook/logbook';
 import { LogQuery } from '@/studio/logbook/logbook.input';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Link } from '@/ui/Link';
@@ -51,10 +51,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
   );
   return (
     <>
-      <h1>
-        {counted(total, 'piece')} logged{isAsked && ' under this filter'}; the wires of {measured} were
-        measured
-      </h1>
+      <h1>{headline(total, measured, isAsked)}</h1>
       <ListFilters
         label="The logbook"
         action="/logbook"
@@ -91,6 +88,13 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
       <MorePages of="of the logbook" action="/logbook" query={query} next={next} more="Earlier pieces" />
     </>
   );
+}
+
+/** What the logbook holds, in a sentence. */
+function headline(total: number | null, measured: number | null, isAsked: boolean): string {
+  const pieces = total === null ? `More than ${MOST_LOGGED} pieces` : counted(total, 'piece');
+  const logged = `${pieces} logged${isAsked ? ' under this filter' : ''}`;
+  return measured === null ? logged : `${logged}; the wires of ${measured} were measured`;
 }
 
 /** What was made, by whom and how long it took. */
