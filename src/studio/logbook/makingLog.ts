@@ -30,7 +30,7 @@ export interface LoggedMaking {
 export const subjectOf = (
   patternId: Id<'pattern'>,
   { work, name }: { readonly work?: string | undefined; readonly name: string },
-): string => work ?? `${patternId} ${name}`;
+): string => work ?? `${patternId} ${name.slice(0, 200)}`;
 
 /** What stays in a piece is known when somebody said what was cut or came back; a form that is sent as it was opened says nothing. */
 const isMeasured = ({ cut, back }: DoneCut, { length, tails }: WantedCut): boolean =>
