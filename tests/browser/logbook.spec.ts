@@ -65,7 +65,7 @@ test('the bench says what the log knows of a wire; the plan stands until the mak
   const planned = await really.inputValue();
   await expect(page.getByText(/^It takes .* planned, ± /).first()).toBeVisible();
   const other = page.getByRole('button', { name: /^Cut \d/ }).first();
-  const length = (await other.innerText()).replace(/^Cut /, '');
+  const length = (await other.innerText()).replace(/^Cut\s+/, '');
   expect(length).not.toBe(planned);
   await other.click();
   await expect(really).toHaveValue(length);
@@ -74,7 +74,7 @@ test('the bench says what the log knows of a wire; the plan stands until the mak
   const fold = page.getByText('How sure, and why').first();
   await fold.click();
   const surer = page.getByRole('button', { name: /^95 % sure: / }).first();
-  const asSure = (await surer.innerText()).replace(/^95 % sure: /, '');
+  const asSure = (await surer.innerText()).replace(/^95 % sure:\s+/, '');
   await surer.click();
   await expect(really).toHaveValue(asSure);
   await expect(

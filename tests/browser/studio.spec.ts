@@ -68,7 +68,7 @@ test('the rack is filtered, searched and paged; a wire shows its history', async
   await expect(page.getByRole('link', { name: 'Back to the beginning' })).toBeVisible();
   await page.goto(`${DEMO_URL}/rack?words=nothing+is+like+this`);
   await expect(page.getByText('No wire on the rack is like that.')).toBeVisible();
-  await page.goto(`${DEMO_URL}/rack/W-0001`);
+  await page.goto(`${DEMO_URL}/rack/W-0318`);
   await expect(page.getByRole('heading', { name: 'What happened to it' })).toBeVisible();
   await expect(page.getByRole('row', { name: /received/ })).toBeVisible();
 });
