@@ -1,9 +1,7 @@
 import fc from 'fast-check';
 import {
-  correct,
   goTo,
   LONGEST_GAP_MS,
-  minutesSpent,
   newWatch,
   readWatch,
   runFor,
@@ -34,14 +32,14 @@ describe('a watch at the bench', () => {
     watch = wait(watch, 5 * MIN, 30 * MIN);
     watch = runFor(watch, 1, 35 * MIN);
     watch = wait(watch, 35 * MIN, MIN);
-    expect(minutesSpent(watch, 3)).toEqual([2, 4, 0]);
+    expect([0, 1, 2].map((step) => spentOn(watch, step) / MIN)).toEqual([2, 4, 0]);
   });
 
   it('stays what it was over a reload', () => {
     const watch = wait(runFor(newWatch(), 2, 0), 0, MIN);
     const again = readWatch(JSON.stringify(watch));
     expect(again).toEqual(watch);
-    expect(minutesSpent(wait(again, MIN, MIN), 3)).toEqual([0, 0, 2]);
+    expect(spentOn(wait(again, MIN, MIN), 2)).toBe(2 * MIN);
   });
 
   it('does not count sleep, but offers it; a night it does not even offer', () => {
@@ -62,12 +60,6 @@ describe('a watch at the bench', () => {
     expect(spentOn(back, 0)).toBe(2 * MIN);
     const forth = wait(tick(before, 161 * MIN), 161 * MIN, MIN);
     expect(spentOn(forth, 0)).toBe(2 * MIN);
-  });
-
-  it('is corrected by hand', () => {
-    const watch = wait(runFor(newWatch(), 0, 0), 0, 10 * MIN);
-    expect(minutesSpent(correct(watch, 0, 7.5), 1)).toEqual([7.5]);
-    expect(minutesSpent(correct(watch, 3, 4), 4)).toEqual([10, 0, 0, 4]);
   });
 
   it('is a new one when what was kept is rubbish', () => {

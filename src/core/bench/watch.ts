@@ -1,5 +1,5 @@
 /**
- * How long each step of a making took, by a watch that runs, stands and is corrected by hand. It knows no clock: whoever holds it says the
+ * How long each step of a making took, by a watch that runs and stands. It knows no clock: whoever holds it says the
  * moment, in milliseconds, again and again while it runs. Time between two moments counts when it is short enough that somebody was
  * there; a tablet that slept, a page that was closed or a clock that was set counts nothing.
  */
@@ -23,8 +23,6 @@ const LONGEST_MISSED_MS = 4 * 3_600_000;
 
 /** Longer than this nobody works on a step in one go. */
 export const MOST_MINUTES = 10_000;
-
-const MS_PER_MINUTE = 60_000;
 
 export const newWatch = (): Watch => ({ step: 0, isRunning: false, seen: 0, spent: [], missed: 0 });
 
@@ -68,14 +66,6 @@ export const settleMissed = (watch: Watch, counts: boolean): Watch => ({
   ...(counts ? withSpent(watch, watch.step, spentOn(watch, watch.step) + watch.missed) : watch),
   missed: 0,
 });
-
-/** Corrects what a step took by hand. @param minutes 0 to {@link MOST_MINUTES} */
-export const correct = (watch: Watch, step: number, minutes: number): Watch =>
-  withSpent(watch, step, Math.min(MOST_MINUTES, minutes) * MS_PER_MINUTE);
-
-/** Minutes of each of so many steps, to a tenth. */
-export const minutesSpent = (watch: Watch, steps: number): number[] =>
-  Array.from({ length: steps }, (_, step) => Math.round(spentOn(watch, step) / (MS_PER_MINUTE / 10)) / 10);
 
 /**
  * A watch as it was kept on a device; a new one for what is none.

@@ -1,3 +1,4 @@
+import { minutesOf, type PatternStep } from '../pattern/pattern';
 import { estimate, type Estimate, type Prior } from './estimate';
 
 /** How long a making took, against what its pattern says. */
@@ -33,4 +34,18 @@ export function learnMinutes(times: readonly TimeTaken[], planned: number): Time
   const learned = estimate(entries, USUAL_TIME);
   const minutes = planned * Math.exp(learned.value);
   return { ...learned, minutes, spread: minutes * learned.deviation };
+}
+
+/**
+ * Steps of a pattern with other minutes, so that a piece takes so long; each its share, and setting up as it was.
+ * @param minutes of one piece
+ */
+export function stepsTaking<Step extends PatternStep>(
+  steps: readonly Step[],
+  minutes: number,
+): readonly Step[] {
+  const { each } = minutesOf({ steps });
+  return each > 0
+    ? steps.map((step) => (step.perSitting ? step : { ...step, minutes: (step.minutes * minutes) / each }))
+    : steps;
 }

@@ -15,12 +15,16 @@ export const USUAL_DRIFT: Prior = { value: 0, deviation: 0.25 };
 
 const usOf = (inside: Micrometres): number => ringOf(inside / UM_PER_MM).us;
 
+/** How much larger than wanted a ring came out, in US sizes; negative when it is smaller. */
+export const driftOf = ({ wanted, finished }: Pick<RingMade, 'wanted' | 'finished'>): number =>
+  usOf(finished) - usOf(wanted);
+
 /**
  * What is learned of how rings of a pattern come out, in US sizes: how much larger than wanted; negative when they come out smaller. What its
  * method does to a size is in what was wanted already. Nothing while nothing was read.
  */
 export function learnDrift(rings: readonly RingMade[]): Estimate | undefined {
   if (rings.length === 0) return undefined;
-  const entries = rings.map(({ wanted, finished, age }) => ({ value: usOf(finished) - usOf(wanted), age }));
+  const entries = rings.map((ring) => ({ value: driftOf(ring), age: ring.age }));
   return estimate(entries, USUAL_DRIFT);
 }

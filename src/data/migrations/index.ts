@@ -26,6 +26,7 @@ import { stoneOutlines } from './0024-stone-outlines';
 import { reservations } from './0025-reservations';
 import { linesAsValues } from './0026-lines-as-values';
 import { makingLog } from './0027-making-log';
+import { sittings } from './0028-sittings';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -56,4 +57,5 @@ export const MIGRATIONS: readonly Migration[] = [
   reservations,
   linesAsValues,
   makingLog,
+  sittings,
 ];

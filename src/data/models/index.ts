@@ -7,5 +7,6 @@ import './lists';
 import './making';
 import './metal';
 import './purchases';
+import './sittings';
 import './stock';
 import './studio';

@@ -83,6 +83,12 @@ export const Piece = table(
     suppliesReplacement: byDefault(big<CostUnits>(), 0),
     /** The findings it became, when it went into the drawers; null for what stands on the shelf. */
     drawerStockId: byDefault(maybe(uuid<'stock piece'>()), null),
+    /** What was noted while it was made. */
+    note: byDefault(text(), ''),
+    /** Why it is sold as less than it should be; empty when it is as it should be. */
+    flaw: byDefault(text(), ''),
+    /** What it weighs on the scale when it is finished; null when nobody weighed it. */
+    weighedUg: byDefault(maybe(big<Micrograms>()), null),
   },
   {
     pattern: belongsTo(Pattern, 'patternId'),

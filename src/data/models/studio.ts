@@ -1,3 +1,4 @@
+import type { Checks } from '@/core/bench/checks';
 import type { DayOrder } from '@/core/calendar/day';
 import type { Rounding } from '@/core/costing/rounding';
 import type { SheetName } from '@/core/paper/sheet';
@@ -37,6 +38,8 @@ export const Studio = table('studios', {
   priceEndings: json<MinorUnits[]>(),
   rounding: text<Rounding>(),
   usefulMinimumUm: big<Micrometres>(),
+  /** What finished pieces of each kind are looked at for, where the studio has written it. */
+  checks: byDefault(json<Checks>(), {}),
   version: byDefault(int(), 1),
   createdAt: instant(),
 });

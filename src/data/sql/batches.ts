@@ -164,12 +164,15 @@ export const workOfBatchesSql = statement({
   takes: { batchIds: many(uuid<'batch'>()) },
   gives: {
     batchId: uuid<'batch'>(),
+    pattern: int(),
     line: int(),
     count: int(),
     body: json<Pick<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>, 'name' | 'steps'>>(),
   },
-  text: `SELECT batch_id AS "batchId", line, count, jsonb_build_object('name', body -> 'name', 'steps', body -> 'steps') AS body
-       FROM batch_lines WHERE studio_id = $studio AND batch_id = ANY ($batchIds) ORDER BY batch_id, line`,
+  text: `SELECT l.batch_id AS "batchId", p.number AS pattern, l.line, l.count,
+         jsonb_build_object('name', l.body -> 'name', 'steps', l.body -> 'steps') AS body
+       FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
+      WHERE l.studio_id = $studio AND l.batch_id = ANY ($batchIds) ORDER BY l.batch_id, l.line`,
 });
 
 /**

@@ -1,5 +1,5 @@
 import type { Micrometres } from '@/core/units/length';
-import { big, bool, instant, many, text, uuid } from '../columns';
+import { big, bool, float, instant, int, many, text, uuid } from '../columns';
 import { statement } from './statement';
 
 /** The latest measured wires of a subject, and whether each is of one maker's makings of a pattern. */
@@ -28,4 +28,20 @@ export const measuredWiresSql = statement({
      CROSS JOIN LATERAL (
        (${MEASURED} AND w.pattern_id = $patternId AND w.user_id = $userId ${LATEST})
        UNION ALL (SELECT * FROM (${MEASURED} ${LATEST}) AS latest WHERE NOT own)) AS l`,
+});
+
+/**
+ * The latest makings of some patterns, by their numbers, that somebody timed or said the minutes of: a form that is sent with the minutes that it was opened with says
+ * nothing of the time.
+ */
+export const timedMakingsSql = statement({
+  takes: { patterns: many(int()), most: big() },
+  gives: { pattern: int(), minutes: float(), planned: float(), madeAt: instant() },
+  text: `SELECT t.number AS pattern, l.* FROM patterns t
+     CROSS JOIN LATERAL (
+       SELECT p.minutes, p.planned_minutes AS planned, p.made_at AS "madeAt" FROM pieces p
+        WHERE p.studio_id = t.studio_id AND p.pattern_id = t.pattern_id AND p.struck_at IS NULL
+          AND p.planned_minutes > 0 AND p.minutes > 0 AND p.minutes <> p.planned_minutes
+        ORDER BY p.number DESC LIMIT $most) AS l
+     WHERE t.studio_id = $studio AND t.number = ANY ($patterns)`,
 });

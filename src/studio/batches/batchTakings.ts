@@ -9,6 +9,7 @@ import type { Tx } from '@/data/inStudio';
 import { lastPricesOfSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
 import { look, type StudioSession } from '../kernel/useCase';
+import { bodyAsLearned, timesOf } from '../logbook/learnedTimes';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
 import { batchNumbered, linesOf } from './batches';
@@ -89,7 +90,15 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
     tx,
     lines.flatMap(({ wanted }) => wanted.stone ?? []),
   );
-  const all = lines.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
+  const times = await timesOf(
+    tx,
+    lines.map(({ patternNumber }) => patternNumber),
+  );
+  const learned = lines.map((line) => ({
+    ...line,
+    body: bodyAsLearned(line.body, times(line.patternNumber)),
+  }));
+  const all = learned.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
     const { outlay, parts } = forecast(body, book);
     const stone = stones.get(wanted.stone ?? 0) ?? cost(0);
     const piece = {
@@ -114,7 +123,7 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
     !all.some((each) => each.line === line && each.isForDrawer);
   return {
     lines: all,
-    together: takingsOf(all.filter(isSold), minutesOfBatch(lines.filter(isSold))),
+    together: takingsOf(all.filter(isSold), minutesOfBatch(learned.filter(isSold))),
   };
 }
 

@@ -1,8 +1,11 @@
+import { wireKey, type Checked, type SizeRead } from '@/core/bench/sitting';
+import type { Besides } from '@/core/bench/sittingMinutes';
 import type { Id } from '@/core/id';
 import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { sumLengths, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { StepLog, WireLog } from '@/data/models/making';
+import { CheckLog, SizeLog } from '@/data/models/sittings';
 
 /** A wire as the maker says it was cut, and what came back. */
 interface DoneCut {
@@ -36,18 +39,22 @@ export const subjectOf = (
 const isMeasured = ({ cut, back }: DoneCut, { length, tails }: WantedCut): boolean =>
   cut !== length || sumLengths(back) !== sumLengths(tails);
 
-/** Writes down what each wire of a making was planned as and came to. */
+/**
+ * Writes down what each wire of a making was planned as and came to.
+ * @param measured wires that somebody said the lengths of, by their keys, even where they are as planned
+ */
 export async function logWires(
   tx: Tx,
   { pieceId, patternId, userId, madeAt, body, isLikeAnother }: LoggedMaking,
   cuts: readonly DoneCut[],
+  measured: ReadonlySet<string> = new Set(),
 ): Promise<void> {
-  const wanted = new Map(wantedCuts(body).map((each) => [`${each.cutIndex}.${each.copy}`, each]));
+  const wanted = new Map(wantedCuts(body).map((each) => [wireKey(each), each]));
   await tx.add(
     WireLog,
     cuts.flatMap((done) => {
       const { cutIndex, copy, cut, back } = done;
-      const asked = wanted.get(`${cutIndex}.${copy}`);
+      const asked = wanted.get(wireKey(done));
       const planned = body.cuts[cutIndex];
       if (!asked || !planned || asked.length <= 0) return [];
       return [
@@ -65,7 +72,7 @@ export async function logWires(
           tails: sumLengths(asked.tails),
           cut,
           back: sumLengths(back),
-          isMeasured: !isLikeAnother && isMeasured(done, asked),
+          isMeasured: !isLikeAnother && (measured.has(wireKey(done)) || isMeasured(done, asked)),
         },
       ];
     }),
@@ -79,21 +86,64 @@ interface TimedStep {
   readonly minutes: number;
 }
 
-/** Writes down how long the steps of a making took that were timed. A step that the pattern does not have is left out. */
+/** What work beside the steps of a pattern is called in the log. */
+const BESIDES_CALLED: Readonly<Record<Besides, string>> = {
+  layOut: 'Laying out and cutting',
+  inspect: 'Inspection',
+  rework: 'Rework',
+};
+
+/**
+ * Writes down how long the steps of a making took that were timed, and after them what was timed beside them, which no pattern plans. A step
+ * that the pattern does not have is left out.
+ */
 export async function logSteps(
   tx: Tx,
   { pieceId, patternId, userId, madeAt, body }: LoggedMaking,
   timed: readonly TimedStep[],
+  besides: readonly { readonly work: Besides; readonly minutes: number }[],
 ): Promise<void> {
   const minutesOf = new Map(timed.map(({ step, minutes }) => [step, minutes]));
+  const ofPattern = body.steps.map(({ name, minutes, work }, step) => ({
+    step,
+    name: name.slice(0, 200),
+    subject: subjectOf(patternId, { work, name }),
+    plannedMinutes: minutes,
+    minutes: minutesOf.get(step) ?? 0,
+  }));
+  const others = besides.map(({ work, minutes }, index) => ({
+    step: body.steps.length + index,
+    name: BESIDES_CALLED[work],
+    subject: `bench.${work}`,
+    plannedMinutes: 0,
+    minutes,
+  }));
   await tx.add(
     StepLog,
-    body.steps.flatMap(({ name, minutes: plannedMinutes, work }, step) => {
-      const minutes = minutesOf.get(step) ?? 0;
-      if (minutes <= 0) return [];
-      const subject = subjectOf(patternId, { work, name });
-      const called = name.slice(0, 200);
-      return [{ pieceId, step, name: called, subject, patternId, userId, madeAt, plannedMinutes, minutes }];
-    }),
+    [...ofPattern, ...others]
+      .filter(({ minutes }) => minutes > 0)
+      .map((each) => ({ ...each, pieceId, patternId, userId, madeAt })),
+  );
+}
+
+/** Writes down what a piece was looked at for, and its sizes on the way. */
+export async function logInspection(
+  tx: Tx,
+  pieceId: Id<'piece'>,
+  found: {
+    readonly checks: readonly (Checked & { readonly name: string })[];
+    readonly sizes: readonly SizeRead[];
+  } = {
+    checks: [],
+    sizes: [],
+  },
+): Promise<void> {
+  await tx.add(
+    CheckLog,
+    found.checks.map((each, place) => ({ pieceId, place, ...each })),
+  );
+  await tx.add(
+    SizeLog,
+    found.sizes.map(({ when: readWhen, inside }, place) => ({ pieceId, place, readWhen, inside })),
   );
 }

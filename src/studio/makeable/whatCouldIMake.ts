@@ -18,6 +18,7 @@ import type { ValuesOf } from '../kernel/typed';
 import { attempt, look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
+import { bodyAsLearned, timesOf } from '../logbook/learnedTimes';
 import { hoursIn, openJobs } from '../schedule/benchHours';
 import { countParts, partsInDrawers } from '../drawers/partsInDrawers';
 import { freeWires } from '../reservations/freeWires';
@@ -138,7 +139,12 @@ async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
     specIds: [...new Set(specIds)],
     parts: rows.flatMap(({ body }) => body.parts.map(({ name }) => name)),
   });
-  return rows.map(({ number, name, body, price: lastPrice }) => {
+  const times = await timesOf(
+    tx,
+    rows.map(({ number }) => number),
+  );
+  return rows.map(({ number, name, body: planned, price: lastPrice }) => {
+    const body = bodyAsLearned(planned, times(number));
     // Setting up is once for a sitting, however many are made in it; it is in the hours and not in the piece.
     const outlay = { ...forecast(body, book).outlay, setUpMinutes: 0, sharedBy: 1 };
     const { price, split, isReckoned } = expectedSale(outlay, settings, lastPrice);

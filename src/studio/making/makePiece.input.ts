@@ -1,8 +1,8 @@
 import { Type } from 'class-transformer';
 import { IsDefined, IsInt, IsOptional, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
-import { readInside } from '@/core/parameter/readTexts';
-import { refuse, type Result } from '@/core/result';
-import { RING_RANGE } from '@/core/ring/ringSize';
+import type { Checked, SizeRead } from '@/core/bench/sitting';
+import type { Besides } from '@/core/bench/sittingMinutes';
+import { readWorn } from '@/core/parameter/readWorn';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
 import {
   Entries,
@@ -17,7 +17,8 @@ import {
   ReadsText,
   ReadsWhole,
 } from '../kernel/rules';
-import { UM_PER_MM, type Micrometres } from '@/core/units/length';
+import { type Micrometres } from '@/core/units/length';
+import type { Micrograms } from '@/core/units/mass';
 import type { Typed, ValuesOf } from '../kernel/typed';
 
 /** One wire of the pattern as it was really cut. */
@@ -64,18 +65,9 @@ export class IntoDrawerInput {
   @ReadsText(120) place!: string;
 }
 
-/** The inside of a ring that a hand wears, by its size or its diameter. */
-function readWorn(text: string): Result<Micrometres> {
-  const read = readInside(text, 'mm');
-  if (!read.ok) return read;
-  const { from, to } = RING_RANGE;
-  const inMm = read.value / UM_PER_MM;
-  return inMm >= from && inMm <= to
-    ? read
-    : refuse(
-        `“${text.slice(0, 40)}” was given; ${from} mm to ${to} mm are allowed, or a size that is within that.`,
-      );
-}
+/** What the mandrel says of a ring; nothing when nobody looked. */
+export const ReadsWornOrNone = () =>
+  ReadsBy('readsFinished', (text) => onlyIf(text.trim() !== '', () => readWorn(text)));
 
 /** What the maker did. */
 export class MakePieceInput {
@@ -100,9 +92,7 @@ export class MakePieceInput {
   drawer?: IntoDrawerInput;
 
   /** Of a ring, what the mandrel says when it is finished; empty when nobody looked. */
-  @IsOptional()
-  @ReadsBy('readsFinished', (text) => onlyIf(text.trim() !== '', () => readWorn(text)))
-  finished?: Typed<Micrometres | null>;
+  @IsOptional() @ReadsWornOrNone() finished?: Typed<Micrometres | null>;
 
   /** Left out when nothing was timed. */
   @ValidateIf(({ steps }: MakePieceInput) => steps !== undefined)
@@ -114,5 +104,19 @@ export class MakePieceInput {
   @ReadsWhole(1, 1000) sharedBy!: Typed<number>;
 }
 
+/** What was found out of a piece at the bench, where it was worked step by step. */
+export interface BenchTold {
+  readonly note: string;
+  /** Why it is sold as less than it should be; empty when it is as it should be. */
+  readonly flaw: string;
+  readonly mass: Micrograms | null;
+  readonly checks: readonly (Checked & { readonly name: string })[];
+  readonly sizes: readonly SizeRead[];
+  /** What was timed that is no step of the pattern. */
+  readonly besides: readonly { readonly work: Besides; readonly minutes: number }[];
+  /** Wires that somebody said the lengths of, by their keys: of those even what is as planned was measured. */
+  readonly measured: ReadonlySet<string>;
+}
+
 /** What the maker did, as it was read. */
-export type MakingTold = ValuesOf<MakePieceInput>;
+export type MakingTold = ValuesOf<MakePieceInput> & { readonly bench?: BenchTold };

@@ -9,6 +9,7 @@ import { mm, UM_PER_MM } from '@/core/units/length';
 import { cost, sumCosts } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece, PatternRevision } from '@/data/models/making';
+import { SittingPiece } from '@/data/models/sittings';
 import { invalid, refused, type Outcome } from '../kernel/outcome';
 import { bearWaste, closeTray, openTray, useStone, type PieceOfBatch } from '../trayMaking/makeFromTray';
 import { takeNumbers } from '../kernel/numbers';
@@ -18,7 +19,7 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { checkAgainstPattern, lockWires, refuseSetAside, tellShortage } from './checkMaking';
-import { logSteps, logWires, type LoggedMaking } from '../logbook/makingLog';
+import { logInspection, logSteps, logWires, type LoggedMaking } from '../logbook/makingLog';
 import { enterMaking, intoDrawer, NO_SUPPLIES, NO_WASTE, outlayOf, toJars, withWaste } from './enterMaking';
 import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
@@ -36,6 +37,8 @@ export interface MadeFrom {
   readonly batch?: PieceOfBatch;
   /** Whether it is told to be as another piece was, rather than by itself. */
   readonly isLikeAnother?: boolean;
+  /** The piece of a sitting that it was worked as, and those that were lost there, whose wires it bears. */
+  readonly sitting?: { readonly id: Id<'sitting'>; readonly pieces: readonly number[] };
 }
 
 /** Makes one piece as its form tells. */
@@ -105,6 +108,9 @@ export function makeAsTold(
         size: finished === null ? (ringSizeOf(body) ?? '') : describeRing(ringOf(finished / UM_PER_MM)),
         wantedInside: wantedRing ? mm(wantedRing.diameter) : null,
         finishedInside: finished,
+        note: told.bench?.note ?? '',
+        flaw: told.bench?.flaw ?? '',
+        weighedUg: told.bench?.mass ?? null,
         userId: session.userId,
         madeAt: session.now,
         ...withWaste(outlay, waste),
@@ -131,9 +137,13 @@ export function makeAsTold(
       body,
       isLikeAnother: madeFrom.isLikeAnother ?? false,
     };
-    await logWires(tx, making, cuts);
-    await logSteps(tx, making, told.steps ?? []);
+    await logWires(tx, making, cuts, told.bench?.measured);
+    await logSteps(tx, making, told.steps ?? [], told.bench?.besides ?? []);
+    await logInspection(tx, pieceId, told.bench);
     if (tray) await closeTray(tx, tray, pieceId);
+    const { sitting } = madeFrom;
+    if (sitting)
+      await tx.change(SittingPiece, { sittingId: sitting.id, piece: [...sitting.pieces] }, { pieceId });
     enterMaking(posting, settled, stock);
     await toJars(posting, settled, specs);
     const labour = {

@@ -83,6 +83,7 @@ export async function pictureOfTag(
 /**
  * The piece as it is when a step of the work on it is done, large.
  * @param step counted from 1, in the order of the work
+ * @param line of a batch, counted from 1
  * @returns null when there is no such step, or nothing to be seen of it
  */
 export async function pictureOfStep(
@@ -90,8 +91,9 @@ export async function pictureOfStep(
   tagged: string,
   step: number,
   view: View,
+  line = 1,
 ): Promise<TaggedPicture | null> {
-  const found = await bodyOfTag(session, tagged);
+  const found = await bodyOfTag(session, tagged, line);
   const seen = found && workedSteps(found.body, found.specs)[step - 1]?.seen;
   if (!seen) return null;
   const { body, specs } = found;

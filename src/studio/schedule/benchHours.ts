@@ -1,8 +1,11 @@
 import type { Id } from '@/core/id';
-import { linesToMake, minutesOfBatch, type WorkLine } from '@/core/batch/batch';
+import { linesToMake, minutesOfBatch, stepsOfBatch, type WorkLine } from '@/core/batch/batch';
+import type { Day } from '@/core/calendar/day';
 import { groupBy } from '@/core/groupBy';
+import { readyChances } from '@/core/learning/readyChance';
 import { minutesOf } from '@/core/pattern/pattern';
 import {
+  minutesUntil,
   remedyFor,
   scheduleJobs,
   type BenchHours,
@@ -21,6 +24,7 @@ import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { BenchHoursInput } from './benchHours.input';
 import { madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
+import { bodyAsLearned, timesOf, type PatternTimes } from '../logbook/learnedTimes';
 
 /** The studio’s hours; version 0 until somebody has said them. */
 export interface HoursView extends BenchHours {
@@ -67,6 +71,18 @@ export interface ScheduledBatch extends ScheduledJob {
   readonly remedy: Remedy | null;
   /** What its lines are called. */
   readonly lineNames: Readonly<Record<number, string>>;
+  /** How likely it is ready when it is due, from 0 to 1; null when it is due on no day. */
+  readonly chance: number | null;
+  /** Lines whose pieces take something else than is planned, by what was logged. */
+  readonly learned: readonly LearnedLine[];
+}
+
+/** What pieces of a line take by what was logged, minutes of each. */
+export interface LearnedLine {
+  readonly name: string;
+  readonly planned: number;
+  readonly minutes: number;
+  readonly makings: number;
 }
 
 export interface ScheduleView {
@@ -75,14 +91,24 @@ export interface ScheduleView {
   readonly batches: readonly ScheduledBatch[];
 }
 
+/** A line of an open batch: its steps take what pieces of its pattern really took. */
+interface OpenLine extends WorkLine {
+  /** What a piece is planned to take, and what such pieces took of that. */
+  readonly planned: number;
+  readonly times: PatternTimes;
+}
+
 /** An open batch as work at the bench: what of it is to be made still. */
 export interface OpenJob extends Job {
   readonly name: string;
-  readonly lines: readonly WorkLine[];
+  readonly lines: readonly OpenLine[];
 }
 
 /** The lines of some batches as far as their work goes: a small part of what is kept of them. */
-const workOf = (tx: Tx, batchIds: readonly Id<'batch'>[]): Promise<(WorkLine & { batchId: Id<'batch'> })[]> =>
+const workOf = (
+  tx: Tx,
+  batchIds: readonly Id<'batch'>[],
+): Promise<(WorkLine & { batchId: Id<'batch'>; pattern: number })[]> =>
   tx.rows(workOfBatchesSql, { batchIds });
 
 /** The open batches as work at the bench. */
@@ -93,7 +119,18 @@ export async function openJobs(tx: Tx): Promise<OpenJob[]> {
     limit: 200,
   });
   const ids = rows.map(({ batchId }) => batchId);
-  const lines = groupBy(await workOf(tx, ids), ({ batchId }) => batchId);
+  const work = await workOf(tx, ids);
+  const times = await timesOf(
+    tx,
+    work.map(({ pattern }) => pattern),
+  );
+  const learned = work.map(({ pattern, body, ...line }) => ({
+    ...line,
+    planned: minutesOf(body).each,
+    times: times(pattern),
+    body: bodyAsLearned(body, times(pattern)),
+  }));
+  const lines = groupBy(learned, ({ batchId }) => batchId);
   const progress = await progressOf(tx, ids);
   return rows.map(({ batchId, ...row }) => {
     const own = lines.get(batchId) ?? [];
@@ -116,6 +153,11 @@ export function showSchedule(
     const today = todayOf(session);
     const { days, jobs } = scheduleJobs(batches, hours, today);
     const byNumber = new Map(batches.map((batch) => [batch.number, batch]));
+    const chances = chancesOf(
+      jobs.flatMap(({ number }) => byNumber.get(number) ?? []),
+      hours,
+      today,
+    );
     return {
       hours,
       days,
@@ -135,9 +177,35 @@ export function showSchedule(
             minutes: batch.minutes,
             remedy: isTold ? remedyFor(job, batches, times, hours, today) : null,
             lineNames: Object.fromEntries(batch.lines.map(({ line, body }) => [line, body.name])),
+            chance: chances.get(job.number) ?? null,
+            learned: batch.lines.flatMap(learnedOf),
           },
         ];
       }),
     };
   });
+}
+
+/** What a line is said to take, when that is something else than is planned. */
+function learnedOf({ count, planned, times, body }: OpenLine): LearnedLine[] {
+  const learned = times.of(planned);
+  return count > 0 && learned && Math.round(learned.minutes) !== Math.round(planned)
+    ? [{ name: body.name, planned, minutes: learned.minutes, makings: learned.count }]
+    : [];
+}
+
+/** How likely each batch is ready when it is due, worked in this order; each by its number. */
+function chancesOf(
+  jobs: readonly OpenJob[],
+  hours: HoursView,
+  today: Day,
+): ReadonlyMap<number, number | null> {
+  const chances = readyChances(
+    jobs.map(({ lines, dueOn }) => ({
+      setUp: stepsOfBatch(lines).reduce((sum, { once, minutes }) => sum + (once ? minutes : 0), 0),
+      pieces: lines.map(({ count, planned, times: { ratios } }) => ({ count, planned, ratios })),
+      available: dueOn === null ? null : minutesUntil(today, dueOn, hours),
+    })),
+  );
+  return new Map(jobs.map(({ number }, index) => [number, chances[index] ?? null]));
 }

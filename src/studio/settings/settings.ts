@@ -1,3 +1,4 @@
+import type { Checks } from '@/core/bench/checks';
 import { type DayOrder } from '@/core/calendar/day';
 import type { PriceRules } from '@/core/costing/price';
 import { type RingSystem } from '@/core/ring/ringSize';
@@ -32,6 +33,8 @@ export interface Settings extends PriceRules {
   readonly overheadPerHour: MinorUnits;
   readonly priceFrom: 'actual' | 'replacement';
   readonly usefulMinimum: Micrometres;
+  /** What finished pieces of each kind are looked at for, where the studio has written it. */
+  readonly checks: Checks;
   readonly minimums: readonly {
     readonly scope: 'metal' | 'spec';
     readonly of: string;

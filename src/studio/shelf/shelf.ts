@@ -2,6 +2,7 @@ import type { Id } from '@/core/id';
 import type { Tx } from '@/data/inStudio';
 import { Movement } from '@/data/models/books';
 import { BatchPiece } from '@/data/models/batches';
+import { CheckLog, SizeLog } from '@/data/models/sittings';
 import { costSheet, type CostSheet } from '@/core/costing/costSheet';
 import { priceBasis } from '@/core/costing/price';
 import { priceBySchools } from '@/core/costing/priceSchools';
@@ -31,6 +32,8 @@ export interface ShelfPiece {
   readonly kind: PatternKind;
   /** The ring size that it was made in; empty for what has none. */
   readonly size: string;
+  /** Why it is sold as less than it should be; empty when it is as it should be. */
+  readonly flaw: string;
   readonly madeAt: Date;
   readonly patternNumber: number;
   readonly price: MinorUnits | null;
@@ -99,6 +102,7 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
         name: row.name,
         kind: row.kind,
         size: row.size,
+        flaw: row.flaw,
         madeAt: row.madeAt,
         patternNumber: row.patternNumber,
         price: sees ? row.price : null,
@@ -146,7 +150,19 @@ export interface PieceView {
   readonly struckAt: Date | null;
   /** Number of the findings that it became; null when it stands on the shelf. */
   readonly findings: number | null;
+  /** What was found out of it at the bench. */
+  readonly found: FoundAtBench;
   readonly money: PieceMoney | null;
+}
+
+/** What was found out of a piece at the bench; empty where nobody said. */
+export interface FoundAtBench {
+  readonly note: string;
+  /** Why it is sold as less than it should be; empty when it is as it should be. */
+  readonly flaw: string;
+  readonly weighed: Micrograms | null;
+  readonly checks: readonly Pick<RowIn<typeof CheckLog>, 'name' | 'isGood' | 'reading' | 'failures'>[];
+  readonly sizes: readonly Pick<RowIn<typeof SizeLog>, 'readWhen' | 'inside'>[];
 }
 
 /** What only the owner sees of a piece. */
@@ -180,7 +196,7 @@ async function wiresOf(tx: Tx, pieceId: Id<'piece'>, sees: boolean): Promise<Pie
 const PIECE_COLUMNS = [
   ...OUTLAY_COLUMNS,
   ...(['pieceId', 'name', 'kind', 'size', 'madeAt', 'revision', 'version', 'wireMassUg'] as const),
-  ...(['struckAt', 'goingPrice', 'school', 'price'] as const),
+  ...(['struckAt', 'goingPrice', 'school', 'price', 'note', 'flaw', 'weighedUg'] as const),
 ] as const;
 
 /** Opens a finished piece by its number; null when there is none. */
@@ -214,6 +230,16 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       struckAt: piece.struckAt,
       findings: piece.drawerStock?.number ?? null,
       wires: await wiresOf(tx, pieceId, sees),
+      found: {
+        note: piece.note,
+        flaw: piece.flaw,
+        weighed: piece.weighedUg,
+        checks: await tx.all(CheckLog, ['name', 'isGood', 'reading', 'failures'], {
+          where: { pieceId },
+          order: ['place'],
+        }),
+        sizes: await tx.all(SizeLog, ['readWhen', 'inside'], { where: { pieceId }, order: ['place'] }),
+      },
       money: sees
         ? {
             sheet: sheetOf(piece),

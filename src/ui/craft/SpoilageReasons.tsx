@@ -1,5 +1,5 @@
-/** What goes wrong every week. */
-const REASONS = [
+/** What goes wrong every week (handbook of the trade, 10). */
+export const REASONS = [
   'cut too short',
   'wrong wire cut',
   'marred by pliers',

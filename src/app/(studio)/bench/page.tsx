@@ -3,6 +3,8 @@ import { Link } from '@/ui/Link';
 import { minutesOf, spanOf } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { readyInTrays, type ReadyInTray } from '@/studio/making/proposeMaking';
+import { openSittings, type OpenSitting } from '@/studio/sittings/sittings';
+import { Moment } from '@/ui/When';
 import { listPatterns } from '@/studio/patterns/patterns';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { MorePages } from '@/ui/MorePages';
@@ -30,10 +32,12 @@ export default async function BenchPage({ searchParams }: { searchParams: Search
     );
   }
   const ready = await readyInTrays(session);
+  const sittings = await openSittings(session);
   const span = spanOf(patterns.map(({ body }) => body.cuts));
   return (
     <>
       <h1>{headline(total, isAsked)}</h1>
+      {sittings.length > 0 && !isAsked && <GoingOn sittings={sittings} />}
       {ready.length > 0 && !isAsked && <Ready ready={ready} />}
       <PatternFilters action="/bench" chosen={asked} />
       {patterns.length === 0 && <p className="leaf mt-4 p-6">No pattern is like that.</p>}
@@ -70,6 +74,32 @@ function headline(total: number, isAsked: boolean): string {
   const patterns = `${total} ${total === 1 ? 'pattern' : 'patterns'}`;
   if (isAsked) return `${patterns} under this filter`;
   return total === 1 ? 'One pattern is there to make' : `Which of your ${patterns} is on the bench?`;
+}
+
+/** Sittings that were begun and go on, on whatever device. */
+function GoingOn({ sittings }: { sittings: readonly OpenSitting[] }) {
+  return (
+    <section className="leaf mt-4 p-4">
+      <h2>Begun at the bench</h2>
+      <ul className="mt-2 divide-y divide-base-300" aria-label="Begun at the bench">
+        {sittings.map(({ id, name, count, maker, begunAt }) => (
+          <li key={id}>
+            <Link
+              href={`/bench/sitting/${id}`}
+              className="flex min-h-14 flex-wrap items-center gap-x-4 py-2 text-lg hover:bg-base-200"
+            >
+              <span className="[overflow-wrap:anywhere]">
+                <span className="font-semibold">{count} ×</span> {name}
+              </span>
+              <span className="muted ml-auto text-base">
+                {maker}, since <Moment at={begunAt} />
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 /** What lies cut in the trays of the batches: it comes before anything new. */

@@ -3,6 +3,7 @@ import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { um } from '@/core/units/length';
+import { adviseFromLog } from '@/studio/logbook/advice';
 import { LOG_SORTINGS, MOST_LOGGED, showLogbook, type LogLine } from '@/studio/logbook/logbook';
 import { LogQuery } from '@/studio/logbook/logbook.input';
 import { EmptyPlace } from '@/ui/EmptyPlace';
@@ -15,6 +16,7 @@ import { SmallPicture } from '@/ui/SmallPicture';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
 import { askedOfList, type Search } from '@/app/lib/search';
+import { Advised } from './Advised';
 import { LoggedWires } from './LoggedWires';
 
 export const metadata = { title: 'Logbook' };
@@ -41,6 +43,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
       </EmptyPlace>
     );
   }
+  const advice = session.role === 'owner' && !isAsked ? await adviseFromLog(session) : null;
   const span = roundSpan(
     um(
       Math.max(
@@ -52,6 +55,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
   return (
     <>
       <h1>{headline(total, measured, isAsked)}</h1>
+      {advice && <Advised advice={advice} />}
       <ListFilters
         label="The logbook"
         action="/logbook"

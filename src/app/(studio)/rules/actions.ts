@@ -8,11 +8,15 @@ import { changeCurrency } from '@/studio/settings/changeCurrency';
 import type { ChangeCurrencyInput } from '@/studio/settings/changeCurrency.input';
 import { setDevice } from '@/studio/settings/devices';
 import type { SetDeviceInput } from '@/studio/settings/devices.input';
+import { setChecks } from '@/studio/settings/setChecks';
+import type { SetChecksInput } from '@/studio/settings/setChecks.input';
 import { changeSettings } from '@/studio/settings/settings';
 import type { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import { makeToken, revokeToken } from '@/studio/tokens/tokens';
 import type { MakeTokenInput } from '@/studio/tokens/tokens.input';
 import { aForm, aKey, anId } from '@/studio/kernel/arguments';
+
+export const setChecksAction = action([aKey, aForm<SetChecksInput>()], setChecks);
 
 export const changeSettingsAction = action([aKey, aForm<ChangeSettingsInput>()], changeSettings);
 

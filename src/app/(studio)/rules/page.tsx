@@ -1,3 +1,5 @@
+import { checksOf } from '@/core/bench/checks';
+import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import { Link } from '@/ui/Link';
 import { lastBookCheck } from '@/studio/books/lastCheck';
 import { listPeople } from '@/studio/people/helpers';
@@ -9,12 +11,16 @@ import { Moment } from '@/ui/When';
 import { pageOwner } from '../../lib/member';
 import { areStandInsOffered } from '@/devices/devices';
 import { readDevices } from '@/studio/settings/devices';
+import { ChecksForm } from './ChecksForm';
 import { CurrencyForm } from './CurrencyForm';
 import { DevicesForm } from './DevicesForm';
 import { HelperForm } from './HelperForm';
 import { RulesForm } from './RulesForm';
 import { settingsValues } from './settingsValues';
 import { Said } from '@/ui/house';
+
+const mapKinds = <T,>(of: (kind: PatternKind) => T): Readonly<Record<PatternKind, T>> =>
+  Object.fromEntries(PATTERN_KINDS.map((kind) => [kind, of(kind)])) as Record<PatternKind, T>;
 
 export const metadata = { title: 'House rules' };
 
@@ -35,6 +41,7 @@ export default async function RulesPage() {
         specs={await listSpecs(session)}
         currency={settings.currency}
       />
+      <ChecksForm checks={mapKinds((kind) => checksOf(settings.checks, kind))} />
       <section className="leaf mt-6 p-4">
         <h2>Currency</h2>
         <div className="mt-2">

@@ -70,7 +70,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
       />
       {pieces.length === 0 && <p className="leaf mt-4 p-6">Nothing on the shelf is like that.</p>}
       <ul className="mt-4 grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-4">
-        {pieces.map(({ number, name, kind, size, madeAt, price, cost, minutes }) => (
+        {pieces.map(({ number, name, kind, size, flaw, madeAt, price, cost, minutes }) => (
           <li key={number}>
             <Link
               href={`/shelf/${tag('piece', number)}`}
@@ -84,7 +84,8 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
               <span className="font-display font-semibold [overflow-wrap:anywhere]">{name}</span>
               <span className="muted mt-auto text-sm">
                 {kind}
-                {size !== '' && `, ${size}`} · {Math.round(minutes)} min
+                {size !== '' && `, ${size}`}
+                {flaw !== '' && `, sold as it is: ${flaw}`} · {Math.round(minutes)} min
               </span>
               {cost !== null && <PriceBar cost={cost} price={price} dearest={dearest} />}
               {cost !== null && (

@@ -5,13 +5,20 @@ import { pictureOfStep, pictureOfTag, type TaggedPicture } from '@/studio/pictur
 
 /** `R-0001.2`: what has the tag, or that line of it. */
 const SMALL = /^([A-Z]-\d{1,8})(?:\.(\d{1,5}))?\.svg$/;
-/** `P-0012.after-9.back`: what has the tag when the ninth step is done, from behind. */
-const AFTER_STEP = /^([A-Z]-\d{1,8})\.after-(\d{1,5})\.([a-z]+)\.svg$/;
+/** `P-0012.after-9.back`: what has the tag when the ninth step is done, from behind; `R-0001.2.after-9.back` of that line of it. */
+const AFTER_STEP = /^([A-Z]-\d{1,8})(?:\.(\d{1,5}))?\.after-(\d{1,5})\.([a-z]+)\.svg$/;
 
 async function pictureIn(session: StudioSession, file: string): Promise<TaggedPicture | null> {
-  const [, stepped = '', step, seenFrom] = AFTER_STEP.exec(file) ?? [];
+  const [, stepped = '', lineWorked, step, seenFrom] = AFTER_STEP.exec(file) ?? [];
   const view = VIEWS.find((each) => each === seenFrom);
-  if (view) return pictureOfStep(session, stepped, Number(step), view);
+  if (view)
+    return pictureOfStep(
+      session,
+      stepped,
+      Number(step),
+      view,
+      lineWorked === undefined ? undefined : Number(lineWorked),
+    );
   const [, tagged = '', line] = SMALL.exec(file) ?? [];
   return pictureOfTag(session, tagged, line === undefined ? undefined : Number(line));
 }

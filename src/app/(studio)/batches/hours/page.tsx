@@ -1,5 +1,7 @@
 import { sayDay } from '@/core/calendar/day';
 import { Day } from '@/ui/When';
+import { counted } from '@/core/units/counted';
+import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { groupBy } from '@/core/groupBy';
 import { pathOf, tag } from '@/core/tag';
@@ -82,7 +84,7 @@ function Batches({
       <ul className="mt-2 divide-y divide-base-300" aria-label="Ready when">
         {batches
           .slice(from, from + PAGE)
-          .map(({ number, name, dueOn, readyOn, late, minutes, remedy, lineNames }) => (
+          .map(({ number, name, dueOn, readyOn, late, minutes, remedy, lineNames, chance, learned }) => (
             <li key={number} className="py-2">
               <p className="flex flex-wrap items-baseline justify-between gap-x-3">
                 <Link href={pathOf('batch', number)} className="link font-semibold">
@@ -104,6 +106,15 @@ function Batches({
                   </>
                 )}
               </p>
+              {chance !== null && <p className="text-sm">{chanceSaid(chance)}</p>}
+              {learned.map((line) => (
+                <p key={line.name} className="muted text-sm">
+                  “{line.name}”:{' '}
+                  <Said>
+                    {`${Math.round(line.minutes)} min each by ${counted(line.makings, 'making', 'makings')}, ${Math.round(line.planned)} planned`}
+                  </Said>
+                </p>
+              ))}
               {late > 0 && remedy && (
                 <div className="mt-1 border-l-4 border-error bg-error/10 p-2 text-sm">
                   <strong>{hours(late)} of it will be left on the day it is due.</strong> In time it would be
@@ -138,6 +149,18 @@ function Batches({
       />
     </section>
   );
+}
+
+/** How likely it is, as somebody would say it. */
+function chanceSaid(chance: number): string {
+  const inTen = Math.round(chance * 10);
+  const said =
+    inTen === 0
+      ? 'hardly ever ready in time'
+      : inTen === 10
+        ? 'ready in time, almost surely'
+        : `ready in time ${inTen} times of 10`;
+  return `By what pieces took so far: ${said}`;
 }
 
 /** Days that are drawn; the list of batches tells what lies beyond. */

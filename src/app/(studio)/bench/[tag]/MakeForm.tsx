@@ -14,7 +14,6 @@ import type { MadeAlike } from '@/studio/making/makeAlike';
 import type { Made } from '@/studio/making/makePiece';
 import { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
-import { forgetWatch } from '@/ui/bench/useStepWatch';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
 import { SpoilageReasons, SPOILAGE_REASONS_ID } from '@/ui/craft/SpoilageReasons';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
@@ -31,7 +30,6 @@ import { newKey } from '@/ui/newKey';
 import { makeAlikeAction, makePieceAction } from './actions';
 import { AlikeWires, alikeIn, choicesFor } from './AlikeWires';
 import { PartsTaken } from './PartsTaken';
-import { TimedSteps } from './TimedSteps';
 
 type FormControl = Control<MakePieceInput>;
 
@@ -60,8 +58,6 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   );
   const onDone = useCallback(
     (made: Made | MadeAlike) => {
-      // What it counted belongs to what is made now.
-      forgetWatch(tag('pattern', number), revision);
       if ('made' in made) {
         const { length } = made.made;
         const where = made.made.some(({ as }) => as === 'finding') ? ', in the drawer' : '';
@@ -79,7 +75,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
       // Who makes a batch goes on with it; a single piece is priced next.
       router.push(batch ? `/batches/${tag('batch', batch.number)}` : `/shelf/${tag('piece', made.number)}`);
     },
-    [router, toast, batch, number, revision],
+    [router, toast, batch],
   );
   const defaultValues: MakePieceInput = {
     cuts: cuts.map(({ cutIndex, copy, from, length, tails }) => ({
@@ -137,7 +133,6 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
         </section>
       )}
       <Spoiled control={control} choices={choices} specs={pattern.specs} />
-      <TimedSteps form={form} pattern={pattern} />
       <section className="leaf grid gap-4 p-4 sm:grid-cols-3">
         <NumberField control={control} name="minutes" label="Time on this piece" unit="min" />
         <NumberField control={control} name="setUpMinutes" label="Setting up, once a sitting" unit="min" />

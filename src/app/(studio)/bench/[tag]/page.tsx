@@ -8,6 +8,7 @@ import type { PartProposal } from '@/studio/making/proposeParts';
 import { Length } from '@/ui/lengths';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
+import { BeginSitting } from '../BeginSitting';
 import { MakeForm } from './MakeForm';
 
 type Params = Promise<{ tag: string }>;
@@ -73,6 +74,9 @@ export default async function MakePage({ params }: { params: Params }) {
             ))}
           </ul>
         </div>
+      )}
+      {pattern.body.steps.length > 0 && enough && (
+        <BeginSitting of={{ number: pattern.number, revision: pattern.revision }} />
       )}
       <MakeForm proposal={proposal} />
     </>

@@ -1,10 +1,11 @@
 import { groupBy } from '@/core/groupBy';
-import { um, type Micrometres } from '@/core/units/length';
+import { describeRing, ringOf } from '@/core/ring/ringSize';
+import { um, UM_PER_MM, type Micrometres } from '@/core/units/length';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
-import { showPiece, type PieceWire } from '@/studio/shelf/shelf';
+import { showPiece, type FoundAtBench, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
 import { BesidePicture } from '@/ui/SmallPicture';
@@ -45,6 +46,7 @@ export default async function PiecePage({ params }: { params: Params }) {
     money,
     struckAt,
     findings,
+    found,
   } = piece;
   const isOnShelf = struckAt === null && findings === null;
   return (
@@ -121,6 +123,7 @@ export default async function PiecePage({ params }: { params: Params }) {
           Its making was taken back on <Day at={struckAt} />; what it took is in the stockroom again.
         </p>
       )}
+      <Found found={found} />
       {money && (
         <div className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
           <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
@@ -170,6 +173,41 @@ export default async function PiecePage({ params }: { params: Params }) {
         </table>
       </section>
     </>
+  );
+}
+
+/** What was found out of it at the bench; nothing where nobody said anything. */
+function Found({ found: { note, flaw, weighed, checks, sizes } }: { found: FoundAtBench }) {
+  const isKnown = note !== '' || flaw !== '' || weighed !== null || checks.length + sizes.length > 0;
+  if (!isKnown) return null;
+  const bad = checks.filter(({ isGood }) => !isGood);
+  const again = checks.filter(({ isGood, failures }) => isGood && failures > 0);
+  return (
+    <section className="leaf mt-4 p-4" aria-label="At the bench">
+      <h2>At the bench</h2>
+      {flaw !== '' && <p className="mt-1 font-semibold">Sold as it is: {flaw}.</p>}
+      <ul className="mt-1 space-y-1">
+        {weighed !== null && (
+          <li>
+            <Said>{formatMass(weighed)}</Said> on the scale
+          </li>
+        )}
+        {sizes.map(({ readWhen, inside }, index) => (
+          <li key={index}>
+            <span className="first-letter:uppercase">{readWhen}</span>:{' '}
+            {describeRing(ringOf(inside / UM_PER_MM))}
+          </li>
+        ))}
+        {checks.length > 0 && (
+          <li>
+            Looked over: {checks.length - bad.length} of {checks.length} good
+            {bad.length > 0 && `; not good: ${bad.map(({ name }) => name).join('; ')}`}
+            {again.length > 0 && `; after rework: ${again.map(({ name }) => name).join('; ')}`}
+          </li>
+        )}
+        {note !== '' && <li className="[overflow-wrap:anywhere] whitespace-pre-wrap">{note}</li>}
+      </ul>
+    </section>
   );
 }
 

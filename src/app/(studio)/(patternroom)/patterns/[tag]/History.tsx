@@ -68,10 +68,7 @@ export function History({
               {sayMoreThanPlanned(more)}, ± <Length of={deviation} />; best cut <Reckoned of={length} cut />
               <span className="muted">
                 , from{' '}
-                {own + others === own
-                  ? counted(own, 'making')
-                  : `${own} of yours and ${counted(others, 'other')}`}
-                .
+                {others === 0 ? counted(own, 'making') : `${own} of yours and ${counted(others, 'other')}`}.
               </span>
             </li>
           ))}

@@ -1,4 +1,5 @@
 import { Suspense } from 'react';
+import { stepsTaking } from '@/core/learning/minutes';
 import { judgeSteps } from '@/core/judgement/judgeSteps';
 import { Judgements } from '@/ui/craft/Judgements';
 import { Link } from '@/ui/Link';
@@ -7,7 +8,9 @@ import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern'
 import { tag } from '@/core/tag';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/techniques/registry';
+import { counted } from '@/core/units/counted';
 import { um } from '@/core/units/length';
+import { Said } from '@/ui/house';
 import { CutStrips } from '@/ui/craft/CutStrips';
 import { stripsOf } from '@/ui/craft/stripsOf';
 import { OrderOfWork } from '@/ui/craft/OrderOfWork';
@@ -61,8 +64,12 @@ export default async function PatternPage({ params }: { params: Params }) {
   // Whoever leaves the page earlier does not want to know.
   touches.catch(() => undefined);
   const hasPiece = resolved?.uses.some(({ plan }) => plan?.run) ?? false;
-  const pricing = await pricingOf(session, body);
   const history = await showHistory(session, pattern.id, body);
+  const took = history.time?.minutes;
+  const pricing = await pricingOf(
+    session,
+    took === undefined ? body : { ...body, steps: stepsTaking(body.steps, took) },
+  );
   const parts =
     pricing?.rungs[0]?.parts ?? body.parts.map((part) => ({ ...part, found: null, cost: undefined }));
   const isOwner = session.role === 'owner';
@@ -163,6 +170,12 @@ export default async function PatternPage({ params }: { params: Params }) {
           <h2>
             {each} minutes each{setUp > 0 && `, ${setUp} to set up`}
           </h2>
+          {history.time && Math.round(history.time.minutes) !== Math.round(each) && (
+            <p className="mt-1">
+              <Said>{`${Math.round(history.time.minutes)} min by ${counted(history.time.count, 'making')}`}</Said>
+              {isOwner && ': it is priced by that.'}
+            </p>
+          )}
           <OrderOfWork steps={body.steps} />
         </section>
       </div>

@@ -1,17 +1,14 @@
 'use client';
 
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ArrowLeft, ArrowRight, OctagonAlert } from 'lucide-react';
-import { goTo, runFor, stand } from '@/core/bench/watch';
 import type { WorkedStep } from '@/core/pattern/stepByStep';
-import { StepWatch } from '@/ui/bench/StepWatch';
-import { useStepWatch } from '@/ui/bench/useStepWatch';
 import { StepMark } from '@/ui/craft/OrderOfWork';
 import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
-import { StepSeen, type Turnable } from './StepSeen';
+import { StepSeen, type Turnable } from '@/ui/craft/StepSeen';
 
 /** A step of the work as it is shown: its picture comes by itself. */
 type ShownStep = Omit<WorkedStep, 'seen'> & { readonly seen: { readonly isRing: boolean } | undefined };
@@ -19,14 +16,12 @@ type ShownStep = Omit<WorkedStep, 'seen'> & { readonly seen: { readonly isRing: 
 /** The order of work, one step at a time: what it looks like then, what to hold, what comes next and what must not be forgotten. */
 export function StepByStep({
   label,
-  revision,
   steps,
   piece,
   begin,
 }: {
   /** The pattern’s tag. */
   readonly label: string;
-  readonly revision: number;
   readonly steps: readonly ShownStep[];
   /** What is turned in the round; null for a pattern that was written by hand. */
   readonly piece: Turnable | null;
@@ -34,32 +29,22 @@ export function StepByStep({
   readonly begin: number;
 }) {
   const [at, setAt] = useState(Math.min(Math.max(1, Math.round(begin)), Math.max(1, steps.length)));
-  const { watch, change } = useStepWatch(label, revision);
   const go = useMemo(() => {
     const to = (number: number) => {
       const next = Math.min(Math.max(1, number), steps.length);
       setAt(next);
-      change((kept, now) => goTo(kept, next - 1, now));
       // Whoever comes back to the page comes back to the step.
       window.history.replaceState(null, '', `?step=${next}`);
     };
     return { to, on: (by: number) => to(at + by) };
-  }, [at, steps.length, change]);
-  const toggle = useCallback(
-    () =>
-      change((kept, now) =>
-        kept.isRunning && kept.step === at - 1 ? stand(kept, now) : runFor(kept, at - 1, now),
-      ),
-    [at, change],
-  );
+  }, [at, steps.length]);
   useKeys(
     useMemo(
       () => [
         { keys: 'n', does: 'The next step', run: () => go.on(1) },
         { keys: 'p', does: 'The step before', run: () => go.on(-1) },
-        { keys: 't', does: 'Run or pause the watch', run: toggle },
       ],
-      [go, toggle],
+      [go],
     ),
   );
   const isListening = useIsListening();
@@ -137,7 +122,6 @@ export function StepByStep({
               </Link>
             )}
           </div>
-          <StepWatch watch={watch} step={at - 1} change={change} onToggle={toggle} />
           {inHand.length > 0 && (
             <section className="leaf p-4">
               <h2>In hand</h2>

@@ -17,7 +17,7 @@ export async function generateMetadata({ params }: { params: Params }) {
 /** The order of work of a pattern, one step at a time, to be read at arm’s length. */
 export default async function StepsPage({ params, searchParams }: { params: Params; searchParams: Search }) {
   const { session } = await pageMember();
-  const { number, revision, name, body, specs } = orNotFound(
+  const { number, name, body, specs } = orNotFound(
     await showPattern(session, await tagParam('pattern', params)),
   );
   const { step } = await searchParams;
@@ -32,7 +32,6 @@ export default async function StepsPage({ params, searchParams }: { params: Para
       </p>
       <StepByStep
         label={label}
-        revision={revision}
         steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
           ...step,
           seen: seen && { isRing: isRing(seen.part) },

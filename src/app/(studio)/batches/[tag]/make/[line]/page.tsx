@@ -6,6 +6,7 @@ import { tag } from '@/core/tag';
 import { proposeFromTray } from '@/studio/making/proposeMaking';
 import { pageMember } from '../../../../../lib/member';
 import { orNotFound, tagParam } from '../../../../../lib/tagParam';
+import { BeginSitting } from '../../../../bench/BeginSitting';
 import { MakeForm } from '../../../../bench/[tag]/MakeForm';
 
 type Params = Promise<{ tag: string; line: string }>;
@@ -34,6 +35,9 @@ export default async function MakeFromTrayPage({ params }: { params: Params }) {
           {batch.name}
         </p>
       </BesidePicture>
+      {pattern.body.steps.length > 0 && (
+        <BeginSitting of={{ batch: batch.number, line: batch.line }} ready={batch.ready} />
+      )}
       <MakeForm key={batch.piece} proposal={proposal} />
     </>
   );

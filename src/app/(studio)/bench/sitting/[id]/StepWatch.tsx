@@ -2,7 +2,7 @@
 
 import { Pause, Play } from 'lucide-react';
 import { useState } from 'react';
-import { correct, MOST_MINUTES, settleMissed, spentOn, type Watch } from '@/core/bench/watch';
+import { MOST_MINUTES } from '@/core/bench/watch';
 import { readMinutes } from '@/core/pattern/ownSteps';
 import { counted } from '@/core/units/counted';
 import { Field, TextInput } from '@/ui/form/Field';
@@ -16,25 +16,33 @@ function asWatch(ms: number): string {
 
 /** The watch of the step that is being worked: it runs, stands and is corrected by hand. */
 export function StepWatch({
-  watch,
-  step,
-  change,
+  spent,
+  total,
+  runs,
+  missed,
+  what,
   onToggle,
+  onMissed,
+  onCorrect,
 }: {
-  watch: Watch;
-  step: number;
-  change: (by: (watch: Watch, now: number) => Watch) => void;
+  /** Milliseconds that were counted to what is worked now, and in the whole sitting. */
+  spent: number;
+  total: number;
+  runs: boolean;
+  /** Minutes that were not counted since somebody last looked. */
+  missed: number;
+  /** What time is counted to, told from everything else. */
+  what: string;
   onToggle: () => void;
+  onMissed: (counts: boolean) => void;
+  onCorrect: (minutes: number) => void;
 }) {
   const isListening = useIsListening();
-  const runs = watch.isRunning && watch.step === step;
-  const total = watch.spent.reduce((sum, each) => sum + each, 0);
-  const missed = Math.round(watch.missed / 60_000);
   return (
     <section className="leaf no-print p-4" aria-label="Watch">
       <div className="flex items-center justify-between gap-3">
         <p className="text-4xl tabular-nums" role="timer" aria-label="Time on this step">
-          {asWatch(spentOn(watch, step))}
+          {asWatch(spent)}
         </p>
         <button
           type="button"
@@ -47,21 +55,21 @@ export function StepWatch({
           {runs ? 'Pause' : 'Run'}
         </button>
       </div>
-      <p className="muted text-base">{asWatch(total)} on this piece so far</p>
+      <p className="muted text-base">{asWatch(total)} in this sitting so far</p>
       {missed > 0 && (
         <div role="status" className="mt-2 border-l-4 border-warning pl-3">
           <p>Nothing was open for {counted(missed, 'minute')} while it ran. Were you at the bench?</p>
           <div className="mt-1 flex gap-2">
-            <button type="button" className="btn" onClick={() => change((now) => settleMissed(now, true))}>
+            <button type="button" className="btn" onClick={() => onMissed(true)}>
               Count them
             </button>
-            <button type="button" className="btn" onClick={() => change((now) => settleMissed(now, false))}>
+            <button type="button" className="btn" onClick={() => onMissed(false)}>
               Leave them out
             </button>
           </div>
         </div>
       )}
-      <Corrected key={step} onCorrect={(minutes) => change((now) => correct(now, step, minutes))} />
+      <Corrected key={what} onCorrect={onCorrect} />
     </section>
   );
 }

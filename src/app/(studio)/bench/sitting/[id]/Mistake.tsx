@@ -1,0 +1,119 @@
+'use client';
+
+import { useState } from 'react';
+import { isLost, pieceIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
+import { stillDoesFor } from '@/core/bench/stillDoesFor';
+import { wantedCuts } from '@/core/pattern/pattern';
+import { um } from '@/core/units/length';
+import { REASONS } from '@/ui/craft/SpoilageReasons';
+import { Reckoned } from '@/ui/lengths';
+import type { ShownSitting } from './shown';
+
+/** The piece as a whole, where one chooses what a mistake cost. */
+const ALL = 'all';
+
+/** Something went wrong on a piece: a wire of it, or all of it, is lost in two touches; it can be taken back. */
+export function Mistake({
+  view,
+  piece,
+  sitting,
+  inHand,
+  say,
+}: {
+  view: ShownSitting['view'];
+  piece: number;
+  sitting: Sitting;
+  /** The wire that is worked, by its key; undefined when it is not known. */
+  inHand: string | undefined;
+  say: (...said: readonly Said[]) => void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const wires = wantedCuts(view);
+  const [chosen, choose] = useState<string>();
+  const what = chosen ?? inHand ?? (wires[0] ? wireKey(wires[0]) : ALL);
+  const so = pieceIn(sitting, piece);
+  const spoil = (reason: string) => {
+    const wire = wires.find((each) => wireKey(each) === what);
+    if (wire) {
+      const { cutIndex, copy, length } = wire;
+      const before = so.lostWires.find((each) => wireKey(each) === what)?.length ?? 0;
+      say({ kind: 'spoiled', piece, cutIndex, copy, length: um(before + length), reason });
+    } else say({ kind: 'lost', piece, reason });
+    setOpen(false);
+  };
+  return (
+    <section className="leaf p-4" aria-label="Mistakes">
+      {so.lost !== '' && (
+        <p className="flex flex-wrap items-center gap-3 font-semibold">
+          This piece is lost: {so.lost}.
+          <button type="button" className="btn" onClick={() => say({ kind: 'lost', piece, reason: '' })}>
+            It is not
+          </button>
+        </p>
+      )}
+      {so.lostWires.map((lost) => {
+        const wire = wires.find((each) => wireKey(each) === wireKey(lost));
+        const others = wire ? stillDoesFor(lost, view.cuts) : [];
+        const { cutIndex, copy } = lost;
+        return (
+          <div key={wireKey(lost)} className="mb-2">
+            <p className="font-semibold">
+              {wire?.name}: <Reckoned of={lost.length} /> lost, {lost.reason}. Cut another
+              {wire && (
+                <>
+                  {' '}
+                  of <Reckoned of={wire.length} cut />
+                </>
+              )}
+              .
+            </p>
+            {others.length > 0 && (
+              <p className="muted">What is straight of it may still do for: {others.join(', ')}.</p>
+            )}
+            <button
+              type="button"
+              className="btn mt-1"
+              onClick={() => say({ kind: 'spoiled', piece, cutIndex, copy, length: um(0), reason: '' })}
+            >
+              It was not lost
+            </button>
+          </div>
+        );
+      })}
+      <button
+        type="button"
+        className="btn min-h-14 w-full text-xl"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(!isOpen)}
+      >
+        Something went wrong
+      </button>
+      {isOpen && !isLost(sitting, piece) && (
+        <div className="mt-3 space-y-3">
+          <label className="block">
+            <span className="text-sm font-semibold">What is lost</span>
+            <select
+              className="select w-full text-lg"
+              value={what}
+              onChange={({ target }) => choose(target.value)}
+            >
+              {wires.map((wire) => (
+                <option key={wireKey(wire)} value={wireKey(wire)}>
+                  {wire.name}
+                </option>
+              ))}
+              <option value={ALL}>the whole piece</option>
+            </select>
+          </label>
+          <div className="grid grid-cols-2 gap-2" role="group" aria-label="Why">
+            {REASONS.map((reason) => (
+              <button key={reason} type="button" className="btn min-h-14" onClick={() => spoil(reason)}>
+                {reason}
+              </button>
+            ))}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,65 @@
+import { isUUID } from 'class-validator';
+import { notFound } from 'next/navigation';
+import { isRing } from '@/core/pattern/drawnParts';
+import { calledInFull, ringSizeOf } from '@/core/pattern/ringSizeOf';
+import { tag } from '@/core/tag';
+import { workedSteps } from '@/studio/pictures/pictures';
+import { showSitting } from '@/studio/sittings/sittings';
+import { Link } from '@/ui/Link';
+import { pageMember } from '@/app/lib/member';
+import { SittingBench } from './SittingBench';
+
+export const metadata = { title: 'At the bench' };
+
+type Params = Promise<{ id: string }>;
+
+/** One sitting at the bench, a step at a time, to be read at arm’s length. */
+export default async function SittingPage({ params }: { params: Params }) {
+  const { session } = await pageMember();
+  const { id } = await params;
+  const sitting = isUUID(id) ? await showSitting(session, id) : null;
+  if (!sitting) notFound();
+  const { body, ...view } = sitting;
+  const { pattern, batch, specs } = view;
+  // Pictures are of the pattern as it is now, or of the line of a batch as it was planned.
+  const isSeen = batch !== null || pattern.isNewest;
+  return (
+    <>
+      <p className="muted [overflow-wrap:anywhere]">
+        <Link
+          href={
+            batch ? `/batches/${tag('batch', batch.number)}` : `/patterns/${tag('pattern', pattern.number)}`
+          }
+          className="link"
+        >
+          {calledInFull(body)}
+        </Link>{' '}
+        · {batch ? tag('batch', batch.number) : tag('pattern', pattern.number)}
+      </p>
+      <SittingBench
+        view={{
+          ...view,
+          name: body.name,
+          isRing: body.kind === 'ring',
+          ring: ringSizeOf(body),
+          cuts: body.cuts,
+          parts: body.parts.map(({ name, count }) => ({ name, count })),
+        }}
+        steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
+          ...step,
+          seen: isSeen ? seen && { isRing: isRing(seen.part) } : undefined,
+        }))}
+        picture={batch ? `${tag('batch', batch.number)}.${batch.line}` : tag('pattern', pattern.number)}
+        piece={
+          body.composition && isSeen
+            ? {
+                composition: body.composition,
+                specs,
+                parts: body.parts.map((part) => ({ name: part.name })),
+              }
+            : null
+        }
+      />
+    </>
+  );
+}

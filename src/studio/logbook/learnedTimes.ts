@@ -1,0 +1,51 @@
+import { groupBy } from '@/core/groupBy';
+import { learnMinutes, stepsTaking, type TimeLearned } from '@/core/learning/minutes';
+import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import type { Tx } from '@/data/inStudio';
+import { timedMakingsSql } from '@/data/sql/logbook';
+
+/** So many of the latest makings tell how long a pattern takes. */
+const LATEST = 60;
+const DAY_MS = 86_400_000;
+
+/** How long making a pattern takes in this studio, whoever makes it. */
+export interface PatternTimes {
+  /** What its makings took over what was planned for each, the latest first. */
+  readonly ratios: readonly number[];
+  /** What is learned, for so many minutes as it says now; undefined for a pattern that plans none. */
+  readonly of: (planned: number) => TimeLearned | undefined;
+}
+
+const NOTHING_TIMED: PatternTimes = { ratios: [], of: () => undefined };
+
+/** How long makings of some patterns took, by their numbers; of those that nobody timed, nothing. */
+export async function timesOf(
+  tx: Tx,
+  patterns: readonly number[],
+): Promise<(pattern: number) => PatternTimes> {
+  const rows = await tx.rows(timedMakingsSql, { patterns: [...new Set(patterns)], most: LATEST });
+  const byPattern = groupBy(rows, ({ pattern }) => pattern);
+  const now = tx.session.now.getTime();
+  return (pattern) => {
+    const own = byPattern.get(pattern);
+    if (!own) return NOTHING_TIMED;
+    const times = own.map(({ minutes, planned, madeAt }) => ({
+      minutes,
+      planned,
+      age: (now - madeAt.getTime()) / DAY_MS,
+    }));
+    return {
+      ratios: own.map(({ minutes, planned }) => minutes / planned),
+      of: (planned) => learnMinutes(times, planned),
+    };
+  };
+}
+
+/** What is made, with the minutes of each piece as they really come to. */
+export function bodyAsLearned<Body extends Pick<PatternBody, 'steps'>>(
+  body: Body,
+  times: PatternTimes,
+): Body {
+  const learned = times.of(minutesOf(body).each);
+  return learned ? { ...body, steps: stepsTaking(body.steps, learned.minutes) } : body;
+}

@@ -1,0 +1,32 @@
+import { IsInt, IsOptional, Max, Min } from 'class-validator';
+import { LONGEST_NOTE } from '@/core/bench/sitting';
+import { MOST_IN_SITTING } from '@/core/bench/stations';
+import type { Micrometres } from '@/core/units/length';
+import type { Micrograms } from '@/core/units/mass';
+import { Entries, ReadsLength, ReadsLengths, ReadsMassOrNone, ReadsText, ReadsWhole } from '../kernel/rules';
+import type { Typed } from '../kernel/typed';
+import { ReadsWornOrNone } from '../making/makePiece.input';
+
+/** How many pieces of a pattern are worked together. */
+export class BeginSittingInput {
+  @ReadsWhole(1, MOST_IN_SITTING) count!: Typed<number>;
+}
+
+/** A wire of a piece as it was really cut, and what of it was trimmed off again. */
+export class WireDoneInput {
+  @IsInt() @Min(0) @Max(59) cutIndex!: number;
+  @IsInt() @Min(0) @Max(199) copy!: number;
+  @ReadsLength() cut!: Typed<Micrometres>;
+  @ReadsLengths() back!: Typed<Micrometres[]>;
+}
+
+/** What a piece comes to when it is finished. */
+export class InspectPieceInput {
+  @Entries(() => WireDoneInput, 400, { most: 'A piece has at most 400 cuts.' })
+  wires!: WireDoneInput[];
+  /** Of a ring, what the mandrel says. */
+  @IsOptional() @ReadsWornOrNone() finished?: Typed<Micrometres | null>;
+  /** What the scale says. */
+  @ReadsMassOrNone() weight!: Typed<Micrograms | null>;
+  @ReadsText(LONGEST_NOTE) note!: string;
+}
