@@ -29,7 +29,7 @@ const ShortcutList = dynamic(() => import('./ShortcutList').then((loaded) => loa
 });
 
 /** Keys that no word begins with. */
-const SIGNS = ['/', '?'];
+const FRAME = { inSearch: ['/', '?'], isFrame: true };
 
 const ICONS: Readonly<Record<string, typeof Rows3>> = {
   '/rack': Rows3,
@@ -91,7 +91,7 @@ export function Shell({
       key === undefined ? [] : [{ keys: key, does: name, run: () => go(href) }],
     ),
   ];
-  useKeys(shortcuts, SIGNS);
+  useKeys(shortcuts, FRAME);
   const close = useCallback(() => setFinding(false), []);
   const isHere = (place: Place) => isWithin(path, place);
 

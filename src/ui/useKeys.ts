@@ -36,6 +36,8 @@ declare global {
   }
 }
 
+const NONE: readonly string[] = [];
+
 /** Hands over the keys that were pressed before the page listened: those of shortcuts run now, once. */
 function takeEarlyKeys(shortcuts: readonly Shortcut[]): void {
   const early = window.earlyKeys ?? [];
@@ -48,11 +50,17 @@ function takeEarlyKeys(shortcuts: readonly Shortcut[]): void {
 /**
  * Runs shortcuts on single keys, except while somebody types or a dialog is open.
  * @param inSearch keys that also act in a search that is still empty
+ * @param isFrame whether they are those of every page: what a page does with a key goes before
  */
-export function useKeys(shortcuts: readonly Shortcut[], inSearch: readonly string[] = []): void {
+export function useKeys(
+  shortcuts: readonly Shortcut[],
+  { inSearch = NONE, isFrame = false }: { inSearch?: readonly string[]; isFrame?: boolean } = {},
+): void {
   useEffect(() => {
+    // A key comes to the document before it comes to the window.
+    const heardAt = isFrame ? window : document;
     const onKey = (event: KeyboardEvent) => {
-      if (areOff || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.defaultPrevented || areOff || event.ctrlKey || event.metaKey || event.altKey) return;
       if (isTyping(event.target) && !(inSearch.includes(event.key) && isEmptySearch(event.target))) return;
       if (document.querySelector('dialog[open]')) return;
       const shortcut = shortcuts.find(({ keys }) => keys === event.key);
@@ -60,9 +68,9 @@ export function useKeys(shortcuts: readonly Shortcut[], inSearch: readonly strin
       event.preventDefault();
       shortcut.run();
     };
-    document.addEventListener('keydown', onKey);
+    heardAt.addEventListener('keydown', onKey as EventListener);
     window.stopEarlyKeys?.();
     takeEarlyKeys(shortcuts);
-    return () => document.removeEventListener('keydown', onKey);
-  }, [shortcuts, inSearch]);
+    return () => heardAt.removeEventListener('keydown', onKey as EventListener);
+  }, [shortcuts, inSearch, isFrame]);
 }
