@@ -25,7 +25,7 @@ import { Inspect } from './Inspect';
 import { LayOut } from './LayOut';
 import { Mistake } from './Mistake';
 import { SizesOnTheWay } from './SizesOnTheWay';
-import { StepWatch } from './StepWatch';
+import { StepWatch, WatchSetRight } from './StepWatch';
 import { StopScreen } from './StopScreen';
 import { pieceCalled, stationCalled, type ShownSitting, type ShownStep } from './shown';
 import { useSitting, type SittingHere } from './useSitting';
@@ -48,7 +48,6 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
     return { to, next: () => on(1), before: () => on(-1) };
   }, [at, change, sitting, stations]);
   const counting = slot(sitting);
-  const runs = watch.isRunning;
   const toggle = useCallback(
     () =>
       change((kept, now) => ({
@@ -64,16 +63,16 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
   const name = stationCalled(station, steps);
   const piece = pieceAt(station);
   return (
-    <>
+    <div className="bench">
       <Standing station={station} steps={steps} name={name} view={view} />
       <Trouble here={here} />
       {piece !== null && count > 1 && (
         <Pieces stations={stations} at={at} sitting={sitting} count={count} go={go.to} />
       )}
-      <div className="no-print mt-3 grid grid-cols-[1fr_1fr] gap-3 lg:grid-cols-[1fr_2fr]">
+      <div className="no-print mt-3 grid grid-cols-2 gap-3 lg:grid-cols-[1fr_minmax(18rem,1fr)_2fr]">
         <button
           type="button"
-          className="btn btn-lg min-h-16 text-xl"
+          className="btn btn-lg min-h-16"
           disabled={at === 0 || !isListening}
           onClick={go.before}
           title="Back (p, ←, Page up)"
@@ -81,21 +80,31 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
           <ArrowLeft size={24} aria-hidden="true" /> Back
         </button>
         {station.kind !== 'finish' && (
-          <button
-            type="button"
-            className="btn btn-primary btn-lg min-h-16 min-w-0 text-xl"
-            disabled={!isListening}
-            onClick={go.next}
-            title="Next (n, →, Page down)"
-          >
-            Next <ArrowRight size={24} aria-hidden="true" />
-          </button>
+          <>
+            <div className="order-last col-span-2 lg:order-none lg:col-span-1">
+              <StepWatch
+                spent={spentIn(sitting, counting)}
+                total={[...sitting.spent.values()].reduce((sum, ms) => sum + ms, 0)}
+                runs={watch.isRunning}
+                onToggle={toggle}
+              />
+            </div>
+            <button
+              type="button"
+              className="btn btn-primary btn-lg min-h-16 min-w-0"
+              disabled={!isListening}
+              onClick={go.next}
+              title="Next (n, →, Page down)"
+            >
+              Next <ArrowRight size={24} aria-hidden="true" />
+            </button>
+          </>
         )}
       </div>
       {station.kind === 'layOut' && <LayOut view={view} />}
       {station.kind === 'step' && (
         <StepWorked
-          key={at}
+          key={`step ${at}`}
           view={view}
           steps={steps}
           station={station}
@@ -109,24 +118,18 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
       )}
       {station.kind === 'finish' && <Finish view={view} steps={steps} here={here} />}
       {station.kind !== 'finish' && (
-        <div className="mt-4 max-w-xl">
-          <StepWatch
-            spent={spentIn(sitting, counting)}
-            total={[...sitting.spent.values()].reduce((sum, ms) => sum + ms, 0)}
-            runs={runs}
-            missed={Math.round(watch.missed / 60_000)}
-            what={String(counting)}
-            onToggle={toggle}
-            onMissed={(counts) => change((kept) => ({ ...kept, watch: settleMissed(kept.watch, counts) }))}
-            onCorrect={(minutes) =>
-              change((kept, now) => correctSlot(kept, counting, minutes * 60_000, now, newKey))
-            }
-          />
-        </div>
+        <WatchSetRight
+          missed={Math.round(watch.missed / 60_000)}
+          what={String(counting)}
+          onMissed={(counts) => change((kept) => ({ ...kept, watch: settleMissed(kept.watch, counts) }))}
+          onCorrect={(minutes) =>
+            change((kept, now) => correctSlot(kept, counting, minutes * 60_000, now, newKey))
+          }
+        />
       )}
       {isStopped && (
         <StopScreen
-          key={at}
+          key={`stop ${at}`}
           name={name}
           piece={pieceCalled(piece, count)}
           stops={stops}
@@ -134,7 +137,7 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
           onBack={go.before}
         />
       )}
-    </>
+    </div>
   );
 }
 
@@ -191,7 +194,7 @@ function Standing({
         {station.kind === 'step' && station.piece === null && ', once for all'}
         {which && ` · ${which}`}
       </p>
-      <h1 className="text-3xl [overflow-wrap:anywhere] md:text-4xl">
+      <h1 className="text-3xl [overflow-wrap:anywhere] first-letter:uppercase md:text-4xl">
         {step?.kind && <StepMark kind={step.kind} />}
         <Said>{name}</Said>
       </h1>
@@ -309,7 +312,7 @@ function StepWorked({
           </section>
         )}
       </div>
-      <div className="space-y-4 text-xl">
+      <div className="space-y-4">
         {inHand.length > 0 && (
           <section className="leaf p-4">
             <h2>In hand</h2>

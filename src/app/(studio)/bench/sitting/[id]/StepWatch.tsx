@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { MOST_MINUTES } from '@/core/bench/watch';
 import { readMinutes } from '@/core/pattern/ownSteps';
 import { counted } from '@/core/units/counted';
+import { Fold } from '@/ui/Fold';
 import { Field, TextInput } from '@/ui/form/Field';
 import { useIsListening } from '@/ui/useIsListening';
 
@@ -14,52 +15,65 @@ function asWatch(ms: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
-/** The watch of the step that is being worked: it runs, stands and is corrected by hand. */
+/** The watch of what is being worked: it runs and stands. */
 export function StepWatch({
   spent,
   total,
   runs,
-  missed,
-  what,
   onToggle,
-  onMissed,
-  onCorrect,
 }: {
   /** Milliseconds that were counted to what is worked now, and in the whole sitting. */
   spent: number;
   total: number;
   runs: boolean;
-  /** Minutes that were not counted since somebody last looked. */
-  missed: number;
-  /** What time is counted to, told from everything else. */
-  what: string;
   onToggle: () => void;
-  onMissed: (counts: boolean) => void;
-  onCorrect: (minutes: number) => void;
 }) {
   const isListening = useIsListening();
   return (
-    <section className="leaf no-print p-4" aria-label="Watch">
-      <div className="flex items-center justify-between gap-3">
-        <p className="text-4xl tabular-nums" role="timer" aria-label="Time on this step">
+    <section
+      className="leaf no-print flex min-w-0 items-center justify-between gap-3 px-4 py-1"
+      aria-label="Watch"
+    >
+      <div>
+        <p className="text-2xl tabular-nums" role="timer" aria-label="Time on this step">
           {asWatch(spent)}
         </p>
-        <button
-          type="button"
-          className="btn btn-lg min-h-16 text-xl"
-          disabled={!isListening}
-          onClick={onToggle}
-          title="Run or pause (t)"
-        >
-          {runs ? <Pause size={24} aria-hidden="true" /> : <Play size={24} aria-hidden="true" />}
-          {runs ? 'Pause' : 'Run'}
-        </button>
+        <p className="muted whitespace-nowrap">{asWatch(total)} in all</p>
       </div>
-      <p className="muted text-base">{asWatch(total)} in this sitting so far</p>
+      <button
+        type="button"
+        className="btn btn-lg"
+        disabled={!isListening}
+        onClick={onToggle}
+        title="Run or pause (t)"
+      >
+        {runs ? <Pause size={24} aria-hidden="true" /> : <Play size={24} aria-hidden="true" />}
+        {runs ? 'Pause' : 'Run'}
+      </button>
+    </section>
+  );
+}
+
+/** What the watch did not count since somebody last looked, and what a step really took when nobody pressed it. */
+export function WatchSetRight({
+  missed,
+  what,
+  onMissed,
+  onCorrect,
+}: {
+  /** Minutes that were not counted. */
+  missed: number;
+  /** What time is counted to, told from everything else. */
+  what: string;
+  onMissed: (counts: boolean) => void;
+  onCorrect: (minutes: number) => void;
+}) {
+  return (
+    <div className="no-print">
       {missed > 0 && (
         <div role="status" className="mt-2 border-l-4 border-warning pl-3">
           <p>Nothing was open for {counted(missed, 'minute')} while it ran. Were you at the bench?</p>
-          <div className="mt-1 flex gap-2">
+          <div className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="btn" onClick={() => onMissed(true)}>
               Count them
             </button>
@@ -69,8 +83,10 @@ export function StepWatch({
           </div>
         </div>
       )}
-      <Corrected key={what} onCorrect={onCorrect} />
-    </section>
+      <Fold title="Set the watch right">
+        <Corrected key={what} onCorrect={onCorrect} />
+      </Fold>
+    </div>
   );
 }
 

@@ -44,13 +44,13 @@ export function StopScreen({
       }}
     >
       <div className="mx-auto flex h-full max-w-4xl flex-col justify-center gap-6">
-        <p className="flex items-center gap-3 text-3xl font-bold">
+        <p className="not-to-miss flex items-center gap-3 font-bold">
           <OctagonAlert size={48} aria-hidden="true" className="shrink-0" /> Stop{piece && `: ${piece}`}
         </p>
         <h1 ref={heading} tabIndex={-1} className="text-3xl outline-none md:text-5xl">
           Before “<Said>{name}</Said>”
         </h1>
-        <ul className="space-y-3 border-l-8 border-base-content pl-4 text-2xl font-semibold md:text-3xl">
+        <ul className="not-to-miss space-y-3 border-l-8 border-base-content pl-4 font-semibold">
           {stops.map((stop) => (
             <li key={stop}>
               <Said>{stop}</Said>
