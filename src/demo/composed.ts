@@ -2,7 +2,8 @@ import type { Id } from '@/core/id';
 import type { PatternKind } from '@/core/pattern/pattern';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { makePiece } from '@/studio/making/makePiece';
-import { proposeMaking } from '@/studio/making/proposeMaking';
+import type { MakePieceInput } from '@/studio/making/makePiece.input';
+import { proposeMaking, type MakingProposal } from '@/studio/making/proposeMaking';
 import { composePattern } from '@/studio/patterns/composePattern';
 import type { HousePattern } from '@/core/house/composedOf';
 import { HOUSE_PATTERNS } from '@/core/house/housePatterns';
@@ -10,7 +11,7 @@ import { pricePiece } from '@/studio/shelf/shelf';
 import { receiveWire } from '@/studio/wire/receiveWire';
 import { listSpecs, type KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { bought, DAYS, nameOf } from './buying';
-import { handMade, HELPERS_HAND, OWNERS_HAND } from './handMade';
+import { handMade, HELPERS_HAND, OWNERS_HAND, timedSteps, type Hand } from './handMade';
 import { composeInput } from './composeInput';
 import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
@@ -85,11 +86,12 @@ async function makeComposed(
   for (const { spec } of short?.shortages ?? []) if (spec) await buy(session, spec, nth, on, hand);
   const proposal = await proposeMaking(session, number);
   if (!proposal || proposal.shortages.length > 0) throw new Error(`“${pattern.name}” cannot be made`);
+  const own = maker.role === 'helper' ? HELPERS_HAND : OWNERS_HAND;
   const made = await makePiece(
     maker,
     makeKey,
     { number, revision: proposal.pattern.revision },
-    handMade(proposal, hand, maker.role === 'helper' ? HELPERS_HAND : OWNERS_HAND),
+    withTimes(handMade(proposal, hand, own), nth, proposal, own),
   );
   // A wire was spoiled, and there is no more for another.
   if (!made.ok) return;
@@ -100,6 +102,27 @@ async function makeComposed(
       goingPrice: `${Math.round(GOES_FOR[pattern.kind] * hand.between(0.8, 1.3))}.00 USD`,
     }),
   );
+}
+
+/** Of so many makings one is timed step by step. */
+const TIMED_OF = 2;
+
+/** The same with what the watch counted, where somebody let it run. */
+function withTimes(
+  told: MakePieceInput,
+  nth: number,
+  { pattern: { body } }: MakingProposal,
+  hand: Hand,
+): MakePieceInput {
+  if (nth % TIMED_OF > 0) return told;
+  // What the watch counts changes nothing of all else that is drawn.
+  const steps = timedSteps(body.steps, new Chance(nth + 7001), hand);
+  const minutes = steps.reduce((sum, each) => sum + each.minutes, 0);
+  return {
+    ...told,
+    steps: steps.map((each) => ({ step: each.step, minutes: String(each.minutes) })),
+    minutes: String(Math.max(1, Math.round(minutes))),
+  };
 }
 
 /** The work of the last months: composed patterns, made one after the other, beside what is made of the written ones. */

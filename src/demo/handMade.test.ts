@@ -1,11 +1,12 @@
 import { Chance } from '@/core/chance';
+import { standardError, stepsToMend } from '@/core/learning/advise';
 import { learnDrift } from '@/core/learning/ringSizes';
 import { learnMinutes } from '@/core/learning/minutes';
 import { learnWire, type WireMade } from '@/core/learning/wires';
 import { diameterOfUs } from '@/core/ring/ringSize';
 import { expectOk } from '@/core/result';
 import { mm, parseLength, parseLengths, sumLengths, um } from '@/core/units/length';
-import { handMade, HELPERS_HAND, OWNERS_HAND, type Hand } from './handMade';
+import { handMade, HELPERS_HAND, OWNERS_HAND, SLOW_STEP, timedSteps, type Hand } from './handMade';
 
 const TAILS = [um(30_000), um(30_000)];
 const cut = (cutIndex: number, specId: string, from: string, length: number) => ({
@@ -87,6 +88,41 @@ describe.each([
     }));
     const learned = learnMinutes(times, 50);
     expect(Math.abs((learned?.minutes ?? 0) - 50 * hand.time)).toBeLessThan((learned?.spread ?? 0) / 2);
+  });
+
+  it('tells the step that takes twice as long as planned from those that do not', () => {
+    const steps = [
+      { name: 'form the frame', minutes: 6, perSitting: false },
+      { name: 'weave the base', minutes: 9, perSitting: false },
+      { name: 'antique', minutes: 5, perSitting: true },
+    ];
+    const taken = Array.from({ length: MAKINGS }, (_, index) => timedSteps(steps, new Chance(index), hand));
+    const learnedOf = (step: number) =>
+      learnMinutes(
+        taken.map((each, index) => ({
+          minutes: each.find((timed) => timed.step === step)?.minutes ?? 0,
+          planned: steps[step]?.minutes ?? 0,
+          age: (MAKINGS - index) * 7,
+        })),
+        1,
+      );
+    const [formed, woven] = [learnedOf(0), learnedOf(1)];
+    if (!formed || !woven) throw new Error('both were timed');
+    for (const [learned, truth] of [
+      [formed, hand.time],
+      [woven, SLOW_STEP.times * hand.time],
+    ] as const)
+      expect(Math.abs(learned.value - Math.log(truth))).toBeLessThan(3 * standardError(learned));
+    expect(learnedOf(2)).toBeUndefined();
+    const asked = (step: number) => ({
+      of: step,
+      planned: 100,
+      entries: taken.flatMap((each) => {
+        const timed = each.find((one) => one.step === step);
+        return timed ? [{ value: Math.log(timed.minutes / (steps[step]?.minutes ?? 1)), age: 7 }] : [];
+      }),
+    });
+    expect(stepsToMend([asked(0), asked(1)], 1).map(({ of }) => of)).toEqual([1]);
   });
 
   it('tells how their rings come out', () => {

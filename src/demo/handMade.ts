@@ -1,6 +1,7 @@
 import { sumLengths, um, writableLengths, type Micrometres } from '@/core/units/length';
 import type { MakePieceInput } from '@/studio/making/makePiece.input';
 import type { MakingProposal } from '@/studio/making/proposeMaking';
+import type { PatternStep } from '@/core/pattern/pattern';
 import type { Chance } from '@/core/chance';
 
 const REASONS = [
@@ -49,6 +50,22 @@ export const HELPERS_HAND: Hand = {
   time: 1.4,
   rings: 0.1,
 };
+
+/** Steps that this studio takes so much longer for than anybody would plan. */
+export const SLOW_STEP = { named: /^weave/, times: 2 };
+
+/** What each step took of a making at which somebody let the watch run; minutes to a tenth. */
+export function timedSteps(
+  steps: readonly Pick<PatternStep, 'name' | 'minutes' | 'perSitting'>[],
+  chance: Chance,
+  hand: Hand,
+): readonly { readonly step: number; readonly minutes: number }[] {
+  return steps.flatMap(({ name, minutes, perSitting }, step) => {
+    const slow = SLOW_STEP.named.test(name) ? SLOW_STEP.times : 1;
+    const took = minutes * hand.time * slow * Math.exp(chance.normal(0, 0.2));
+    return perSitting || minutes === 0 ? [] : [{ step, minutes: Math.max(0.1, Math.round(took * 10) / 10) }];
+  });
+}
 
 /** Thinner wire than this, µm, is wound round other wire. */
 const THIN = 500;

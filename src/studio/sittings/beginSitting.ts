@@ -42,11 +42,12 @@ interface Begun {
 export const beginSitting = posts(
   'beginSitting',
   { input: BeginSittingInput },
-  async ({ tx, session }, { count }, of: SittingOf): Promise<Id<'sitting'>> => {
+  async ({ tx, session, postKey }, { count }, of: SittingOf): Promise<Id<'sitting'>> => {
     const { row, body, pieces } =
       'batch' in of ? await outOfTray(tx, of, count) : await offTheRack(tx, of, count);
     const { checks } = await settingsIn(tx);
-    const sittingId = randomUUID();
+    // It is known by the key that it was begun under: one posting begins one sitting.
+    const sittingId: string = postKey;
     await tx.add(SittingRow, [
       {
         sittingId,

@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { DEMO_SITTING } from '../../../src/demo/sittingId';
 
 /** What is opened for a route, and whether it is the owner's alone. */
 interface Opened {
@@ -31,6 +32,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/batches/[tag]/make/[line]': { address: '/batches/R-0001/make/1' },
   '/bench': { address: '/bench' },
   '/bench/[tag]': { address: '/bench/P-0001' },
+  '/bench/sitting/[id]': { address: `/bench/sitting/${DEMO_SITTING}` },
   '/patterns': { address: '/patterns' },
   '/patterns/new': { address: '/patterns/new', ownerOnly: true },
   '/patterns/starters': { address: '/patterns/starters', ownerOnly: true },

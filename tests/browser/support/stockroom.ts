@@ -37,9 +37,10 @@ export async function inMetric(page: Page): Promise<void> {
 }
 
 /** Writes a pattern of one cut of 150 mm, from the wire that the list calls so, and six minutes. */
-export async function writeBar(page: Page, name: string, wire: RegExp): Promise<void> {
+export async function writeBar(page: Page, name: string, wire: RegExp, kind?: string): Promise<void> {
   await page.goto(`${DEMO_URL}/patterns/new`);
   await page.getByLabel('Name of the pattern').fill(name);
+  if (kind !== undefined) await page.getByLabel('It makes a').selectOption(kind);
   await page.getByLabel('Called').fill('bar');
   const option = page.getByLabel('Cut from').getByRole('option', { name: wire });
   await page.getByLabel('Cut from').selectOption((await option.first().getAttribute('value')) ?? '');

@@ -62,7 +62,7 @@ export function Finish({ view, steps, here }: Pick<ShownSitting, 'view' | 'steps
     <div className="mt-4 space-y-4">
       <section className="leaf overflow-x-auto p-4">
         <h2>What it came to</h2>
-        <table className="table mt-2 text-lg">
+        <table className="table mt-2 text-xl [&_th]:text-xl">
           <thead>
             <tr>
               <th scope="col">Piece</th>
@@ -115,7 +115,8 @@ const figure = (minutes: number): string => String(Math.round(minutes * 10) / 10
 
 function enterSays(kept: number): string {
   if (kept === 0) return 'Enter what is lost';
-  return kept === 1 ? 'It is made: to the shelf' : `All ${kept} are made: to the shelf`;
+  if (kept === 1) return 'It is made: to the shelf';
+  return `${kept === 2 ? 'Both' : `All ${kept}`} are made: to the shelf`;
 }
 
 function PieceRow({
@@ -146,9 +147,7 @@ function PieceRow({
       </td>
       {view.isRing && <td>{read === null ? '–' : describeRing(ringOf(read / UM_PER_MM))}</td>}
       <td>{so.mass === null ? '–' : <Words>{formatMass(so.mass)}</Words>}</td>
-      <td>
-        {good} of {view.checks.length} good
-      </td>
+      <td>{so.checks.size === 0 ? '–' : `${good} of ${view.checks.length} good`}</td>
     </tr>
   );
 }

@@ -50,7 +50,7 @@ function Checks({ view, piece, sitting, say }: InspectProps) {
   const [first] = bad;
   return (
     <section className="leaf p-4">
-      <h2>Look it over</h2>
+      <h2>Checks</h2>
       <ul className="mt-2 divide-y divide-base-300">
         {view.checks.map((name, check) => {
           const found = so.checks.get(check);
@@ -174,7 +174,7 @@ function CameTo({ view, piece, sitting, say }: InspectProps) {
             hint={view.ring ? `Made for ${view.ring}; read it both ways round` : 'Read it both ways round'}
           />
         )}
-        <MassField control={control} name="weight" label="On the scale" bare="g" />
+        <MassField control={control} name="weight" label="On the scale" bare="g" placeholder="6.2 g" />
         <Doubt view={view} so={so} />
         {wires.map(({ name }, index) => (
           <div key={index} className="grid grid-cols-2 gap-x-4" role="group" aria-label={name}>

@@ -72,7 +72,7 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
       <div className="no-print mt-3 grid grid-cols-2 gap-3 lg:grid-cols-[1fr_minmax(18rem,1fr)_2fr]">
         <button
           type="button"
-          className="btn btn-lg min-h-16"
+          className="btn btn-lg h-full min-h-16"
           disabled={at === 0 || !isListening}
           onClick={go.before}
           title="Back (p, ←, Page up)"
@@ -91,7 +91,7 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
             </div>
             <button
               type="button"
-              className="btn btn-primary btn-lg min-h-16 min-w-0"
+              className="btn btn-primary btn-lg h-full min-h-16 min-w-0"
               disabled={!isListening}
               onClick={go.next}
               title="Next (n, →, Page down)"

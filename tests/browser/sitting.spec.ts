@@ -1,0 +1,249 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
+import { planBatchOf, receiveSpool, unfold, writeBar } from './support/stockroom';
+
+const MINUTE = 60_000;
+
+/** Begins a sitting of so many pieces from the page of a pattern or a tray that is open. */
+async function begin(page: Page, count: number): Promise<void> {
+  await page.getByLabel('Pieces together').fill(String(count));
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page).toHaveURL(/\/bench\/sitting\//);
+  await expect(page.getByRole('heading', { level: 1, name: 'Lay out and cut' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Next' })).toBeEnabled();
+}
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+const stop = (page: Page) => page.getByRole('dialog', { name: /^Stop before/ });
+
+/** Goes on until the heading is so, past whatever stops there are. @returns how many stops there were */
+async function goOnTo(page: Page, name: string | RegExp): Promise<number> {
+  let stops = 0;
+  await expect(async () => {
+    if (await stop(page).isVisible()) {
+      stops += 1;
+      await stop(page).getByRole('button', { name: 'It is so: go on' }).click();
+      await expect(stop(page)).toBeHidden();
+    }
+    if (!(await page.getByRole('heading', { level: 1, name }).isVisible())) {
+      await page.keyboard.press('PageDown');
+      expect(await page.getByRole('heading', { level: 1, name }).isVisible()).toBe(true);
+    }
+  }).toPass({ intervals: [50], timeout: 120_000 });
+  return stops;
+}
+
+async function axeIsClean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+}
+
+test('a pendant is worked step by step, past its stops, looked over, and comes onto the shelf with what was found', async ({
+  owner: page,
+}) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.clock.install();
+  await page.goto(`${DEMO_URL}/bench/P-0058`);
+  await begin(page, 1);
+  await expect(page.getByRole('heading', { name: 'Cut these' })).toBeVisible();
+  await expect(page.getByText(/from W-\d{4}/).first()).toBeVisible();
+
+  // The watch runs, and goes on with the work.
+  const timer = page.getByRole('timer', { name: 'Time on this step' });
+  await page.keyboard.press('t');
+  await expect(page.getByRole('button', { name: 'Pause', exact: true })).toBeVisible();
+  await page.clock.runFor(2 * MINUTE);
+  await expect(timer).toHaveText(/^2:0\d$/);
+  await page.keyboard.press('n');
+  await expect(page.getByText(/^Step 1 of 25/)).toBeVisible();
+  await expect(page).toHaveURL(/\/bench\/sitting\//);
+  await expect(timer).toHaveText(/^0:0\d$/);
+  await page.clock.runFor(3 * MINUTE);
+  await expect(page.getByRole('img', { name: /drawn to scale, from the front$/ })).toBeVisible();
+
+  // Over a reload nothing is lost, and it runs on.
+  await page.reload();
+  await expect(page.getByText(/^Step 1 of 25/)).toBeVisible();
+  await expect(timer).toHaveText(/^3:\d\d$/);
+  await expect(page.getByRole('button', { name: 'Pause', exact: true })).toBeVisible();
+  // A tablet that slept has not worked; whoever was at the bench says so.
+  await page.clock.fastForward(20 * MINUTE);
+  await expect(page.getByText(/Nothing was open for \d+ minutes while it ran/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(timer).toHaveText(/^3:\d\d$/);
+  await page.keyboard.press('t');
+  await page.getByText('Set the watch right').click();
+  await page.getByLabel('It really took, min').fill('many');
+  await expect(page.getByText('“many” was given; 0 to 10000 minutes are allowed.')).toBeVisible();
+  await page.getByLabel('It really took, min').fill('7');
+  await page.getByRole('button', { name: 'Correct' }).click();
+  await expect(timer).toHaveText('7:00');
+
+  // Nobody goes past a stop with the pedal.
+  await expect(async () => {
+    await page.keyboard.press('ArrowRight');
+    await expect(stop(page)).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  const before = await stop(page).getByRole('heading').innerText();
+  for (const key of ['PageDown', 'ArrowRight', 'n', 'Enter', ' ']) await page.keyboard.press(key);
+  await expect(stop(page).getByRole('heading')).toHaveText(before);
+  await axeIsClean(page);
+  await page.keyboard.press('p');
+  await expect(stop(page)).toBeHidden();
+  await page.keyboard.press('PageDown');
+  await expect(stop(page)).toBeVisible();
+  await page.keyboard.press('y');
+  await expect(stop(page)).toBeHidden();
+  await axeIsClean(page);
+
+  // Something went wrong, in two touches; a note.
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
+  await page.getByRole('button', { name: 'marred by pliers' }).click();
+  await expect(page.getByText(/lost, marred by pliers\. Cut another of/)).toBeVisible();
+  await page.keyboard.press('o');
+  await page.keyboard.type('the neck wants a longer wire');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('Noted: the neck wants a longer wire')).toBeVisible();
+
+  // Passed stops are not asked again; all others are.
+  const stops = await goOnTo(page, 'Look it over');
+  expect(stops).toBeGreaterThan(2);
+
+  // Looked over: what is not good is worked on again, in time of its own.
+  const check = (name: string) => page.getByRole('group', { name });
+  await page.keyboard.press('t');
+  await page.clock.runFor(MINUTE);
+  await check('Hangs straight').getByRole('button', { name: 'Not good' }).click();
+  await expect(page.getByText('“Hangs straight” is not good. Work on it, and look again; or:')).toBeVisible();
+  await page.clock.runFor(4 * MINUTE);
+  await expect(timer).toHaveText(/^4:\d\d$/);
+  await check('Hangs straight').getByRole('button', { name: 'Good', exact: true }).click();
+  await check('Nothing sharp under a fingertip').getByRole('button', { name: 'Good', exact: true }).click();
+  await page.getByLabel('On the scale').fill('heavy');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText(/“heavy”/).first()).toBeVisible();
+  await page.getByLabel('On the scale').fill('0.5');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(
+    page.getByText(/% lighter than its wire: was less left in it than was logged\?/),
+  ).toBeVisible();
+  await expect(page.getByText('It is written down.')).toBeVisible();
+  await axeIsClean(page);
+
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('heading', { level: 1, name: 'To the shelf' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /2 of 8 good/ })).toContainText(/4(\.\d)? of it rework|rework/);
+  await page.getByRole('button', { name: 'It is made: to the shelf' }).click();
+  await expect(page).toHaveURL(/\/shelf\/F-\d{4}$/);
+  const found = page.getByRole('region', { name: 'At the bench' });
+  await expect(found).toContainText('the neck wants a longer wire');
+  await expect(found).toContainText('Looked over: 2 of 2 good; after rework: Hangs straight');
+  await expect(found).toContainText('0.5 g');
+  await expect(page.getByText(/spoiled · marred by pliers/)).toBeVisible();
+  // Its sitting is over, and going back to it says so.
+  await page.goto(`${DEMO_URL}/bench`);
+  await expect(
+    page.getByRole('list', { name: 'Begun at the bench' }).getByText('Sluicegate pendant'),
+  ).toHaveCount(0);
+});
+
+test('six rings out of a tray are worked together, without a connection, and another device goes on where they are', async ({
+  owner: page,
+  browser,
+}) => {
+  await receiveSpool(page, { size: '19', length: '3 m', metal: 'bronze' });
+  await writeBar(page, 'Lantern band', /19 ga.*bronze/, 'ring');
+  const batch = await planBatchOf(page, 'Lantern band', 6, 'Lantern tray');
+  await page.getByRole('button', { name: 'Plan the cuts and set the stock aside' }).click();
+  await expect(page.getByRole('heading', { name: 'How it is cut' })).toBeVisible();
+  await page.goto(`${batch}/cut`);
+  await unfold(page, 'It was all cut by the sheet');
+  await page.getByRole('button', { name: 'Enter 6 wires as cut' }).click();
+  await expect(page.getByText('6 wires lie in the tray.')).toBeVisible();
+  await page.goto(`${batch}/make/1`);
+  await expect(page.getByLabel('Pieces together')).toHaveValue('6');
+  await begin(page, 6);
+  await expect(page.getByRole('heading', { name: 'Wires out of the tray' })).toBeVisible();
+
+  // Every ring’s step before the next step.
+  await page.keyboard.press('PageDown');
+  await expect(heading(page)).toHaveText('hammer it');
+  const pieces = page.getByRole('navigation', { name: 'Pieces' });
+  await expect(pieces.getByRole('button')).toHaveCount(6);
+  await expect(pieces.getByRole('button', { name: 'Piece 1', exact: true })).toHaveAttribute(
+    'aria-current',
+    'step',
+  );
+
+  // The connection is gone: all goes on, and is kept here.
+  const context = page.context();
+  await context.setOffline(true);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText(/piece 2 of 6/)).toBeVisible();
+  await page.getByLabel('Reads on the mandrel now').fill('7');
+  await page.getByRole('button', { name: 'It was hammered' }).click();
+  await expect(page.getByRole('list', { name: 'Sizes so far' })).toContainText('hammered: US 7');
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
+  await page.getByLabel('What is lost').selectOption({ label: 'the whole piece' });
+  await page.getByRole('button', { name: 'bent out of shape' }).click();
+  await expect(page.getByText('This piece is lost: bent out of shape.')).toBeVisible();
+  await expect(
+    page.getByText(/No connection: all of it is kept on this device.*\d things wait/),
+  ).toBeVisible();
+
+  // It is back: what was said is heard, and somebody else goes on with it elsewhere.
+  await context.setOffline(false);
+  await expect(page.getByText(/No connection/)).toBeHidden();
+  const other = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await signIn(other, DEMO_HELPER);
+  await other.goto(`${DEMO_URL}/bench`);
+  await other.getByRole('list', { name: 'Begun at the bench' }).getByText('Lantern band').click();
+  await expect(other.getByText(/piece 3 of 6/)).toBeVisible();
+  await expect(other.getByText('This piece is lost: bent out of shape.')).toBeVisible();
+  await axeIsClean(other);
+  expect(await other.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await other.getByRole('button', { name: 'Next' }).click();
+  await expect(other.getByText(/piece 4 of 6/)).toBeVisible();
+  // The first device follows.
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await expect(page.getByText(/piece 4 of 6/)).toBeVisible();
+  await other.close();
+
+  // The ring that is lost is passed over.
+  await goOnTo(page, 'Look it over');
+  await page.getByLabel('Reads on the mandrel').fill('7 1/4');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('It is written down.')).toBeVisible();
+  await goOnTo(page, 'To the shelf');
+  await expect(page.getByRole('row', { name: /lost: bent out of shape/ })).toBeVisible();
+  const sitting = page.url();
+  await page.getByRole('button', { name: 'All 5 are made: to the shelf' }).click();
+  await expect(page).toHaveURL(batch);
+  await page.goto(`${DEMO_URL}/shelf?words=Lantern+band`);
+  await expect(page.getByRole('link', { name: /Lantern band/ })).toHaveCount(5);
+  await expect(page.getByText(/US 7¼/)).toHaveCount(1);
+  // Asked again, nothing is made again.
+  await page.goto(sitting);
+  await expect(page.getByText('This sitting is over: its pieces are made.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /to the shelf$/ })).toBeDisabled();
+});
+
+test('what pieces are looked at for is the studio’s own', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/rules`);
+  const form = page.getByRole('region', { name: 'Looked over at the bench' });
+  await form.getByLabel('What finished pieces are looked at for, of kind').selectOption('brooch');
+  const checks = form.getByLabel('One a line');
+  const before = await checks.inputValue();
+  expect(before).toContain('Pin closes');
+  await checks.fill(`${'x'.repeat(121)}`);
+  await form.getByRole('button', { name: 'Save the checks' }).click();
+  await expect(form.getByText(/121 characters; 120 are allowed/)).toBeVisible();
+  await checks.fill(`${before}\nPin lies flat when it is shut`);
+  await form.getByRole('button', { name: 'Save the checks' }).click();
+  await expect(page.getByText('Saved: the next sitting goes by it.')).toBeVisible();
+  await page.reload();
+  await form.getByLabel('What finished pieces are looked at for, of kind').selectOption('brooch');
+  await expect(checks).toHaveValue(/Pin lies flat when it is shut$/);
+});
