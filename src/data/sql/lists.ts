@@ -99,7 +99,11 @@ export const logList = list({
   where: 'f.studio_id = $studio AND f.struck_at IS NULL',
   takes: {},
   filters: {
-    called: called('f'),
+    // Words of its name, or of what was noted of it.
+    called: {
+      takes: many(text()),
+      sql: `(f.name_lower LIKE ALL ($called) OR (f.note <> '' AND lower(f.note) LIKE ALL ($called)))`,
+    },
     tagged: tagged('f'),
     kind: { takes: text<PatternKind>(), sql: 'f.kind = $kind' },
     maker: { takes: uuid<'user'>(), sql: 'f.user_id = $maker' },
@@ -119,7 +123,8 @@ export const logList = list({
   },
   number: 'f.number',
   columns: `f.piece_id AS "pieceId", f.number, f.name, f.kind, f.size, f.made_at AS "madeAt", f.user_id AS "userId", u.name AS maker,
-    p.number AS "patternNumber", f.minutes, f.planned_minutes AS "plannedMinutes", f.drawer_stock_id AS "drawerStockId", ${SPOILED} AS spoiled`,
+    p.number AS "patternNumber", f.minutes, f.planned_minutes AS "plannedMinutes", f.drawer_stock_id AS "drawerStockId", f.note, f.flaw,
+    ${SPOILED} AS spoiled`,
   gives: {
     pieceId: uuid<'piece'>(),
     number: int(),
@@ -133,6 +138,8 @@ export const logList = list({
     minutes: float(),
     plannedMinutes: maybe(float()),
     drawerStockId: maybe(uuid<'stock piece'>()),
+    note: text(),
+    flaw: text(),
     spoiled: maybe(text()),
   },
   sumsOfMost: MOST_LOGGED + 1,

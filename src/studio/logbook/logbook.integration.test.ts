@@ -14,6 +14,7 @@ import { showLedger } from '../ledger/ledgerPage';
 import { makePiece, type MadeFrom } from '../making/makePiece';
 import { proposeMaking } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
+import { adviseFromLog } from './advice';
 import { showLogbook } from './logbook';
 import { showHistory } from './patternHistory';
 
@@ -27,13 +28,15 @@ interface Done {
   readonly minutes?: string;
   readonly isLikeAnother?: boolean;
   readonly steps?: readonly { readonly step: number; readonly minutes: string }[];
+  /** What was spoiled of the wire of the first cut. */
+  readonly lost?: readonly { readonly length: string; readonly reason: string }[];
 }
 
 /** Makes one piece of a pattern whose wire is planned as 100 mm, 20 mm of it to be trimmed: cut and given back as told, mm. */
 async function make(
   session: StudioSession,
   pattern: MadeFrom,
-  { cut, back, minutes = '20', isLikeAnother = false, steps }: Done,
+  { cut, back, minutes = '20', isLikeAnother = false, steps, lost = [] }: Done,
 ): Promise<number> {
   const proposal = await proposeMaking(session, pattern.number);
   const cuts = (proposal?.cuts ?? []).map(({ cutIndex, copy, from }) => ({
@@ -43,7 +46,8 @@ async function make(
     cut: `${cut} mm`,
     back: `${back} mm`,
   }));
-  const input = { cuts, spoiled: [], minutes, setUpMinutes: '10', sharedBy: '1', ...(steps && { steps }) };
+  const spoiled = lost.map((each) => ({ ...each, from: cuts[0]?.from ?? '' }));
+  const input = { cuts, spoiled, minutes, setUpMinutes: '10', sharedBy: '1', ...(steps && { steps }) };
   return done(await makePiece(session, newKey(), { ...pattern, isLikeAnother }, input)).number;
 }
 
@@ -193,7 +197,60 @@ describe('the logbook', () => {
   });
 });
 
+describe('what the log advises', () => {
+  it('is what comes out otherwise than planned again and again, and what spoils most, for the owner', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    const nothing = await adviseFromLog(session);
+    expect(nothing).toMatchObject({ wires: [], steps: [], rings: [], spoiled: null });
+    for (let making = 0; making < 6; making += 1)
+      await make(session, pattern, {
+        cut: 120,
+        back: 28 + (making % 3),
+        minutes: '40',
+        steps: [{ step: 1, minutes: String(39 + (making % 3)) }],
+        lost:
+          making < 2
+            ? [{ length: '30 mm', reason: 'snapped' }]
+            : [{ length: '10 mm', reason: 'cut too short' }],
+      });
+    const { wires, steps, rings, composed, spoiled } = await adviseFromLog(session);
+    expect(wires.map(({ of }) => [of.number, of.wire])).toEqual([[pattern.number, 'frame wire']]);
+    expect(wires[0]?.learned).toMatchObject({ count: 6 });
+    expect(wires[0]?.learned.value).toBeGreaterThan(Math.log(1.08));
+    expect(steps.map(({ of }) => [of.step, of.planned])).toEqual([['form', 20]]);
+    expect(rings).toEqual([]);
+    expect(composed.size).toBe(0);
+    // 10 m cost $50: 60 mm snapped are 30 cents, 40 mm too short 20, in thousandths of a cent.
+    expect(spoiled).toEqual({ reason: 'snapped', times: 2, cost: 30_000, all: 50_000 });
+    const helper = await addTestHelper(session);
+    expect(() => adviseFromLog(helper)).toThrow(/owner/);
+  });
+});
+
 describe('how a pattern went', () => {
+  it('tells an owner of each maker how long it takes them; a helper sees their own', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const helper = await addTestHelper(session);
+    const pattern = await simplePattern(session);
+    for (const [who, minutes] of [
+      [session, '22'],
+      [helper, '36'],
+      [helper, '37'],
+    ] as const)
+      await make(who, pattern, { cut: 100, back: 20, minutes });
+    const { id, body } = (await showPattern(session, pattern.number)) ?? {};
+    if (!id || !body) throw new Error('no such pattern');
+    const { makers } = await showHistory(session, id, body);
+    expect(makers.map(({ time }) => time.count).sort()).toEqual([1, 2]);
+    const [slow, quick] = makers.toSorted((one, other) => other.time.minutes - one.time.minutes);
+    expect(slow?.name).toBe('Ash');
+    expect(slow?.time.minutes).toBeGreaterThan((quick?.time.minutes ?? 0) + 5);
+    expect(await showHistory(helper, id, body)).toMatchObject({ makers: [], time: { count: 2 } });
+  });
+
   it('tells which of its steps takes longer than planned, from what was timed', async () => {
     const session = await openStudio();
     await receive(session);
@@ -203,7 +260,14 @@ describe('how a pattern went', () => {
       if (!id || !body) throw new Error('no such pattern');
       return showHistory(session, id, body);
     };
-    expect(await historyOf()).toEqual({ makings: [], cuts: [], steps: [], drift: null, time: null });
+    expect(await historyOf()).toEqual({
+      makings: [],
+      cuts: [],
+      steps: [],
+      drift: null,
+      time: null,
+      makers: [],
+    });
     for (let making = 0; making < 3; making += 1)
       await make(session, pattern, {
         cut: 100,

@@ -43,6 +43,10 @@ export interface LogLine {
   readonly plannedMinutes: number | null;
   /** Why something was spoiled for it; null when nothing was. */
   readonly spoiled: string | null;
+  /** What was noted while it was made; may be empty. */
+  readonly note: string;
+  /** Why it is sold as less than it should be; empty when it is as it should be. */
+  readonly flaw: string;
   /** None of a piece that was made before wires were logged. */
   readonly wires: readonly LoggedWire[];
 }
@@ -98,6 +102,8 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
           minutes: sees ? minutes : null,
           plannedMinutes: sees ? plannedMinutes : null,
           spoiled: row.spoiled,
+          note: row.note,
+          flaw: row.flaw,
           wires: wires.get(pieceId) ?? [],
         };
       }),

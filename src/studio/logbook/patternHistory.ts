@@ -38,6 +38,8 @@ export interface PatternHistory {
   readonly drift: Estimate | null;
   /** How long it takes; null while nothing was timed. */
   readonly time: TimeLearned | null;
+  /** The same of each who made it, for an owner, where several did; who said no minutes is left out. */
+  readonly makers: readonly { readonly name: string; readonly time: TimeLearned }[];
 }
 
 /** So many of the latest makings are shown. */
@@ -51,9 +53,10 @@ export function showHistory(
   body: Pick<PatternBody, 'cuts' | 'steps'>,
 ): Promise<PatternHistory> {
   return look(session, async (tx) => {
-    const pieces = await tx.all(
+    const pieces = await tx.allWith(
       Piece,
       ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes', 'wantedInside', 'finishedInside'],
+      { user: ['name'] },
       {
         where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
         order: [['number', 'DESC']],
@@ -86,11 +89,12 @@ export function showHistory(
       ({ subject }) => subject,
     );
     // A form that is sent with the minutes that it was opened with says nothing of the time.
-    const timed = pieces.flatMap(({ pieceId, minutes, plannedMinutes, madeAt }) =>
+    const timed = pieces.flatMap(({ pieceId, user, minutes, plannedMinutes, madeAt }) =>
       plannedMinutes !== null && plannedMinutes > 0 && minutes > 0 && minutes !== plannedMinutes
         ? [
             {
               pieceId,
+              maker: user.name,
               minutes,
               planned: plannedMinutes,
               age: ageOf(madeAt),
@@ -103,6 +107,8 @@ export function showHistory(
         ? [{ wanted: wantedInside, finished: finishedInside, age: ageOf(madeAt) }]
         : [],
     );
+    const each = minutesOf(body).each;
+    const byMaker = groupBy(timed, ({ maker }) => maker);
     const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
     return {
       makings: pieces
@@ -120,7 +126,14 @@ export function showHistory(
         return learned ? [{ name, planned, learned }] : [];
       }),
       drift: learnDrift(rings) ?? null,
-      time: learnMinutes(timed, minutesOf(body).each) ?? null,
+      time: learnMinutes(timed, each) ?? null,
+      makers:
+        byMaker.size > 1
+          ? [...byMaker].flatMap(([name, own]) => {
+              const time = learnMinutes(own, each);
+              return time ? [{ name, time }] : [];
+            })
+          : [],
     };
   });
 }

@@ -1,4 +1,5 @@
 import { batch, line, studioWithPattern } from '../../../tests/support/batches';
+import { asProposed, madeFrom } from '../../../tests/support/cuttingTable';
 import {
   addTestHelper,
   closeBooks,
@@ -9,7 +10,10 @@ import {
 } from '../../../tests/support/studio';
 import { benchCalendar } from './benchCalendar';
 import { setBenchHours, showSchedule } from './benchHours';
+import { batchTakings } from '../batches/batchTakings';
 import { planBatch } from '../batches/planBatch';
+import { makePiece } from '../making/makePiece';
+import { proposeMaking } from '../making/proposeMaking';
 
 afterAll(closeBooks);
 
@@ -57,6 +61,34 @@ describe('the hours', () => {
     expect(calendar).toContain('SUMMARY:First: 60 min at the bench');
     expect(calendar).toMatch(/SUMMARY:Second is due/);
     expect(calendar).toMatch(/DTSTART;VALUE=DATE:20261211/);
+  });
+
+  it('go by what pieces really took, say so, and how likely a batch is ready', async () => {
+    const { session, pattern } = await studioWithPattern();
+    const at = { ...session, now: monday };
+    done(await setBenchHours(at, newKey(), hours()));
+    const due = { dueOn: '2026-12-09', name: 'First' };
+    const { number } = done(await planBatch(at, newKey(), null, batch([line(pattern, 6)], due)));
+    const shown = async () => (await showSchedule(at)).batches[0];
+    // 130 planned minutes in the three hours until Wednesday: nobody has timed one.
+    expect(await shown()).toMatchObject({ minutes: 130, learned: [], late: 0 });
+    const unknown = (await shown())?.chance ?? NaN;
+    expect(unknown).toBeGreaterThan(0.5);
+    for (const minutes of ['38', '40', '41', '42', '40']) {
+      const proposal = await proposeMaking(at, pattern);
+      if (!proposal) throw new Error('the pattern is there');
+      const told = { ...asProposed(proposal), minutes };
+      done(await makePiece(at, newKey(), madeFrom(proposal), told));
+    }
+    const known = await shown();
+    expect(known?.learned).toMatchObject([{ planned: 20, makings: 5 }]);
+    expect(known?.learned[0]?.minutes).toBeGreaterThan(30);
+    expect(known?.minutes).toBeGreaterThan(10 + 6 * 30);
+    expect(known?.late).toBeGreaterThan(0);
+    expect(known?.chance).toBeLessThan(unknown / 2);
+    // The same minutes are in what the batch is expected to earn.
+    const takings = await batchTakings(at, number);
+    expect(takings?.together.minutes).toBeCloseTo(known?.minutes ?? 0, -1);
   });
 
   it('are set by the owner, by what was read', async () => {

@@ -103,7 +103,7 @@ function headline(total: number | null, measured: number | null, isAsked: boolea
 
 /** What was made, by whom and how long it took. */
 function Made({
-  line: { number, name, size, madeAt, maker, patternNumber, minutes, plannedMinutes, spoiled },
+  line: { number, name, size, madeAt, maker, patternNumber, minutes, plannedMinutes, spoiled, note, flaw },
 }: {
   line: LogLine;
 }) {
@@ -132,6 +132,8 @@ function Made({
           </p>
         )}
         {spoiled !== null && <p className="text-sm">Spoiled: {spoiled}</p>}
+        {flaw !== '' && <p className="text-sm">Sold as it is: {flaw}</p>}
+        {note !== '' && <p className="text-sm [overflow-wrap:anywhere]">“{note}”</p>}
       </div>
     </div>
   );

@@ -10,7 +10,7 @@ import { LazyHistoryChart } from './LazyHistoryChart';
 
 /** How a pattern went each time, and what the studio has learned of it. */
 export function History({
-  of: { makings, cuts, steps, drift, time },
+  of: { makings, cuts, steps, drift, time, makers },
   number,
   body,
 }: {
@@ -45,6 +45,16 @@ export function History({
           It takes {Math.round(time.minutes)} min, ± {Math.round(time.spread)} min
           <span className="muted">, from {counted(time.count, 'making')} that were timed.</span>
         </p>
+      )}
+      {makers.length > 0 && (
+        <ul className="mt-1 flex flex-wrap gap-x-6" aria-label="By maker">
+          {makers.map(({ name, time: own }) => (
+            <li key={name}>
+              {name}: {Math.round(own.minutes)} min
+              <span className="muted">, from {counted(own.count, 'making')}</span>
+            </li>
+          ))}
+        </ul>
       )}
       {drift && (
         <p className="mt-2">
