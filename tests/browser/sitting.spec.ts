@@ -60,7 +60,6 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await expect(page).toHaveURL(/\/bench\/sitting\//);
   await expect(timer).toHaveText(/^0:0\d$/);
   await page.clock.runFor(3 * MINUTE);
-  await expect(page.getByRole('img', { name: /drawn to scale, from the front$/ })).toBeVisible();
 
   // Over a reload nothing is lost, and it runs on.
   await page.reload();
@@ -95,6 +94,7 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await expect(stop(page)).toBeVisible();
   await page.keyboard.press('y');
   await expect(stop(page)).toBeHidden();
+  await expect(page.getByRole('img', { name: /drawn to scale, from the front$/ })).toBeVisible();
   await axeIsClean(page);
 
   // Something went wrong, in two touches; a note.
@@ -141,7 +141,15 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await expect(found).toContainText('Looked over: 2 of 2 good; after rework: Hangs straight');
   await expect(found).toContainText('0.5 g');
   await expect(page.getByText(/spoiled · marred by pliers/)).toBeVisible();
-  // Its sitting is over, and going back to it says so.
+  // A photograph of its back, beside the picture that is worked out.
+  const photo = { name: 'back.png', mimeType: 'image/png', buffer: await page.screenshot() };
+  await page.getByLabel('Photograph of its back').setInputFiles(photo);
+  await expect(page.getByRole('img', { name: /photographed from the back$/ })).toHaveJSProperty(
+    'complete',
+    true,
+  );
+  await expect(page.getByLabel('Another photograph of its back')).toBeVisible();
+  // Its sitting is over.
   await page.goto(`${DEMO_URL}/bench`);
   await expect(
     page.getByRole('list', { name: 'Begun at the bench' }).getByText('Sluicegate pendant'),
@@ -149,9 +157,11 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
 });
 
 test('six rings out of a tray are worked together, without a connection, and another device goes on where they are', async ({
-  owner: page,
+  page,
   browser,
 }) => {
+  // Without a connection the browser complains, as it should.
+  await signIn(page);
   await receiveSpool(page, { size: '19', length: '3 m', metal: 'bronze' });
   await writeBar(page, 'Lantern band', /19 ga.*bronze/, 'ring');
   const batch = await planBatchOf(page, 'Lantern band', 6, 'Lantern tray');
@@ -196,7 +206,8 @@ test('six rings out of a tray are worked together, without a connection, and ano
   // It is back: what was said is heard, and somebody else goes on with it elsewhere.
   await context.setOffline(false);
   await expect(page.getByText(/No connection/)).toBeHidden();
-  const other = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const other = await phone.newPage();
   await signIn(other, DEMO_HELPER);
   await other.goto(`${DEMO_URL}/bench`);
   await other.getByRole('list', { name: 'Begun at the bench' }).getByText('Lantern band').click();
@@ -209,7 +220,7 @@ test('six rings out of a tray are worked together, without a connection, and ano
   // The first device follows.
   await page.evaluate(() => window.dispatchEvent(new Event('focus')));
   await expect(page.getByText(/piece 4 of 6/)).toBeVisible();
-  await other.close();
+  await phone.close();
 
   // The ring that is lost is passed over.
   await goOnTo(page, 'Look it over');

@@ -85,6 +85,10 @@ export const sittings: Migration = {
     `ALTER TABLE pieces ADD COLUMN note text NOT NULL DEFAULT '' CHECK (length(note) <= 2000)`,
     // Why it is sold as less than it should be; empty when it is as it should be.
     `ALTER TABLE pieces ADD COLUMN flaw text NOT NULL DEFAULT '' CHECK (length(flaw) <= 200)`,
+    ...['front_photo_id', 'back_photo_id'].map(
+      (column) =>
+        `ALTER TABLE pieces ADD COLUMN ${column} uuid, ADD FOREIGN KEY (studio_id, ${column}) REFERENCES photos`,
+    ),
     `ALTER TABLE pieces ADD COLUMN weighed_ug bigint CHECK (weighed_ug > 0)`,
     // What pieces of each kind are looked at for, where the studio has written it.
     `ALTER TABLE studios ADD COLUMN checks jsonb NOT NULL DEFAULT '{}'`,

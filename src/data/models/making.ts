@@ -4,7 +4,7 @@ import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { big, bool, byDefault, float, instant, int, json, key, maybe, text, uuid } from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
-import { Article } from './articles';
+import { Article, Photo } from './articles';
 import { StockPiece } from './stock';
 import { User } from './studio';
 
@@ -89,6 +89,9 @@ export const Piece = table(
     flaw: byDefault(text(), ''),
     /** What it weighs on the scale when it is finished; null when nobody weighed it. */
     weighedUg: byDefault(maybe(big<Micrograms>()), null),
+    /** Photographs of it. */
+    frontPhotoId: byDefault(maybe(uuid<'photo'>()), null),
+    backPhotoId: byDefault(maybe(uuid<'photo'>()), null),
   },
   {
     pattern: belongsTo(Pattern, 'patternId'),
@@ -96,6 +99,8 @@ export const Piece = table(
     user: belongsTo(User, 'userId'),
     /** What it became in the drawers. */
     drawerStock: mayBelongTo(StockPiece, 'drawerStockId'),
+    frontPhoto: mayBelongTo(Photo, 'frontPhotoId'),
+    backPhoto: mayBelongTo(Photo, 'backPhotoId'),
   },
 );
 

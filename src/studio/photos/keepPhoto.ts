@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { isUUID } from 'class-validator';
 import sharp from 'sharp';
 import { Photo, Article } from '@/data/models/articles';
+import { Piece } from '@/data/models/making';
 import { refused, type Outcome } from '../kernel/outcome';
 import { look, post, type StudioSession } from '../kernel/useCase';
 
@@ -37,6 +38,34 @@ export function keepPhoto(
       const photoId = randomUUID();
       await tx.add(Photo, [{ photoId, ...photo, takenIn: now }]);
       await tx.change(Article, { articleId }, { photoId });
+      return { photoId };
+    },
+  );
+}
+
+/** From which side a piece is photographed. */
+export const PHOTO_SIDES = ['front', 'back'] as const;
+export type PhotoSide = (typeof PHOTO_SIDES)[number];
+
+/** Keeps a photograph of a finished piece, of its front or its back, in place of the one before. */
+export function keepPiecePhoto(
+  session: StudioSession,
+  postKey: Id<'post'>,
+  number: number,
+  side: PhotoSide,
+  sent: Uint8Array,
+): Promise<Outcome<{ readonly photoId: Id<'photo'> }>> {
+  return post(
+    session,
+    'keepPiecePhoto',
+    postKey,
+    () => readPhoto(sent),
+    async (tx, photo) => {
+      const piece = await tx.one(Piece, ['pieceId'], { where: { number } });
+      if (!piece) throw refused('What this is a picture of is no longer there.');
+      const photoId = randomUUID();
+      await tx.add(Photo, [{ photoId, ...photo, takenIn: session.now }]);
+      await tx.change(Piece, piece, side === 'front' ? { frontPhotoId: photoId } : { backPhotoId: photoId });
       return { photoId };
     },
   );

@@ -150,6 +150,8 @@ export interface PieceView {
   readonly struckAt: Date | null;
   /** Number of the findings that it became; null when it stands on the shelf. */
   readonly findings: number | null;
+  /** Photographs of its front and its back; null where there is none. */
+  readonly photos: Readonly<Record<'front' | 'back', Id<'photo'> | null>>;
   /** What was found out of it at the bench. */
   readonly found: FoundAtBench;
   readonly money: PieceMoney | null;
@@ -197,6 +199,7 @@ const PIECE_COLUMNS = [
   ...OUTLAY_COLUMNS,
   ...(['pieceId', 'name', 'kind', 'size', 'madeAt', 'revision', 'version', 'wireMassUg'] as const),
   ...(['struckAt', 'goingPrice', 'school', 'price', 'note', 'flaw', 'weighedUg'] as const),
+  ...(['frontPhotoId', 'backPhotoId'] as const),
 ] as const;
 
 /** Opens a finished piece by its number; null when there is none. */
@@ -230,6 +233,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       struckAt: piece.struckAt,
       findings: piece.drawerStock?.number ?? null,
       wires: await wiresOf(tx, pieceId, sees),
+      photos: { front: piece.frontPhotoId, back: piece.backPhotoId },
       found: {
         note: piece.note,
         flaw: piece.flaw,

@@ -5,7 +5,8 @@ import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
 import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
-import { showPiece, type FoundAtBench, type PieceWire } from '@/studio/shelf/shelf';
+import { PHOTO_SIDES } from '@/studio/photos/keepPhoto';
+import { showPiece, type FoundAtBench, type PieceView, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
 import { BesidePicture } from '@/ui/SmallPicture';
@@ -16,6 +17,8 @@ import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { MOVEMENT_WORDS } from '../../../lib/words';
 import { CostSheetTable } from './CostSheetTable';
+import { PhotoForm } from '@/app/lib/PhotoForm';
+import { keepPiecePhotoAction } from './actions';
 import { Prices } from './Prices';
 import { Said } from '@/ui/house';
 
@@ -47,6 +50,7 @@ export default async function PiecePage({ params }: { params: Params }) {
     struckAt,
     findings,
     found,
+    photos,
   } = piece;
   const isOnShelf = struckAt === null && findings === null;
   return (
@@ -123,6 +127,7 @@ export default async function PiecePage({ params }: { params: Params }) {
           Its making was taken back on <Day at={struckAt} />; what it took is in the stockroom again.
         </p>
       )}
+      <Photos photos={photos} name={name} />
       <Found found={found} />
       {money && (
         <div className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
@@ -172,7 +177,37 @@ export default async function PiecePage({ params }: { params: Params }) {
           </tbody>
         </table>
       </section>
+      <div className="no-print mt-4 grid gap-4 sm:grid-cols-2">
+        {PHOTO_SIDES.map((side) => (
+          <PhotoForm
+            key={side}
+            label={photos[side] === null ? `Photograph of its ${side}` : `Another photograph of its ${side}`}
+            keep={keepPiecePhotoAction.bind(null, number, side)}
+          />
+        ))}
+      </div>
     </>
+  );
+}
+
+/** The photographs of a piece, from the front and from the back. */
+function Photos({ photos, name }: Pick<PieceView, 'photos' | 'name'>) {
+  const taken = PHOTO_SIDES.flatMap((side) => {
+    const photo = photos[side];
+    return photo === null ? [] : [{ side, photo }];
+  });
+  if (taken.length === 0) return null;
+  return (
+    <div className="mt-4 flex flex-wrap gap-4">
+      {taken.map(({ side, photo }) => (
+        <img
+          key={side}
+          src={`/photos/${photo}`}
+          alt={`“${name}”, photographed from the ${side}`}
+          className="max-h-72 max-w-full rounded object-contain"
+        />
+      ))}
+    </div>
   );
 }
 

@@ -18,7 +18,8 @@ import { ArticleRules } from '../../parts/ArticleRules';
 import { Fact, HistoryTable } from '../../parts/HistoryTable';
 import { LotFacts } from '../../parts/LotFacts';
 import { SetAsideFact } from '../../parts/SetAsideFact';
-import { PhotoForm } from '../../parts/PhotoForm';
+import { PhotoForm } from '@/app/lib/PhotoForm';
+import { keepPhotoAction } from '../../parts/photoAction';
 import { Picture } from '../DrawerList';
 import { DrawerActs } from './DrawerActs';
 import { Said } from '@/ui/house';
@@ -93,7 +94,10 @@ export default async function DrawerPiecePage({ params }: { params: Params }) {
             isUsedUp={quantity === 0}
             places={(await listPlacesAndSpools(session)).places}
           />
-          <PhotoForm articleId={piece.articleId} hasPhoto={piece.photoId !== null} />
+          <PhotoForm
+            label={piece.photoId === null ? 'A photograph of it' : 'Another photograph'}
+            keep={keepPhotoAction.bind(null, piece.articleId)}
+          />
           {isOwner && ware !== 'stone' && (
             <ArticleRules
               ware={ware}

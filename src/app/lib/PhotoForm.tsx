@@ -1,9 +1,10 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
+import type { Outcome } from '@/studio/kernel/outcome';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
-import { keepPhotoAction } from './photoAction';
-import { useDone } from './useDone';
+import { useToast } from '@/ui/toasts';
 
 /** Longer side of a picture as it is sent, px. */
 const SIDE = 1280;
@@ -26,22 +27,36 @@ async function madeSmall(file: File): Promise<Blob> {
   );
 }
 
-/** Takes a photograph of an article, or another one in its place. */
-export function PhotoForm({ articleId, hasPhoto }: { articleId: string; hasPhoto: boolean }) {
+/** Takes a photograph of something, or another one in its place. */
+export function PhotoForm({
+  label,
+  keep,
+}: {
+  label: string;
+  /** Keeps what was sent under a key. */
+  keep: (key: string, form: FormData) => Promise<Outcome<unknown>>;
+}) {
+  const router = useRouter();
+  const toast = useToast();
   const { busy, problem, setProblem, run } = useAct();
-  const onDone = useDone(() => 'The photograph is kept.');
   const send = async (file: File | undefined) => {
     if (!file) return;
     const small = await madeSmall(file).catch(() => undefined);
     if (!small) return setProblem('This is not a picture that can be kept; choose a JPEG, PNG or WebP.');
     const form = new FormData();
     form.set('photo', small);
-    await run(() => keepPhotoAction(articleId, newKey(), form), onDone);
+    await run(
+      () => keep(newKey(), form),
+      () => {
+        toast('The photograph is kept.');
+        router.refresh();
+      },
+    );
   };
   return (
-    <section className="leaf p-4" aria-label="Photograph">
+    <section className="leaf no-print p-4" aria-label={label}>
       <label className="block text-sm font-semibold">
-        {hasPhoto ? 'Another photograph' : 'A photograph of it'}
+        {label}
         <input
           type="file"
           accept="image/*"
