@@ -157,14 +157,16 @@ function useBenchKeys({
         ...['n', 'ArrowRight', 'PageDown'].map((keys) => ({ keys, does: 'Next', run: next })),
         ...['p', 'ArrowLeft', 'PageUp'].map((keys) => ({ keys, does: 'Back', run: before })),
         { keys: 't', does: 'Run or pause the watch', run: toggle },
-        { keys: 'o', does: 'Note something', run: () => document.getElementById(NOTE)?.focus() },
+        {
+          keys: 'o',
+          does: 'Note something',
+          run: () => document.querySelector<HTMLElement>('[name="note"]')?.focus(),
+        },
       ],
       [next, before, toggle],
     ),
   );
 }
-
-const NOTE = 'bench-note';
 
 /** What must be so before a station is worked; nothing where it may be begun at once. */
 function stopsAt(station: Station, steps: readonly ShownStep[]): readonly string[] {
@@ -361,7 +363,7 @@ function NoteBox({ note, onNote }: { note: string; onNote: (text: string) => voi
         }}
       >
         <Field label="Note" hint={note === '' ? undefined : `Noted: ${note}`}>
-          {(ties) => <TextInput {...ties} name="note" maxLength={2000} defaultValue={note} id={NOTE} />}
+          {(ties) => <TextInput {...ties} name="note" maxLength={2000} defaultValue={note} />}
         </Field>
         <button type="submit" className="btn mt-2 min-h-12">
           Note it
