@@ -51,12 +51,17 @@ function Checks({ view, piece, sitting, say }: InspectProps) {
   return (
     <section className="leaf p-4">
       <h2>Checks</h2>
-      <ul className="mt-2 divide-y divide-base-300">
+      <div className="mt-2 divide-y divide-base-300">
         {view.checks.map((name, check) => {
           const found = so.checks.get(check);
           const tell = (isGood: boolean) => say({ kind: 'checked', piece, check, isGood, reading: '' });
           return (
-            <li key={check} className="flex flex-wrap items-center gap-2 py-2" role="group" aria-label={name}>
+            <div
+              key={check}
+              className="flex flex-wrap items-center gap-2 py-2"
+              role="group"
+              aria-label={name}
+            >
               <span className="min-w-48 flex-1 [overflow-wrap:anywhere]">{name}</span>
               <button
                 type="button"
@@ -74,10 +79,10 @@ function Checks({ view, piece, sitting, say }: InspectProps) {
               >
                 <X size={20} aria-hidden="true" /> Not good
               </button>
-            </li>
+            </div>
           );
         })}
-      </ul>
+      </div>
       {first !== undefined && so.flaw === '' && so.lost === '' && (
         <div role="status" className="mt-3 border-l-4 border-error pl-3">
           <p className="font-semibold">“{first}” is not good. Work on it, and look again; or:</p>
