@@ -54,7 +54,7 @@ export function PhotoForm({
     );
   };
   return (
-    <section className="leaf no-print p-4" aria-label={label}>
+    <section className="leaf no-print p-4">
       <label className="block text-sm font-semibold">
         {label}
         <input
