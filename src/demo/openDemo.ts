@@ -11,6 +11,7 @@ import { addHelper, listPeople } from '@/studio/people/helpers';
 import { setUpStudio } from '@/studio/people/setUpStudio';
 import { DEVICES } from '@/devices/devices';
 import { setDevice } from '@/studio/settings/devices';
+import { setRounds } from '@/studio/settings/setRounds';
 import { changeSettings } from '@/studio/settings/settings';
 import { pricePiece } from '@/studio/shelf/shelf';
 import { receiveWire } from '@/studio/wire/receiveWire';
@@ -36,6 +37,18 @@ import { DEMO_WIRES, type DemoWire } from './wires';
 const SEED = 20_240_611;
 const DAY_MS = 86_400_000;
 const PIECES = 240;
+/** What the studio bends on. */
+const DEMO_ROUNDS = [
+  'hat pin: 1.4 mm',
+  'bamboo skewer: 3 mm',
+  'oak dowel: 6.2 mm',
+  'cedar dowel: 9.5 mm',
+  'bail pliers, thin jaw: 5 mm',
+  'marker cap: 14 mm',
+  'jam spoon handle: 18.5 mm',
+  'spool core: 23 mm',
+].join('\n');
+
 const DONE_KEY = '00000000-0000-4000-a000-00000000d0e0';
 const TOKEN_KEY = '00000000-0000-4000-a000-00000000d0e1';
 
@@ -132,6 +145,7 @@ async function demoOwner(now: Date): Promise<StudioSession> {
 
 async function houseRules(session: StudioSession, chance: Chance): Promise<void> {
   await changeSettingsOnce(session, chance.key(), '1');
+  taken(await setRounds(session, keyOf('rounds'), { rounds: DEMO_ROUNDS }));
   // What the demonstration studio has are the stand-ins that ship.
   for (const device of DEVICES)
     taken(await setDevice(session, keyOf(`device ${device}`), { device, kind: 'simulated', address: '' }));

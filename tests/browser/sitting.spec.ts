@@ -48,6 +48,10 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await begin(page, 1);
   await expect(page.getByRole('heading', { name: 'Cut these' })).toBeVisible();
   await expect(page.getByText(/from W-\d{4}/).first()).toBeVisible();
+  await page.getByLabel('It should be inside').fill('6.3');
+  await expect(
+    page.getByRole('list', { name: 'Nearest rounds' }).getByRole('listitem').first(),
+  ).toContainText('oak dowel comes out at 6.2');
 
   // The watch runs, and goes on with the work.
   const timer = page.getByRole('timer', { name: 'Time on this step' });

@@ -62,6 +62,13 @@ const body = (parts: readonly PatternPart[], cuts = 250): PatternBody => ({
 });
 
 describe('what a piece would cost', () => {
+  it('with what is lost of wire on the average, at what was paid and at today’s price', () => {
+    const { outlay } = forecast(body([]), { ...book, spoils: 0.04 });
+    // Half a metre at 3.00 and at 4.00.
+    expect(outlay.spoilage).toEqual({ actual: 6_000, replacement: 8_000 });
+    expect(forecast(body([]), book).outlay.spoilage).toEqual({ actual: 0, replacement: 0 });
+  });
+
   it('its whole cuts, its beads as the drawers have them, and its minutes', () => {
     const { outlay, parts, unpricedWires } = forecast(body([part('6 mm garnet bead', 3, 99)]), book);
     // Half a metre at 3.00 and at 4.00; three beads at 0.20 and at 0.25, whatever the pattern says.

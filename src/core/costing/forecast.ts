@@ -28,6 +28,8 @@ export interface PriceBook {
   readonly parts: readonly PricedPart[];
   /** Polish, antiquing, packaging of one piece. */
   readonly supplies: Cost2;
+  /** What is lost on the way for each piece, as a part of what its wire costs; nothing when it is left out. */
+  readonly spoils?: number;
 }
 
 /** A part of a pattern with what it would cost. */
@@ -57,6 +59,11 @@ const at = ({ paid, today }: Price2, quantity: number): Cost2 => ({
 const sum = (costs: readonly Cost2[]): Cost2 => ({
   actual: sumCosts(costs.map(({ actual }) => actual)),
   replacement: sumCosts(costs.map(({ replacement }) => replacement)),
+});
+
+const partOf = ({ actual, replacement }: Cost2, part: number): Cost2 => ({
+  actual: cost(Math.round(actual * part)),
+  replacement: cost(Math.round(replacement * part)),
 });
 
 /**
@@ -91,22 +98,23 @@ function partForecast(part: PatternPart, parts: readonly PricedPart[]): PartFore
 
 /**
  * What one piece would take at what was paid for what lies in the studio, and at what it would cost today: its whole cuts, its parts,
- * what every piece uses up, and its minutes. Scrap and spoilage are not foreseen: tails are cut with the wire and cost with it.
+ * what every piece uses up, what is lost on the average, and its minutes. Scrap is not foreseen: tails are cut with the wire and cost with it.
  */
 export function forecast(body: Pick<PatternBody, 'cuts' | 'parts' | 'steps'>, book: PriceBook): Forecast {
   const wires = [...wireBySpec(body)];
   const { each, setUp } = minutesOf(body);
   const parts = body.parts.map((part) => partForecast(part, book.parts));
+  const wire = sum(
+    wires.flatMap(([specId, length]) => {
+      const price = book.wires[specId];
+      return price ? [at(price, length)] : [];
+    }),
+  );
   return {
     outlay: {
-      wire: sum(
-        wires.flatMap(([specId, length]) => {
-          const price = book.wires[specId];
-          return price ? [at(price, length)] : [];
-        }),
-      ),
+      wire,
       scrap: NOTHING,
-      spoilage: NOTHING,
+      spoilage: partOf(wire, book.spoils ?? 0),
       parts: sum(parts.flatMap((part) => part.cost ?? [])),
       supplies: book.supplies,
       minutes: each,

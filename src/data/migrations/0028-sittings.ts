@@ -92,5 +92,7 @@ export const sittings: Migration = {
     `ALTER TABLE pieces ADD COLUMN weighed_ug bigint CHECK (weighed_ug > 0)`,
     // What pieces of each kind are looked at for, where the studio has written it.
     `ALTER TABLE studios ADD COLUMN checks jsonb NOT NULL DEFAULT '{}'`,
+    // What it bends wire round.
+    `ALTER TABLE studios ADD COLUMN rounds jsonb NOT NULL DEFAULT '[]'`,
   ],
 };

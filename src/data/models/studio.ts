@@ -1,4 +1,5 @@
 import type { Checks } from '@/core/bench/checks';
+import type { Round } from '@/core/bench/rounds';
 import type { DayOrder } from '@/core/calendar/day';
 import type { Rounding } from '@/core/costing/rounding';
 import type { SheetName } from '@/core/paper/sheet';
@@ -40,6 +41,8 @@ export const Studio = table('studios', {
   usefulMinimumUm: big<Micrometres>(),
   /** What finished pieces of each kind are looked at for, where the studio has written it. */
   checks: byDefault(json<Checks>(), {}),
+  /** What it bends wire round. */
+  rounds: byDefault(json<readonly Round[]>(), []),
   version: byDefault(int(), 1),
   createdAt: instant(),
 });

@@ -131,7 +131,10 @@ export function adviseFromLog(session: StudioSession): Promise<Advice> {
       spoiled: spoiledMost(
         await tx.all(Movement, ['reason', 'costUnits'], {
           where: { kind: 'spoiled', happenedAt: atLeast(new Date(session.now.getTime() - YEAR_MS)) },
-          order: [['movementId', 'DESC']],
+          order: [
+            ['happenedAt', 'DESC'],
+            ['movementId', 'DESC'],
+          ],
           limit: 2000,
         }),
       ),

@@ -5,7 +5,7 @@ import type { Tx } from '@/data/inStudio';
 import { timedMakingsSql } from '@/data/sql/logbook';
 
 /** So many of the latest makings tell how long a pattern takes. */
-const LATEST = 60;
+const LATEST = 30;
 const DAY_MS = 86_400_000;
 
 /** How long making a pattern takes in this studio, whoever makes it. */

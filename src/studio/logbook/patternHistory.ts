@@ -1,11 +1,11 @@
 import { groupBy } from '@/core/groupBy';
 import type { Id } from '@/core/id';
 import type { Estimate } from '@/core/learning/estimate';
-import { learnDrift } from '@/core/learning/ringSizes';
 import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import { Piece, StepLog, WireLog } from '@/data/models/making';
 import { look, type StudioSession } from '../kernel/useCase';
+import { driftOfPattern } from './learnedDrift';
 import { subjectOf } from './makingLog';
 import { proposeLengths, type LearnedCut } from './proposeLengths';
 
@@ -55,7 +55,7 @@ export function showHistory(
   return look(session, async (tx) => {
     const pieces = await tx.allWith(
       Piece,
-      ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes', 'wantedInside', 'finishedInside'],
+      ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes'],
       { user: ['name'] },
       {
         where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
@@ -102,11 +102,6 @@ export function showHistory(
           ]
         : [],
     );
-    const rings = pieces.flatMap(({ wantedInside, finishedInside, madeAt }) =>
-      wantedInside !== null && finishedInside !== null
-        ? [{ wanted: wantedInside, finished: finishedInside, age: ageOf(madeAt) }]
-        : [],
-    );
     const each = minutesOf(body).each;
     const byMaker = groupBy(timed, ({ maker }) => maker);
     const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
@@ -125,7 +120,7 @@ export function showHistory(
         const learned = learnMinutes(own, planned);
         return learned ? [{ name, planned, learned }] : [];
       }),
-      drift: learnDrift(rings) ?? null,
+      drift: await driftOfPattern(tx, patternId),
       time: learnMinutes(timed, each) ?? null,
       makers:
         byMaker.size > 1

@@ -3,11 +3,13 @@ import { partKey } from '@/core/part/partKey';
 import type { Cost2 } from '@/core/costing/costSheet';
 import type { Price2, PriceBook, PricedPart } from '@/core/costing/forecast';
 import { costAt, type PriceFor } from '@/core/costing/unitPrice';
+import { learnSpoilage } from '@/core/learning/spoilage';
 import { cost } from '@/core/units/money';
 import { moreThan } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Supply } from '@/data/models/drawers';
 import { WireSpecRow } from '@/data/models/articles';
+import { Piece } from '@/data/models/making';
 import { namesOfPartsSql } from '@/data/sql/parts';
 import { onHandOfSql } from '@/data/sql/stock';
 import { freeOf, kindsInDrawers, partsInDrawers } from '../drawers/partsInDrawers';
@@ -64,7 +66,23 @@ export async function priceBookIn(
       price: priceOf(articleId),
     })),
     supplies: await suppliesOfOne(tx),
+    spoils: await spoilsOf(tx),
   };
+}
+
+/** So many of the latest pieces tell what is lost on the way. */
+const LATEST = 300;
+
+/** What is lost on the way for each piece, by what was lost for the latest ones. */
+async function spoilsOf(tx: Tx): Promise<number> {
+  const pieces = await tx.all(Piece, ['wireReplacement', 'spoilageReplacement'], {
+    where: { struckAt: null },
+    order: [['number', 'DESC']],
+    limit: LATEST,
+  });
+  return learnSpoilage(
+    pieces.map(({ wireReplacement: wire, spoilageReplacement: spoiled }) => ({ wire, spoiled })),
+  );
 }
 
 const allSpecs = async (tx: Tx): Promise<string[]> =>

@@ -153,8 +153,10 @@ export function showSchedule(
     const today = todayOf(session);
     const { days, jobs } = scheduleJobs(batches, hours, today);
     const byNumber = new Map(batches.map((batch) => [batch.number, batch]));
+    // What is worked later changes nothing for what is worked before it.
+    const worked = jobs.slice(0, told.from + told.most);
     const chances = chancesOf(
-      jobs.flatMap(({ number }) => byNumber.get(number) ?? []),
+      worked.flatMap(({ number }) => byNumber.get(number) ?? []),
       hours,
       today,
     );

@@ -1,4 +1,5 @@
 import type { Checks } from '@/core/bench/checks';
+import type { Round } from '@/core/bench/rounds';
 import { type DayOrder } from '@/core/calendar/day';
 import type { PriceRules } from '@/core/costing/price';
 import { type RingSystem } from '@/core/ring/ringSize';
@@ -35,6 +36,8 @@ export interface Settings extends PriceRules {
   readonly usefulMinimum: Micrometres;
   /** What finished pieces of each kind are looked at for, where the studio has written it. */
   readonly checks: Checks;
+  /** What it bends wire round. */
+  readonly rounds: readonly Round[];
   readonly minimums: readonly {
     readonly scope: 'metal' | 'spec';
     readonly of: string;

@@ -25,6 +25,8 @@ import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { readyInTrays } from '../making/proposeMaking';
 import { setChecks } from '../settings/setChecks';
+import { setRounds } from '../settings/setRounds';
+import { priceBook } from '../prices/priceBook';
 import { showPiece, showShelf } from '../shelf/shelf';
 import { showStockPiece } from '../wire/rack';
 import { beginSitting } from './beginSitting';
@@ -292,6 +294,19 @@ describe('what is said of a sitting', () => {
     expect((await showSitting(session, last))?.checks).toEqual(before);
   });
 
+  it('shows what the studio bends on, as its owner listed it', async () => {
+    const { session, id } = await sittingOff(1);
+    expect((await showSitting(session, id))?.rounds).toEqual([]);
+    const set = (who: StudioSession, rounds: string) => setRounds(who, newKey(), { rounds });
+    done(await set(session, 'oak dowel: 12 mm\n3 mm'));
+    expect((await showSitting(session, id))?.rounds).toEqual([
+      { name: 'oak dowel', diameter: 12_000 },
+      { name: '3 mm', diameter: 3_000 },
+    ]);
+    expect(problemOf(await set(session, 'dowel: thick')).fields?.['rounds']).toMatch(/“dowel: thick”/);
+    expect(problemOf(await set(await addTestHelper(session), '')).kind).toBe('forbidden');
+  });
+
   it('comes to nothing when it is left; not when pieces of it stand on the shelf', async () => {
     const { session, wire, id, pattern } = await sittingOff(2);
     done(await leaveSitting(session, id));
@@ -301,6 +316,30 @@ describe('what is said of a sitting', () => {
     const other = done(await beginSitting(session, newKey(), pattern, { count: '1' }));
     done(await finishSitting(session, other));
     expect(problemOf(await leaveSitting(session, other)).message).toMatch(/on the shelf already/);
+  });
+});
+
+describe('the next sitting', () => {
+  it('knows what is lost on the way', async () => {
+    const { session, pattern, id } = await sittingOff(2);
+    expect((await showSitting(session, id))?.drift).toBeNull();
+    await say(session, id, {
+      kind: 'spoiled',
+      piece: 0,
+      cutIndex: 0,
+      copy: 0,
+      length: um(100_000),
+      reason: 'snapped',
+    });
+    expect((await priceBook(session))?.spoils).toBe(0);
+    done(await finishSitting(session, id));
+    // Half as much was lost as went into both; of two pieces seven parts of what they lost count, two and five.
+    expect((await priceBook(session))?.spoils).toBeCloseTo((100 / 160) * (2 / 7), 6);
+    expect(await priceBook(await addTestHelper(session))).toBeNull();
+    expect(
+      (await showSitting(session, done(await beginSitting(session, newKey(), pattern, { count: '1' }))))
+        ?.drift,
+    ).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Id } from '@/core/id';
+import type { Round } from '@/core/bench/rounds';
 import type { Word } from '@/core/bench/sitting';
 import { tag } from '@/core/tag';
 import type { PatternBody } from '@/core/pattern/pattern';
@@ -13,6 +14,8 @@ import {
 import { StockPiece } from '@/data/models/stock';
 import { BatchLineRow } from '@/data/models/batches';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
+import { driftOfPattern } from '../logbook/learnedDrift';
+import { settingsIn } from '../settings/settings';
 import { look, type StudioSession } from '../kernel/useCase';
 import { bodyShownTo, specIdsOf } from '../patterns/patterns';
 
@@ -98,6 +101,10 @@ export interface SittingView extends Omit<KeptSitting, 'id'> {
   /** What the wires come from, by its id: its tag. */
   readonly sources: Readonly<Record<string, string>>;
   readonly words: readonly Word[];
+  /** What the studio bends wire round. */
+  readonly rounds: readonly Round[];
+  /** How rings of its pattern come out, in US sizes; null for what is no ring, and while none was read. */
+  readonly drift: { readonly value: number; readonly count: number } | null;
 }
 
 /** A sitting with all that was said of it; null when there is none of that id. */
@@ -105,6 +112,7 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
   return look(session, async (tx) => {
     const kept = await sittingIn(tx, sittingId);
     if (!kept) return null;
+    const drift = kept.body.kind === 'ring' ? await driftOfPattern(tx, kept.pattern.id) : null;
     const from = [...new Set(kept.pieces.flatMap(({ wires }) => wires.map((wire) => wire.from)))];
     const sources = await tx.all(StockPiece, ['stockPieceId', 'number'], { where: { stockPieceId: from } });
     return {
@@ -115,6 +123,8 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
         sources.map(({ stockPieceId, number }) => [stockPieceId, tag('wire', number)]),
       ),
       words: await wordsOf(tx, sittingId),
+      rounds: (await settingsIn(tx)).rounds,
+      drift: drift && { value: drift.value, count: drift.count },
     };
   });
 }

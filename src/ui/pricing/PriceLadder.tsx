@@ -171,13 +171,17 @@ export const PriceLadder = memo(function PriceLadder({ rungs, rules, onCompare }
   );
 });
 
-/** Lines of the cost sheet that are foreseen; scrap and spoilage are known only when they happen. */
-const FORESEEN = COST_LINES.filter((id) => id !== 'scrap' && id !== 'spoilage');
+/** Lines of the cost sheet that are foreseen; scrap is known only when it happens. */
+const FORESEEN = COST_LINES.filter((id) => id !== 'scrap');
+
+/** Whether anything is lost on the way, by what was. */
+const isSpoiling = (columns: readonly Column[]): boolean =>
+  columns.some(({ sheet, at }) => sheet.lines.some((line) => line.id === 'spoilage' && line[at] > 0));
 
 function CostRows({ columns }: { columns: readonly Column[] }) {
   return (
     <tbody>
-      {FORESEEN.map((id) => (
+      {FORESEEN.filter((id) => id !== 'spoilage' || isSpoiling(columns)).map((id) => (
         <tr key={id}>
           <th scope="row" className="font-normal">
             {COST_WORDS[id]}

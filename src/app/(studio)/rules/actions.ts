@@ -8,6 +8,8 @@ import { changeCurrency } from '@/studio/settings/changeCurrency';
 import type { ChangeCurrencyInput } from '@/studio/settings/changeCurrency.input';
 import { setDevice } from '@/studio/settings/devices';
 import type { SetDeviceInput } from '@/studio/settings/devices.input';
+import { setRounds } from '@/studio/settings/setRounds';
+import type { SetRoundsInput } from '@/studio/settings/setRounds.input';
 import { setChecks } from '@/studio/settings/setChecks';
 import type { SetChecksInput } from '@/studio/settings/setChecks.input';
 import { changeSettings } from '@/studio/settings/settings';
@@ -17,6 +19,8 @@ import type { MakeTokenInput } from '@/studio/tokens/tokens.input';
 import { aForm, aKey, anId } from '@/studio/kernel/arguments';
 
 export const setChecksAction = action([aKey, aForm<SetChecksInput>()], setChecks);
+
+export const setRoundsAction = action([aKey, aForm<SetRoundsInput>()], setRounds);
 
 export const changeSettingsAction = action([aKey, aForm<ChangeSettingsInput>()], changeSettings);
 

@@ -1,4 +1,5 @@
 import { checksOf } from '@/core/bench/checks';
+import { writeRounds } from '@/core/bench/rounds';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import { Link } from '@/ui/Link';
 import { lastBookCheck } from '@/studio/books/lastCheck';
@@ -15,6 +16,7 @@ import { ChecksForm } from './ChecksForm';
 import { CurrencyForm } from './CurrencyForm';
 import { DevicesForm } from './DevicesForm';
 import { HelperForm } from './HelperForm';
+import { RoundsForm } from './RoundsForm';
 import { RulesForm } from './RulesForm';
 import { settingsValues } from './settingsValues';
 import { Said } from '@/ui/house';
@@ -41,6 +43,7 @@ export default async function RulesPage() {
         specs={await listSpecs(session)}
         currency={settings.currency}
       />
+      <RoundsForm rounds={writeRounds(settings.rounds)} />
       <ChecksForm checks={mapKinds((kind) => checksOf(settings.checks, kind))} />
       <section className="leaf mt-6 p-4">
         <h2>Currency</h2>

@@ -1,3 +1,4 @@
+import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
@@ -58,9 +59,9 @@ export function History({
       )}
       {drift && (
         <p className="mt-2">
-          Its rings come out {saidDrift(drift.value)}, ± {drift.deviation.toFixed(2)}
+          Its rings come out {sayDrift(drift.value)}, ± {drift.deviation.toFixed(2)}
           <span className="muted">, from {counted(drift.count, 'ring')} read on the mandrel.</span>
-          {Math.abs(drift.value) >= 0.125 && ` Make them for ${begunAt(drift.value)} than they are wanted.`}
+          {begunAt(drift.value) !== '' && ` Begin them ${begunAt(drift.value)} than they are wanted.`}
         </p>
       )}
       {slowest && (
@@ -87,21 +88,6 @@ export function History({
       {known && <LazyHistoryChart makings={makings} />}
     </section>
   );
-}
-
-/** How much larger or smaller rings come out than they are made for, in US sizes. */
-function saidDrift(drift: number): string {
-  if (Math.abs(drift) < 0.05) return 'as they are wanted';
-  return `${Math.abs(drift).toFixed(1)} US sizes ${drift > 0 ? 'larger' : 'smaller'} than wanted`;
-}
-
-const QUARTERS = ['', 'a quarter', 'a half', 'three quarters', 'a whole size'];
-
-/** What to make them for instead, to a quarter of a size. */
-function begunAt(drift: number): string {
-  const quarters = Math.round(Math.abs(drift) * 4);
-  const size = QUARTERS[quarters] ?? `${quarters / 4} sizes`;
-  return `${size} ${drift > 0 ? 'smaller' : 'larger'}`;
 }
 
 const figure = (minutes: number): string => String(Math.round(minutes * 10) / 10);

@@ -1,11 +1,15 @@
 'use client';
 
+import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { cutLength } from '@/core/pattern/pattern';
 import { roundSpan } from '@/core/ruler';
+import { counted } from '@/core/units/counted';
 import { um, type Micrometres } from '@/core/units/length';
+import { Said } from '@/ui/house';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
+import { WhichRound } from './WhichRound';
 import type { ShownSitting } from './shown';
 
 type View = ShownSitting['view'];
@@ -32,8 +36,15 @@ function fromWhere({ pieces, sources }: View, cutIndex: number): readonly FromOn
 export function LayOut({ view }: { view: View }) {
   const { cuts, specs, parts, count, batch } = view;
   const span = roundSpan(um(Math.max(...cuts.map(cutLength), 50_000)));
+  const begun = view.drift ? begunAt(view.drift.value) : '';
   return (
     <div className="mt-4 space-y-4">
+      {view.drift && begun !== '' && (
+        <p role="status" className="border-l-4 border-base-content pl-3">
+          <Said>{`Wind it ${begun} than it is wanted${view.ring ? `, ${view.ring}` : ''}: its rings come out ${sayDrift(view.drift.value)}`}</Said>
+          <span className="muted">, from {counted(view.drift.count, 'ring')}.</span>
+        </p>
+      )}
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>{batch ? 'Wires out of the tray' : 'Cut these'}</h2>
@@ -61,6 +72,7 @@ export function LayOut({ view }: { view: View }) {
           })}
         </ol>
       </section>
+      <WhichRound rounds={view.rounds} temper={specs[cuts[0]?.specId ?? '']?.temper ?? 'half hard'} />
       {parts.length > 0 && (
         <section className="leaf p-4">
           <h2>Lay beside them</h2>

@@ -1,0 +1,68 @@
+'use client';
+
+import { useState } from 'react';
+import { roundsFor } from '@/core/bench/rounds';
+import { completedRing } from '@/core/ring/ringSize';
+import { readInside } from '@/core/parameter/readTexts';
+import { formatDiameter, um } from '@/core/units/length';
+import type { Temper } from '@/core/wire/metal';
+import { Field, TextInput } from '@/ui/form/Field';
+import { Said, useHouse } from '@/ui/house';
+import { Link } from '@/ui/Link';
+import type { ShownSitting } from './shown';
+
+/** Which of the studio’s rounds gives an inside diameter once the wire has sprung open. */
+export function WhichRound({ rounds, temper }: { rounds: ShownSitting['view']['rounds']; temper: Temper }) {
+  const { rings } = useHouse();
+  const [typed, setTyped] = useState('');
+  const isBare = /^[\d.,]+$/.test(typed.trim());
+  const read =
+    typed.trim() === ''
+      ? undefined
+      : readInside(isBare ? `${typed.trim()} mm` : completedRing(typed, rings), 'mm');
+  return (
+    <section className="leaf p-4" aria-label="Which round">
+      <h2>Which round?</h2>
+      {rounds.length === 0 ? (
+        <p className="muted mt-1">
+          Say in the{' '}
+          <Link href="/rules" className="link">
+            house rules
+          </Link>{' '}
+          what you bend on; the nearest is found here.
+        </p>
+      ) : (
+        <>
+          <div className="mt-2 max-w-sm">
+            <Field
+              label="It should be inside"
+              error={read?.ok === false ? read.error : undefined}
+              hint="A diameter, or a ring size"
+            >
+              {(ties) => (
+                <TextInput
+                  {...ties}
+                  value={typed}
+                  placeholder="12 mm"
+                  onChange={({ target }) => setTyped(target.value)}
+                />
+              )}
+            </Field>
+          </div>
+          {read?.ok && (
+            <ol className="mt-2 list-decimal pl-6" aria-label="Nearest rounds">
+              {roundsFor(read.value, rounds, temper).map(({ round, inside, off }) => (
+                <li key={`${round.name} ${round.diameter}`}>
+                  <span className="font-semibold">{round.name}</span>{' '}
+                  <Said>
+                    {`comes out at ${formatDiameter(inside)}${off === 0 ? '' : `, ${formatDiameter(um(Math.abs(off)))} ${off > 0 ? 'wide' : 'narrow'}`}`}
+                  </Said>
+                </li>
+              ))}
+            </ol>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
