@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
+import { DEMO_SITTING } from '../src/demo/sittingId';
 import { CHROMIUM, CHROMIUM_IN_THE_ROUND } from '../tests/support/chromium';
 import { ensureBuilt } from './lib/build';
 import { runCommand, say } from './lib/say';
@@ -56,18 +57,19 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'step-by-step',
-    path: '/patterns/P-0058/steps?step=23',
+    name: 'sitting',
+    path: `/bench/sitting/${DEMO_SITTING}`,
     isRound: true,
     prepare: async (page) => {
       await page.getByRole('radio', { name: 'in the round' }).first().check();
       await page.getByRole('img', { name: /in the round/ }).waitFor();
       await page.waitForLoadState('networkidle');
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   { name: 'how-much-wire', path: '/how-much?of=curved-weave&metal=sterling' },
   { name: 'fitting', path: '/fitting?outline=oval&length=24+mm&width=16+mm&edge=3+mm' },
-  { name: 'bench', path: '/bench/P-0017' },
+  { name: 'bench', path: '/bench/P-0018' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
   { name: 'logbook', path: '/logbook' },
