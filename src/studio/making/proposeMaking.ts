@@ -49,7 +49,7 @@ export interface MakingProposal {
 }
 
 /** What a pattern of findings makes, as far as its techniques tell; null for any other pattern. */
-function drawerFor(
+export function drawerFor(
   { kind, composition, cuts }: PatternBody,
   specs: Readonly<Record<string, KnownSpec>>,
 ): IntoDrawerInput | null {

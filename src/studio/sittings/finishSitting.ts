@@ -6,14 +6,16 @@ import { inStudio } from '@/data/inStudio';
 import { SittingRow } from '@/data/models/sittings';
 import { lockOpenBatch, noteActs, reserveTray } from '../batches/tray';
 import { planAnew, planInBackground } from '../cuttingPlan/planCutting';
+import { readInput } from '../kernel/readInput';
 import { refused, type Outcome } from '../kernel/outcome';
 import { attempt, look, post, type StudioSession } from '../kernel/useCase';
 import { Posting } from '../ledger/posting';
 import { throwAway } from '../ledger/throwAway';
 import { lockWires, specOf } from '../making/checkMaking';
 import { makeAsTold } from '../making/makePiece';
-import type { MakingTold } from '../making/makePiece.input';
-import { choicesFor } from '../making/proposeMaking';
+import { IntoDrawerInput, type MakingTold } from '../making/makePiece.input';
+import { choicesFor, drawerFor } from '../making/proposeMaking';
+import { specsOf } from '../patterns/patterns';
 import { settingsIn } from '../settings/settings';
 import { sittingIn, wordsOf, type KeptSitting, type PieceOfSitting } from './sittings';
 import { leftOf, toldOfPiece, wiresLost } from './toldOfSitting';
@@ -42,6 +44,7 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
       return { kept: found, sitting: standing(await wordsOf(tx, sittingId)) };
     });
     const { toMake, lost } = leftOf(kept, sitting);
+    const drawer = await intoDrawer(session, kept);
     const isOffRack = kept.batch === null;
     const borne = isOffRack ? lost : [];
     for (const [index, piece] of toMake.entries()) {
@@ -52,6 +55,7 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
           toldOfPiece(kept, piece, sitting, {
             bears: bears.flatMap((each) => wiresLost(kept, each, sitting)),
             choices,
+            drawer,
           }),
       });
       if (!outcome.ok) return came(await again(session, sittingId), outcome.problem.message);
@@ -64,6 +68,14 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
     await inStudio(session, (tx) => tx.change(SittingRow, { sittingId }, { state: 'finished' }));
     return came(await again(session, sittingId), '');
   });
+}
+
+/** What findings become in the drawers, as far as their pattern tells how many; undefined for what stands on the shelf. */
+async function intoDrawer(session: StudioSession, { body }: KeptSitting): Promise<MakingTold['drawer']> {
+  if (body.kind !== 'finding') return undefined;
+  const specs = await look(session, (tx) => specsOf(tx, [body]));
+  const drawer = drawerFor(body, specs);
+  return drawer && drawer.count !== '' ? readInput(IntoDrawerInput, drawer) : undefined;
 }
 
 /** Puts a sitting away of which nothing is to be entered: nothing was cut, or all of it is entered by hand. */

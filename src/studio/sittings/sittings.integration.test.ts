@@ -140,6 +140,12 @@ describe('a sitting off the rack', () => {
     ]);
   });
 
+  it('of findings that nobody knows the number of stands on the shelf, where somebody can put it right', async () => {
+    const { session, id } = await sittingOff(1, 'finding');
+    const [number] = done(await finishSitting(session, id)).made;
+    expect(await showPiece(session, number ?? 0)).toMatchObject({ kind: 'finding', findings: null });
+  });
+
   it('is entered once, however often and from wherever it is asked', async () => {
     const { session, id } = await sittingOff(2);
     const all = await Promise.all([1, 2, 3].map(() => finishSitting(session, id)));

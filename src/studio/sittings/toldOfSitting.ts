@@ -108,12 +108,21 @@ export function wiresLost(kept: KeptSitting, piece: PieceOfSitting, sitting: Sit
  * What a sitting comes to for one of its pieces, as a making is told.
  * @param bears wires of pieces that were lost, which it bears
  * @param choices what there is on the rack of its wires
+ * @param drawer what of the drawers it becomes; what stands on the shelf has none
  */
 export function toldOfPiece(
   kept: KeptSitting,
   piece: PieceOfSitting,
   sitting: Sitting,
-  { bears, choices }: { readonly bears: MakingTold['spoiled']; readonly choices: readonly Choice[] },
+  {
+    bears,
+    choices,
+    drawer,
+  }: {
+    readonly bears: MakingTold['spoiled'];
+    readonly choices: readonly Choice[];
+    readonly drawer: MakingTold['drawer'];
+  },
 ): MakingTold {
   const { body, count, checks } = kept;
   const so = pieceIn(sitting, piece.piece);
@@ -130,6 +139,7 @@ export function toldOfPiece(
     setUpMinutes: setUp.minutes + minutesLost(sitting, body.steps, count),
     sharedBy: made.length,
     finished: finishedInside(so),
+    ...(drawer ? { goesTo: 'drawer', drawer } : {}),
     steps: [...(isFirst ? setUp.timed : []), ...own.timed],
     bench: {
       note: so.note,

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
+import { MOST_IN_SITTING } from '@/core/bench/stations';
 import type { SittingOf } from '@/studio/sittings/beginSitting';
 import { BeginSittingInput } from '@/studio/sittings/sittings.input';
 import { NumberField } from '@/ui/form/fields';
@@ -14,7 +15,7 @@ export function BeginSitting({ of, ready }: { of: SittingOf; ready?: number }) {
   const router = useRouter();
   const { form, submit, problem, sending } = useStudioForm({
     input: BeginSittingInput,
-    defaultValues: { count: String(ready ?? 1) },
+    defaultValues: { count: String(Math.min(ready ?? 1, MOST_IN_SITTING)) },
     send: useCallback((key: string, input: BeginSittingInput) => beginSittingAction(key, of, input), [of]),
     onDone: useCallback((id: string) => router.push(`/bench/sitting/${id}`), [router]),
     typedFor: null,

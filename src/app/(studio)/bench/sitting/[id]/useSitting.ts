@@ -40,6 +40,15 @@ function keep(id: string, kept: Kept): void {
   }
 }
 
+/** Lets go of what was kept of a sitting that is over. */
+function forget(id: string): void {
+  try {
+    localStorage.removeItem(placeOf(id));
+  } catch {
+    // As above.
+  }
+}
+
 /** A sitting on this device. */
 export interface SittingHere {
   readonly sitting: Sitting;
@@ -93,6 +102,7 @@ export function useSitting(id: string, first: Heard, slotOf: (sitting: Sitting) 
       }
       const { words, state: now } = answer.value;
       change((before) => hear(before, words));
+      if (now !== 'open') forget(id);
       setState(now);
       setTrouble('');
       return latest.current.unheard.length === 0;
