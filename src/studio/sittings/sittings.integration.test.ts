@@ -372,7 +372,13 @@ describe('a sitting out of the tray of a batch', () => {
   it('has a piece that was lost cut again, and the batch bear it', async () => {
     const { session, number } = await cutBatch(3);
     const id = done(await begin(session, number, 2));
-    await say(session, id, { kind: 'lost', piece: 0, reason: 'marred by pliers' });
+    await say(
+      session,
+      id,
+      // One of its wires had gone before: it is lost once.
+      { kind: 'spoiled', piece: 0, cutIndex: 0, copy: 0, length: um(100_000), reason: 'snapped' },
+      { kind: 'lost', piece: 0, reason: 'marred by pliers' },
+    );
     const { made, lost } = done(await finishSitting(session, id));
     expect([made.length, lost]).toEqual([1, 1]);
     await settled(session, number);

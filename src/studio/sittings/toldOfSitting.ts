@@ -95,9 +95,11 @@ export function leftOf({ pieces }: KeptSitting, sitting: Sitting) {
   };
 }
 
-/** What is lost with a piece: every wire that was cut for it. */
+/** What is lost with a piece: every wire that was cut for it. A wire of a tray is lost once, whether it was spoiled before or not. */
 export function wiresLost(kept: KeptSitting, piece: PieceOfSitting, sitting: Sitting): MakingTold['spoiled'] {
   const so = pieceIn(sitting, piece.piece);
+  if (piece.trayPiece !== null)
+    return piece.wires.map(({ from, length }) => ({ from, length, reason: so.lost }));
   return wiresTold(kept, piece, so).flatMap(({ cut: { from, cut }, lost }) => [
     { from, length: cut, reason: so.lost },
     ...lost,
