@@ -25,6 +25,8 @@ async function studioWithLog(owner: Sequelize, pieces: number): Promise<StudioSe
        FROM pieces CROSS JOIN generate_series(1, $pieces) AS n WHERE studio_id = $studioId`,
     { bind },
   );
+  // The checks of foreign keys below were planned when there was hardly a piece, and would read all of them for each row.
+  await owner.query('ANALYZE pieces');
   await owner.query(
     `INSERT INTO wire_log (studio_id, piece_id, cut_index, copy, name, subject, pattern_id, user_id, article_id, made_at, planned, tails, cut, back, is_measured)
      SELECT p.studio_id, p.piece_id, 0, 0, w.name, w.subject, p.pattern_id, p.user_id, w.article_id, p.made_at, w.planned, w.tails, w.planned,
