@@ -27,6 +27,7 @@ import { reservations } from './0025-reservations';
 import { linesAsValues } from './0026-lines-as-values';
 import { makingLog } from './0027-making-log';
 import { sittings } from './0028-sittings';
+import { timedMakings } from './0029-timed-makings';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -58,4 +59,5 @@ export const MIGRATIONS: readonly Migration[] = [
   linesAsValues,
   makingLog,
   sittings,
+  timedMakings,
 ];

@@ -114,7 +114,7 @@ export function listBatches(session: StudioSession, query: BatchQuery = {}): Pro
     const [sums] = await readSums(tx, batchList, {}, asked);
     const { rows, next } = await readPage(tx, batchList, {}, asked, { ...query, size: PAGE });
     const ids = rows.map(({ id }) => id);
-    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
+    const [lines, progress] = [await linesInBrief(tx, ids), await progressOf(tx, ids)];
     const batches = rows.map(({ id, number, name, dueOn, state, planning }): BatchSummary => {
       const own = lines.filter(({ batchId }) => batchId === id);
       const made = madeCounts(progress.get(id) ?? NOTHING_DONE);

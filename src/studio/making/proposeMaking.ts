@@ -10,7 +10,7 @@ import type { Tx } from '@/data/inStudio';
 import { lengthFreeSql, wiresToChooseFromSql } from '@/data/sql/reservations';
 import { batchesBegunSql } from '@/data/sql/batches';
 import { piecesReady } from '@/core/batch/batch';
-import { batchNumbered, linesOf } from '../batches/batches';
+import { batchNumbered, linesInBrief, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
 import { NOTHING_DONE, progressOf, wiresInTray } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -160,7 +160,7 @@ export function readyInTrays(session: StudioSession): Promise<ReadyInTray[]> {
   return look(session, async (tx) => {
     const batches = await tx.rows(batchesBegunSql, {});
     const ids = batches.map(({ id }) => id);
-    const [lines, progress] = [await linesOf(tx, ids), await progressOf(tx, ids)];
+    const [lines, progress] = [await linesInBrief(tx, ids), await progressOf(tx, ids)];
     return batches.flatMap(({ id, number, name }) => {
       const { cut, made } = progress.get(id) ?? NOTHING_DONE;
       return lines
