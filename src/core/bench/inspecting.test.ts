@@ -1,7 +1,8 @@
 import { PATTERN_KINDS, type PatternCut } from '../pattern/pattern';
 import { um } from '../units/length';
 import { grams } from '../units/mass';
-import { checksOf, LONGEST_CHECK, MOST_CHECKS } from './checks';
+import fc from 'fast-check';
+import { checkSaid, checksOf, LONGEST_CHECK, measuredBy, MOST_CHECKS, readReading } from './checks';
 import { stillDoesFor } from './stillDoesFor';
 import { judgeWeight } from './weight';
 
@@ -20,6 +21,31 @@ describe('what a piece is looked at for', () => {
     expect(checksOf({ ring: ['Sits upright'] }, 'ring')).toEqual(['Sits upright']);
     expect(checksOf({ ring: [] }, 'ring')).toEqual([]);
     expect(checksOf({ ring: ['Sits upright'] }, 'pendant')).toEqual(checksOf({}, 'pendant'));
+  });
+
+  it('is measured where its words leave one gap', () => {
+    expect(measuredBy('Gap: … mm')).toEqual({ before: 'Gap:', behind: 'mm' });
+    expect(measuredBy('Turns on the left ...')).toEqual({ before: 'Turns on the left', behind: '' });
+    expect([measuredBy('Sits upright'), measuredBy('From … to … mm')]).toEqual([undefined, undefined]);
+    expect(checkSaid('Gap: … mm', '0.4')).toBe('Gap: 0.4 mm');
+    expect(checkSaid('Gap: … mm', '')).toBe('Gap: … mm');
+    expect(checkSaid('Sits upright', '3')).toBe('Sits upright');
+    expect(checksOf({}, 'earrings').filter((check) => measuredBy(check))).toHaveLength(1);
+  });
+
+  it('takes a figure as it is typed, and says what is none', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 99_999_000 }), (thousandths) => {
+        const read = readReading(` ${(thousandths / 1000).toFixed(3).replace('.', ',')} `);
+        expect(read.ok && Number(read.value)).toBeCloseTo(thousandths / 1000, 9);
+      }),
+    );
+    expect(readReading('  ')).toEqual({ ok: true, value: '' });
+    for (const wrong of ['-1', 'two', '100000', '1e3', '0x10', '1.2345', '.'])
+      expect(readReading(wrong)).toEqual({
+        ok: false,
+        error: `“${wrong}” was given; a figure from 0 to 99999 is wanted.`,
+      });
   });
 });
 

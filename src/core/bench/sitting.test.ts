@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { um } from '../units/length';
-import { grams } from '../units/mass';
+import { grams, ug } from '../units/mass';
 import {
   finishedInside,
   isLost,
@@ -37,6 +37,12 @@ const aSaid: fc.Arbitrary<Said> = fc.oneof(
     copy: anIndex,
     cut: fc.nat({ max: 1e6 }).map(um),
     back: fc.array(fc.nat({ max: 1e5 }).map(um), { maxLength: 3 }),
+  }),
+  fc.record({
+    kind: fc.constant('spool' as const),
+    cutIndex: anIndex,
+    when: fc.constantFrom('before' as const, 'after' as const),
+    mass: fc.nat({ max: 1e8 }).map(ug),
   }),
   fc.record({ kind: fc.constant('noted' as const), piece: anIndex, text: fc.string({ maxLength: 30 }) }),
 );

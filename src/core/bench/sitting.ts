@@ -5,6 +5,10 @@ import { ug, type Micrograms } from '../units/mass';
 export const READ_WHEN = ['wound', 'hammered', 'finished'] as const;
 export type ReadWhen = (typeof READ_WHEN)[number];
 
+/** When a spool is weighed that wire is worked off. */
+export const WEIGHED_WHEN = ['before', 'after'] as const;
+export type WeighedWhen = (typeof WEIGHED_WHEN)[number];
+
 /** What can be said of a sitting at the bench. Pieces, checks and cuts are counted from 0; what is said again replaces what was said before. */
 export type Said =
   /** Somebody went to a station. */
@@ -43,6 +47,13 @@ export type Said =
     }
   | { readonly kind: 'size'; readonly piece: number; readonly when: ReadWhen; readonly inside: Micrometres }
   | { readonly kind: 'weighed'; readonly piece: number; readonly mass: Micrograms }
+  /** What a wire weighs that is worked off its spool: with the spool, before the first piece and after the last; nothing takes it back. */
+  | {
+      readonly kind: 'spool';
+      readonly cutIndex: number;
+      readonly when: WeighedWhen;
+      readonly mass: Micrograms;
+    }
   /** It is made, but not as it should be; an empty reason takes it back. */
   | { readonly kind: 'flawed'; readonly piece: number; readonly reason: string }
   /** It is lost; an empty reason takes it back. */
@@ -80,6 +91,9 @@ export interface SizeRead {
   readonly inside: Micrometres;
 }
 
+/** A spool that wire is worked off, on the scale before and after; null while it was not weighed. */
+export type SpoolWeighed = Readonly<Record<WeighedWhen, Micrograms | null>>;
+
 /** What is known of one piece of a sitting. */
 export interface PieceSoFar {
   readonly checks: ReadonlyMap<number, Checked>;
@@ -104,9 +118,19 @@ export interface Sitting {
   /** Stations whose stop was passed. */
   readonly passed: ReadonlySet<number>;
   readonly pieces: ReadonlyMap<number, PieceSoFar>;
+  /** Spools that were weighed, by the cut that is worked off them. */
+  readonly spools: ReadonlyMap<number, SpoolWeighed>;
 }
 
-export const NEW_SITTING: Sitting = { at: 0, spent: new Map(), passed: new Set(), pieces: new Map() };
+export const NEW_SITTING: Sitting = {
+  at: 0,
+  spent: new Map(),
+  passed: new Set(),
+  pieces: new Map(),
+  spools: new Map(),
+};
+
+const NOT_WEIGHED: SpoolWeighed = { before: null, after: null };
 
 const NOTHING_SAID: PieceSoFar = {
   checks: new Map(),
@@ -125,6 +149,10 @@ export const wireKey = ({ cutIndex, copy }: { readonly cutIndex: number; readonl
 
 /** What is known of a piece. */
 export const pieceIn = ({ pieces }: Sitting, piece: number): PieceSoFar => pieces.get(piece) ?? NOTHING_SAID;
+
+/** The spool that a cut is worked off, as it was weighed. */
+export const spoolIn = ({ spools }: Pick<Sitting, 'spools'>, cutIndex: number): SpoolWeighed =>
+  spools.get(cutIndex) ?? NOT_WEIGHED;
 
 /** Whether a piece is lost. */
 export const isLost = (sitting: Sitting, piece: number): boolean => pieceIn(sitting, piece).lost !== '';
@@ -152,6 +180,11 @@ export function after(sitting: Sitting, said: Said): Sitting {
       return withSpent(sitting, said.slot, said.ms);
     case 'passed':
       return { ...sitting, passed: new Set([...sitting.passed, said.at]) };
+    case 'spool': {
+      const { cutIndex, when, mass } = said;
+      const weighed = { ...spoolIn(sitting, cutIndex), [when]: mass > 0 ? mass : null };
+      return { ...sitting, spools: new Map(sitting.spools).set(cutIndex, weighed) };
+    }
     default:
       return {
         ...sitting,
@@ -239,6 +272,14 @@ const lengths = (given: unknown) => {
   return read.every((each) => each !== undefined) ? read : undefined;
 };
 const aReason = aTextOf(LONGEST_REASON);
+const aMass = (given: unknown) => {
+  const read = aWhole(HEAVIEST)(given);
+  return read === undefined ? undefined : ug(read);
+};
+const oneOf =
+  <Choice extends string>(choices: readonly Choice[]) =>
+  (given: unknown) =>
+    choices.find((each) => each === given);
 
 /** How each field of what is said is read, by its kind. */
 const FIELDS: { readonly [Kind in Said['kind']]: Readonly<Record<string, (given: unknown) => unknown>> } = {
@@ -254,14 +295,9 @@ const FIELDS: { readonly [Kind in Said['kind']]: Readonly<Record<string, (given:
   },
   cut: { piece: anIndex, cutIndex: anIndex, copy: anIndex, cut: aLength, back: lengths },
   spoiled: { piece: anIndex, cutIndex: anIndex, copy: anIndex, length: aLength, reason: aReason },
-  size: { piece: anIndex, when: (given) => READ_WHEN.find((each) => each === given), inside: aLength },
-  weighed: {
-    piece: anIndex,
-    mass: (given) => {
-      const read = aWhole(HEAVIEST)(given);
-      return read === undefined ? undefined : ug(read);
-    },
-  },
+  size: { piece: anIndex, when: oneOf(READ_WHEN), inside: aLength },
+  weighed: { piece: anIndex, mass: aMass },
+  spool: { cutIndex: anIndex, when: oneOf(WEIGHED_WHEN), mass: aMass },
   flawed: { piece: anIndex, reason: aReason },
   lost: { piece: anIndex, reason: aReason },
   noted: { piece: anIndex, text: aTextOf(LONGEST_NOTE) },

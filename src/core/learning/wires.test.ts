@@ -1,7 +1,7 @@
 import { Chance } from '../chance';
 import { um } from '../units/length';
 import type { CutCosts } from './cutLength';
-import { learnWire, netEntries, proposeLength, USUAL_NET, type WireMade } from './wires';
+import { backOf, learnWire, netEntries, proposeLength, USUAL_NET, type WireMade } from './wires';
 
 const COSTS: CutCosts = { wire: 5, scrap: 0, offCutWorth: 0.9, usefulMinimum: 80, keeping: 40, undone: 5000 };
 const CUT = { length: um(300_000), tails: [um(30_000), um(30_000)] };
@@ -32,6 +32,17 @@ describe('what wires took', () => {
   it('is nothing of a wire of which nothing stayed', () => {
     expect(netEntries([{ ...made('a', 1), back: um(320_000) }])).toEqual([]);
     expect(learnWire([], [])).toBeUndefined();
+  });
+
+  it('comes back at the end that is trimmed last, when it is cut to what is learned', () => {
+    // Of 240 mm that are planned to stay, 252 do; the first end stays as planned.
+    expect(backOf(CUT, um(320_000), 0.05)).toEqual([30_000, 38_000]);
+    expect(backOf(CUT, um(300_000), 0)).toEqual([30_000, 30_000]);
+    expect(backOf(CUT, um(282_000), 0.05)).toEqual([30_000]);
+    expect(backOf({ length: um(100_000), tails: [] }, um(104_000), 0.04)).toEqual([]);
+    // As an entry of the log it would tell what was learned, and no more.
+    const [entry] = netEntries([{ ...made('a', 1), cut: um(320_000), back: um(68_000) }]);
+    expect(entry?.value).toBeCloseTo(Math.log(1.05), 9);
   });
 
   it('comes from one’s own makings rather than from others’, the more there are', () => {

@@ -140,6 +140,23 @@ export function proposeLength(
   };
 }
 
+/**
+ * What should come back of a wire that is cut to another length than planned, when as much of it stays in the piece as was learned: the end
+ * that is trimmed last takes up the difference.
+ * @param more how much more of it than planned stays, as a part
+ * @example backOf({ length: um(120_000), tails: [um(20_000)] }, um(130_000), 0.04) // [26_000]
+ */
+export function backOf(
+  { length: planned, tails }: Pick<WantedCut, 'length' | 'tails'>,
+  cut: Micrometres,
+  more: number,
+): Micrometres[] {
+  const stays = (planned - sumLengths(tails)) * (1 + more);
+  const others = tails.slice(0, -1);
+  const last = um(Math.max(0, Math.round(cut - stays - sumLengths(others))));
+  return [...others, last].filter((each) => each > 0);
+}
+
 /** What lengths would come to, from what is hardly ever enough to a little beyond another. */
 function drawnCurve(need: CutNeed, needs: readonly LikelyNeeds[], costs: CutCosts, upTo: number): Weighing[] {
   const from = lengthFor(need, 0.05);

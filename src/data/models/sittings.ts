@@ -1,4 +1,5 @@
 import type { ReadWhen, Said } from '@/core/bench/sitting';
+import type { WireMeant } from '@/core/bench/wireDone';
 import type { Id } from '@/core/id';
 import type { Micrometres } from '@/core/units/length';
 import { big, bool, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
@@ -37,11 +38,8 @@ export const SittingRow = table(
 );
 
 /** A wire of a piece of a sitting, and the stock that it is cut from: a length on the rack, or the wire itself in a tray. */
-export interface WireOfSitting {
-  readonly cutIndex: number;
-  readonly copy: number;
+export interface WireOfSitting extends WireMeant {
   readonly from: Id<'stock piece'>;
-  readonly length: Micrometres;
 }
 
 /** One piece of a sitting, the key that it is posted under at most once, and what it became. */

@@ -167,9 +167,12 @@ export const workOfBatchesSql = statement({
     pattern: int(),
     line: int(),
     count: int(),
-    body: json<Pick<Pick<PatternBody, 'name' | 'cuts' | 'parts' | 'steps'>, 'name' | 'steps'>>(),
+    /** How many of it are made already. */
+    made: int(),
+    body: json<Pick<PatternBody, 'name' | 'steps'>>(),
   },
   text: `SELECT l.batch_id AS "batchId", p.number AS pattern, l.line, l.count,
+         (SELECT count(*) FROM batch_pieces m WHERE m.studio_id = $studio AND m.batch_id = l.batch_id AND m.line = l.line)::int AS made,
          jsonb_build_object('name', l.body -> 'name', 'steps', l.body -> 'steps') AS body
        FROM batch_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
       WHERE l.studio_id = $studio AND l.batch_id = ANY ($batchIds) ORDER BY l.batch_id, l.line`,

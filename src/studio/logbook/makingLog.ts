@@ -41,13 +41,14 @@ const isMeasured = ({ cut, back }: DoneCut, { length, tails }: WantedCut): boole
 
 /**
  * Writes down what each wire of a making was planned as and came to.
- * @param measured wires that somebody said the lengths of, by their keys, even where they are as planned
+ * @param measured wires that somebody measured, by their keys, even where they are as planned; where it is left out, those that are not
+ *   as planned
  */
 export async function logWires(
   tx: Tx,
   { pieceId, patternId, userId, madeAt, body, isLikeAnother }: LoggedMaking,
   cuts: readonly DoneCut[],
-  measured: ReadonlySet<string> = new Set(),
+  measured?: ReadonlySet<string>,
 ): Promise<void> {
   const wanted = new Map(wantedCuts(body).map((each) => [wireKey(each), each]));
   await tx.add(
@@ -72,7 +73,7 @@ export async function logWires(
           tails: sumLengths(asked.tails),
           cut,
           back: sumLengths(back),
-          isMeasured: !isLikeAnother && (measured.has(wireKey(done)) || isMeasured(done, asked)),
+          isMeasured: !isLikeAnother && (measured?.has(wireKey(done)) ?? isMeasured(done, asked)),
         },
       ];
     }),

@@ -1,5 +1,5 @@
 import type { Id } from '@/core/id';
-import { linesToMake, minutesOfBatch, stepsOfBatch, type WorkLine } from '@/core/batch/batch';
+import { minutesOfBatch, stepsOfBatch, type WorkLine } from '@/core/batch/batch';
 import type { Day } from '@/core/calendar/day';
 import { groupBy } from '@/core/groupBy';
 import { readyChances } from '@/core/learning/readyChance';
@@ -23,7 +23,6 @@ import { posts } from '../kernel/posts';
 import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { BenchHoursInput } from './benchHours.input';
-import { madeCounts, NOTHING_DONE, progressOf } from '../batches/tray';
 import { bodyAsLearned, timesOf, type PatternTimes } from '../logbook/learnedTimes';
 
 /** The studio’s hours; version 0 until somebody has said them. */
@@ -108,7 +107,7 @@ export interface OpenJob extends Job {
 const workOf = (
   tx: Tx,
   batchIds: readonly Id<'batch'>[],
-): Promise<(WorkLine & { batchId: Id<'batch'>; pattern: number })[]> =>
+): Promise<(WorkLine & { batchId: Id<'batch'>; pattern: number; made: number })[]> =>
   tx.rows(workOfBatchesSql, { batchIds });
 
 /** The open batches as work at the bench. */
@@ -124,18 +123,17 @@ export async function openJobs(tx: Tx): Promise<OpenJob[]> {
     tx,
     work.map(({ pattern }) => pattern),
   );
-  const learned = work.map(({ pattern, body, ...line }) => ({
+  const left = work.map(({ pattern, body, made, ...line }) => ({
     ...line,
+    count: Math.max(0, line.count - made),
     planned: minutesOf(body).each,
     times: times(pattern),
     body: bodyAsLearned(body, times(pattern)),
   }));
-  const lines = groupBy(learned, ({ batchId }) => batchId);
-  const progress = await progressOf(tx, ids);
+  const byBatch = groupBy(left, ({ batchId }) => batchId);
   return rows.map(({ batchId, ...row }) => {
-    const own = lines.get(batchId) ?? [];
-    const left = linesToMake(own, madeCounts(progress.get(batchId) ?? NOTHING_DONE));
-    return { ...row, lines: left, minutes: Math.ceil(minutesOfBatch(left)) };
+    const lines = byBatch.get(batchId) ?? [];
+    return { ...row, lines, minutes: Math.ceil(minutesOfBatch(lines)) };
   });
 }
 

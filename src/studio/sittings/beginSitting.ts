@@ -2,8 +2,10 @@ import type { Id } from '@/core/id';
 import { randomUUID } from 'node:crypto';
 import { checksOf } from '@/core/bench/checks';
 import { proposeCuts } from '@/core/cuttingStock/propose';
-import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
+import { backOf } from '@/core/learning/wires';
+import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { counted } from '@/core/units/counted';
+import type { Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { BatchLineRow } from '@/data/models/batches';
 import { PatternRevision } from '@/data/models/making';
@@ -13,9 +15,11 @@ import { batchNumbered, linesOf } from '../batches/batches';
 import { NOTHING_DONE, progressOf, wiresInTray } from '../batches/tray';
 import { invalid, refused } from '../kernel/outcome';
 import { posts } from '../kernel/posts';
+import type { StudioSession } from '../kernel/useCase';
+import { proposeLengths } from '../logbook/proposeLengths';
 import { choicesFor } from '../making/proposeMaking';
 import { settingsIn } from '../settings/settings';
-import { BeginSittingInput } from './sittings.input';
+import { BeginSittingInput, type CutTo } from './sittings.input';
 
 /** What a sitting is begun for: a revision of a pattern, or what lies cut in the tray for a line of a batch. */
 export type SittingOf =
@@ -42,9 +46,9 @@ interface Begun {
 export const beginSitting = posts(
   'beginSitting',
   { input: BeginSittingInput },
-  async ({ tx, session, postKey }, { count }, of: SittingOf): Promise<Id<'sitting'>> => {
+  async ({ tx, session, postKey }, { count, cutTo = 'learned' }, of: SittingOf): Promise<Id<'sitting'>> => {
     const { row, body, pieces } =
-      'batch' in of ? await outOfTray(tx, of, count) : await offTheRack(tx, of, count);
+      'batch' in of ? await outOfTray(tx, of, count) : await offTheRack(tx, session, of, { count, cutTo });
     const { checks } = await settingsIn(tx);
     // It is known by the key that it was begun under: one posting begins one sitting.
     const sittingId: string = postKey;
@@ -99,8 +103,9 @@ async function outOfTray(
 
 async function offTheRack(
   tx: Tx,
+  session: StudioSession,
   { number, revision }: { readonly number: number; readonly revision: number },
-  count: number,
+  { count, cutTo }: { readonly count: number; readonly cutTo: CutTo },
 ): Promise<Begun> {
   const pattern = await tx.oneWith(
     PatternRevision,
@@ -110,7 +115,11 @@ async function offTheRack(
   );
   if (!pattern) throw refused('This pattern, or this revision of it, is no longer there.');
   const { patternId, body } = pattern;
-  const wanted = wantedCuts(body);
+  const learned = cutTo === 'learned' ? await proposeLengths(tx, session, patternId, body) : [];
+  const wanted = wantedCuts(body).map((cut): WantedCut & { readonly back?: readonly Micrometres[] } => {
+    const own = learned.find(({ cutIndex }) => cutIndex === cut.cutIndex);
+    return own ? { ...cut, length: own.length, back: backOf(cut, own.length, own.more) } : cut;
+  });
   const all = Array.from({ length: count }, () => wanted).flat();
   const choices = await choicesFor(
     tx,
@@ -124,11 +133,12 @@ async function offTheRack(
     throw invalid('count', `“${count}” was given; the wire on the rack is not enough for so many.`);
   const pieces = Array.from({ length: count }, (_, piece): BegunPiece => ({
     trayPiece: null,
-    wires: wanted.map(({ cutIndex, copy, length }, index) => ({
+    wires: wanted.map(({ cutIndex, copy, length, back }, index) => ({
       cutIndex,
       copy,
       from: from[piece * wanted.length + index] ?? '',
       length,
+      ...(back && { back }),
     })),
   }));
   return { row: { patternId, revision }, body, pieces };

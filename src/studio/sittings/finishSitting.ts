@@ -4,6 +4,7 @@ import { tag } from '@/core/tag';
 import { formatLength, um } from '@/core/units/length';
 import { inStudio } from '@/data/inStudio';
 import { SittingRow } from '@/data/models/sittings';
+import type { KnownSpec } from '../catalogue/wireSpecs';
 import { lockOpenBatch, noteActs, reserveTray } from '../batches/tray';
 import { planAnew, planInBackground } from '../cuttingPlan/planCutting';
 import { readInput } from '../kernel/readInput';
@@ -38,13 +39,17 @@ const GONE = refused('There is no such sitting any more.');
  */
 export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>): Promise<Outcome<Finished>> {
   return attempt(async () => {
-    const { kept, sitting } = await look(session, async (tx) => {
+    const { kept, sitting, specs } = await look(session, async (tx) => {
       const found = await sittingIn(tx, sittingId);
       if (!found || found.state === 'left') throw GONE;
-      return { kept: found, sitting: standing(await wordsOf(tx, sittingId)) };
+      return {
+        kept: found,
+        sitting: standing(await wordsOf(tx, sittingId)),
+        specs: await specsOf(tx, [found.body]),
+      };
     });
     const { toMake, lost } = leftOf(kept, sitting);
-    const drawer = await intoDrawer(session, kept);
+    const drawer = await intoDrawer(kept, specs);
     const isOffRack = kept.batch === null;
     const borne = isOffRack ? lost : [];
     for (const [index, piece] of toMake.entries()) {
@@ -53,7 +58,8 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
         sitting: { id: sittingId, pieces: [piece.piece, ...bears.map((each) => each.piece)] },
         told: (choices) =>
           toldOfPiece(kept, piece, sitting, {
-            bears: bears.flatMap((each) => wiresLost(kept, each, sitting)),
+            bears: bears.flatMap((each) => wiresLost(kept, each, sitting, specs)),
+            specs,
             choices,
             drawer,
           }),
@@ -61,7 +67,7 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
       if (!outcome.ok) return came(await again(session, sittingId), outcome.problem.message);
     }
     for (const piece of toMake.length > 0 && isOffRack ? [] : lost) {
-      const outcome = await loseWires(session, kept, piece, wiresLost(kept, piece, sitting));
+      const outcome = await loseWires(session, kept, piece, wiresLost(kept, piece, sitting, specs));
       if (!outcome.ok) return came(await again(session, sittingId), outcome.problem.message);
       if (outcome.value.replanned && kept.batch) planInBackground(session, kept.batch.number, piece.postKey);
     }
@@ -71,9 +77,11 @@ export function finishSitting(session: StudioSession, sittingId: Id<'sitting'>):
 }
 
 /** What findings become in the drawers, as far as their pattern tells how many; undefined for what stands on the shelf. */
-async function intoDrawer(session: StudioSession, { body }: KeptSitting): Promise<MakingTold['drawer']> {
+async function intoDrawer(
+  { body }: KeptSitting,
+  specs: Readonly<Record<string, KnownSpec>>,
+): Promise<MakingTold['drawer']> {
   if (body.kind !== 'finding') return undefined;
-  const specs = await look(session, (tx) => specsOf(tx, [body]));
   const drawer = drawerFor(body, specs);
   return drawer && drawer.count !== '' ? readInput(IntoDrawerInput, drawer) : undefined;
 }

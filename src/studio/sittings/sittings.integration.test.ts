@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { Said, Word } from '@/core/bench/sitting';
 import { reworkSlot, stationsOf } from '@/core/bench/stations';
-import { um } from '@/core/units/length';
-import { grams } from '@/core/units/mass';
+import { sumLengths, um } from '@/core/units/length';
+import { grams, ug } from '@/core/units/mass';
+import { massOfLength } from '@/core/wire/mass';
 import { inStudio } from '@/data/inStudio';
 import { StepLog, WireLog } from '@/data/models/making';
 import { settled } from '../../../tests/support/batches';
@@ -191,6 +192,74 @@ describe('a sitting off the rack', () => {
     expect(done(await finishSitting(session, id))).toEqual({ made: [], lost: 2, stopped: '' });
     expect(await left(session, wire)).toBe(9_800_000);
     expect((await showShelf(session)).total).toBe(0);
+  });
+
+  it('books wire that is worked off its spool by weight, alike for every piece, and logs it once', async () => {
+    const { session, wire, id } = await sittingOff(2);
+    const spec = (await showStockPiece(session, wire))?.spec;
+    if (!spec) throw new Error('the wire has no spec');
+    const spool = (when: 'before' | 'after', length: number, cutIndex = 0): Said => ({
+      kind: 'spool',
+      cutIndex,
+      when,
+      mass: ug(massOfLength(spec, um(length)) + 30_000_000),
+    });
+    expect(problemOf(await hearWords(session, id, words(spool('before', 1, 1)))).message).toMatch(
+      /does not have/,
+    );
+    await say(session, id, spool('before', 9_000_000), spool('after', 8_700_000));
+    const { made } = done(await finishSitting(session, id));
+    expect(made).toHaveLength(2);
+    // Of 300 mm, each took 150; to the micrometre that a microgram of this wire is less than.
+    expect(Math.abs(((await left(session, wire)) ?? 0) - 9_700_000)).toBeLessThan(3);
+    const logged = await inStudio(session, (tx) =>
+      tx.all(WireLog, ['cut', 'isMeasured'], { order: ['isMeasured'] }),
+    );
+    expect(logged.map(({ isMeasured }) => isMeasured)).toEqual([false, true]);
+    for (const { cut } of logged) expect(Math.abs(cut - 150_000)).toBeLessThan(2);
+    await expectBooksAgree();
+  });
+
+  it('is cut to what the log says, or as planned where that is asked for', async () => {
+    const { session, pattern } = await sittingOff(1);
+    for (let making = 0; making < 6; making += 1) {
+      const before = done(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'planned' }));
+      // 110 mm stay of 80 that are planned to.
+      await say(session, before, {
+        kind: 'cut',
+        piece: 0,
+        cutIndex: 0,
+        copy: 0,
+        cut: um(130_000),
+        back: [um(20_000)],
+      });
+      done(await finishSitting(session, before));
+    }
+    const begun = async (cutTo?: 'planned' | 'learned') => {
+      const id = done(
+        await beginSitting(session, newKey(), pattern, { count: '1', ...(cutTo && { cutTo }) }),
+      );
+      return { id, wire: (await showSitting(session, id))?.pieces[0]?.wires[0] };
+    };
+    const planned = await begun('planned');
+    expect(planned.wire).toMatchObject({ length: 100_000 });
+    expect(planned.wire?.back).toBeUndefined();
+    const learned = await begun();
+    expect(learned.wire?.length).toBeGreaterThan(118_000);
+    const back = sumLengths(learned.wire?.back ?? []);
+    // What stays is between the plan and what was seen so far: it is drawn toward the plan.
+    expect((learned.wire?.length ?? 0) - back).toBeGreaterThan(90_000);
+    expect((learned.wire?.length ?? 0) - back).toBeLessThan(110_000);
+    // Nobody measured it: it is no entry of the log, or the log would learn from itself.
+    done(await finishSitting(session, learned.id));
+    const logged = await inStudio(session, (tx) =>
+      tx.all(WireLog, ['isMeasured'], { where: { cut: learned.wire?.length ?? 0 } }),
+    );
+    expect(logged).toEqual([{ isMeasured: false }]);
+    expect(
+      problemOf(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'by eye' })),
+    ).toMatchObject({ fields: { cutTo: 'Choose what the wires are cut to: learned, planned.' } });
+    await expectBooksAgree();
   });
 
   it('takes what fits when the wire that was meant is gone meanwhile', async () => {

@@ -1,15 +1,10 @@
-import {
-  finishedInside,
-  isLost,
-  pieceIn,
-  wireKey,
-  type PieceSoFar,
-  type Sitting,
-} from '@/core/bench/sitting';
+import { finishedInside, isLost, pieceIn, wireKey, type Sitting } from '@/core/bench/sitting';
+import { measuredWires, wireDone, workedOff } from '@/core/bench/wireDone';
 import { BESIDES, minutesLost, minutesOfPiece, minutesOfSetUp } from '@/core/bench/sittingMinutes';
 import { proposeCuts } from '@/core/cuttingStock/propose';
 import { wantedCuts } from '@/core/pattern/pattern';
 import { um } from '@/core/units/length';
+import type { WireSpec } from '@/core/wire/spec';
 import type { Choice } from '../making/proposeMaking';
 import type { MakingTold } from '../making/makePiece.input';
 import type { KeptSitting, PieceOfSitting } from './sittings';
@@ -25,17 +20,24 @@ interface WireTold {
   }[];
 }
 
-/** The wires of a piece, as they were said to be cut; those that nobody spoke of are as planned. */
+/** The specs of the wires of a sitting, by their ids. */
+type SpecsKnown = Readonly<Partial<Record<string, WireSpec>>>;
+
+/** The wires of a piece, as they were said to be cut or weighed; those that nobody spoke of are as they were meant. */
 function wiresTold(
-  { body }: KeptSitting,
-  { wires, trayPiece }: PieceOfSitting,
-  so: PieceSoFar,
+  { body, count }: KeptSitting,
+  { piece, wires, trayPiece }: PieceOfSitting,
+  sitting: Sitting,
+  specs: SpecsKnown,
 ): readonly WireTold[] {
+  const so = pieceIn(sitting, piece);
   const kept = new Map(wires.map((wire) => [wireKey(wire), wire]));
   return wantedCuts(body).map((wanted) => {
     const { cutIndex, copy, specId } = wanted;
     const wire = kept.get(wireKey(wanted));
-    const done = so.wires.get(wireKey(wanted));
+    const spec = specs[specId];
+    const alike = (body.cuts[cutIndex]?.count ?? 1) * count;
+    const done = wireDone(so, wanted, wire, spec ? workedOff(sitting, cutIndex, alike, spec) : null);
     const from = wire?.from ?? '';
     const length = wire?.length ?? wanted.length;
     const lost = so.lostWires
@@ -47,7 +49,7 @@ function wiresTold(
         reason,
       }));
     return {
-      cut: { cutIndex, copy, from, cut: done?.cut ?? length, back: [...(done?.back ?? wanted.tails)] },
+      cut: { cutIndex, copy, from, cut: done.cut, back: [...done.back] },
       specId,
       lost,
     };
@@ -96,11 +98,16 @@ export function leftOf({ pieces }: KeptSitting, sitting: Sitting) {
 }
 
 /** What is lost with a piece: every wire that was cut for it. A wire of a tray is lost once, whether it was spoiled before or not. */
-export function wiresLost(kept: KeptSitting, piece: PieceOfSitting, sitting: Sitting): MakingTold['spoiled'] {
+export function wiresLost(
+  kept: KeptSitting,
+  piece: PieceOfSitting,
+  sitting: Sitting,
+  specs: SpecsKnown,
+): MakingTold['spoiled'] {
   const so = pieceIn(sitting, piece.piece);
   if (piece.trayPiece !== null)
     return piece.wires.map(({ from, length }) => ({ from, length, reason: so.lost }));
-  return wiresTold(kept, piece, so).flatMap(({ cut: { from, cut }, lost }) => [
+  return wiresTold(kept, piece, sitting, specs).flatMap(({ cut: { from, cut }, lost }) => [
     { from, length: cut, reason: so.lost },
     ...lost,
   ]);
@@ -118,17 +125,19 @@ export function toldOfPiece(
   sitting: Sitting,
   {
     bears,
+    specs,
     choices,
     drawer,
   }: {
     readonly bears: MakingTold['spoiled'];
+    readonly specs: SpecsKnown;
     readonly choices: readonly Choice[];
     readonly drawer: MakingTold['drawer'];
   },
 ): MakingTold {
   const { body, count, checks } = kept;
   const so = pieceIn(sitting, piece.piece);
-  const wires = withSources(wiresTold(kept, piece, so), piece, choices);
+  const wires = withSources(wiresTold(kept, piece, sitting, specs), piece, choices);
   const own = minutesOfPiece(sitting, body.steps, count, piece.piece);
   const setUp = minutesOfSetUp(sitting, body.steps, count);
   const made = kept.pieces.filter((each) => !isLost(sitting, each.piece));
@@ -155,7 +164,7 @@ export function toldOfPiece(
         work,
         minutes: own.besides[work] + (isFirst ? setUp.besides[work] : 0),
       })),
-      measured: new Set(so.wires.keys()),
+      measured: measuredWires(sitting, { piece: piece.piece, isFirst }, wantedCuts(body)),
     },
   };
 }

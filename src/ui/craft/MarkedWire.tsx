@@ -11,6 +11,7 @@ export function MarkedWire({
   spec,
   span,
   times = 1,
+  length = cutLength(cut),
 }: {
   cut: PatternCut;
   /** Undefined when nobody knows it any more: then it is not drawn. */
@@ -19,6 +20,8 @@ export function MarkedWire({
   span: Micrometres;
   /** For how many pieces. */
   times?: number;
+  /** How long it is cut, where that is not as planned. */
+  length?: Micrometres | undefined;
 }) {
   const { name, count, marks = [] } = cut;
   const many = count * times;
@@ -26,12 +29,12 @@ export function MarkedWire({
     <>
       <p className="text-xl font-semibold [overflow-wrap:anywhere]">
         {many > 1 && `${many} × `}
-        {name}, <Reckoned of={cutLength(cut)} cut />
+        {name}, <Reckoned of={length} cut />
       </p>
       {spec && (
         <WireBar
           spec={spec}
-          length={cutLength(cut)}
+          length={length}
           span={span}
           height={20}
           marks={marks.map(({ at, what }) => ({ at, name: what }))}

@@ -3,19 +3,41 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { MOST_IN_SITTING } from '@/core/bench/stations';
+import { formatToCut, type Micrometres } from '@/core/units/length';
 import type { SittingOf } from '@/studio/sittings/beginSitting';
 import { BeginSittingInput } from '@/studio/sittings/sittings.input';
-import { NumberField } from '@/ui/form/fields';
+import { ChoiceField, NumberField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
+import { useLengths } from '@/ui/lengths';
 import { beginSittingAction } from './actions';
 
+/** A wire that the log says another length of than is planned. */
+export interface LearnedWire {
+  readonly name: string;
+  readonly planned: Micrometres;
+  readonly length: Micrometres;
+}
+
 /** Begins to work one piece, or several together, step by step. */
-export function BeginSitting({ of, ready }: { of: SittingOf; ready?: number }) {
+export function BeginSitting({
+  of,
+  ready,
+  learned = [],
+}: {
+  of: SittingOf;
+  ready?: number;
+  /** What the log says of its wires, where that is not what is planned. */
+  learned?: readonly LearnedWire[];
+}) {
   const router = useRouter();
+  const { system } = useLengths();
   const { form, submit, problem, sending } = useStudioForm({
     input: BeginSittingInput,
-    defaultValues: { count: String(Math.min(ready ?? 1, MOST_IN_SITTING)) },
+    defaultValues: {
+      count: String(Math.min(ready ?? 1, MOST_IN_SITTING)),
+      ...(learned.length > 0 ? { cutTo: 'learned' } : {}),
+    },
     send: useCallback((key: string, input: BeginSittingInput) => beginSittingAction(key, of, input), [of]),
     onDone: useCallback((id: string) => router.push(`/bench/sitting/${id}`), [router]),
     typedFor: null,
@@ -33,6 +55,25 @@ export function BeginSitting({ of, ready }: { of: SittingOf; ready?: number }) {
           </p>
         )}
       </div>
+      {learned.length > 0 && (
+        <div className="w-72">
+          <ChoiceField
+            control={form.control}
+            name="cutTo"
+            label="Cut the wires"
+            choices={[
+              { value: 'learned', text: 'By what the log says' },
+              { value: 'planned', text: 'As planned' },
+            ]}
+            hint={learned
+              .map(
+                ({ name, planned, length }) =>
+                  `${name}: ${formatToCut(length, system)} rather than ${formatToCut(planned, system)}`,
+              )
+              .join('; ')}
+          />
+        </div>
+      )}
       <div className="w-56">
         <NumberField
           control={form.control}

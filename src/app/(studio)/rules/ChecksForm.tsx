@@ -51,7 +51,12 @@ function OfKind({ kind, checks }: { kind: PatternKind; checks: readonly string[]
   });
   return (
     <FormBox onSubmit={submit} className="mt-2 max-w-xl">
-      <NotesField control={form.control} name="checks" label="One a line" />
+      <NotesField
+        control={form.control}
+        name="checks"
+        label="One a line"
+        hint="Leave a gap of three dots where a figure goes: Gap: … mm"
+      />
       <FormEnd problem={problem} sending={sending} action="Save the checks" busy="Saving …" quiet />
     </FormBox>
   );

@@ -1,3 +1,4 @@
+import { cutLength } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { BesidePicture } from '@/ui/SmallPicture';
 import { Link } from '@/ui/Link';
@@ -20,7 +21,7 @@ export async function generateMetadata({ params }: { params: Params }) {
 export default async function MakePage({ params }: { params: Params }) {
   const { session } = await pageMember();
   const proposal = orNotFound(await proposeMaking(session, await tagParam('pattern', params)));
-  const { pattern, cuts, parts, shortages } = proposal;
+  const { pattern, cuts, parts, shortages, learned } = proposal;
   const label = tag('pattern', pattern.number);
   const size = ringSizeOf(pattern.body);
   const enough = shortages.length === 0;
@@ -76,7 +77,15 @@ export default async function MakePage({ params }: { params: Params }) {
         </div>
       )}
       {pattern.body.steps.length > 0 && enough && (
-        <BeginSitting of={{ number: pattern.number, revision: pattern.revision }} />
+        <BeginSitting
+          of={{ number: pattern.number, revision: pattern.revision }}
+          learned={learned.flatMap(({ cutIndex, length }) => {
+            const cut = pattern.body.cuts[cutIndex];
+            return cut && cutLength(cut) !== length
+              ? [{ name: cut.name, planned: cutLength(cut), length }]
+              : [];
+          })}
+        />
       )}
       <MakeForm proposal={proposal} />
     </>

@@ -1,4 +1,5 @@
 import { groupBy } from '@/core/groupBy';
+import { checkSaid } from '@/core/bench/checks';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { um, UM_PER_MM, type Micrometres } from '@/core/units/length';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
@@ -216,6 +217,8 @@ function Found({ found: { note, flaw, weighed, checks, sizes } }: { found: Found
   const isKnown = note !== '' || flaw !== '' || weighed !== null || checks.length + sizes.length > 0;
   if (!isKnown) return null;
   const bad = checks.filter(({ isGood }) => !isGood);
+  const measured = checks.filter(({ isGood, reading }) => isGood && reading !== '');
+  const said = ({ name, reading }: FoundAtBench['checks'][number]) => checkSaid(name, reading);
   const again = checks.filter(({ isGood, failures }) => isGood && failures > 0);
   return (
     <section className="leaf mt-4 p-4" aria-label="At the bench">
@@ -236,10 +239,15 @@ function Found({ found: { note, flaw, weighed, checks, sizes } }: { found: Found
         {checks.length > 0 && (
           <li>
             Looked over: {checks.length - bad.length} of {checks.length} good
-            {bad.length > 0 && `; not good: ${bad.map(({ name }) => name).join('; ')}`}
-            {again.length > 0 && `; after rework: ${again.map(({ name }) => name).join('; ')}`}
+            {bad.length > 0 && `; not good: ${bad.map(said).join('; ')}`}
+            {again.length > 0 && `; after rework: ${again.map(said).join('; ')}`}
           </li>
         )}
+        {measured.map(({ name, reading }, index) => (
+          <li key={index}>
+            <Said>{checkSaid(name, reading)}</Said>
+          </li>
+        ))}
         {note !== '' && <li className="[overflow-wrap:anywhere] whitespace-pre-wrap">{note}</li>}
       </ul>
     </section>

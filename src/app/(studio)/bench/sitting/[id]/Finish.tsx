@@ -13,6 +13,7 @@ import { useToast } from '@/ui/toasts';
 import { useAct } from '@/ui/useAct';
 import { finishSittingAction, leaveSittingAction } from './actions';
 import type { ShownSitting } from './shown';
+import { SpoolsAgain } from './WeighSpool';
 import type { SittingHere } from './useSitting';
 
 const NOT_HEARD =
@@ -87,6 +88,7 @@ export function Finish({ view, steps, here }: Pick<ShownSitting, 'view' | 'steps
             : 'Nothing was timed: all counts as the pattern says.'}
         </p>
       </section>
+      <SpoolsAgain view={view} sitting={sitting} say={here.say} />
       <div aria-live="assertive">
         {problem !== '' && (
           <p role="alert" className="border-l-4 border-error bg-error/10 p-3 font-semibold">

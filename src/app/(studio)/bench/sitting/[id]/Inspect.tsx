@@ -1,16 +1,9 @@
 'use client';
 
 import { useCallback } from 'react';
-import { Check, X } from 'lucide-react';
-import {
-  finishedInside,
-  pieceIn,
-  wireKey,
-  type PieceSoFar,
-  type Said,
-  type Sitting,
-} from '@/core/bench/sitting';
+import { finishedInside, pieceIn, spoolIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
 import { judgeWeight } from '@/core/bench/weight';
+import { wireDone, workedOff } from '@/core/bench/wireDone';
 import { wantedCuts } from '@/core/pattern/pattern';
 import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { sumLengths, um, UM_PER_MM, writableLength, writableLengths } from '@/core/units/length';
@@ -25,9 +18,10 @@ import { RingField } from '@/ui/form/RingField';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useLengths } from '@/ui/lengths';
 import { Said as Words } from '@/ui/house';
+import { Checks } from './Checks';
 import type { ShownSitting } from './shown';
 
-interface InspectProps {
+export interface InspectProps {
   readonly view: ShownSitting['view'];
   readonly piece: number;
   readonly sitting: Sitting;
@@ -44,95 +38,19 @@ export function Inspect(props: InspectProps) {
   );
 }
 
-function Checks({ view, piece, sitting, say }: InspectProps) {
-  const so = pieceIn(sitting, piece);
-  const bad = view.checks.filter((_, check) => so.checks.get(check)?.isGood === false);
-  const [first] = bad;
-  return (
-    <section className="leaf p-4">
-      <h2>Checks</h2>
-      <div className="mt-2 divide-y divide-base-300">
-        {view.checks.map((name, check) => {
-          const found = so.checks.get(check);
-          const tell = (isGood: boolean) => say({ kind: 'checked', piece, check, isGood, reading: '' });
-          return (
-            <div
-              key={check}
-              className="flex flex-wrap items-center gap-2 py-2"
-              role="group"
-              aria-label={name}
-            >
-              <span className="min-w-48 flex-1 [overflow-wrap:anywhere]">{name}</span>
-              <button
-                type="button"
-                className={`btn min-h-12 ${found?.isGood === true ? 'btn-neutral' : 'btn-outline'}`}
-                aria-pressed={found?.isGood === true}
-                onClick={() => tell(true)}
-              >
-                <Check size={20} aria-hidden="true" /> Good
-              </button>
-              <button
-                type="button"
-                className={`btn min-h-12 ${found?.isGood === false ? 'btn-error' : 'btn-outline'}`}
-                aria-pressed={found?.isGood === false}
-                onClick={() => tell(false)}
-              >
-                <X size={20} aria-hidden="true" /> Not good
-              </button>
-            </div>
-          );
-        })}
-      </div>
-      {first !== undefined && so.flaw === '' && so.lost === '' && (
-        <div role="status" className="mt-3 border-l-4 border-error pl-3">
-          <p className="font-semibold">“{first}” is not good. Work on it, and look again; or:</p>
-          <div className="mt-2 flex flex-wrap gap-2">
-            <button
-              type="button"
-              className="btn min-h-12"
-              onClick={() => say({ kind: 'flawed', piece, reason: bad.join('; ').slice(0, 200) })}
-            >
-              Sell it as it is
-            </button>
-            <button
-              type="button"
-              className="btn min-h-12"
-              onClick={() => say({ kind: 'lost', piece, reason: first.slice(0, 200) })}
-            >
-              It is lost
-            </button>
-          </div>
-        </div>
-      )}
-      {so.flaw !== '' && (
-        <p className="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-warning pl-3">
-          It is sold as it is: {so.flaw}.
-          <button type="button" className="btn" onClick={() => say({ kind: 'flawed', piece, reason: '' })}>
-            It is as it should be
-          </button>
-        </p>
-      )}
-    </section>
-  );
-}
-
 /** What came back of each wire, its size, its weight, and a note. */
 function CameTo({ view, piece, sitting, say }: InspectProps) {
   const { system } = useLengths();
   const so = pieceIn(sitting, piece);
   const kept = new Map(view.pieces[piece]?.wires.map((wire) => [wireKey(wire), wire]));
-  const wires = wantedCuts(view);
+  // What is worked off its spool is weighed, for all pieces together.
+  const wires = wantedCuts(view).filter(({ cutIndex }) => spoolIn(sitting, cutIndex).before === null);
   const finished = finishedInside(so);
   const defaultValues: InspectPieceInput = {
     wires: wires.map((wanted) => {
-      const { cutIndex, copy, length, tails } = wanted;
-      const done = so.wires.get(wireKey(wanted));
-      return {
-        cutIndex,
-        copy,
-        cut: writableLength(done?.cut ?? kept.get(wireKey(wanted))?.length ?? length, system),
-        back: writableLengths(done?.back ?? tails, system),
-      };
+      const { cutIndex, copy } = wanted;
+      const { cut, back } = wireDone(so, wanted, kept.get(wireKey(wanted)));
+      return { cutIndex, copy, cut: writableLength(cut, system), back: writableLengths(back, system) };
     }),
     ...(view.isRing ? { finished: finished === null ? '' : describeRing(ringOf(finished / UM_PER_MM)) } : {}),
     weight: so.mass === null ? '' : formatMass(so.mass),
@@ -180,7 +98,7 @@ function CameTo({ view, piece, sitting, say }: InspectProps) {
           />
         )}
         <MassField control={control} name="weight" label="On the scale" bare="g" placeholder="6.2 g" />
-        <Doubt view={view} so={so} />
+        <Doubt view={view} piece={piece} sitting={sitting} />
         {wires.map(({ name }, index) => (
           <div key={index} className="grid grid-cols-2 gap-x-4" role="group" aria-label={name}>
             <p className="col-span-2 font-semibold [overflow-wrap:anywhere]">{name}</p>
@@ -205,11 +123,16 @@ function CameTo({ view, piece, sitting, say }: InspectProps) {
 }
 
 /** What the scale says against the wire that stayed in the piece; nothing while one of both is not known. */
-function Doubt({ view, so }: { view: ShownSitting['view']; so: PieceSoFar }) {
+function Doubt({ view, piece, sitting }: Omit<InspectProps, 'say'>) {
+  const so = pieceIn(sitting, piece);
+  const meant = new Map(view.pieces[piece]?.wires.map((wire) => [wireKey(wire), wire]));
   const wire = wantedCuts(view).reduce((sum, wanted) => {
-    const { cut, back } = so.wires.get(wireKey(wanted)) ?? { cut: wanted.length, back: wanted.tails };
     const spec = view.specs[wanted.specId];
-    return sum + (spec ? massOfLength(spec, um(Math.max(0, cut - sumLengths(back)))) : 0);
+    if (!spec) return sum;
+    const wires = (view.cuts[wanted.cutIndex]?.count ?? 1) * view.count;
+    const offSpool = workedOff(sitting, wanted.cutIndex, wires, spec);
+    const { cut, back } = wireDone(so, wanted, meant.get(wireKey(wanted)), offSpool);
+    return sum + massOfLength(spec, um(Math.max(0, cut - sumLengths(back))));
   }, 0);
   const { doubt } =
     so.mass !== null && wire > 0 ? judgeWeight(so.mass, ug(wire), view.parts.length > 0) : { doubt: '' };

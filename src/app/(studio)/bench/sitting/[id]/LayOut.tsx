@@ -2,13 +2,17 @@
 
 import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { cutLength } from '@/core/pattern/pattern';
+import { spoolIn, type Said, type Sitting } from '@/core/bench/sitting';
 import { roundSpan } from '@/core/ruler';
 import { counted } from '@/core/units/counted';
 import { um, type Micrometres } from '@/core/units/length';
-import { Said } from '@/ui/house';
+import { Fold } from '@/ui/Fold';
+import { Said as Words } from '@/ui/house';
+import { Reckoned } from '@/ui/lengths';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
+import { WeighSpool } from './WeighSpool';
 import { WhichRound } from './WhichRound';
 import type { ShownSitting } from './shown';
 
@@ -32,16 +36,43 @@ function fromWhere({ pieces, sources }: View, cutIndex: number): readonly FromOn
   return [...found.values()];
 }
 
+/** How long a wire was meant to be cut when the sitting began. */
+const lengthOf = ({ pieces }: View, cutIndex: number): Micrometres | undefined =>
+  pieces.flatMap(({ wires }) => wires).find((each) => each.cutIndex === cutIndex)?.length;
+
+/** That a wire is cut to something else than is planned, and why; nothing where it is cut as planned. */
+function AsLearned({ planned, length }: { planned: Micrometres; length: Micrometres | undefined }) {
+  if (length === undefined || length === planned) return null;
+  return (
+    <p className="border-l-4 border-base-content pl-3">
+      <Reckoned of={planned} cut /> is planned; by what your log says,{' '}
+      <span className="font-semibold">
+        <Reckoned of={length} cut />
+      </span>{' '}
+      comes cheapest on the average.
+    </p>
+  );
+}
+
 /** All that is wanted at the bench before the first step: every wire with its marks, and what it comes from; stones, beads and findings. */
-export function LayOut({ view }: { view: View }) {
+export function LayOut({
+  view,
+  sitting,
+  say,
+}: {
+  view: View;
+  sitting: Sitting;
+  say: (...said: readonly Said[]) => void;
+}) {
   const { cuts, specs, parts, count, batch } = view;
-  const span = roundSpan(um(Math.max(...cuts.map(cutLength), 50_000)));
+  const laidOut = view.pieces.flatMap(({ wires }) => wires.map(({ length }) => length));
+  const span = roundSpan(um(Math.max(...cuts.map(cutLength), ...laidOut, 50_000)));
   const begun = view.drift ? begunAt(view.drift.value) : '';
   return (
     <div className="mt-4 space-y-4">
       {view.drift && begun !== '' && (
         <p role="status" className="border-l-4 border-base-content pl-3">
-          <Said>{`Wind it ${begun} than it is wanted${view.ring ? `, ${view.ring}` : ''}: its rings come out ${sayDrift(view.drift.value)}`}</Said>
+          <Words>{`Wind it ${begun} than it is wanted${view.ring ? `, ${view.ring}` : ''}: its rings come out ${sayDrift(view.drift.value)}`}</Words>
           <span className="muted">, from {counted(view.drift.count, 'ring')}.</span>
         </p>
       )}
@@ -58,7 +89,14 @@ export function LayOut({ view }: { view: View }) {
             const spec = specs[cut.specId];
             return (
               <li key={cutIndex} className="py-3">
-                <MarkedWire cut={cut} spec={spec} span={span} times={count} />
+                <MarkedWire
+                  cut={cut}
+                  spec={spec}
+                  span={span}
+                  times={count}
+                  length={batch ? undefined : lengthOf(view, cutIndex)}
+                />
+                {!batch && <AsLearned planned={cutLength(cut)} length={lengthOf(view, cutIndex)} />}
                 <p className="flex flex-wrap items-center gap-x-4">
                   {spec && <WireChip spec={spec} />}
                   {fromWhere(view, cutIndex).map(({ source, length, count: many }) => (
@@ -67,6 +105,14 @@ export function LayOut({ view }: { view: View }) {
                     </span>
                   ))}
                 </p>
+                {!batch && (
+                  <Fold
+                    title="Worked off its spool? Weigh it first"
+                    open={spoolIn(sitting, cutIndex).before !== null}
+                  >
+                    <WeighSpool view={view} cutIndex={cutIndex} sitting={sitting} say={say} when="before" />
+                  </Fold>
+                )}
               </li>
             );
           })}

@@ -101,7 +101,7 @@ export function SittingBench({ view, steps, picture, piece: turnable }: ShownSit
           </>
         )}
       </div>
-      {station.kind === 'layOut' && <LayOut view={view} />}
+      {station.kind === 'layOut' && <LayOut view={view} sitting={sitting} say={say} />}
       {station.kind === 'step' && (
         <StepWorked
           key={`step ${at}`}
