@@ -24,14 +24,20 @@ export interface TimeLearned extends Estimate {
  * What is learned of how long a pattern takes: its times over what was planned for each, so that a pattern that was changed meanwhile is told
  * by what it says now. Nothing while nothing was timed.
  * @param planned minutes that it says now
+ * @param fixed what somebody said in place of what the log says
  * @example learnMinutes([{ minutes: 30, planned: 30, age: 0 }], 40)?.minutes // 40
  */
-export function learnMinutes(times: readonly TimeTaken[], planned: number): TimeLearned | undefined {
+export function learnMinutes(
+  times: readonly TimeTaken[],
+  planned: number,
+  fixed: number | null = null,
+): TimeLearned | undefined {
   const entries = times.flatMap(({ minutes, planned: asked, age }) =>
     minutes > 0 && asked > 0 ? [{ value: Math.log(minutes / asked), age }] : [],
   );
-  if (entries.length === 0 || planned <= 0) return undefined;
-  const learned = estimate(entries, USUAL_TIME);
+  if ((entries.length === 0 && fixed === null) || planned <= 0) return undefined;
+  const logged = estimate(entries, USUAL_TIME);
+  const learned = { ...logged, value: fixed ?? logged.value };
   const minutes = planned * Math.exp(learned.value);
   return { ...learned, minutes, spread: minutes * learned.deviation };
 }

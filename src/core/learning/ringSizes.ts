@@ -22,9 +22,11 @@ export const driftOf = ({ wanted, finished }: Pick<RingMade, 'wanted' | 'finishe
 /**
  * What is learned of how rings of a pattern come out, in US sizes: how much larger than wanted; negative when they come out smaller. What its
  * method does to a size is in what was wanted already. Nothing while nothing was read.
+ * @param fixed what somebody said in place of what the log says
  */
-export function learnDrift(rings: readonly RingMade[]): Estimate | undefined {
-  if (rings.length === 0) return undefined;
+export function learnDrift(rings: readonly RingMade[], fixed: number | null = null): Estimate | undefined {
+  if (rings.length === 0 && fixed === null) return undefined;
   const entries = rings.map((ring) => ({ value: driftOf(ring), age: ring.age }));
-  return estimate(entries, USUAL_DRIFT);
+  const learned = estimate(entries, USUAL_DRIFT);
+  return { ...learned, value: fixed ?? learned.value };
 }

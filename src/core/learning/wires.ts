@@ -62,12 +62,17 @@ export interface WireLearned extends Estimate {
 /**
  * What is learned of a wire: from one's own makings of the pattern, drawn toward what others and other patterns took for the same work,
  * and those toward what is planned. Nothing while nothing is logged.
+ * @param fixed what somebody said in place of what the log says
  */
-export function learnWire(own: readonly WireMade[], others: readonly WireMade[]): WireLearned | undefined {
+export function learnWire(
+  own: readonly WireMade[],
+  others: readonly WireMade[],
+  fixed: number | null = null,
+): WireLearned | undefined {
   const [mine, theirs] = [netEntries(own), netEntries(others)];
-  if (mine.length + theirs.length === 0) return undefined;
-  const usual = estimate(theirs, USUAL_NET);
-  return { ...estimate(mine, usual), own: mine.length, others: theirs.length };
+  if (mine.length + theirs.length === 0 && fixed === null) return undefined;
+  const learned = estimate(mine, estimate(theirs, USUAL_NET));
+  return { ...learned, value: fixed ?? learned.value, own: mine.length, others: theirs.length };
 }
 
 /** How long to cut a wire, by what was learned. */

@@ -28,6 +28,7 @@ import { linesAsValues } from './0026-lines-as-values';
 import { makingLog } from './0027-making-log';
 import { sittings } from './0028-sittings';
 import { timedMakings } from './0029-timed-makings';
+import { rulings } from './0030-rulings';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -60,4 +61,5 @@ export const MIGRATIONS: readonly Migration[] = [
   makingLog,
   sittings,
   timedMakings,
+  rulings,
 ];

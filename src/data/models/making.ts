@@ -1,3 +1,4 @@
+import type { Figure } from '@/core/learning/ruling';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Micrometres } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
@@ -157,4 +158,19 @@ export const StepLog = table(
     pattern: belongsTo(Pattern, 'patternId'),
     user: belongsTo(User, 'userId'),
   },
+);
+
+/** What an owner says against the log: from when on it counts for a figure, or what goes in its place. */
+export const RulingRow = table(
+  'rulings',
+  {
+    figure: key(text<Figure>()),
+    /** What the figure is of: the work of a wire, or the tag of a pattern. */
+    subject: key(text()),
+    since: maybe(instant()),
+    fixed: maybe(float()),
+    userId: uuid<'user'>(),
+    ruledAt: instant(),
+  },
+  { user: belongsTo(User, 'userId') },
 );

@@ -1,8 +1,10 @@
 import { groupBy } from '@/core/groupBy';
 import { learnMinutes, stepsTaking, type TimeLearned } from '@/core/learning/minutes';
+import { stillCounts } from '@/core/learning/ruling';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import type { Tx } from '@/data/inStudio';
 import { timedMakingsSql } from '@/data/sql/logbook';
+import { ofPattern, rulingsOn } from './rulings';
 
 /** So many of the latest makings tell how long a pattern takes. */
 const LATEST = 30;
@@ -16,29 +18,36 @@ export interface PatternTimes {
   readonly of: (planned: number) => TimeLearned | undefined;
 }
 
-const NOTHING_TIMED: PatternTimes = { ratios: [], of: () => undefined };
-
 /** How long makings of some patterns took, by their numbers; of those that nobody timed, nothing. */
 export async function timesOf(
   tx: Tx,
   patterns: readonly number[],
 ): Promise<(pattern: number) => PatternTimes> {
   const rows = await tx.rows(timedMakingsSql, { patterns: [...new Set(patterns)], most: LATEST });
+  const rulings = await rulingsOn(tx, 'time', patterns.map(ofPattern));
   const byPattern = groupBy(rows, ({ pattern }) => pattern);
   const now = tx.session.now.getTime();
   return (pattern) => {
-    const own = byPattern.get(pattern);
-    if (!own) return NOTHING_TIMED;
+    const ruling = rulings(ofPattern(pattern));
+    const own = stillCounts(byPattern.get(pattern) ?? [], ruling);
     const times = own.map(({ minutes, planned, madeAt }) => ({
       minutes,
       planned,
       age: (now - madeAt.getTime()) / DAY_MS,
     }));
+    const ratios = own.map(({ minutes, planned }) => minutes / planned);
     return {
-      ratios: own.map(({ minutes, planned }) => minutes / planned),
-      of: (planned) => learnMinutes(times, planned),
+      ratios: ruling.fixed === null ? ratios : ratiosAbout(ratios, Math.exp(ruling.fixed)),
+      of: (planned) => learnMinutes(times, planned, ruling.fixed),
     };
   };
+}
+
+/** What makings took, moved so that they lie about what somebody said; that itself where none was timed. */
+function ratiosAbout(ratios: readonly number[], said: number): readonly number[] {
+  if (ratios.length === 0) return [said];
+  const mean = Math.exp(ratios.reduce((sum, ratio) => sum + Math.log(ratio), 0) / ratios.length);
+  return ratios.map((ratio) => (ratio * said) / mean);
 }
 
 /** What is made, with the minutes of each piece as they really come to. */

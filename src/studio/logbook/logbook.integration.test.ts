@@ -1,10 +1,13 @@
+import { NOT_RULED } from '@/core/learning/ruling';
 import { um } from '@/core/units/length';
+import { inStudio } from '@/data/inStudio';
 import {
   addTestHelper,
   closeBooks,
   done,
   newKey,
   openStudio,
+  problemOf,
   receive,
   simplePattern,
 } from '../../../tests/support/studio';
@@ -16,7 +19,9 @@ import { proposeMaking } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
 import { adviseFromLog } from './advice';
 import { showLogbook } from './logbook';
-import { showHistory } from './patternHistory';
+import { showHistory, type PatternHistory } from './patternHistory';
+import { ruleFigure, type FigureOf } from './rulings';
+import { timesOf } from './learnedTimes';
 
 afterAll(closeBooks);
 
@@ -53,6 +58,13 @@ async function make(
 
 const learned = async (session: StudioSession, number: number) =>
   (await proposeMaking(session, number))?.learned ?? [];
+
+/** How a pattern went, as somebody sees it. */
+async function historyOf(session: StudioSession, number: number): Promise<PatternHistory> {
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('no such pattern');
+  return showHistory(session, pattern, pattern.body);
+}
 
 describe('what is learned of a wire', () => {
   it('comes from what was cut and what came back, and moves with every making', async () => {
@@ -241,32 +253,26 @@ describe('how a pattern went', () => {
       [helper, '37'],
     ] as const)
       await make(who, pattern, { cut: 100, back: 20, minutes });
-    const { id, body } = (await showPattern(session, pattern.number)) ?? {};
-    if (!id || !body) throw new Error('no such pattern');
-    const { makers } = await showHistory(session, id, body);
+    const { makers } = await historyOf(session, pattern.number);
     expect(makers.map(({ time }) => time.count).sort()).toEqual([1, 2]);
     const [slow, quick] = makers.toSorted((one, other) => other.time.minutes - one.time.minutes);
     expect(slow?.name).toBe('Ash');
     expect(slow?.time.minutes).toBeGreaterThan((quick?.time.minutes ?? 0) + 5);
-    expect(await showHistory(helper, id, body)).toMatchObject({ makers: [], time: { count: 2 } });
+    expect(await historyOf(helper, pattern.number)).toMatchObject({ makers: [], time: { count: 2 } });
   });
 
   it('tells which of its steps takes longer than planned, from what was timed', async () => {
     const session = await openStudio();
     await receive(session);
     const pattern = await simplePattern(session); // to lay out, 10 min a sitting; to form, 20 min
-    const historyOf = async () => {
-      const { id, body } = (await showPattern(session, pattern.number)) ?? {};
-      if (!id || !body) throw new Error('no such pattern');
-      return showHistory(session, id, body);
-    };
-    expect(await historyOf()).toEqual({
+    expect(await historyOf(session, pattern.number)).toEqual({
       makings: [],
       cuts: [],
       steps: [],
       drift: null,
       time: null,
       makers: [],
+      ruled: { time: NOT_RULED, ring: null, wires: [NOT_RULED] },
     });
     for (let making = 0; making < 3; making += 1)
       await make(session, pattern, {
@@ -278,7 +284,7 @@ describe('how a pattern went', () => {
           { step: 7, minutes: '5' },
         ],
       });
-    const { makings, steps, time, cuts } = await historyOf();
+    const { makings, steps, time, cuts } = await historyOf(session, pattern.number);
     expect(makings).toHaveLength(3);
     expect(makings[0]?.wire).toBeCloseTo(84 / 80, 10);
     expect(makings[0]?.time).toBe(2);
@@ -295,11 +301,106 @@ describe('how a pattern went', () => {
     await receive(session);
     const pattern = await simplePattern(session);
     await make(session, pattern, { cut: 100, back: 20, minutes: '20' });
-    const { id, body } = (await showPattern(session, pattern.number)) ?? {};
-    if (!id || !body) throw new Error('no such pattern');
-    expect(await showHistory(session, id, body)).toMatchObject({
+    expect(await historyOf(session, pattern.number)).toMatchObject({
       makings: [{ wire: null, time: null }],
       time: null,
     });
+  });
+});
+
+describe('what the owner says against the log', () => {
+  const rule = (session: StudioSession, of: FigureOf, act: string, value = '') =>
+    ruleFigure(session, newKey(), of, { act, value });
+  /** Six makings in which 104 mm stay of 80, each in 40 minutes of 20. */
+  async function logged() {
+    const session = await openStudio();
+    await receive(session);
+    const pattern = await simplePattern(session);
+    for (let making = 0; making < 6; making += 1)
+      await make(session, pattern, { cut: 130, back: 26, minutes: '40' });
+    const wire = { pattern: pattern.number, figure: 'wire', cutIndex: 0 } as const;
+    const time = { pattern: pattern.number, figure: 'time' } as const;
+    return { session, pattern, wire, time };
+  }
+
+  it('goes in place of what stays of a wire, until it goes by the log again', async () => {
+    const { session, pattern, wire } = await logged();
+    const [before] = await learned(session, pattern.number);
+    expect(before?.more).toBeGreaterThan(0.2);
+    expect(before?.isRuled).toBe(false);
+    done(await rule(session, wire, 'say', '5'));
+    const [said] = await learned(session, pattern.number);
+    expect(said).toMatchObject({ own: 6, isRuled: true });
+    expect(said?.more).toBeCloseTo(0.05, 12);
+    expect(said?.deviation).toBeGreaterThan(0);
+    const [ruling] = (await historyOf(session, pattern.number)).ruled?.wires ?? [];
+    expect(ruling?.since).toBeNull();
+    expect(Math.exp(ruling?.fixed ?? 0)).toBeCloseTo(1.05, 12);
+    done(await rule(session, wire, 'follow'));
+    expect((await learned(session, pattern.number))[0]).toEqual(before);
+  });
+
+  it('forgets what was logged so far; what is logged after counts', async () => {
+    const { session, pattern, wire, time } = await logged();
+    const later = { ...session, now: new Date(session.now.getTime() + 1000) };
+    done(await rule(later, wire, 'forget'));
+    done(await rule(later, time, 'forget'));
+    expect(await learned(later, pattern.number)).toEqual([]);
+    expect(await historyOf(later, pattern.number)).toMatchObject({ time: null, cuts: [] });
+    const next = { ...session, now: new Date(later.now.getTime() + 1000) };
+    await make(next, pattern, { cut: 100, back: 18, minutes: '22' });
+    expect(await learned(next, pattern.number)).toMatchObject([{ own: 1 }]);
+    const { time: after, makings } = await historyOf(next, pattern.number);
+    expect(after?.count).toBe(1);
+    expect(after?.minutes).toBeLessThan(22);
+    // The log itself keeps all of it.
+    expect(makings).toHaveLength(7);
+    done(await rule(next, time, 'follow'));
+    expect((await historyOf(next, pattern.number)).time?.count).toBe(7);
+  });
+
+  it('says how long a pattern takes, in the schedule and in prices, even where nothing was timed', async () => {
+    const session = await openStudio();
+    await receive(session);
+    const { number } = await simplePattern(session);
+    const time = { pattern: number, figure: 'time' } as const;
+    const taken = () =>
+      inStudio(session, async (tx) => {
+        const times = (await timesOf(tx, [number]))(number);
+        return { minutes: times.of(20)?.minutes, ratios: times.ratios };
+      });
+    expect(await taken()).toEqual({ minutes: undefined, ratios: [] });
+    done(await rule(session, time, 'say', '30'));
+    const said = await taken();
+    expect(said.minutes).toBeCloseTo(30, 9);
+    expect(said.ratios).toHaveLength(1);
+    expect(said.ratios[0]).toBeCloseTo(1.5, 9);
+  });
+
+  it('moves what pieces took about what was said, for the chance that work is ready', async () => {
+    const { session, pattern, time } = await logged();
+    done(await rule(session, time, 'say', '25'));
+    const { ratios } = await inStudio(session, async (tx) =>
+      (await timesOf(tx, [pattern.number]))(pattern.number),
+    );
+    expect(ratios).toHaveLength(6);
+    for (const ratio of ratios) expect(ratio).toBeCloseTo(1.25, 9);
+  });
+
+  it('is the owner’s to say, in figures that can be', async () => {
+    const { session, pattern, wire, time } = await logged();
+    const helper = await addTestHelper(session);
+    expect(problemOf(await rule(helper, wire, 'forget')).kind).toBe('forbidden');
+    const wrong = [
+      [wire, 'a lot'],
+      [wire, '-70'],
+      [time, '0'],
+      [{ pattern: pattern.number, figure: 'ring' } as const, '5'],
+    ] as const;
+    for (const [of, value] of wrong)
+      expect(problemOf(await rule(session, of, 'say', value)).fields?.['value']).toContain(`“${value}”`);
+    expect(problemOf(await rule(session, { ...wire, cutIndex: 4 }, 'forget')).message).toMatch(/any more/);
+    expect(problemOf(await rule(session, { ...wire, pattern: 4711 }, 'forget')).message).toMatch(/any more/);
+    expect(await historyOf(helper, pattern.number)).toMatchObject({ ruled: null });
   });
 });

@@ -2,12 +2,15 @@ import { groupBy } from '@/core/groupBy';
 import type { Id } from '@/core/id';
 import type { Estimate } from '@/core/learning/estimate';
 import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
+import { stillCounts, type Ruling } from '@/core/learning/ruling';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import type { Tx } from '@/data/inStudio';
 import { Piece, StepLog, WireLog } from '@/data/models/making';
 import { look, type StudioSession } from '../kernel/useCase';
 import { driftOfPattern } from './learnedDrift';
 import { subjectOf } from './makingLog';
 import { proposeLengths, type LearnedCut } from './proposeLengths';
+import { ofPattern, rulingsOn } from './rulings';
 
 /** One making of a pattern against what was planned for it. */
 export interface MakingShown {
@@ -40,6 +43,35 @@ export interface PatternHistory {
   readonly time: TimeLearned | null;
   /** The same of each who made it, for an owner, where several did; who said no minutes is left out. */
   readonly makers: readonly { readonly name: string; readonly time: TimeLearned }[];
+  /** What the owner says against the log; null for a helper. */
+  readonly ruled: RulingsOfPattern | null;
+}
+
+/** What is ruled of a pattern. */
+export interface RulingsOfPattern {
+  readonly time: Ruling;
+  /** Null for what is no ring. */
+  readonly ring: Ruling | null;
+  /** Of each of its cuts. */
+  readonly wires: readonly Ruling[];
+}
+
+async function rulingsOfPattern(
+  tx: Tx,
+  { id, number }: { readonly id: Id<'pattern'>; readonly number: number },
+  { kind, cuts }: Pick<PatternBody, 'kind' | 'cuts'>,
+): Promise<RulingsOfPattern> {
+  const subjects = cuts.map((cut) => subjectOf(id, cut));
+  const [time, ring, wire] = [
+    await rulingsOn(tx, 'time', [ofPattern(number)]),
+    await rulingsOn(tx, 'ring', [ofPattern(number)]),
+    await rulingsOn(tx, 'wire', subjects),
+  ];
+  return {
+    time: time(ofPattern(number)),
+    ring: kind === 'ring' ? ring(ofPattern(number)) : null,
+    wires: subjects.map(wire),
+  };
 }
 
 /** So many of the latest makings are shown. */
@@ -49,8 +81,8 @@ const DAY_MS = 86_400_000;
 /** How a pattern went: to an owner of all makings, to a helper of their own. */
 export function showHistory(
   session: StudioSession,
-  patternId: Id<'pattern'>,
-  body: Pick<PatternBody, 'cuts' | 'steps'>,
+  { id: patternId, number }: { readonly id: Id<'pattern'>; readonly number: number },
+  body: Pick<PatternBody, 'kind' | 'cuts' | 'steps'>,
 ): Promise<PatternHistory> {
   return look(session, async (tx) => {
     const pieces = await tx.allWith(
@@ -97,13 +129,16 @@ export function showHistory(
               maker: user.name,
               minutes,
               planned: plannedMinutes,
+              madeAt,
               age: ageOf(madeAt),
             },
           ]
         : [],
     );
     const each = minutesOf(body).each;
-    const byMaker = groupBy(timed, ({ maker }) => maker);
+    const ruled = await rulingsOfPattern(tx, { id: patternId, number }, body);
+    const counted = stillCounts(timed, ruled.time);
+    const byMaker = groupBy(counted, ({ maker }) => maker);
     const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
     return {
       makings: pieces
@@ -120,8 +155,9 @@ export function showHistory(
         const learned = learnMinutes(own, planned);
         return learned ? [{ name, planned, learned }] : [];
       }),
-      drift: await driftOfPattern(tx, patternId),
-      time: learnMinutes(timed, each) ?? null,
+      drift: await driftOfPattern(tx, { id: patternId, number }),
+      time: learnMinutes(counted, each, ruled.time.fixed) ?? null,
+      ruled: session.role === 'owner' ? ruled : null,
       makers:
         byMaker.size > 1
           ? [...byMaker].flatMap(([name, own]) => {

@@ -2,6 +2,7 @@ import { costAt, type PriceFor } from '@/core/costing/unitPrice';
 import { USUAL_WORTH } from '@/core/cuttingStock/problem';
 import type { Id } from '@/core/id';
 import type { CutCosts } from '@/core/learning/cutLength';
+import { stillCounts } from '@/core/learning/ruling';
 import { learnWire, proposeLength, type CutProposal, type WireMade } from '@/core/learning/wires';
 import { usefulMinimumFor } from '@/core/making/settle';
 import { minutesOf, wantedCuts, type PatternBody } from '@/core/pattern/pattern';
@@ -16,6 +17,7 @@ import { replacementPrices } from '../prices/replacement';
 import { scrapWorth } from '../prices/scrapWorth';
 import { minimumsOf, settingsIn, type Settings } from '../settings/settings';
 import { subjectOf } from './makingLog';
+import { rulingsOn } from './rulings';
 
 /** What the log says of a cut of a pattern. */
 export interface LearnedCut extends Omit<CutProposal, 'curve'> {
@@ -25,6 +27,10 @@ export interface LearnedCut extends Omit<CutProposal, 'curve'> {
   /** Makings of this pattern by this maker that it comes from, and makings of others with the same work. */
   readonly own: number;
   readonly others: number;
+  /** One's own that lie far from the rest, and count little. */
+  readonly wild: number;
+  /** Whether the owner said what stays, in place of the log. */
+  readonly isRuled: boolean;
 }
 
 /** So many of the latest wires are learned from, of one's own and of others: what is older counts next to nothing. */
@@ -49,27 +55,40 @@ export async function proposeLengths(
     userId: session.userId,
     most: LATEST,
   });
-  if (rows.length === 0) return [];
+  const rulings = await rulingsOn(tx, 'wire', subjects);
+  if (rows.length === 0 && subjects.every((subject) => rulings(subject).fixed === null)) return [];
   const settings = await settingsIn(tx);
   const costsOf = await cutCosts(tx, body, settings);
-  const wires = (subject: string | undefined, own: boolean): WireMade[] =>
-    rows
-      .filter((row) => row.subject === subject && row.own === own)
-      .map((row) => ({
-        ...row,
-        making: row.pieceId,
-        age: (session.now.getTime() - row.madeAt.getTime()) / DAY_MS,
-      }));
+  const wires = (subject: string, own: boolean): WireMade[] =>
+    stillCounts(
+      rows.filter((row) => row.subject === subject && row.own === own),
+      rulings(subject),
+    ).map((row) => ({
+      ...row,
+      making: row.pieceId,
+      age: (session.now.getTime() - row.madeAt.getTime()) / DAY_MS,
+    }));
   return wantedCuts(body).flatMap((cut): LearnedCut[] => {
     if (cut.copy > 0) return [];
-    const subject = subjects[cut.cutIndex];
-    const learned = learnWire(wires(subject, true), wires(subject, false));
+    const subject = subjects[cut.cutIndex] ?? '';
+    const { fixed } = rulings(subject);
+    const learned = learnWire(wires(subject, true), wires(subject, false), fixed);
     const costs = costsOf(cut.specId);
     if (!learned || !costs) return [];
-    const { own, others } = learned;
+    const { own, others, wild } = learned;
     const proposed = proposeLength(cut, learned, costs, settings.lengthSystem);
     const curve = session.role === 'owner' ? proposed.curve : null;
-    return [{ cutIndex: cut.cutIndex, own, others, ...proposed, curve }];
+    return [
+      {
+        cutIndex: cut.cutIndex,
+        own,
+        others,
+        wild: wild.length,
+        isRuled: fixed !== null,
+        ...proposed,
+        curve,
+      },
+    ];
   });
 }
 

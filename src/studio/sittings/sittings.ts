@@ -112,7 +112,7 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
   return look(session, async (tx) => {
     const kept = await sittingIn(tx, sittingId);
     if (!kept) return null;
-    const drift = kept.body.kind === 'ring' ? await driftOfPattern(tx, kept.pattern.id) : null;
+    const drift = kept.body.kind === 'ring' ? await driftOfPattern(tx, kept.pattern) : null;
     const from = [...new Set(kept.pieces.flatMap(({ wires }) => wires.map((wire) => wire.from)))];
     const sources = await tx.all(StockPiece, ['stockPieceId', 'number'], { where: { stockPieceId: from } });
     return {

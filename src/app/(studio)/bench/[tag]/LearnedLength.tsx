@@ -15,7 +15,20 @@ const ofHundred = (probability: number): number => Math.min(99, Math.max(1, Math
 
 /** What the log says of a cut: what it really takes, and how long it is better cut. The plan stays what it is until the maker says so. */
 export function LearnedLength({
-  learned: { own, others, more, deviation, length, sure, plannedSure, leavesUseful, sureLengths, curve },
+  learned: {
+    own,
+    others,
+    wild,
+    isRuled,
+    more,
+    deviation,
+    length,
+    sure,
+    plannedSure,
+    leavesUseful,
+    sureLengths,
+    curve,
+  },
   pattern,
   planned,
   onCut,
@@ -32,14 +45,26 @@ export function LearnedLength({
       <p>
         It takes {sayMoreThanPlanned(more)}, ± <Length of={deviation} />.{' '}
         <span className="muted">
-          From{' '}
-          <Link
-            href={own > 0 ? `/logbook?pattern=${pattern}&with=measured` : '/logbook?with=measured'}
-            className="link"
-          >
-            {fromWhich(own, others)}
-          </Link>
-          .
+          {isRuled ? (
+            <>
+              As it was said{' '}
+              <Link href={`/patterns/${pattern}`} className="link">
+                on the pattern’s page
+              </Link>
+              , in place of what the log says.
+            </>
+          ) : (
+            <>
+              From{' '}
+              <Link
+                href={own > 0 ? `/logbook?pattern=${pattern}&with=measured` : '/logbook?with=measured'}
+                className="link"
+              >
+                {fromWhich(own, others)}
+              </Link>
+              {wild > 0 && `; ${wild} of them far off, counting little`}.
+            </>
+          )}
         </span>
       </p>
       <p>

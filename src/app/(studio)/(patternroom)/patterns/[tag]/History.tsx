@@ -2,16 +2,18 @@ import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
-import type { PatternBody } from '@/core/pattern/pattern';
-import type { PatternHistory, StepTimed } from '@/studio/logbook/patternHistory';
+import { NOT_RULED } from '@/core/learning/ruling';
+import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import type { PatternHistory, RulingsOfPattern, StepTimed } from '@/studio/logbook/patternHistory';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { LazyHistoryChart } from './LazyHistoryChart';
+import { SetFigures, type SettableFigure } from './SetFigures';
 
 /** How a pattern went each time, and what the studio has learned of it. */
 export function History({
-  of: { makings, cuts, steps, drift, time, makers },
+  of: { makings, cuts, steps, drift, time, makers, ruled },
   number,
   body,
 }: {
@@ -26,7 +28,7 @@ export function History({
     (most, step) => (over(step) > (most ? over(most) : 0) ? step : most),
     undefined,
   );
-  if (makings.length === 0) return null;
+  if (makings.length === 0 && !isRuledAtAll(ruled)) return null;
   return (
     <section className="leaf mt-4 p-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
@@ -44,7 +46,14 @@ export function History({
       {time && (
         <p className="mt-2">
           It takes {Math.round(time.minutes)} min, ± {Math.round(time.spread)} min
-          <span className="muted">, from {counted(time.count, 'making')} that were timed.</span>
+          {ruled?.time.fixed !== null && ruled ? (
+            <span className="muted">, as you said.</span>
+          ) : (
+            <span className="muted">
+              , from {counted(time.count, 'making')} that were timed
+              {time.wild.length > 0 && `; ${farOff(time.wild.length)}`}.
+            </span>
+          )}
         </p>
       )}
       {makers.length > 0 && (
@@ -60,7 +69,11 @@ export function History({
       {drift && (
         <p className="mt-2">
           Its rings come out {sayDrift(drift.value)}, ± {drift.deviation.toFixed(2)}
-          <span className="muted">, from {counted(drift.count, 'ring')} read on the mandrel.</span>
+          <span className="muted">
+            {ruled?.ring && ruled.ring.fixed !== null
+              ? ', as you said.'
+              : `, from ${counted(drift.count, 'ring')} read on the mandrel${drift.wild.length > 0 ? `; ${farOff(drift.wild.length)}` : ''}.`}
+          </span>
           {begunAt(drift.value) !== '' && ` Begin them ${begunAt(drift.value)} than they are wanted.`}
         </p>
       )}
@@ -73,21 +86,89 @@ export function History({
       )}
       {cuts.length > 0 && (
         <ul className="mt-2 space-y-1" aria-label="What its wires take">
-          {cuts.map(({ cutIndex, own, others, more, deviation, length }) => (
+          {cuts.map(({ cutIndex, own, others, more, deviation, length, wild, isRuled }) => (
             <li key={cutIndex}>
               <span className="font-semibold [overflow-wrap:anywhere]">{body.cuts[cutIndex]?.name}</span>:{' '}
               {sayMoreThanPlanned(more)}, ± <Length of={deviation} />; best cut <Reckoned of={length} cut />
               <span className="muted">
-                , from{' '}
-                {others === 0 ? counted(own, 'making') : `${own} of yours and ${counted(others, 'other')}`}.
+                {isRuled ? (
+                  ', as you said.'
+                ) : (
+                  <>
+                    , from{' '}
+                    <Link href={`/logbook?pattern=${label}&with=measured`} className="link">
+                      {others === 0
+                        ? counted(own, 'making')
+                        : `${own} of yours and ${counted(others, 'other')}`}
+                    </Link>
+                    {wild > 0 && `; ${farOff(wild)}`}.
+                  </>
+                )}
               </span>
             </li>
           ))}
         </ul>
       )}
       {known && <LazyHistoryChart makings={makings} />}
+      {ruled && <SetFigures figures={settable(ruled, number, body)} />}
     </section>
   );
+}
+
+/** Makings that lie far from the others: they are kept, and count little. */
+const farOff = (count: number): string =>
+  `${count === 1 ? 'one of them lies' : `${count} of them lie`} far off and ${count === 1 ? 'counts' : 'count'} little`;
+
+const isRuledAtAll = (ruled: RulingsOfPattern | null): boolean =>
+  ruled !== null &&
+  [ruled.time, ...(ruled.ring ? [ruled.ring] : []), ...ruled.wires].some(
+    ({ since, fixed }) => since !== null || fixed !== null,
+  );
+
+/** What of a pattern may be set against the log. */
+function settable(
+  { time, ring, wires }: RulingsOfPattern,
+  pattern: number,
+  body: Pick<PatternBody, 'cuts' | 'steps'>,
+): readonly SettableFigure[] {
+  const { each } = minutesOf(body);
+  const ofPattern: readonly SettableFigure[] = [
+    {
+      of: { pattern, figure: 'time' },
+      name: 'How long it takes',
+      label: 'Minutes of one piece',
+      example: '45',
+      said: time.fixed === null ? '' : `${Math.round(each * Math.exp(time.fixed))} min`,
+      since: time.since,
+    },
+  ];
+  const ofRing = ring
+    ? [
+        {
+          of: { pattern, figure: 'ring' } as const,
+          name: 'How its rings come out',
+          label: 'US sizes larger than wanted',
+          example: '-0.3',
+          said: ring.fixed === null ? '' : sayDrift(ring.fixed),
+          since: ring.since,
+        },
+      ]
+    : [];
+  return [
+    ...(each > 0 ? ofPattern : []),
+    ...ofRing,
+    ...body.cuts.map(({ name }, cutIndex): SettableFigure => {
+      const { since, fixed } = wires[cutIndex] ?? NOT_RULED;
+      return {
+        of: { pattern, figure: 'wire', cutIndex },
+        name,
+        label: 'Per cent more than planned stays',
+        example: '5',
+        said: fixed === null ? '' : sayMoreThanPlanned(Math.expm1(fixed)),
+        since,
+      };
+    }),
+  ];
 }
 
 const figure = (minutes: number): string => String(Math.round(minutes * 10) / 10);

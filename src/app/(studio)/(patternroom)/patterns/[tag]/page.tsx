@@ -64,7 +64,7 @@ export default async function PatternPage({ params }: { params: Params }) {
   // Whoever leaves the page earlier does not want to know.
   touches.catch(() => undefined);
   const hasPiece = resolved?.uses.some(({ plan }) => plan?.run) ?? false;
-  const history = await showHistory(session, pattern.id, body);
+  const history = await showHistory(session, pattern, body);
   const took = history.time?.minutes;
   const pricing = await pricingOf(
     session,
