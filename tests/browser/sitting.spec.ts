@@ -141,7 +141,18 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await expect(page.getByRole('heading', { level: 1, name: 'To the shelf' })).toBeVisible();
   await expect(page.getByRole('row', { name: /2 of 8 good/ })).toContainText(/4(\.\d)? of it rework|rework/);
   await page.getByRole('button', { name: 'It is made: to the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /: 1 piece is on the shelf$/ })).toBeVisible();
+  // A photograph of its front is taken while it lies on the bench.
+  const front = { name: 'front.png', mimeType: 'image/png', buffer: await page.screenshot() };
+  await page.getByLabel('Photograph of its front').setInputFiles(front);
+  await expect(page.getByRole('img', { name: /photographed from the front$/ })).toHaveJSProperty(
+    'complete',
+    true,
+  );
+  await axeIsClean(page);
+  await page.getByRole('link', { name: /^F-\d{4}$/ }).click();
   await expect(page).toHaveURL(/\/shelf\/F-\d{4}$/);
+  await expect(page.getByRole('img', { name: /photographed from the front$/ })).toBeVisible();
   const found = page.getByRole('region', { name: 'At the bench' });
   await expect(found).toContainText('the neck wants a longer wire');
   await expect(found).toContainText('Looked over: 2 of 2 good; after rework: Hangs straight');
@@ -237,14 +248,16 @@ test('six rings out of a tray are worked together, without a connection, and ano
   await expect(page.getByRole('row', { name: /lost: bent out of shape/ })).toBeVisible();
   const sitting = page.url();
   await page.getByRole('button', { name: 'All 5 are made: to the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /: 5 pieces are on the shelf$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'To the batch' }).click();
   await expect(page).toHaveURL(batch);
   await page.goto(`${DEMO_URL}/shelf?words=Lantern+band`);
   await expect(page.getByRole('link', { name: /Lantern band/ })).toHaveCount(5);
   await expect(page.getByText(/US 7¼/)).toHaveCount(1);
   // Asked again, nothing is made again.
   await page.goto(sitting);
-  await expect(page.getByText('This sitting is over: its pieces are made.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /to the shelf$/ })).toBeDisabled();
+  await expect(page.getByRole('heading', { level: 1, name: /: 5 pieces are on the shelf$/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /to the shelf$/ })).toHaveCount(0);
 });
 
 test('what pieces are looked at for is the studio’s own', async ({ owner: page }) => {

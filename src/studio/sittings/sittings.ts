@@ -17,6 +17,7 @@ import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { driftOfPattern } from '../logbook/learnedDrift';
 import { settingsIn } from '../settings/settings';
 import { look, type StudioSession } from '../kernel/useCase';
+import type { PhotoSide } from '../photos/keepPhoto';
 import { bodyShownTo, specIdsOf } from '../patterns/patterns';
 
 /** One piece of a sitting. */
@@ -28,6 +29,8 @@ export interface PieceOfSitting {
   readonly wires: readonly WireOfSitting[];
   /** The number of the piece that it became; null while it is worked, or when it was lost. */
   readonly became: number | null;
+  /** Photographs that were taken of that. */
+  readonly photos: Readonly<Record<PhotoSide, Id<'photo'> | null>>;
 }
 
 /** A sitting as it is kept. */
@@ -66,7 +69,7 @@ export async function sittingIn(tx: Tx, sittingId: Id<'sitting'>): Promise<KeptS
   const pieces = await tx.allWith(
     SittingPiece,
     ['piece', 'trayPiece', 'wires', 'postKey'],
-    { became: ['number'] },
+    { became: ['number', 'frontPhotoId', 'backPhotoId'] },
     { where: { sittingId }, order: ['piece'] },
   );
   return {
@@ -84,7 +87,11 @@ export async function sittingIn(tx: Tx, sittingId: Id<'sitting'>): Promise<KeptS
         ? { id: batchId, number: ofBatch.batch.number, line }
         : null,
     body: ofBatch?.body ?? made.body,
-    pieces: pieces.map(({ became, ...piece }) => ({ ...piece, became: became?.number ?? null })),
+    pieces: pieces.map(({ became, ...piece }) => ({
+      ...piece,
+      became: became?.number ?? null,
+      photos: { front: became?.frontPhotoId ?? null, back: became?.backPhotoId ?? null },
+    })),
   };
 }
 

@@ -25,7 +25,7 @@ export function Finish({ view, steps, here }: Pick<ShownSitting, 'view' | 'steps
   const toast = useToast();
   const { busy, problem, setProblem, run } = useAct();
   const { sitting, sendAll } = here;
-  const { count, batch } = view;
+  const { count } = view;
   const pieces = Array.from({ length: count }, (_, piece) => piece);
   const kept = pieces.filter((piece) => !isLost(sitting, piece));
   const setUp = minutesOfSetUp(sitting, steps, count);
@@ -49,9 +49,8 @@ export function Finish({ view, steps, here }: Pick<ShownSitting, 'view' | 'steps
             ? `${counted(made.length, 'piece is', 'pieces are')} made: ${made.map((each) => tag('piece', each)).join(', ')}.`
             : 'The sitting is over; what was spoiled is in the books.',
         );
-        const [only] = made;
-        if (batch) router.push(`/batches/${tag('batch', batch.number)}`);
-        else router.push(made.length === 1 && only !== undefined ? `/shelf/${tag('piece', only)}` : '/shelf');
+        // The page tells what was made, and takes photographs of it.
+        router.refresh();
       },
     );
   const leave = () =>

@@ -7,6 +7,7 @@ import { workedSteps } from '@/studio/pictures/pictures';
 import { showSitting } from '@/studio/sittings/sittings';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
+import { MadeHere } from './MadeHere';
 import { SittingBench } from './SittingBench';
 
 export const metadata = { title: 'At the bench' };
@@ -21,6 +22,15 @@ export default async function SittingPage({ params }: { params: Params }) {
   if (!sitting) notFound();
   const { body, ...view } = sitting;
   const { pattern, batch, specs } = view;
+  const shown = {
+    ...view,
+    name: body.name,
+    isRing: body.kind === 'ring',
+    ring: ringSizeOf(body),
+    cuts: body.cuts,
+    parts: body.parts.map(({ name, count }) => ({ name, count })),
+  };
+  if (view.state !== 'open') return <MadeHere view={shown} />;
   // Pictures are of the pattern as it is now, or of the line of a batch as it was planned.
   const isSeen = batch !== null || pattern.isNewest;
   return (
@@ -37,14 +47,7 @@ export default async function SittingPage({ params }: { params: Params }) {
         · {batch ? tag('batch', batch.number) : tag('pattern', pattern.number)}
       </p>
       <SittingBench
-        view={{
-          ...view,
-          name: body.name,
-          isRing: body.kind === 'ring',
-          ring: ringSizeOf(body),
-          cuts: body.cuts,
-          parts: body.parts.map(({ name, count }) => ({ name, count })),
-        }}
+        view={shown}
         steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
           ...step,
           seen: isSeen ? seen && { isRing: isRing(seen.part) } : undefined,
