@@ -26,7 +26,7 @@ export async function beginDemoSitting(session: StudioSession): Promise<void> {
   if (!pattern) throw new Error(`nobody composed the “${PATTERN}”`);
   const { number } = pattern;
   const revision = (await showPattern(session, number))?.revision ?? 1;
-  taken(await beginSitting(session, DEMO_SITTING, { number, revision }, { count: '2' }));
+  taken(await beginSitting(session, DEMO_SITTING, { number, revision }, { count: '2', cutTo: 'planned' }));
   const words = SAID.map((said, index) => ({ id: keyOf(`word ${index} of ${PATTERN}`), said }));
   taken(await hearWords(session, DEMO_SITTING, words));
 }

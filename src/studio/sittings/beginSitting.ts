@@ -120,17 +120,22 @@ async function offTheRack(
     const own = learned.find(({ cutIndex }) => cutIndex === cut.cutIndex);
     return own ? { ...cut, length: own.length, back: backOf(cut, own.length, own.more) } : cut;
   });
-  const all = Array.from({ length: count }, () => wanted).flat();
   const choices = await choicesFor(
     tx,
     wanted.map(({ specId }) => specId),
   );
-  const { from, shortages } = proposeCuts(
-    all,
-    choices.map((each) => ({ ...each, isOffCut: each.form === 'off-cut' })),
-  );
-  if (shortages.length > 0)
+  const stock = choices.map((each) => ({ ...each, isOffCut: each.form === 'off-cut' }));
+  const outOf = (cuts: readonly Pick<WantedCut, 'specId' | 'length'>[]) =>
+    proposeCuts(Array.from({ length: count }, () => cuts).flat(), stock);
+  const { from, shortages } = outOf(wanted);
+  if (shortages.length > 0) {
+    if (learned.length > 0 && outOf(wantedCuts(body)).shortages.length === 0)
+      throw invalid(
+        'cutTo',
+        `Cut by what the log says, the wire on the rack is not enough for ${counted(count, 'piece', 'pieces')}; as planned it is.`,
+      );
     throw invalid('count', `“${count}” was given; the wire on the rack is not enough for so many.`);
+  }
   const pieces = Array.from({ length: count }, (_, piece): BegunPiece => ({
     trayPiece: null,
     wires: wanted.map(({ cutIndex, copy, length, back }, index) => ({

@@ -221,7 +221,9 @@ describe('a sitting off the rack', () => {
   });
 
   it('is cut to what the log says, or as planned where that is asked for', async () => {
-    const { session, pattern } = await sittingOff(1);
+    const session = await openStudio();
+    await receive(session, { length: '2.5 m', price: '10.00 USD' });
+    const pattern = await simplePattern(session);
     for (let making = 0; making < 6; making += 1) {
       const before = done(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'planned' }));
       // 110 mm stay of 80 that are planned to.
@@ -256,6 +258,12 @@ describe('a sitting off the rack', () => {
       tx.all(WireLog, ['isMeasured'], { where: { cut: learned.wire?.length ?? 0 } }),
     );
     expect(logged).toEqual([{ isMeasured: false }]);
+    // 1.5 m are left: enough for ten as planned, not by the log.
+    const ten = (cutTo: string) => beginSitting(session, newKey(), pattern, { count: '10', cutTo });
+    expect(problemOf(await ten('learned')).fields).toEqual({
+      cutTo: 'Cut by what the log says, the wire on the rack is not enough for 10 pieces; as planned it is.',
+    });
+    done(await ten('planned'));
     expect(
       problemOf(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'by eye' })),
     ).toMatchObject({ fields: { cutTo: 'Choose what the wires are cut to: learned, planned.' } });
