@@ -272,6 +272,8 @@ describe('how a pattern went', () => {
       drift: null,
       time: null,
       makers: [],
+      weight: null,
+      spoiled: null,
       ruled: { time: NOT_RULED, ring: null, wires: [NOT_RULED] },
     });
     for (let making = 0; making < 3; making += 1)

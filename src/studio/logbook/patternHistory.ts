@@ -3,8 +3,10 @@ import type { Id } from '@/core/id';
 import type { Estimate } from '@/core/learning/estimate';
 import { learnMinutes, type TimeLearned } from '@/core/learning/minutes';
 import { stillCounts, type Ruling } from '@/core/learning/ruling';
+import { spreadOf, type Spread } from '@/core/learning/spreadOf';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import type { Tx } from '@/data/inStudio';
+import { Movement } from '@/data/models/books';
 import { Piece, StepLog, WireLog } from '@/data/models/making';
 import { look, type StudioSession } from '../kernel/useCase';
 import { driftOfPattern } from './learnedDrift';
@@ -20,6 +22,8 @@ export interface MakingShown {
   readonly wire: number | null;
   /** How long it took, of what was planned; null when nobody said. */
   readonly time: number | null;
+  /** What it weighs on the scale, of the middle of those that were weighed; null when it was not. */
+  readonly weight: number | null;
 }
 
 /** A step of a pattern that was timed. */
@@ -39,6 +43,10 @@ export interface PatternHistory {
   readonly steps: readonly StepTimed[];
   /** How its rings come out, in US sizes against what they were made for; null while none was read on the mandrel. */
   readonly drift: Estimate | null;
+  /** What its pieces weigh on the scale, in micrograms; null while none was weighed. */
+  readonly weight: Spread | null;
+  /** Pieces for which wire was lost on the way, and what most often went wrong; null when nothing did. */
+  readonly spoiled: { readonly pieces: number; readonly reason: string; readonly times: number } | null;
   /** How long it takes; null while nothing was timed. */
   readonly time: TimeLearned | null;
   /** The same of each who made it, for an owner, where several did; who said no minutes is left out. */
@@ -54,6 +62,19 @@ export interface RulingsOfPattern {
   readonly ring: Ruling | null;
   /** Of each of its cuts. */
   readonly wires: readonly Ruling[];
+}
+
+/** For how many of some pieces wire was lost on the way, and why most often. */
+async function spoiledFor(tx: Tx, pieceIds: readonly Id<'piece'>[]): Promise<PatternHistory['spoiled']> {
+  const lost = await tx.all(Movement, ['pieceId', 'reason'], {
+    where: { pieceId: [...pieceIds], kind: 'spoiled' },
+  });
+  const [most] = [...groupBy(lost, ({ reason }) => reason)].sort(
+    ([one, of], [other, than]) => than.length - of.length || one.localeCompare(other),
+  );
+  return most
+    ? { pieces: new Set(lost.map(({ pieceId }) => pieceId)).size, reason: most[0], times: most[1].length }
+    : null;
 }
 
 async function rulingsOfPattern(
@@ -87,7 +108,7 @@ export function showHistory(
   return look(session, async (tx) => {
     const pieces = await tx.allWith(
       Piece,
-      ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes'],
+      ['pieceId', 'number', 'madeAt', 'minutes', 'plannedMinutes', 'weighedUg'],
       { user: ['name'] },
       {
         where: { patternId, struckAt: null, ...(session.role === 'owner' ? {} : { userId: session.userId }) },
@@ -140,13 +161,15 @@ export function showHistory(
     const counted = stillCounts(timed, ruled.time);
     const byMaker = groupBy(counted, ({ maker }) => maker);
     const timeOf = new Map(timed.map(({ pieceId, minutes, planned }) => [pieceId, minutes / planned]));
+    const weight = spreadOf(pieces.flatMap(({ weighedUg }) => weighedUg ?? [])) ?? null;
     return {
       makings: pieces
-        .map(({ pieceId, number, madeAt }) => ({
-          number,
+        .map(({ pieceId, number: made, madeAt, weighedUg }) => ({
+          number: made,
           madeAt,
           wire: stayed(pieceId),
           time: timeOf.get(pieceId) ?? null,
+          weight: weight && weighedUg !== null ? weighedUg / weight.middle : null,
         }))
         .reverse(),
       cuts: await proposeLengths(tx, session, patternId, body),
@@ -155,6 +178,11 @@ export function showHistory(
         const learned = learnMinutes(own, planned);
         return learned ? [{ name, planned, learned }] : [];
       }),
+      weight,
+      spoiled: await spoiledFor(
+        tx,
+        pieces.map(({ pieceId }) => pieceId),
+      ),
       drift: await driftOfPattern(tx, { id: patternId, number }),
       time: learnMinutes(counted, each, ruled.time.fixed) ?? null,
       ruled: session.role === 'owner' ? ruled : null,

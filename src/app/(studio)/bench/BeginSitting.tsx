@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { MOST_IN_SITTING } from '@/core/bench/stations';
-import { formatToCut, type Micrometres } from '@/core/units/length';
+import { counted } from '@/core/units/counted';
+import { formatToCut, sumLengths, type Micrometres } from '@/core/units/length';
 import type { SittingOf } from '@/studio/sittings/beginSitting';
 import { BeginSittingInput } from '@/studio/sittings/sittings.input';
 import { ChoiceField, NumberField } from '@/ui/form/fields';
@@ -14,7 +15,6 @@ import { beginSittingAction } from './actions';
 
 /** A wire that the log says another length of than is planned. */
 export interface LearnedWire {
-  readonly name: string;
   readonly planned: Micrometres;
   readonly length: Micrometres;
 }
@@ -32,6 +32,7 @@ export function BeginSitting({
 }) {
   const router = useRouter();
   const { system } = useLengths();
+  const inAll = (of: (wire: LearnedWire) => Micrometres) => formatToCut(sumLengths(learned.map(of)), system);
   const { form, submit, problem, sending } = useStudioForm({
     input: BeginSittingInput,
     defaultValues: {
@@ -65,12 +66,7 @@ export function BeginSitting({
               { value: 'learned', text: 'By what the log says' },
               { value: 'planned', text: 'As planned' },
             ]}
-            hint={learned
-              .map(
-                ({ name, planned, length }) =>
-                  `${name}: ${formatToCut(length, system)} rather than ${formatToCut(planned, system)}`,
-              )
-              .join('; ')}
+            hint={`${counted(learned.length, 'wire', 'wires')}, ${inAll(({ length }) => length)} rather than ${inAll(({ planned }) => planned)}`}
           />
         </div>
       )}

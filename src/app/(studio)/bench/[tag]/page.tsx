@@ -81,9 +81,7 @@ export default async function MakePage({ params }: { params: Params }) {
           of={{ number: pattern.number, revision: pattern.revision }}
           learned={learned.flatMap(({ cutIndex, length }) => {
             const cut = pattern.body.cuts[cutIndex];
-            return cut && cutLength(cut) !== length
-              ? [{ name: cut.name, planned: cutLength(cut), length }]
-              : [];
+            return cut && cutLength(cut) !== length ? [{ planned: cutLength(cut), length }] : [];
           })}
         />
       )}

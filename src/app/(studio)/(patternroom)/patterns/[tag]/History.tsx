@@ -4,6 +4,7 @@ import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { NOT_RULED } from '@/core/learning/ruling';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import { formatMass, ug } from '@/core/units/mass';
 import type { PatternHistory, RulingsOfPattern, StepTimed } from '@/studio/logbook/patternHistory';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Said } from '@/ui/house';
@@ -13,7 +14,7 @@ import { SetFigures, type SettableFigure } from './SetFigures';
 
 /** How a pattern went each time, and what the studio has learned of it. */
 export function History({
-  of: { makings, cuts, steps, drift, time, makers, ruled },
+  of: { makings, cuts, steps, drift, time, makers, ruled, weight, spoiled },
   number,
   body,
 }: {
@@ -22,7 +23,9 @@ export function History({
   body: PatternBody;
 }) {
   const label = tag('pattern', number);
-  const known = makings.some(({ wire, time: took }) => wire !== null || took !== null);
+  const known = makings.some(
+    ({ wire, time: took, weight: weighs }) => wire !== null || took !== null || weighs !== null,
+  );
   const over = ({ learned, planned }: StepTimed): number => learned.minutes - planned;
   const slowest = steps.reduce<StepTimed | undefined>(
     (most, step) => (over(step) > (most ? over(most) : 0) ? step : most),
@@ -82,6 +85,26 @@ export function History({
           What takes longest against its plan: <Said>{slowest.name}</Said>, {figure(slowest.learned.minutes)}{' '}
           min of {figure(slowest.planned)} planned
           <span className="muted">, from {counted(slowest.learned.count, 'making')}.</span>
+        </p>
+      )}
+      {weight && (
+        <p className="mt-2">
+          It weighs <Said>{formatMass(ug(Math.round(weight.middle)))}</Said> on the scale
+          <span className="muted">
+            {weight.count > 1 && (
+              <Said>{`, between ${formatMass(ug(weight.least))} and ${formatMass(ug(weight.most))}`}</Said>
+            )}
+            , from {counted(weight.count, 'piece')}.
+          </span>
+        </p>
+      )}
+      {spoiled && (
+        <p className="mt-2">
+          Wire was lost on the way for {spoiled.pieces} of {counted(makings.length, 'piece')}
+          <span className="muted">
+            , most often: {spoiled.reason}
+            {spoiled.times > 1 && `, ${spoiled.times} times`}.
+          </span>
         </p>
       )}
       {cuts.length > 0 && (

@@ -17,11 +17,13 @@ import { AXIS_LOOK, TIP_LOOK } from '@/ui/chartLook';
 import { useHouse } from '@/ui/house';
 
 const percent = (part: number): number => Math.round(part * 1000) / 10;
-/** What each making took of what was planned: wire and time, so that the spread is seen. */
+
+/** What each making took of what was planned, wire and time, and what it weighs of their middle, so that the spread is seen. */
 export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
   const { zone, days } = useHouse();
   const sayDayOf = (value: unknown) => sayDay(dayIn(zone, new Date(Number(value))), days);
-  const pointsOf = (key: 'wire' | 'time') =>
+  const isWeighed = makings.some(({ weight }) => weight !== null);
+  const pointsOf = (key: 'wire' | 'time' | 'weight') =>
     makings.flatMap((making) => {
       const part = making[key];
       return part === null ? [] : [{ at: making.madeAt.getTime(), part: percent(part) }];
@@ -30,7 +32,7 @@ export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
     <div
       className="mt-3 h-56 overflow-hidden"
       role="img"
-      aria-label={`Wire and time of ${makings.length} makings, in percent of what was planned`}
+      aria-label={`${isWeighed ? 'Wire, time and weight' : 'Wire and time'} of ${makings.length} makings, in percent of what was planned`}
     >
       <ResponsiveContainer width="100%" height="100%">
         <ScatterChart margin={{ top: 8, right: 12, bottom: 0, left: 4 }}>
@@ -46,7 +48,7 @@ export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
           <YAxis type="number" dataKey="part" domain={['auto', 'auto']} unit=" %" width={56} {...AXIS_LOOK} />
           <ReferenceLine y={100} stroke="currentColor" strokeDasharray="4 3" />
           <Tooltip
-            formatter={(value, name) => [name === 'at' ? sayDayOf(value) : `${String(value)} % of plan`, '']}
+            formatter={(value, name) => [name === 'at' ? sayDayOf(value) : `${String(value)} %`, '']}
             separator=""
             contentStyle={TIP_LOOK}
           />
@@ -65,6 +67,16 @@ export function HistoryChart({ makings }: { makings: readonly MakingShown[] }) {
             shape="diamond"
             isAnimationActive={false}
           />
+          {isWeighed && (
+            <Scatter
+              name="Weight, of the middle one"
+              data={pointsOf('weight')}
+              fill="var(--color-base-content)"
+              fillOpacity={0.5}
+              shape="square"
+              isAnimationActive={false}
+            />
+          )}
         </ScatterChart>
       </ResponsiveContainer>
     </div>

@@ -2,17 +2,16 @@
 
 import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { cutLength } from '@/core/pattern/pattern';
-import { spoolIn, type Said, type Sitting } from '@/core/bench/sitting';
+import type { Said, Sitting } from '@/core/bench/sitting';
 import { roundSpan } from '@/core/ruler';
 import { counted } from '@/core/units/counted';
 import { um, type Micrometres } from '@/core/units/length';
-import { Fold } from '@/ui/Fold';
 import { Said as Words } from '@/ui/house';
 import { Reckoned } from '@/ui/lengths';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
-import { WeighSpool } from './WeighSpool';
+import { SpoolsFirst } from './WeighSpool';
 import { WhichRound } from './WhichRound';
 import type { ShownSitting } from './shown';
 
@@ -105,19 +104,12 @@ export function LayOut({
                     </span>
                   ))}
                 </p>
-                {!batch && (
-                  <Fold
-                    title="Worked off its spool? Weigh it first"
-                    open={spoolIn(sitting, cutIndex).before !== null}
-                  >
-                    <WeighSpool view={view} cutIndex={cutIndex} sitting={sitting} say={say} when="before" />
-                  </Fold>
-                )}
               </li>
             );
           })}
         </ol>
       </section>
+      {!batch && <SpoolsFirst view={view} sitting={sitting} say={say} />}
       <WhichRound rounds={view.rounds} temper={specs[cuts[0]?.specId ?? '']?.temper ?? 'half hard'} />
       {parts.length > 0 && (
         <section className="leaf p-4">

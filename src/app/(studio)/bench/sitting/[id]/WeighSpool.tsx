@@ -9,6 +9,7 @@ import { readInput } from '@/studio/kernel/readInput';
 import { WeighSpoolInput } from '@/studio/sittings/sittings.input';
 import { MassField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
+import { Fold } from '@/ui/Fold';
 import { Said as Words } from '@/ui/house';
 import { Reckoned } from '@/ui/lengths';
 import { useStudioForm } from '@/ui/form/useStudioForm';
@@ -27,7 +28,7 @@ const LABELS: Readonly<Record<WeighedWhen, string>> = {
 };
 
 /** A spool goes onto the scale, with the wire that is still on it: what it weighs less in the end is what was worked off it. */
-export function WeighSpool({ cutIndex, sitting, say, when }: WeighSpoolProps & { when: WeighedWhen }) {
+function WeighSpool({ cutIndex, sitting, say, when }: WeighSpoolProps & { when: WeighedWhen }) {
   const kept = spoolIn(sitting, cutIndex)[when];
   const { form, submit, sending } = useStudioForm({
     input: WeighSpoolInput,
@@ -69,6 +70,27 @@ export function WeighSpool({ cutIndex, sitting, say, when }: WeighSpoolProps & {
         </button>
       )}
     </FormBox>
+  );
+}
+
+/** Wire that is worked off its spool, as weaving wire often is, is not cut: the spool is weighed before the first piece, and after the last. */
+export function SpoolsFirst({ view, sitting, say }: Omit<WeighSpoolProps, 'cutIndex'>) {
+  return (
+    <section className="leaf px-4 py-2">
+      <Fold
+        title="Is any of it worked off its spool? Weigh the spool first"
+        open={[...sitting.spools.values()].some(({ before }) => before !== null)}
+      >
+        <div className="divide-y divide-base-300">
+          {view.cuts.map(({ name }, cutIndex) => (
+            <div key={cutIndex} role="group" aria-label={name} className="py-2">
+              <p className="font-semibold [overflow-wrap:anywhere]">{name}</p>
+              <WeighSpool view={view} cutIndex={cutIndex} sitting={sitting} say={say} when="before" />
+            </div>
+          ))}
+        </div>
+      </Fold>
+    </section>
   );
 }
 
