@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { MOST_IN_SITTING } from '@/core/bench/stations';
 import { counted } from '@/core/units/counted';
-import { formatToCut, sumLengths, type Micrometres } from '@/core/units/length';
+import { formatToCut, um, type Micrometres } from '@/core/units/length';
 import type { SittingOf } from '@/studio/sittings/beginSitting';
 import { BeginSittingInput } from '@/studio/sittings/sittings.input';
 import { ChoiceField, NumberField } from '@/ui/form/fields';
@@ -15,6 +15,7 @@ import { beginSittingAction } from './actions';
 
 /** A wire that the log says another length of than is planned. */
 export interface LearnedWire {
+  readonly count: number;
   readonly planned: Micrometres;
   readonly length: Micrometres;
 }
@@ -32,7 +33,8 @@ export function BeginSitting({
 }) {
   const router = useRouter();
   const { system } = useLengths();
-  const inAll = (of: (wire: LearnedWire) => Micrometres) => formatToCut(sumLengths(learned.map(of)), system);
+  const inAll = (of: (wire: LearnedWire) => number) =>
+    formatToCut(um(learned.reduce((sum, wire) => sum + wire.count * of(wire), 0)), system);
   const { form, submit, problem, sending } = useStudioForm({
     input: BeginSittingInput,
     defaultValues: {
@@ -66,7 +68,11 @@ export function BeginSitting({
               { value: 'learned', text: 'By what the log says' },
               { value: 'planned', text: 'As planned' },
             ]}
-            hint={`${counted(learned.length, 'wire', 'wires')}, ${inAll(({ length }) => length)} rather than ${inAll(({ planned }) => planned)}`}
+            hint={`${counted(
+              learned.reduce((sum, { count }) => sum + count, 0),
+              'wire',
+              'wires',
+            )}, ${inAll(({ length }) => length)} rather than ${inAll(({ planned }) => planned)}`}
           />
         </div>
       )}

@@ -81,7 +81,9 @@ export default async function MakePage({ params }: { params: Params }) {
           of={{ number: pattern.number, revision: pattern.revision }}
           learned={learned.flatMap(({ cutIndex, length }) => {
             const cut = pattern.body.cuts[cutIndex];
-            return cut && cutLength(cut) !== length ? [{ planned: cutLength(cut), length }] : [];
+            return cut && cutLength(cut) !== length
+              ? [{ count: cut.count, planned: cutLength(cut), length }]
+              : [];
           })}
         />
       )}
