@@ -5,7 +5,7 @@ import { Check, X } from 'lucide-react';
 import { checkSaid, measuredBy, readReading } from '@/core/bench/checks';
 import { pieceIn, type Checked } from '@/core/bench/sitting';
 import { Field, TextInput } from '@/ui/form/Field';
-import type { InspectProps } from './Inspect';
+import type { InspectProps } from './shown';
 
 /** What pieces of its kind are looked at for, one by one; and what becomes of a piece that is not as it should be. */
 export function Checks({ view, piece, sitting, say }: InspectProps) {

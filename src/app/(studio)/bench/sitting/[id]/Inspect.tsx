@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { finishedInside, pieceIn, spoolIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
+import { finishedInside, pieceIn, spoolIn, wireKey, type Said } from '@/core/bench/sitting';
 import { judgeWeight } from '@/core/bench/weight';
 import { wireDone, workedOff } from '@/core/bench/wireDone';
 import { wantedCuts } from '@/core/pattern/pattern';
@@ -19,14 +19,7 @@ import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useLengths } from '@/ui/lengths';
 import { Said as Words } from '@/ui/house';
 import { Checks } from './Checks';
-import type { ShownSitting } from './shown';
-
-export interface InspectProps {
-  readonly view: ShownSitting['view'];
-  readonly piece: number;
-  readonly sitting: Sitting;
-  readonly say: (...said: readonly Said[]) => void;
-}
+import type { InspectProps } from './shown';
 
 /** A finished piece is looked over: what its kind is looked at for, then what it came to. */
 export function Inspect(props: InspectProps) {

@@ -1,3 +1,4 @@
+import type { Said, Sitting } from '@/core/bench/sitting';
 import type { Station } from '@/core/bench/stations';
 import type { PatternCut } from '@/core/pattern/pattern';
 import type { WorkedStep } from '@/core/pattern/stepByStep';
@@ -24,6 +25,14 @@ export interface ShownSitting {
   readonly picture: string;
   /** What is turned in the round; null when there is no picture. */
   readonly piece: Turnable | null;
+}
+
+/** What a piece is looked over with. */
+export interface InspectProps {
+  readonly view: ShownSitting['view'];
+  readonly piece: number;
+  readonly sitting: Sitting;
+  readonly say: (...said: readonly Said[]) => void;
 }
 
 /** What a piece of the sitting is called; nothing where there is only one. */
