@@ -107,6 +107,10 @@ test('a pendant is worked step by step, past its stops, looked over, and comes o
   await page.getByRole('button', { name: 'Something went wrong' }).click();
   await page.getByRole('button', { name: 'marred by pliers' }).click();
   await expect(page.getByText(/lost, marred by pliers\. Cut another of/)).toBeVisible();
+  await page.getByRole('button', { name: 'Something went wrong' }).click();
+  await page.getByLabel('What is lost').selectOption({ label: 'one peridot bead, 3.5 mm' });
+  await page.getByRole('button', { name: 'snapped', exact: true }).click();
+  await expect(page.getByText('1 × peridot bead, 3.5 mm lost, snapped: take another.')).toBeVisible();
   await page.keyboard.press('o');
   await page.keyboard.type('the neck wants a longer wire');
   await page.getByRole('button', { name: 'Note it' }).click();

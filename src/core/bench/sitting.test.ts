@@ -39,6 +39,13 @@ const aSaid: fc.Arbitrary<Said> = fc.oneof(
     back: fc.array(fc.nat({ max: 1e5 }).map(um), { maxLength: 3 }),
   }),
   fc.record({
+    kind: fc.constant('broke' as const),
+    piece: anIndex,
+    part: anIndex,
+    count: anIndex,
+    reason: fc.string({ maxLength: 20 }),
+  }),
+  fc.record({
     kind: fc.constant('spool' as const),
     cutIndex: anIndex,
     when: fc.constantFrom('before' as const, 'after' as const),

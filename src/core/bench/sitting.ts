@@ -45,6 +45,14 @@ export type Said =
       readonly length: Micrometres;
       readonly reason: string;
     }
+  /** Beads, stones or findings of a part that were lost on the way, besides those that are in the piece; none takes it back. */
+  | {
+      readonly kind: 'broke';
+      readonly piece: number;
+      readonly part: number;
+      readonly count: number;
+      readonly reason: string;
+    }
   | { readonly kind: 'size'; readonly piece: number; readonly when: ReadWhen; readonly inside: Micrometres }
   | { readonly kind: 'weighed'; readonly piece: number; readonly mass: Micrograms }
   /** What a wire weighs that is worked off its spool: with the spool, before the first piece and after the last; nothing takes it back. */
@@ -85,6 +93,13 @@ export interface WireLost {
   readonly reason: string;
 }
 
+/** So many of a part that were lost on the way. */
+export interface PartLost {
+  readonly part: number;
+  readonly count: number;
+  readonly reason: string;
+}
+
 /** A ring as it was read on the mandrel. */
 export interface SizeRead {
   readonly when: ReadWhen;
@@ -100,6 +115,7 @@ export interface PieceSoFar {
   /** Wires that were not as planned, by {@link wireKey}. */
   readonly wires: ReadonlyMap<string, WireDone>;
   readonly lostWires: readonly WireLost[];
+  readonly lostParts: readonly PartLost[];
   /** In the order they were read; finished is read once, and a second reading corrects it. */
   readonly sizes: readonly SizeRead[];
   readonly mass: Micrograms | null;
@@ -136,6 +152,7 @@ const NOTHING_SAID: PieceSoFar = {
   checks: new Map(),
   wires: new Map(),
   lostWires: [],
+  lostParts: [],
   sizes: [],
   mass: null,
   flaw: '',
@@ -221,6 +238,11 @@ function changed(sitting: Sitting, said: SaidOfPiece): Partial<PieceSoFar> {
       const others = piece.lostWires.filter((each) => wireKey(each) !== wireKey(said));
       return { lostWires: length > 0 ? [...others, { cutIndex, copy, length, reason }] : others };
     }
+    case 'broke': {
+      const { part, count, reason } = said;
+      const others = piece.lostParts.filter((each) => each.part !== part);
+      return { lostParts: count > 0 ? [...others, { part, count, reason }] : others };
+    }
     case 'size': {
       const { when, inside } = said;
       const before =
@@ -295,6 +317,7 @@ const FIELDS: { readonly [Kind in Said['kind']]: Readonly<Record<string, (given:
   },
   cut: { piece: anIndex, cutIndex: anIndex, copy: anIndex, cut: aLength, back: lengths },
   spoiled: { piece: anIndex, cutIndex: anIndex, copy: anIndex, length: aLength, reason: aReason },
+  broke: { piece: anIndex, part: anIndex, count: anIndex, reason: aReason },
   size: { piece: anIndex, when: oneOf(READ_WHEN), inside: aLength },
   weighed: { piece: anIndex, mass: aMass },
   spool: { cutIndex: anIndex, when: oneOf(WEIGHED_WHEN), mass: aMass },

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsDefined, IsInt, IsOptional, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
-import type { Checked, SizeRead } from '@/core/bench/sitting';
+import type { Checked, PartLost, SizeRead } from '@/core/bench/sitting';
 import type { Besides } from '@/core/bench/sittingMinutes';
 import { readWorn } from '@/core/parameter/readWorn';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
@@ -114,6 +114,8 @@ export interface BenchTold {
   readonly sizes: readonly SizeRead[];
   /** What was timed that is no step of the pattern. */
   readonly besides: readonly { readonly work: Besides; readonly minutes: number }[];
+  /** Of its parts, what was lost besides those that are in it. */
+  readonly lostParts: readonly PartLost[];
   /** Wires that somebody said the lengths of, by their keys: of those even what is as planned was measured. */
   readonly measured: ReadonlySet<string>;
 }

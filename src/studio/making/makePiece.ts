@@ -91,6 +91,7 @@ export function makeAsTold(
     const stone = tray ? await useStone(tx, posting, tray) : cost(0);
     const parts = await takeParts(tx, posting, body.parts, told.parts, {
       batchId: tray?.batchId ?? null,
+      lost: told.bench?.lostParts ?? [],
       reason: tray ? `for ${tag('batch', tray.number)}` : `in ${tag('piece', number)}`,
     });
     const partsTaken = sumCosts([stone, parts.taken]);

@@ -1,4 +1,5 @@
 import type { Id } from '@/core/id';
+import type { PartLost } from '@/core/bench/sitting';
 import type { PatternPart } from '@/core/pattern/pattern';
 import { tag } from '@/core/tag';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
@@ -19,15 +20,16 @@ export interface PartsTaken {
 
 const PARTS: readonly string[] = ['bead', 'stone', 'finding'];
 
-/** What the piece is made for: which batch, and the reason in the ledger. */
+/** What the piece is made for: which batch, the reason in the ledger, and what was lost of its parts on the way. */
 interface For {
   readonly batchId: Id<'batch'> | null;
   readonly reason: string;
+  readonly lost: readonly PartLost[];
 }
 
 /**
  * Takes the beads, stones and findings of a piece out of the drawers at what was paid for them, whether it is made by itself or for
- * a batch.
+ * a batch. What was lost of them on the way is taken as well, and borne by the piece.
  * @param given what each part was really taken from; as it is proposed when nothing is given
  * @throws Refused beside the part of which more, less or something else is given than there is
  */
@@ -36,14 +38,18 @@ export async function takeParts(
   posting: Posting,
   parts: readonly PatternPart[],
   given: MakingTold['parts'],
-  { batchId, reason }: For,
+  { batchId, reason, lost }: For,
 ): Promise<PartsTaken> {
+  const lostOf = new Map(lost.map((each) => [each.part, each]));
+  const wanted = parts.map((each, part) => ({ ...each, count: each.count + (lostOf.get(part)?.count ?? 0) }));
   const picks =
     given?.map(({ part, from, count }) => ({ part, from: from === '' ? null : from, count })) ??
-    (await proposeParts(tx, parts, batchId)).flatMap(({ part, picks: own }) =>
+    (await proposeParts(tx, wanted, batchId)).flatMap(({ part, picks: own }) =>
       own.map((pick) => ({ part, ...pick })),
     );
-  refuseOtherCounts(parts, picks);
+  refuseOtherCounts(wanted, picks);
+  /** How many of each part are still to go into the piece: what is taken beyond that was lost. */
+  const toGo = parts.map(({ count }) => count);
   const ids = [...new Set(picks.flatMap(({ from }) => from ?? []))];
   const held = await lockStock(tx, ids);
   posting.hold(...held.values());
@@ -69,8 +75,16 @@ export async function takeParts(
         `${count} of ${name} are wanted from ${tag(stock.ware, stock.number)}; ${left} ${left === 1 ? 'is' : 'are'} free.`,
       );
     free.set(from, left - count);
-    costs.push(posting.take(from, 'used', count, { reason }));
-    if (batchId !== null) await takeReserved(tx, batchId, from, count);
+    const inPiece = Math.min(count, toGo[part] ?? 0);
+    toGo[part] = (toGo[part] ?? 0) - inPiece;
+    if (inPiece > 0) {
+      costs.push(posting.take(from, 'used', inPiece, { reason }));
+      if (batchId !== null) await takeReserved(tx, batchId, from, inPiece);
+    }
+    if (count > inPiece) {
+      const why = lostOf.get(part)?.reason ?? '';
+      costs.push(posting.take(from, 'used', count - inPiece, { reason: `${reason}, lost: ${why}` }));
+    }
   }
   return { taken: sumCosts(costs), said: sumCosts(said) };
 }

@@ -83,6 +83,8 @@ function isOf({ body, count, checks }: KeptSitting, said: Said): boolean {
     case 'cut':
     case 'spoiled':
       return said.piece < count && said.copy < (body.cuts[said.cutIndex]?.count ?? 0);
+    case 'broke':
+      return said.piece < count && said.part < body.parts.length;
     case 'spool':
       return said.cutIndex < body.cuts.length;
     default:

@@ -6,8 +6,9 @@ import { grams, ug } from '@/core/units/mass';
 import { massOfLength } from '@/core/wire/mass';
 import { inStudio } from '@/data/inStudio';
 import { StepLog, WireLog } from '@/data/models/making';
-import { settled } from '../../../tests/support/batches';
+import { settled, studioWithPattern } from '../../../tests/support/batches';
 import { lineOf, plannedBatch } from '../../../tests/support/cuttingTable';
+import { BEADS } from '../../../tests/support/purchases';
 import {
   addTestHelper,
   closeBooks,
@@ -20,11 +21,15 @@ import {
   simplePattern,
 } from '../../../tests/support/studio';
 import { listBatches } from '../batches/batches';
+import { namePart, pickableArticles } from '../batches/namePart';
 import { reverseMovement } from '../corrections/reverseMovement';
 import { cutAsPlanned } from '../cuttingTable/cutWire';
+import { showDrawerPiece } from '../drawers/drawers';
+import { receiveBeads } from '../drawers/receive';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { readyInTrays } from '../making/proposeMaking';
+import { showPattern } from '../patterns/patterns';
 import { setChecks } from '../settings/setChecks';
 import { setRounds } from '../settings/setRounds';
 import { priceBook } from '../prices/priceBook';
@@ -267,6 +272,41 @@ describe('a sitting off the rack', () => {
     expect(
       problemOf(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'by eye' })),
     ).toMatchObject({ fields: { cutTo: 'Choose what the wires are cut to: learned, planned.' } });
+    await expectBooksAgree();
+  });
+
+  it('takes another bead for one that was lost, and the piece bears it', async () => {
+    const { session, pattern } = await studioWithPattern();
+    const { number: beads } = done(await receiveBeads(session, newKey(), BEADS));
+    const [article] = await pickableArticles(session);
+    done(await namePart(session, newKey(), 'bead', article?.id ?? ''));
+    const { revision = 1 } = (await showPattern(session, pattern)) ?? {};
+    const begin = async () =>
+      done(await beginSitting(session, newKey(), { number: pattern, revision }, { count: '1' }));
+    const id = await begin();
+    const broke = (count: number, part = 0): Said => ({
+      kind: 'broke',
+      piece: 0,
+      part,
+      count,
+      reason: 'snapped',
+    });
+    expect(problemOf(await hearWords(session, id, words(broke(1, 9)))).message).toMatch(/does not have/);
+    await say(session, id, broke(1), broke(2), broke(1));
+    const { made } = done(await finishSitting(session, id));
+    // Forty cost twelve dollars; two are in the piece, and one is lost.
+    expect((await showDrawerPiece(session, 'bead', beads))?.quantity).toBe(37);
+    expect(lineOf(await showPiece(session, made[0] ?? 0), 'parts')).toBe(90_000);
+    const { lines } = await showLedger(session, { kind: 'used' });
+    expect(lines.map(({ quantity, reason }) => [quantity, reason.replace(/F-\d+/, 'F')]).sort()).toEqual([
+      [-1, 'in F, lost: snapped'],
+      [-2, 'in F'],
+    ]);
+    // Taken back, nothing more is taken than is in the piece.
+    const other = await begin();
+    await say(session, other, broke(3), broke(0));
+    done(await finishSitting(session, other));
+    expect((await showDrawerPiece(session, 'bead', beads))?.quantity).toBe(35);
     await expectBooksAgree();
   });
 

@@ -157,6 +157,7 @@ export function toldOfPiece(
       flaw: so.flaw,
       mass: so.mass,
       sizes: so.sizes,
+      lostParts: so.lostParts,
       checks: [...so.checks]
         .sort(([one], [other]) => one - other)
         .map(([check, found]) => ({ ...found, name: checks[check] ?? '' })),

@@ -12,6 +12,9 @@ import type { ShownSitting } from './shown';
 /** The piece as a whole, where one chooses what a mistake cost. */
 const ALL = 'all';
 
+/** One of a part, where one chooses. */
+const partValue = (part: number): string => `part ${part}`;
+
 /** Something went wrong on a piece: a wire of it, or all of it, is lost in two touches; it can be taken back. */
 export function Mistake({
   view,
@@ -32,12 +35,16 @@ export function Mistake({
   const [chosen, choose] = useState<string>();
   const what = chosen ?? inHand ?? (wires[0] ? wireKey(wires[0]) : ALL);
   const so = pieceIn(sitting, piece);
+  const lostPart = view.parts.findIndex((_, part) => partValue(part) === what);
   const spoil = (reason: string) => {
     const wire = wires.find((each) => wireKey(each) === what);
     if (wire) {
       const { cutIndex, copy, length } = wire;
       const before = so.lostWires.find((each) => wireKey(each) === what)?.length ?? 0;
       say({ kind: 'spoiled', piece, cutIndex, copy, length: um(before + length), reason });
+    } else if (lostPart >= 0) {
+      const before = so.lostParts.find(({ part }) => part === lostPart)?.count ?? 0;
+      say({ kind: 'broke', piece, part: lostPart, count: before + 1, reason });
     } else say({ kind: 'lost', piece, reason });
     setOpen(false);
   };
@@ -80,6 +87,18 @@ export function Mistake({
           </div>
         );
       })}
+      {so.lostParts.map(({ part, count, reason }) => (
+        <p key={part} className="mb-2 flex flex-wrap items-center gap-3 font-semibold">
+          {count} × {view.parts[part]?.name} lost, {reason}: take another.
+          <button
+            type="button"
+            className="btn"
+            onClick={() => say({ kind: 'broke', piece, part, count: 0, reason: '' })}
+          >
+            It was not lost
+          </button>
+        </p>
+      ))}
       <button
         type="button"
         className="btn min-h-14 w-full text-xl"
@@ -100,6 +119,11 @@ export function Mistake({
               {wires.map((wire) => (
                 <option key={wireKey(wire)} value={wireKey(wire)}>
                   {wire.name}
+                </option>
+              ))}
+              {view.parts.map(({ name }, part) => (
+                <option key={partValue(part)} value={partValue(part)}>
+                  one {name}
                 </option>
               ))}
               <option value={ALL}>the whole piece</option>
