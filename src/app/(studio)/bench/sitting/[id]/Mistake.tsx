@@ -4,13 +4,16 @@ import { useState } from 'react';
 import { isLost, pieceIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
 import { stillDoesFor } from '@/core/bench/stillDoesFor';
 import { wantedCuts } from '@/core/pattern/pattern';
-import { um } from '@/core/units/length';
+import { sumLengths, um } from '@/core/units/length';
 import { REASONS } from '@/ui/craft/SpoilageReasons';
 import { Reckoned } from '@/ui/lengths';
 import type { ShownSitting } from './shown';
 
 /** The piece as a whole, where one chooses what a mistake cost. */
 const ALL = 'all';
+
+/** The reason that a wire may still do for all the same. */
+const TOO_SHORT: (typeof REASONS)[number] = 'cut too short';
 
 /** One of a part, where one chooses. */
 const partValue = (part: number): string => `part ${part}`;
@@ -74,6 +77,12 @@ export function Mistake({
               )}
               .
             </p>
+            {wire && lost.reason === TOO_SHORT && (
+              <p className="muted">
+                Of it <Reckoned of={um(wire.length - sumLengths(wire.tails))} /> stay in the piece: what is
+                longer still does, with shorter ends to hold.
+              </p>
+            )}
             {others.length > 0 && (
               <p className="muted">What is straight of it may still do for: {others.join(', ')}.</p>
             )}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { roundsFor } from '@/core/bench/rounds';
+import { roundsFor, type RoundTried } from '@/core/bench/rounds';
 import { completedRing } from '@/core/ring/ringSize';
 import { readInside } from '@/core/parameter/readTexts';
 import { formatDiameter, um } from '@/core/units/length';
@@ -11,8 +11,12 @@ import { Said, useHouse } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import type { ShownSitting } from './shown';
 
-/** Which of the studio’s rounds gives an inside diameter once the wire has sprung open. */
-export function WhichRound({ rounds, temper }: { rounds: ShownSitting['view']['rounds']; temper: Temper }) {
+/** What of the pattern is bent round mandrels, and which of the studio’s rounds gives an inside diameter once the wire has sprung open. */
+export function WhichRound({
+  rounds,
+  insides,
+  temper,
+}: Pick<ShownSitting['view'], 'rounds' | 'insides'> & { temper: Temper }) {
   const { rings } = useHouse();
   const [typed, setTyped] = useState('');
   const isBare = /^[\d.,]+$/.test(typed.trim());
@@ -23,6 +27,25 @@ export function WhichRound({ rounds, temper }: { rounds: ShownSitting['view']['r
   return (
     <section className="leaf p-4" aria-label="Which round">
       <h2>Which round?</h2>
+      {insides.length > 0 && (
+        <ul className="mt-1 divide-y divide-base-300" aria-label="Bent round mandrels">
+          {insides.map(({ name, inside }) => {
+            const [best] = roundsFor(inside, rounds, temper, 1);
+            return (
+              <li key={`${name} ${inside}`} className="py-1">
+                <span className="font-semibold">{name}</span>,{' '}
+                <Said>{`${formatDiameter(inside)} inside`}</Said>
+                {best && (
+                  <>
+                    : on <span className="font-semibold">{best.round.name}</span>,{' '}
+                    <Said>{cameOut(best)}</Said>
+                  </>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      )}
       {rounds.length === 0 ? (
         <p className="muted mt-1">
           Say in the{' '}
@@ -54,9 +77,7 @@ export function WhichRound({ rounds, temper }: { rounds: ShownSitting['view']['r
               {roundsFor(read.value, rounds, temper).map(({ round, inside, off }) => (
                 <li key={`${round.name} ${round.diameter}`}>
                   <span className="font-semibold">{round.name}</span>{' '}
-                  <Said>
-                    {`comes out at ${formatDiameter(inside)}${off === 0 ? '' : `, ${formatDiameter(um(Math.abs(off)))} ${off > 0 ? 'wide' : 'narrow'}`}`}
-                  </Said>
+                  <Said>{`comes out at ${cameOut({ inside, off })}`}</Said>
                 </li>
               ))}
             </ol>
@@ -66,3 +87,9 @@ export function WhichRound({ rounds, temper }: { rounds: ShownSitting['view']['r
     </section>
   );
 }
+
+/** What a turn comes to, and by how much that is off. */
+const cameOut = ({ inside, off }: Pick<RoundTried, 'inside' | 'off'>): string =>
+  off === 0
+    ? formatDiameter(inside)
+    : `${formatDiameter(inside)}, ${formatDiameter(um(Math.abs(off)))} ${off > 0 ? 'wide' : 'narrow'}`;

@@ -1,6 +1,7 @@
 import { isUUID } from 'class-validator';
 import { notFound } from 'next/navigation';
 import { isRing } from '@/core/pattern/drawnParts';
+import { insidesWanted } from '@/core/pattern/insidesWanted';
 import { calledInFull, ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { workedSteps } from '@/studio/pictures/pictures';
@@ -27,6 +28,7 @@ export default async function SittingPage({ params }: { params: Params }) {
     name: body.name,
     isRing: body.kind === 'ring',
     ring: ringSizeOf(body),
+    insides: insidesWanted(body),
     cuts: body.cuts,
     parts: body.parts.map(({ name, count }) => ({ name, count })),
   };

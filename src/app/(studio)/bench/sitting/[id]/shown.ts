@@ -1,5 +1,6 @@
 import type { Said, Sitting } from '@/core/bench/sitting';
 import type { Station } from '@/core/bench/stations';
+import type { InsideWanted } from '@/core/pattern/insidesWanted';
 import type { PatternCut } from '@/core/pattern/pattern';
 import type { WorkedStep } from '@/core/pattern/stepByStep';
 import type { SittingView } from '@/studio/sittings/sittings';
@@ -17,6 +18,8 @@ export interface ShownSitting {
     readonly isRing: boolean;
     /** The ring size that it is made for, as it is said; undefined for what is no ring. */
     readonly ring: string | undefined;
+    /** What of it is bent round mandrels. */
+    readonly insides: readonly InsideWanted[];
     readonly cuts: readonly PatternCut[];
     readonly parts: readonly { readonly name: string; readonly count: number }[];
   };

@@ -1,0 +1,44 @@
+import { readTexts } from '../parameter/readTexts';
+import { techniqueOf } from '../techniques/registry';
+import { mm, type Micrometres } from '../units/length';
+import { measureOf } from './composition';
+import { followed } from './followed';
+import type { PatternBody } from './pattern';
+
+/** Something of a pattern that is bent round a mandrel. */
+export interface InsideWanted {
+  /** What it is: a loop, a bail, a ring. */
+  readonly name: string;
+  readonly inside: Micrometres;
+}
+
+const INSIDE = /,? inside\b.*$|^inside( diameter( wanted)?)?,? ?/iu;
+
+/** What of a parameter’s words is left without its being an inside; “Ring” when nothing is. */
+function nameOf(label: string): string {
+  const rest = label.replace(INSIDE, '').trim();
+  return rest === '' ? 'Ring' : rest;
+}
+
+/**
+ * What the techniques of a pattern bend round mandrels, each once, from narrow to wide: every length that is told as an inside. A pattern
+ * that was written by hand tells of none.
+ */
+export function insidesWanted({ composition }: Pick<PatternBody, 'composition'>): readonly InsideWanted[] {
+  const found = followed(composition?.uses ?? [], techniqueOf).flatMap(({ technique, own, texts }) => {
+    const parameters = techniqueOf(technique)?.parameters ?? {};
+    return Object.entries(parameters).flatMap(([key, parameter]): InsideWanted[] => {
+      const { label, asked } = parameter;
+      if (parameter.kind !== 'length' || !/\binside\b/iu.test(label)) return [];
+      if (asked && !asked.is.includes(texts[asked.of] ?? '')) return [];
+      const measure = measureOf(parameter);
+      const typed = measure && !own.includes(key) ? composition?.measures[measure] : texts[key];
+      const read = readTexts({ inside: parameter }, { inside: typed ?? '' }, 'mm');
+      const inside = read.ok ? mm(Number(read.value['inside'])) : mm(parameter.initial);
+      return [{ name: nameOf(label), inside }];
+    });
+  });
+  return [...new Map(found.map((each) => [`${each.name} ${each.inside}`, each])).values()].toSorted(
+    (one, other) => one.inside - other.inside,
+  );
+}
