@@ -96,6 +96,19 @@ test('wire is worked off its spool by weight, a check takes its figure, and what
   await expect(figure.getByRole('button', { name: 'Go by all of the log' })).toHaveCount(0);
 });
 
+test('rings that come out small are begun larger, at the form and in a sitting', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/bench/P-0046`);
+  const begun = page.getByText(/^Wind it a quarter of a size larger than it is wanted, US /);
+  await expect(begun).toBeVisible();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page).toHaveURL(/\/bench\/sitting\//);
+  await expect(begun).toBeVisible();
+  // What of it is bent round a mandrel, and on which of the studio’s.
+  await expect(page.getByRole('list', { name: 'Bent round mandrels' })).toContainText(/Ring, .* inside: on /);
+  await expect(page.getByRole('button', { name: 'Next' })).toBeEnabled();
+  await page.keyboard.press('PageDown');
+});
+
 test('a helper sets nothing against the log', async ({ page }) => {
   await signIn(page, DEMO_HELPER);
   await page.goto(`${DEMO_URL}/patterns/P-0058`);

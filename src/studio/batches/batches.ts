@@ -64,6 +64,7 @@ export const batchNumbered = (tx: Tx, number: number): Promise<BatchRow | undefi
 
 /** A line of a batch as it is kept. */
 export interface KeptLine extends BatchLine {
+  readonly patternId: Id<'pattern'>;
   readonly patternNumber: number;
   readonly revision: number;
   readonly wanted: WantedLine;
@@ -77,7 +78,7 @@ export async function linesOf(
 ): Promise<(KeptLine & { batchId: Id<'batch'> })[]> {
   const rows = await tx.allWith(
     BatchLineRow,
-    ['batchId', 'line', 'count', 'revision', 'wanted', 'body'],
+    ['batchId', 'line', 'count', 'patternId', 'revision', 'wanted', 'body'],
     { pattern: ['number'] },
     { where: { batchId: [...batchIds] }, order: ['batchId', 'line'] },
   );

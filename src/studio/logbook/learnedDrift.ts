@@ -2,6 +2,7 @@ import type { Id } from '@/core/id';
 import type { Estimate } from '@/core/learning/estimate';
 import { learnDrift } from '@/core/learning/ringSizes';
 import { stillCounts } from '@/core/learning/ruling';
+import type { PatternKind } from '@/core/pattern/pattern';
 import { otherThanNone } from '@/data/conditions';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
@@ -30,4 +31,22 @@ export async function driftOfPattern(
         : [{ wanted, finished, age: (now - madeAt.getTime()) / DAY_MS }],
   );
   return learnDrift(read, ruling.fixed) ?? null;
+}
+
+/** How rings of a pattern come out, as the bench tells it. */
+export interface RingsComeOut {
+  /** In US sizes against what they were made for. */
+  readonly value: number;
+  /** From how many that were read on the mandrel; none where the owner said it. */
+  readonly count: number;
+}
+
+/** How rings of a pattern come out; null for what is no ring, and while none was read. */
+export async function ringsComeOut(
+  tx: Tx,
+  pattern: { readonly id: Id<'pattern'>; readonly number: number },
+  { kind }: { readonly kind: PatternKind },
+): Promise<RingsComeOut | null> {
+  const drift = kind === 'ring' ? await driftOfPattern(tx, pattern) : null;
+  return drift && { value: drift.value, count: drift.count };
 }

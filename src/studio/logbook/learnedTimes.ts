@@ -4,6 +4,7 @@ import { stillCounts } from '@/core/learning/ruling';
 import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
 import type { Tx } from '@/data/inStudio';
 import { timedMakingsSql } from '@/data/sql/logbook';
+import { look, type StudioSession } from '../kernel/useCase';
 import { ofPattern, rulingsOn } from './rulings';
 
 /** So many of the latest makings tell how long a pattern takes. */
@@ -58,3 +59,9 @@ export function bodyAsLearned<Body extends Pick<PatternBody, 'steps'>>(
   const learned = times.of(minutesOf(body).each);
   return learned ? { ...body, steps: stepsTaking(body.steps, learned.minutes) } : body;
 }
+
+/** A pattern with the minutes of each piece as they really come to. */
+export const patternAsLearned = <Body extends Pick<PatternBody, 'steps'>>(
+  session: StudioSession,
+  { number, body }: { readonly number: number; readonly body: Body },
+): Promise<Body> => look(session, async (tx) => bodyAsLearned(body, (await timesOf(tx, [number]))(number)));

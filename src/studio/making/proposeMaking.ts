@@ -14,6 +14,7 @@ import { batchNumbered, linesInBrief, linesOf } from '../batches/batches';
 import type { PieceOfBatch } from '../trayMaking/makeFromTray';
 import { NOTHING_DONE, progressOf, wiresInTray } from '../batches/tray';
 import { look, type StudioSession } from '../kernel/useCase';
+import { ringsComeOut, type RingsComeOut } from '../logbook/learnedDrift';
 import { proposeLengths, type LearnedCut } from '../logbook/proposeLengths';
 import { proposeParts, type PartProposal } from './proposeParts';
 import type { IntoDrawerInput } from './makePiece.input';
@@ -28,6 +29,8 @@ export interface MakingProposal {
   readonly pattern: Pick<PatternView, 'number' | 'revision' | 'name' | 'body' | 'specs'>;
   /** The ring size that it is made for, as it is said; undefined for what is no ring. */
   readonly ring: string | undefined;
+  /** How rings of the pattern come out, in US sizes; null for what is no ring, and while none was read on the mandrel. */
+  readonly drift: RingsComeOut | null;
   /** The piece of a batch that is made, with its name and how many pieces its line has; undefined when it is made by itself. */
   readonly batch?: PieceOfBatch & {
     readonly name: string;
@@ -77,19 +80,21 @@ export async function proposeMaking(
   const pattern = await showPattern(session, patternNumber);
   if (!pattern) return null;
   const wanted = wantedCuts(pattern.body);
-  const { choices, parts, learned } = await look(session, async (tx) => ({
+  const { choices, parts, learned, drift } = await look(session, async (tx) => ({
     choices: await choicesFor(
       tx,
       wanted.map(({ specId }) => specId),
     ),
     parts: await proposeParts(tx, pattern.body.parts, null),
     learned: await proposeLengths(tx, session, pattern.id, pattern.body),
+    drift: await ringsComeOut(tx, pattern, pattern.body),
   }));
   const stock = choices.map((each) => ({ ...each, isOffCut: each.form === 'off-cut' }));
   const { from, shortages } = proposeCuts(wanted, stock);
   return {
     pattern,
     ring: ringSizeOf(pattern.body),
+    drift,
     cuts: wanted.map((cut, index) => ({ ...cut, from: from[index] ?? null })),
     choices,
     parts,
@@ -128,6 +133,7 @@ export function proposeFromTray(
         specs,
       },
       ring: ringSizeOf(body),
+      drift: await ringsComeOut(tx, { id: own.patternId, number: patternNumber }, body),
       batch: { number, line, piece, name: batch.name, count, ready: ready.length },
       cuts: wanted.map((cut) => {
         const cutFor = tray.find((each) => each.cutIndex === cut.cutIndex && each.copy === cut.copy);

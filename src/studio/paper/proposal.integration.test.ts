@@ -2,6 +2,7 @@ import { SHEETS, type Page } from '@/core/paper/sheet';
 import { tag } from '@/core/tag';
 import { composedFrame } from '../../../tests/support/batches';
 import { closeBooks, done, newKey, openStudio, receive } from '../../../tests/support/studio';
+import { ruleFigure } from '../logbook/rulings';
 import { composePattern } from '../patterns/composePattern';
 import { showPattern } from '../patterns/patterns';
 import { listSpecs } from '../catalogue/wireSpecs';
@@ -68,6 +69,18 @@ describe('a proposal to a customer', () => {
     ];
     expect(secrets.length).toBeGreaterThan(4);
     for (const secret of secrets) expect(said.join('\n')).not.toContain(secret);
+  });
+
+  it('is priced by the minutes that the piece really takes', async () => {
+    const { session, pattern, metals } = await proposedFrame();
+    const usual = (all: typeof metals) => Number(all[0]?.usual);
+    const time = { pattern: pattern.number, figure: 'time' } as const;
+    done(await ruleFigure(session, newKey(), time, { act: 'say', value: '600' }));
+    const slow = usual(await proposedMetals(session, pattern));
+    // Ten hours cost more than the material and the minutes that are planned.
+    expect(slow).toBeGreaterThan(2 * usual(metals));
+    done(await ruleFigure(session, newKey(), time, { act: 'follow', value: '' }));
+    expect(usual(await proposedMetals(session, pattern))).toBe(usual(metals));
   });
 
   it('weighs it in each metal by itself', async () => {

@@ -26,6 +26,7 @@ import { Refused } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { ownerOnly, type StudioSession } from '../kernel/useCase';
 import type { PatternView } from '../patterns/patterns';
+import { patternAsLearned } from '../logbook/learnedTimes';
 import { priceBook } from '../prices/priceBook';
 import { readSettings, type Settings } from '../settings/settings';
 import { listSpecs } from '../catalogue/wireSpecs';
@@ -49,9 +50,10 @@ export interface ProposedMetal {
 /** The metals that a pattern can be proposed in, with what the piece would usually sell for. */
 export async function proposedMetals(
   session: StudioSession,
-  { body }: Pick<PatternView, 'body'>,
+  pattern: Pick<PatternView, 'number' | 'body'>,
 ): Promise<readonly ProposedMetal[]> {
   ownerOnly(session);
+  const body = await patternAsLearned(session, pattern);
   const known = await listSpecs(session);
   const book = await priceBook(session, {
     specIds: known.map(({ id }) => id),

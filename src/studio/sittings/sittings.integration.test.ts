@@ -28,7 +28,8 @@ import { showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads } from '../drawers/receive';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
-import { readyInTrays } from '../making/proposeMaking';
+import { ruleFigure } from '../logbook/rulings';
+import { proposeMaking, readyInTrays } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
 import { setChecks } from '../settings/setChecks';
 import { setRounds } from '../settings/setRounds';
@@ -464,6 +465,24 @@ describe('the next sitting', () => {
         ?.drift,
     ).toBeNull();
   });
+});
+
+it('of rings is told how they come out, as is who makes one by the form; of what is no ring nobody is', async () => {
+  const { session, pattern, id } = await sittingOff(1, 'ring');
+  const ring = { pattern: pattern.number, figure: 'ring' } as const;
+  const told = async () => [
+    (await showSitting(session, id))?.drift,
+    (await proposeMaking(session, pattern.number))?.drift,
+  ];
+  expect(await told()).toEqual([null, null]);
+  done(await ruleFigure(session, newKey(), ring, { act: 'say', value: '-0.3' }));
+  expect(await told()).toEqual([
+    { value: -0.3, count: 0 },
+    { value: -0.3, count: 0 },
+  ]);
+  const pendant = await simplePattern(session);
+  done(await ruleFigure(session, newKey(), { ...ring, pattern: pendant.number }, { act: 'say', value: '1' }));
+  expect((await proposeMaking(session, pendant.number))?.drift).toBeNull();
 });
 
 describe('a sitting out of the tray of a batch', () => {

@@ -14,7 +14,7 @@ import {
 import { StockPiece } from '@/data/models/stock';
 import { BatchLineRow } from '@/data/models/batches';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
-import { driftOfPattern } from '../logbook/learnedDrift';
+import { ringsComeOut, type RingsComeOut } from '../logbook/learnedDrift';
 import { settingsIn } from '../settings/settings';
 import { look, type StudioSession } from '../kernel/useCase';
 import type { PhotoSide } from '../photos/keepPhoto';
@@ -111,7 +111,7 @@ export interface SittingView extends Omit<KeptSitting, 'id'> {
   /** What the studio bends wire round. */
   readonly rounds: readonly Round[];
   /** How rings of its pattern come out, in US sizes; null for what is no ring, and while none was read. */
-  readonly drift: { readonly value: number; readonly count: number } | null;
+  readonly drift: RingsComeOut | null;
 }
 
 /** A sitting with all that was said of it; null when there is none of that id. */
@@ -119,7 +119,6 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
   return look(session, async (tx) => {
     const kept = await sittingIn(tx, sittingId);
     if (!kept) return null;
-    const drift = kept.body.kind === 'ring' ? await driftOfPattern(tx, kept.pattern) : null;
     const from = [...new Set(kept.pieces.flatMap(({ wires }) => wires.map((wire) => wire.from)))];
     const sources = await tx.all(StockPiece, ['stockPieceId', 'number'], { where: { stockPieceId: from } });
     return {
@@ -131,7 +130,7 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
       ),
       words: await wordsOf(tx, sittingId),
       rounds: (await settingsIn(tx)).rounds,
-      drift: drift && { value: drift.value, count: drift.count },
+      drift: await ringsComeOut(tx, kept.pattern, kept.body),
     };
   });
 }

@@ -27,6 +27,7 @@ import { Ruler } from '@/ui/Ruler';
 import { useToast } from '@/ui/toasts';
 import { Field, TextInput } from '@/ui/form/Field';
 import { newKey } from '@/ui/newKey';
+import { BegunAt } from '../BegunAt';
 import { makeAlikeAction, makePieceAction } from './actions';
 import { AlikeWires, alikeIn, choicesFor } from './AlikeWires';
 import { PartsTaken } from './PartsTaken';
@@ -105,6 +106,7 @@ export function MakeForm({ proposal }: { proposal: MakingProposal }) {
   const span = roundSpan(um(Math.max(...cuts.map(({ length }) => length), 50_000)));
   return (
     <FormBox onSubmit={submit} className="bench mt-4 space-y-4">
+      <BegunAt drift={proposal.drift} ring={proposal.ring} />
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>{batch ? 'Its wires' : 'Cut these'}</h2>

@@ -1,16 +1,14 @@
 'use client';
 
-import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { cutLength } from '@/core/pattern/pattern';
 import type { Said, Sitting } from '@/core/bench/sitting';
 import { roundSpan } from '@/core/ruler';
-import { counted } from '@/core/units/counted';
 import { um, type Micrometres } from '@/core/units/length';
-import { Said as Words } from '@/ui/house';
 import { Reckoned } from '@/ui/lengths';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
 import { Ruler } from '@/ui/Ruler';
 import { WireChip } from '@/ui/WireChip';
+import { BegunAt } from '../../BegunAt';
 import { SpoolsFirst } from './WeighSpool';
 import { WhichRound } from './WhichRound';
 import type { ShownSitting } from './shown';
@@ -66,15 +64,9 @@ export function LayOut({
   const { cuts, specs, parts, count, batch } = view;
   const laidOut = view.pieces.flatMap(({ wires }) => wires.map(({ length }) => length));
   const span = roundSpan(um(Math.max(...cuts.map(cutLength), ...laidOut, 50_000)));
-  const begun = view.drift ? begunAt(view.drift.value) : '';
   return (
     <div className="mt-4 space-y-4">
-      {view.drift && begun !== '' && (
-        <p role="status" className="border-l-4 border-base-content pl-3">
-          <Words>{`Wind it ${begun} than it is wanted${view.ring ? `, ${view.ring}` : ''}: its rings come out ${sayDrift(view.drift.value)}`}</Words>
-          <span className="muted">, from {counted(view.drift.count, 'ring')}.</span>
-        </p>
-      )}
+      <BegunAt drift={view.drift} ring={view.ring} />
       <section className="leaf p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>{batch ? 'Wires out of the tray' : 'Cut these'}</h2>
