@@ -76,7 +76,7 @@ test('wire is worked off its spool by weight, a check takes its figure, and what
   await expect(figure).toContainText('by the log');
   await figure.getByLabel('Per cent more than planned stays').fill('300');
   await figure.getByRole('button', { name: 'Go by this' }).click();
-  await expect(figure.getByText('“300” is not a number from -60 to 200, like 12.5.')).toBeVisible();
+  await expect(figure.getByText('“300” is not a number from -60 to 200, like -1.5.')).toBeVisible();
   await figure.getByLabel('Per cent more than planned stays').fill('20');
   await figure.getByRole('button', { name: 'Go by this' }).click();
   await expect(figure).toContainText(/as you said, 20\s% more than planned/);

@@ -396,7 +396,9 @@ describe('what the owner says against the log', () => {
     const wrong = [
       [wire, 'a lot'],
       [wire, '-70'],
+      [wire, '--5'],
       [time, '0'],
+      [time, '-20'],
       [{ pattern: pattern.number, figure: 'ring' } as const, '5'],
     ] as const;
     for (const [of, value] of wrong)

@@ -1,6 +1,6 @@
 import { NOT_RULED, type Figure, type Ruling } from '@/core/learning/ruling';
 import { minutesOf } from '@/core/pattern/pattern';
-import type { Result } from '@/core/result';
+import { ok, refuse, type Result } from '@/core/result';
 import { tag } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
 import { RulingRow } from '@/data/models/making';
@@ -37,6 +37,15 @@ const MOST_MORE = 200;
 const LONGEST = 6000;
 const MOST_SIZES = 4;
 
+/** Reads a number that may be less than nothing, with at most two figures after the point. */
+function readSigned(text: string, min: number, max: number): Result<number> {
+  const [, less, rest = ''] = /^\s*([-−]?)(.*)$/su.exec(text) ?? [];
+  const read = readNumber(rest, 0, less ? -min : max);
+  return read.ok
+    ? ok(less ? -read.value : read.value)
+    : refuse(`“${text.slice(0, 40)}” is not a number from ${min} to ${max}, like -1.5.`);
+}
+
 /** What somebody says a figure is, as an estimate has it. @throws Refused beside the field */
 function saidValue(typed: string, of: FigureOf, { body }: NewestPattern): number {
   const read = (result: Result<number>): number => {
@@ -45,14 +54,14 @@ function saidValue(typed: string, of: FigureOf, { body }: NewestPattern): number
   };
   switch (of.figure) {
     case 'wire':
-      return Math.log1p(read(readNumber(typed, LEAST_MORE, MOST_MORE)) / 100);
+      return Math.log1p(read(readSigned(typed, LEAST_MORE, MOST_MORE)) / 100);
     case 'time': {
       const { each } = minutesOf(body);
       if (each <= 0) throw refused('This pattern plans no minutes; write them into it.');
       return Math.log(read(readNumber(typed, 1, LONGEST)) / each);
     }
     case 'ring':
-      return read(readNumber(typed, -MOST_SIZES, MOST_SIZES));
+      return read(readSigned(typed, -MOST_SIZES, MOST_SIZES));
   }
 }
 
