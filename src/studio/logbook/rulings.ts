@@ -39,10 +39,11 @@ const MOST_SIZES = 4;
 
 /** Reads a number that may be less than nothing, with at most two figures after the point. */
 function readSigned(text: string, min: number, max: number): Result<number> {
-  const [, less, rest = ''] = /^\s*([-−]?)(.*)$/su.exec(text) ?? [];
-  const read = readNumber(rest, 0, less ? -min : max);
+  const plain = text.trim();
+  const isLess = /^[-−]/u.test(plain);
+  const read = readNumber(isLess ? plain.slice(1) : plain, 0, isLess ? -min : max);
   return read.ok
-    ? ok(less ? -read.value : read.value)
+    ? ok(isLess ? -read.value : read.value)
     : refuse(`“${text.slice(0, 40)}” is not a number from ${min} to ${max}, like -1.5.`);
 }
 
