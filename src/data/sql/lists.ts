@@ -124,7 +124,7 @@ export const logList = list({
   number: 'f.number',
   columns: `f.piece_id AS "pieceId", f.number, f.name, f.kind, f.size, f.made_at AS "madeAt", f.user_id AS "userId", u.name AS maker,
     p.number AS "patternNumber", f.minutes, f.planned_minutes AS "plannedMinutes", f.drawer_stock_id AS "drawerStockId", f.note, f.flaw,
-    ${SPOILED} AS spoiled`,
+    COALESCE(f.front_photo_id, f.back_photo_id) AS photo, ${SPOILED} AS spoiled`,
   gives: {
     pieceId: uuid<'piece'>(),
     number: int(),
@@ -140,6 +140,7 @@ export const logList = list({
     drawerStockId: maybe(uuid<'stock piece'>()),
     note: text(),
     flaw: text(),
+    photo: maybe(uuid<'photo'>()),
     spoiled: maybe(text()),
   },
   sumsOfMost: MOST_LOGGED + 1,

@@ -1,33 +1,23 @@
-import { groupBy } from '@/core/groupBy';
 import type { Id } from '@/core/id';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import { numberOnTag } from '@/core/tag';
-import { um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
-import { WireLog } from '@/data/models/making';
 import { User } from '@/data/models/studio';
 import { readPage, readSums } from '@/data/pages';
 import { logList, MOST_LOGGED } from '@/data/sql/lists';
 import type { AskedOf } from '@/data/sql/list';
 import type { RowIn } from '@/data/table';
-import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
+import {
+  partsOf,
+  stepsOf,
+  wiresOf,
+  type LoggedPart,
+  type LoggedStep,
+  type LoggedWire,
+} from './loggedOfPieces';
 import type { LogQuery } from './logbook.input';
-
-/** Wires of one cut of a piece, with what one of them came to on the average. */
-export interface LoggedWire {
-  readonly name: string;
-  readonly count: number;
-  readonly spec: KnownSpec;
-  readonly planned: Micrometres;
-  readonly cut: Micrometres;
-  readonly back: Micrometres;
-  /** Of what was planned, what was to be trimmed off again. */
-  readonly tails: Micrometres;
-  /** Whether somebody said so; otherwise it is taken to be as planned. */
-  readonly isMeasured: boolean;
-}
 
 /** What was made, as it was planned and as it came out. */
 export interface LogLine {
@@ -49,6 +39,12 @@ export interface LogLine {
   readonly flaw: string;
   /** None of a piece that was made before wires were logged. */
   readonly wires: readonly LoggedWire[];
+  /** Its steps that were timed, in the order of the work; of a piece that somebody else made, a helper sees none. */
+  readonly steps: readonly LoggedStep[];
+  /** What it took out of the drawers. */
+  readonly parts: readonly LoggedPart[];
+  /** Its photograph from the front, or from the back when there is only that; null when there is none. */
+  readonly photo: Id<'photo'> | null;
 }
 
 /** A page of the logbook. */
@@ -84,10 +80,8 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
     const total = await counted(tx, asked);
     const measured = total === null ? null : await counted(tx, { ...asked, isMeasured: true });
     const { rows, next } = await readPage(tx, logList, {}, asked, { ...query, size: PAGE });
-    const wires = await wiresOf(
-      tx,
-      rows.map(({ pieceId }) => pieceId),
-    );
+    const ids = rows.map(({ pieceId }) => pieceId);
+    const [wires, steps, parts] = [await wiresOf(tx, ids), await stepsOf(tx, ids), await partsOf(tx, ids)];
     return {
       lines: rows.map(({ pieceId, userId, minutes, plannedMinutes, ...row }): LogLine => {
         const sees = session.role === 'owner' || userId === session.userId;
@@ -105,6 +99,9 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
           note: row.note,
           flaw: row.flaw,
           wires: wires.get(pieceId) ?? [],
+          steps: sees ? (steps.get(pieceId) ?? []) : [],
+          parts: parts.get(pieceId) ?? [],
+          photo: row.photo,
         };
       }),
       total,
@@ -120,41 +117,4 @@ async function counted(tx: Tx, asked: AskedOf<typeof logList.filters>): Promise<
   const [sums] = await readSums(tx, logList, {}, asked);
   const total = sums?.total ?? 0;
   return total > MOST_LOGGED ? null : total;
-}
-
-/** What is logged of the wires of some pieces. */
-async function wiresOf(
-  tx: Tx,
-  pieceIds: readonly Id<'piece'>[],
-): Promise<ReadonlyMap<Id<'piece'>, readonly LoggedWire[]>> {
-  const rows = await tx.all(
-    WireLog,
-    ['pieceId', 'cutIndex', 'name', 'articleId', 'planned', 'tails', 'cut', 'back', 'isMeasured'],
-    { where: { pieceId: pieceIds }, order: ['pieceId', 'cutIndex', 'copy'] },
-  );
-  const specs = await specsById(
-    tx,
-    rows.map(({ articleId }) => articleId),
-  );
-  const ofPiece = (own: readonly (typeof rows)[number][]): LoggedWire[] =>
-    [...groupBy(own, ({ cutIndex }) => cutIndex).values()].flatMap((alike) => {
-      const [first] = alike;
-      const spec = first && specs.get(first.articleId);
-      if (!spec) return [];
-      const mean = (key: 'planned' | 'tails' | 'cut' | 'back') =>
-        um(Math.round(alike.reduce((sum, each) => sum + each[key], 0) / alike.length));
-      return [
-        {
-          name: first.name,
-          count: alike.length,
-          spec,
-          planned: mean('planned'),
-          tails: mean('tails'),
-          cut: mean('cut'),
-          back: mean('back'),
-          isMeasured: alike.some(({ isMeasured }) => isMeasured),
-        },
-      ];
-    });
-  return new Map([...groupBy(rows, ({ pieceId }) => pieceId)].map(([id, own]) => [id, ofPiece(own)]));
 }

@@ -28,6 +28,7 @@ import { showDrawerPiece } from '../drawers/drawers';
 import { receiveBeads } from '../drawers/receive';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
+import { showLogbook } from '../logbook/logbook';
 import { ruleFigure } from '../logbook/rulings';
 import { proposeMaking, readyInTrays } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
@@ -133,6 +134,15 @@ describe('a sitting off the rack', () => {
     const by = (subject: string) => steps.filter((each) => each.subject === subject);
     expect(by('bench.layOut')).toEqual([{ subject: 'bench.layOut', minutes: 6, plannedMinutes: 0, step: 2 }]);
     expect(by('bench.rework').map(({ minutes }) => minutes)).toEqual([4]);
+    const inLog = async (who: StudioSession) =>
+      (await showLogbook(who, {})).lines
+        .find(({ number }) => number === second?.number)
+        ?.steps.map(({ planned, minutes }) => [planned, minutes]);
+    expect(await inLog(session)).toEqual([
+      [20, 30],
+      [0, 4],
+    ]);
+    expect(await inLog(await addTestHelper(session))).toEqual([]);
     expect(
       steps
         .filter(({ step }) => step === 1)
@@ -302,6 +312,12 @@ describe('a sitting off the rack', () => {
     expect(lines.map(({ quantity, reason }) => [quantity, reason.replace(/F-\d+/, 'F')]).sort()).toEqual([
       [-1, 'in F, lost: snapped'],
       [-2, 'in F'],
+    ]);
+    // The logbook tells it.
+    const [line] = (await showLogbook(session, {})).lines;
+    expect(line?.parts.map(({ count, lost }) => [count, lost])).toEqual([
+      [2, ''],
+      [1, 'snapped'],
     ]);
     // Taken back, nothing more is taken than is in the piece.
     const other = await begin();

@@ -1,6 +1,6 @@
 import { sayMore } from '@/core/learning/sayMore';
 import { um, type Micrometres } from '@/core/units/length';
-import type { LoggedWire } from '@/studio/logbook/logbook';
+import type { LoggedWire } from '@/studio/logbook/loggedOfPieces';
 import { Length } from '@/ui/lengths';
 import { WireBar } from '@/ui/WireBar';
 

@@ -7,6 +7,8 @@ import { adviseFromLog } from '@/studio/logbook/advice';
 import { LOG_SORTINGS, MOST_LOGGED, showLogbook, type LogLine } from '@/studio/logbook/logbook';
 import { LogQuery } from '@/studio/logbook/logbook.input';
 import { EmptyPlace } from '@/ui/EmptyPlace';
+import { Fold } from '@/ui/Fold';
+import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { ListFilters } from '@/ui/ListFilters';
 import { narrowedBy, sortChoice } from '@/ui/listChoices';
@@ -83,7 +85,11 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
             {lines.map((line) => (
               <li key={line.number} className="grid gap-x-4 gap-y-2 py-3 lg:grid-cols-[18rem_1fr]">
                 <Made line={line} />
-                <LoggedWires wires={line.wires} span={span} />
+                <div className="space-y-2">
+                  <LoggedWires wires={line.wires} span={span} />
+                  <Taken parts={line.parts} />
+                  <TimedSteps steps={line.steps} />
+                </div>
               </li>
             ))}
           </ol>
@@ -103,13 +109,35 @@ function headline(total: number | null, measured: number | null, isAsked: boolea
 
 /** What was made, by whom and how long it took. */
 function Made({
-  line: { number, name, size, madeAt, maker, patternNumber, minutes, plannedMinutes, spoiled, note, flaw },
+  line: {
+    number,
+    name,
+    size,
+    madeAt,
+    maker,
+    patternNumber,
+    minutes,
+    plannedMinutes,
+    spoiled,
+    note,
+    flaw,
+    photo,
+  },
 }: {
   line: LogLine;
 }) {
   return (
     <div className="grid grid-cols-[5rem_1fr] gap-x-3">
-      <SmallPicture of="piece" number={number} name={name} className="h-16 w-20" />
+      {photo === null ? (
+        <SmallPicture of="piece" number={number} name={name} className="h-16 w-20" />
+      ) : (
+        <img
+          src={`/photos/${photo}`}
+          alt={`“${name}”, photographed`}
+          loading="lazy"
+          className="h-16 w-20 rounded object-cover"
+        />
+      )}
       <div>
         <p className="font-semibold [overflow-wrap:anywhere]">
           <Link href={`/shelf/${tag('piece', number)}`} className="link">
@@ -138,3 +166,35 @@ function Made({
     </div>
   );
 }
+
+/** Beads, stones and findings that a piece took out of the drawers. */
+function Taken({ parts }: { parts: LogLine['parts'] }) {
+  if (parts.length === 0) return null;
+  return (
+    <p className="text-sm">
+      Out of the drawers:{' '}
+      {parts
+        .map(({ name, count, lost }) => `${count} × ${name}${lost === '' ? '' : `, lost: ${lost}`}`)
+        .join('; ')}
+    </p>
+  );
+}
+
+/** Its steps against their plan, when somebody wants to know. */
+function TimedSteps({ steps }: { steps: LogLine['steps'] }) {
+  if (steps.length === 0) return null;
+  return (
+    <Fold title={`${counted(steps.length, 'step was', 'steps were')} timed`}>
+      <ul className="text-sm">
+        {steps.map(({ name, planned, minutes }, index) => (
+          <li key={index}>
+            <Said>{name}</Said>: {minuteFigure(minutes)} min
+            <span className="muted">{planned > 0 && `, planned ${minuteFigure(planned)}`}</span>
+          </li>
+        ))}
+      </ul>
+    </Fold>
+  );
+}
+
+const minuteFigure = (minutes: number): string => String(Math.round(minutes * 10) / 10);
