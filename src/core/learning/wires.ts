@@ -149,6 +149,7 @@ export function proposeLength(
  * What should come back of a wire that is cut to another length than planned, when as much of it stays in the piece as was learned: the end
  * that is trimmed last takes up the difference.
  * @param more how much more of it than planned stays, as a part
+ * @returns the last to a whole millimetre: nobody tells it finer
  * @example backOf({ length: um(120_000), tails: [um(20_000)] }, um(130_000), 0.04) // [26_000]
  */
 export function backOf(
@@ -158,7 +159,7 @@ export function backOf(
 ): Micrometres[] {
   const stays = (planned - sumLengths(tails)) * (1 + more);
   const others = tails.slice(0, -1);
-  const last = um(Math.max(0, Math.round(cut - stays - sumLengths(others))));
+  const last = um(Math.max(0, Math.round((cut - stays - sumLengths(others)) / 1000) * 1000));
   return [...others, last].filter((each) => each > 0);
 }
 

@@ -36,6 +36,15 @@ it('is told once, however often it is wanted, and of nothing where nobody compos
   expect(insidesWanted({})).toEqual([]);
 });
 
+it('is called by what it is the inside of', () => {
+  const names = TECHNIQUES.flatMap(({ id }) => insidesWanted({ composition: withOf(id) })).map(
+    ({ name }) => name,
+  );
+  expect(names).toContain('Hanging loop');
+  expect(names).toContain('Opening for the chain');
+  for (const name of names) expect(name).toMatch(/^[A-Z]/u);
+});
+
 it('can be read of every technique as it is added', () => {
   for (const { id, parameters } of TECHNIQUES) {
     const labels = Object.values(parameters).filter(

@@ -12,12 +12,11 @@ export interface InsideWanted {
   readonly inside: Micrometres;
 }
 
-const INSIDE = /,? inside\b.*$|^inside( diameter( wanted)?)?,? ?/iu;
-
-/** What of a parameter’s words is left without its being an inside; “Ring” when nothing is. */
+/** What a parameter that is told as an inside is of: “Hanging loop, inside” of a hanging loop, “Inside, for the chain” of an opening for it. */
 function nameOf(label: string): string {
-  const rest = label.replace(INSIDE, '').trim();
-  return rest === '' ? 'Ring' : rest;
+  const [, forWhat] = /^inside, (.+)$/iu.exec(label) ?? [];
+  if (forWhat !== undefined) return `Opening ${forWhat}`;
+  return /^inside\b/iu.test(label) ? 'Ring' : label.replace(/,? inside\b.*$/iu, '');
 }
 
 /**

@@ -80,7 +80,7 @@ function OneCheck({
   return (
     <div className="flex flex-wrap items-center gap-2 py-2" role="group" aria-label={name}>
       {measured ? (
-        <div className="min-w-48 flex-1">
+        <div className="basis-full sm:min-w-48 sm:flex-1 sm:basis-auto">
           <Field label={measured.before} error={reading.ok ? undefined : reading.error}>
             {(ties) => (
               <span className="flex items-center gap-2">
@@ -97,11 +97,13 @@ function OneCheck({
           </Field>
         </div>
       ) : (
-        <span className="min-w-48 flex-1 [overflow-wrap:anywhere]">{name}</span>
+        <span className="basis-full [overflow-wrap:anywhere] sm:min-w-48 sm:flex-1 sm:basis-auto">
+          {name}
+        </span>
       )}
       <button
         type="button"
-        className={`btn min-h-12 ${found?.isGood === true ? 'btn-neutral' : 'btn-outline'}`}
+        className={`btn min-h-12 grow sm:grow-0 ${found?.isGood === true ? 'btn-neutral' : 'btn-outline'}`}
         aria-pressed={found?.isGood === true}
         onClick={() => tell(true)}
       >
@@ -109,7 +111,7 @@ function OneCheck({
       </button>
       <button
         type="button"
-        className={`btn min-h-12 ${found?.isGood === false ? 'btn-error' : 'btn-outline'}`}
+        className={`btn min-h-12 grow sm:grow-0 ${found?.isGood === false ? 'btn-error' : 'btn-outline'}`}
         aria-pressed={found?.isGood === false}
         onClick={() => tell(false)}
       >

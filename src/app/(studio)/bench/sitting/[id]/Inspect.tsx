@@ -39,6 +39,7 @@ function CameTo({ view, piece, sitting, say }: InspectProps) {
   // What is worked off its spool is weighed, for all pieces together.
   const wires = wantedCuts(view).filter(({ cutIndex }) => spoolIn(sitting, cutIndex).before === null);
   const finished = finishedInside(so);
+  const isWritten = so.wires.size > 0 || so.mass !== null || finished !== null;
   const defaultValues: InspectPieceInput = {
     wires: wires.map((wanted) => {
       const { cutIndex, copy } = wanted;
@@ -105,11 +106,11 @@ function CameTo({ view, piece, sitting, say }: InspectProps) {
         problem={problem}
         sending={sending}
         before={before}
-        action={so.wires.size > 0 ? 'Write it down again' : 'Write it down'}
+        action={isWritten ? 'Write it down again' : 'Write it down'}
         busy="Writing it down …"
         quiet
       >
-        {so.wires.size > 0 && <p className="muted">It is written down.</p>}
+        {isWritten && <p className="muted">It is written down.</p>}
       </FormEnd>
     </FormBox>
   );

@@ -3,6 +3,7 @@ import { counted } from '@/core/units/counted';
 import { PHOTO_SIDES } from '@/studio/photos/keepPhoto';
 import { PhotoForm } from '@/app/lib/PhotoForm';
 import { Link } from '@/ui/Link';
+import { SmallPicture } from '@/ui/SmallPicture';
 import { keepPiecePhotoAction } from '../../../shelf/[tag]/actions';
 import type { ShownSitting } from './shown';
 
@@ -21,11 +22,14 @@ export function MadeHere({ view: { pieces, batch, name, state } }: Pick<ShownSit
         {made.map(({ number, photos }) => (
           <li key={number}>
             <section className="leaf p-4" aria-label={tag('piece', number)}>
-              <h2>
-                <Link href={`/shelf/${tag('piece', number)}`} className="link">
-                  {tag('piece', number)}
-                </Link>
-              </h2>
+              <div className="flex items-center gap-4">
+                <SmallPicture of="piece" number={number} name={name} className="h-20 w-24" />
+                <h2>
+                  <Link href={`/shelf/${tag('piece', number)}`} className="link">
+                    {tag('piece', number)}
+                  </Link>
+                </h2>
+              </div>
               <div className="mt-2 grid gap-4 sm:grid-cols-2">
                 {PHOTO_SIDES.map((side) => (
                   <div key={side}>

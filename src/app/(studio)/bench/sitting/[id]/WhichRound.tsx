@@ -37,8 +37,8 @@ export function WhichRound({
                 <Said>{`${formatDiameter(inside)} inside`}</Said>
                 {best && (
                   <>
-                    : on <span className="font-semibold">{best.round.name}</span>,{' '}
-                    <Said>{cameOut(best)}</Said>
+                    : {isNear(best) ? 'on' : 'nothing near it; nearest is'}{' '}
+                    <span className="font-semibold">{best.round.name}</span>, <Said>{cameOut(best)}</Said>
                   </>
                 )}
               </li>
@@ -87,6 +87,11 @@ export function WhichRound({
     </section>
   );
 }
+
+/** A loop that is so much off is another loop, as a part of what is wanted. */
+const NEAR = 0.1;
+
+const isNear = ({ inside, off }: RoundTried): boolean => Math.abs(off) <= NEAR * (inside - off);
 
 /** What a turn comes to, and by how much that is off. */
 const cameOut = ({ inside, off }: Pick<RoundTried, 'inside' | 'off'>): string =>
