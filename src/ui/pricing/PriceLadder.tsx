@@ -114,7 +114,7 @@ export const PriceLadder = memo(function PriceLadder({ rungs, rules, onCompare }
         </Field>
       </div>
       <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Costs and prices by metal">
-        <table className="table table-sm">
+        <table className="table table-sm many-columns">
           <thead>
             <tr>
               <th scope="col" className="min-w-40">

@@ -77,7 +77,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
       />
       {lines.length === 0 && <p className="leaf mt-4 p-6">Nothing in the logbook is like that.</p>}
       {lines.length > 0 && (
-        <div className="leaf mt-4 p-4">
+        <div className="leaf runs-on mt-4 p-4">
           <div className="hidden lg:ml-[43rem] lg:block">
             <Ruler span={span} label="Ruler for the wires" />
           </div>
@@ -184,16 +184,18 @@ function Taken({ parts }: { parts: LogLine['parts'] }) {
 function TimedSteps({ steps }: { steps: LogLine['steps'] }) {
   if (steps.length === 0) return null;
   return (
-    <Fold title={`${counted(steps.length, 'step was', 'steps were')} timed`}>
-      <ul className="text-sm">
-        {steps.map(({ name, planned, minutes }, index) => (
-          <li key={index}>
-            <Said>{name}</Said>: {minuteFigure(minutes)} min
-            <span className="muted">{planned > 0 && `, planned ${minuteFigure(planned)}`}</span>
-          </li>
-        ))}
-      </ul>
-    </Fold>
+    <div className="no-print">
+      <Fold title={`${counted(steps.length, 'step was', 'steps were')} timed`}>
+        <ul className="text-sm">
+          {steps.map(({ name, planned, minutes }, index) => (
+            <li key={index}>
+              <Said>{name}</Said>: {minuteFigure(minutes)} min
+              <span className="muted">{planned > 0 && `, planned ${minuteFigure(planned)}`}</span>
+            </li>
+          ))}
+        </ul>
+      </Fold>
+    </div>
   );
 }
 

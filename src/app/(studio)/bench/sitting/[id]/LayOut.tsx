@@ -67,7 +67,7 @@ export function LayOut({
   return (
     <div className="mt-4 space-y-4">
       <BegunAt drift={view.drift} ring={view.ring} />
-      <section className="leaf p-4">
+      <section className="leaf runs-on p-4">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <h2>{batch ? 'Wires out of the tray' : 'Cut these'}</h2>
           <p className="muted">Hold both sides of the wire when you cut: ends fly. Wear eye protection.</p>

@@ -76,7 +76,7 @@ function WeighSpool({ cutIndex, sitting, say, when }: WeighSpoolProps & { when: 
 /** Wire that is worked off its spool, as weaving wire often is, is not cut: the spool is weighed before the first piece, and after the last. */
 export function SpoolsFirst({ view, sitting, say }: Omit<WeighSpoolProps, 'cutIndex'>) {
   return (
-    <section className="leaf px-4 py-2">
+    <section className="leaf no-print px-4 py-2">
       <Fold
         title="Is any of it worked off its spool? Weigh the spool first"
         open={[...sitting.spools.values()].some(({ before }) => before !== null)}

@@ -56,7 +56,7 @@ export function WhichRound({
         </p>
       ) : (
         <>
-          <div className="mt-2 max-w-sm">
+          <div className="no-print mt-2 max-w-sm">
             <Field
               label="It should be inside"
               error={read?.ok === false ? read.error : undefined}
