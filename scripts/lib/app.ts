@@ -46,7 +46,7 @@ export function appEnvironment({
  * Memory that requests may hold at once, MB. Without a limit the heap is swept so seldom that the application stands at 700 MB after
  * heavy requests that need a third of it; long work has threads with limits of their own.
  */
-const HEAP = 288;
+const HEAP = 320;
 
 /** Starts the production build and waits until it answers from the database. */
 export async function startApp(options: AppOptions): Promise<App> {

@@ -1,11 +1,9 @@
-import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
-import { inStudio } from '../../src/data/inStudio';
-import { Piece } from '../../src/data/models/making';
 import { planBatch } from '../../src/studio/batches/planBatch';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { STARTERS, takeStarters } from '../../src/studio/patterns/starters';
 import { batch, line } from '../../tests/support/batches';
+import { addCopies } from '../../tests/support/copies';
 import { done, makeOne, newKey, simplePattern } from '../../tests/support/studio';
 import { get, sideBySide, tell } from './figures';
 import { Refusal } from './say';
@@ -36,19 +34,7 @@ export async function grow(session: StudioSession, size: Size): Promise<void> {
     const form = batch([line(a ?? 1, 3), line(b ?? 1, 2)], { name: `Order ${n + 1}`, dueOn });
     done(await planBatch(session, newKey(), null, form));
   }
-  await inStudio(session, async (tx) => {
-    const made = await Piece.findOne({
-      where: { number },
-      rejectOnEmpty: true,
-    });
-    const plain = made.get({ plain: true });
-    const more = Array.from({ length: size.pieces }, (_, n) => ({
-      ...plain,
-      pieceId: randomUUID(),
-      number: number + n + 1,
-    }));
-    for (let from = 0; from < more.length; from += 500) await tx.add(Piece, more.slice(from, from + 500));
-  });
+  await addCopies(session, number, size.pieces);
 }
 
 /** Pages that show what a studio has, with the limit of how much slower they may be in a large one. */
