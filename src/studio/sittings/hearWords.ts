@@ -69,7 +69,7 @@ export async function addWords(
 }
 
 /** Whether what is said is said of something that a sitting has. */
-function isOf({ body, count, checks }: KeptSitting, said: Said): boolean {
+function isOf({ batch, body, count, checks }: KeptSitting, said: Said): boolean {
   const stations = stationsOf(body.steps, count);
   switch (said.kind) {
     case 'at':
@@ -86,7 +86,8 @@ function isOf({ body, count, checks }: KeptSitting, said: Said): boolean {
     case 'broke':
       return said.piece < count && said.part < body.parts.length;
     case 'spool':
-      return said.cutIndex < body.cuts.length;
+      // What lies cut in a tray is worked off no spool.
+      return batch === null && said.cutIndex < body.cuts.length;
     default:
       return said.piece < count;
   }

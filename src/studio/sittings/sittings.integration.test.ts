@@ -517,6 +517,8 @@ describe('a sitting out of the tray of a batch', () => {
     );
     const id = done(await begin(session, number, 3));
     expect(await showSitting(session, id)).toMatchObject({ batch: { number, line: 1 }, count: 3 });
+    const spool: Said = { kind: 'spool', cutIndex: 0, when: 'before', mass: grams(50) };
+    expect(problemOf(await hearWords(session, id, words(spool))).message).toMatch(/does not have/);
     expect(done(await finishSitting(session, id)).made).toHaveLength(3);
     expect((await listBatches(session)).batches[0]).toMatchObject({ state: 'made', made: 3 });
   });
