@@ -59,7 +59,7 @@ export async function planned(session: StudioSession, number: number): Promise<B
 }
 
 /** A pattern that is composed for a stone, in wires that the studio has. */
-export async function composedFrame(session: StudioSession): Promise<number> {
+export async function composedFrame(session: StudioSession, name = 'Weir drop'): Promise<number> {
   await receive(session, { metal: 'copper' });
   await receive(session, { metal: 'copper', gaugeNumber: '28', temper: 'dead soft' });
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
@@ -72,7 +72,7 @@ export async function composedFrame(session: StudioSession): Promise<number> {
   const { composition } = swapThroughout(frame, { metal: 'copper' }, specs);
   return done(
     await composePattern(session, newKey(), null, {
-      name: 'Weir drop',
+      name,
       kind: 'pendant',
       notes: '',
       composition,

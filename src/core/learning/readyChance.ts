@@ -1,5 +1,5 @@
 import { Chance } from '../chance';
-import { PRIOR_MAKINGS } from './estimate';
+import { PRIOR_MAKINGS, type Prior } from './estimate';
 import { USUAL_TIME } from './minutes';
 
 /** So many pieces that are to be made still. */
@@ -9,6 +9,8 @@ export interface PiecesAhead {
   readonly planned: number;
   /** What makings like them took over what was planned for those, of the studio's own; none while nothing was timed. */
   readonly ratios: readonly number[];
+  /** What is usual besides, by the same work in other patterns; as of any pattern when it is left out. */
+  readonly usual?: Prior | undefined;
 }
 
 /** Work that is to be ready on a day. */
@@ -49,13 +51,13 @@ export function readyChances(works: readonly WorkAhead[]): readonly (number | nu
 }
 
 /** Minutes that some pieces take in one future. */
-function drawn({ count, planned, ratios }: PiecesAhead, chance: Chance): number {
+function drawn({ count, planned, ratios, usual = USUAL_TIME }: PiecesAhead, chance: Chance): number {
   const makings = ratios.length + PRIOR_MAKINGS;
   const known: number[] = [];
   while (known.length < makings)
     known.push(
       ratios.length === 0 || chance.happens(PRIOR_MAKINGS / makings)
-        ? Math.exp(chance.normal(USUAL_TIME.value, USUAL_TIME.deviation))
+        ? Math.exp(chance.normal(usual.value, usual.deviation))
         : chance.pick(ratios),
     );
   if (count > MANY) {

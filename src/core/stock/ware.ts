@@ -2,6 +2,11 @@
 export const WARES = ['wire', 'bead', 'stone', 'finding', 'supply', 'scrap'] as const;
 export type Ware = (typeof WARES)[number];
 
+/** Those that go into a piece by the piece. */
+export const PART_WARES = ['bead', 'stone', 'finding'] as const satisfies readonly Ware[];
+
+export const isPartWare = (ware: Ware): boolean => PART_WARES.some((each) => each === ware);
+
 /** The physical things each ware is kept as. */
 export const FORMS = {
   wire: ['spool', 'coil', 'bobbin', 'off-cut'],

@@ -29,6 +29,7 @@ import { makingLog } from './0027-making-log';
 import { sittings } from './0028-sittings';
 import { timedMakings } from './0029-timed-makings';
 import { rulings } from './0030-rulings';
+import { timedSteps } from './0031-timed-steps';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -62,4 +63,5 @@ export const MIGRATIONS: readonly Migration[] = [
   sittings,
   timedMakings,
   rulings,
+  timedSteps,
 ];

@@ -53,13 +53,13 @@ const CHECKS: readonly string[] = [
                   JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware = 'supply'
                  WHERE m.kind = 'used' AND m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
     WHERE COALESCE(m.used, 0) <> CASE WHEN f.struck_at IS NULL THEN f.supplies_cost ELSE 0 END`,
-  // Beads, stones and findings that every finished piece took out of the drawers.
+  // Beads, stones and findings that every finished piece took out of the drawers, with those that were lost on the way.
   `SELECT f.studio_id AS studio, 'parts of F-' || lpad(f.number::text, 4, '0') AS what,
           (CASE WHEN f.struck_at IS NULL THEN f.parts_taken ELSE 0 END)::text AS kept, COALESCE(m.used, 0)::text AS rebuilt
      FROM pieces f
      LEFT JOIN (SELECT m.studio_id, m.piece_id, -sum(m.cost_units) AS used FROM movements m
                   JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware IN ('bead', 'stone', 'finding')
-                 WHERE m.kind = 'used' AND m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
+                 WHERE m.kind IN ('used', 'spoiled') AND m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
     WHERE COALESCE(m.used, 0) <> CASE WHEN f.struck_at IS NULL THEN f.parts_taken ELSE 0 END`,
   // Shades never name more beads than a strand holds.
   `SELECT p.studio_id AS studio, ${TAG} || ' by its shades' AS what, p.quantity::text AS kept, s.named::text AS rebuilt

@@ -45,3 +45,23 @@ export const timedMakingsSql = statement({
         ORDER BY p.number DESC LIMIT $most) AS l
      WHERE t.studio_id = $studio AND t.number = ANY ($patterns)`,
 });
+
+/** The latest steps of makings that were timed for some works, in whichever pattern. */
+export const timedStepsSql = statement({
+  takes: { works: many(text()), most: big() },
+  gives: {
+    work: text(),
+    pattern: int(),
+    making: uuid<'piece'>(),
+    minutes: float(),
+    planned: float(),
+    madeAt: instant(),
+  },
+  text: `SELECT wanted.work, t.number AS pattern, l.making, l.minutes, l.planned, l."madeAt" FROM unnest($works::text[]) AS wanted(work)
+     CROSS JOIN LATERAL (
+       SELECT s.piece_id AS making, s.minutes, s.planned_minutes AS planned, s.made_at AS "madeAt", s.pattern_id FROM step_log s
+         JOIN pieces p ON p.studio_id = s.studio_id AND p.piece_id = s.piece_id
+        WHERE s.studio_id = $studio AND s.subject = wanted.work AND s.planned_minutes > 0 AND p.struck_at IS NULL
+        ORDER BY s.made_at DESC LIMIT $most) AS l
+     JOIN patterns t ON t.studio_id = $studio AND t.pattern_id = l.pattern_id`,
+});

@@ -92,11 +92,11 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
   );
   const times = await timesOf(
     tx,
-    lines.map(({ patternNumber }) => patternNumber),
+    lines.map(({ patternNumber: pattern, body }) => ({ pattern, body })),
   );
   const learned = lines.map((line) => ({
     ...line,
-    body: bodyAsLearned(line.body, times(line.patternNumber)),
+    body: bodyAsLearned(line.body, times({ pattern: line.patternNumber, body: line.body })),
   }));
   const all = learned.map(({ line, count, body, patternNumber, wanted }): LineTakings => {
     const { outlay, parts } = forecast(body, book);

@@ -21,7 +21,7 @@ import { adviseFromLog } from './advice';
 import { showLogbook } from './logbook';
 import { showHistory, type PatternHistory } from './patternHistory';
 import { ruleFigure, type FigureOf } from './rulings';
-import { timesOf } from './learnedTimes';
+import { timesOf, type PatternTimes } from './learnedTimes';
 
 afterAll(closeBooks);
 
@@ -64,6 +64,14 @@ async function historyOf(session: StudioSession, number: number): Promise<Patter
   const pattern = await showPattern(session, number);
   if (!pattern) throw new Error('no such pattern');
   return showHistory(session, pattern, pattern.body);
+}
+
+/** How long a pattern takes in the schedule and in prices. */
+async function timesIn(session: StudioSession, number: number): Promise<PatternTimes> {
+  const pattern = await showPattern(session, number);
+  if (!pattern) throw new Error('no such pattern');
+  const made = { pattern: number, body: pattern.body };
+  return inStudio(session, async (tx) => (await timesOf(tx, [made]))(made));
 }
 
 describe('what is learned of a wire', () => {
@@ -366,11 +374,10 @@ describe('what the owner says against the log', () => {
     await receive(session);
     const { number } = await simplePattern(session);
     const time = { pattern: number, figure: 'time' } as const;
-    const taken = () =>
-      inStudio(session, async (tx) => {
-        const times = (await timesOf(tx, [number]))(number);
-        return { minutes: times.of(20)?.minutes, ratios: times.ratios };
-      });
+    const taken = async () => {
+      const { learned, ratios } = await timesIn(session, number);
+      return { minutes: learned?.minutes, ratios };
+    };
     expect(await taken()).toEqual({ minutes: undefined, ratios: [] });
     done(await rule(session, time, 'say', '30'));
     const said = await taken();
@@ -382,9 +389,7 @@ describe('what the owner says against the log', () => {
   it('moves what pieces took about what was said, for the chance that work is ready', async () => {
     const { session, pattern, time } = await logged();
     done(await rule(session, time, 'say', '25'));
-    const { ratios } = await inStudio(session, async (tx) =>
-      (await timesOf(tx, [pattern.number]))(pattern.number),
-    );
+    const { ratios } = await timesIn(session, pattern.number);
     expect(ratios).toHaveLength(6);
     for (const ratio of ratios) expect(ratio).toBeCloseTo(1.25, 9);
   });

@@ -1,4 +1,5 @@
 import { groupBy } from '@/core/groupBy';
+import { PART_WARES } from '@/core/stock/ware';
 import type { Id } from '@/core/id';
 import { um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
@@ -89,8 +90,6 @@ export async function stepsOf(
   );
 }
 
-const LOST = /, lost: (.*)$/su;
-
 /** What some pieces took out of the drawers: what goes into them, and what was lost on the way. */
 export async function partsOf(
   tx: Tx,
@@ -98,14 +97,15 @@ export async function partsOf(
 ): Promise<ReadonlyMap<Id<'piece'>, readonly LoggedPart[]>> {
   const rows = await tx.allWith(
     Movement,
-    ['pieceId', 'quantity', 'reason'],
+    ['pieceId', 'kind', 'quantity', 'reason'],
     { article: ['name', 'ware'] },
-    { where: { pieceId: [...pieceIds], kind: 'used' }, order: ['movementId'] },
+    {
+      where: { pieceId: [...pieceIds], kind: ['used', 'spoiled'], '$article.ware$': [...PART_WARES] },
+      order: ['movementId'],
+    },
   );
-  const parts = rows.flatMap(({ pieceId, quantity, reason, article: { name, ware } }) =>
-    pieceId === null || ware === 'supply'
-      ? []
-      : [{ pieceId, name, count: -quantity, lost: LOST.exec(reason)?.[1] ?? '' }],
+  const parts = rows.flatMap(({ pieceId, kind, quantity, reason, article: { name } }) =>
+    pieceId === null ? [] : [{ pieceId, name, count: -quantity, lost: kind === 'spoiled' ? reason : '' }],
   );
   const ofPiece = (own: readonly (LoggedPart & { readonly pieceId: Id<'piece'> })[]): LoggedPart[] =>
     [...groupBy(own, ({ name, lost }) => `${name}\n${lost}`).values()].flatMap((alike) => {

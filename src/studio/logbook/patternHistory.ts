@@ -11,6 +11,7 @@ import { Piece, StepLog, WireLog } from '@/data/models/making';
 import { look, type StudioSession } from '../kernel/useCase';
 import { driftOfPattern } from './learnedDrift';
 import { subjectOf } from './makingLog';
+import { usualTimes } from './learnedTimes';
 import { proposeLengths, type LearnedCut } from './proposeLengths';
 import { ofPattern, rulingsOn } from './rulings';
 
@@ -47,7 +48,7 @@ export interface PatternHistory {
   readonly weight: Spread | null;
   /** Pieces for which wire was lost on the way, and what most often went wrong; null when nothing did. */
   readonly spoiled: { readonly pieces: number; readonly reason: string; readonly times: number } | null;
-  /** How long it takes; null while nothing was timed. */
+  /** How long it takes; null while nothing like it was timed. */
   readonly time: TimeLearned | null;
   /** The same of each who made it, for an owner, where several did; who said no minutes is left out. */
   readonly makers: readonly { readonly name: string; readonly time: TimeLearned }[];
@@ -157,6 +158,7 @@ export function showHistory(
         : [],
     );
     const each = minutesOf(body).each;
+    const usual = (await usualTimes(tx, [body]))({ pattern: number, body });
     const ruled = await rulingsOfPattern(tx, { id: patternId, number }, body);
     const counted = stillCounts(timed, ruled.time);
     const byMaker = groupBy(counted, ({ maker }) => maker);
@@ -184,7 +186,7 @@ export function showHistory(
         pieces.map(({ pieceId }) => pieceId),
       ),
       drift: await driftOfPattern(tx, { id: patternId, number }),
-      time: learnMinutes(counted, each, ruled.time.fixed) ?? null,
+      time: learnMinutes(counted, each, { fixed: ruled.time.fixed, usual }) ?? null,
       ruled: session.role === 'owner' ? ruled : null,
       makers:
         byMaker.size > 1

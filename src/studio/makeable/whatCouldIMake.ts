@@ -141,10 +141,10 @@ async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
   });
   const times = await timesOf(
     tx,
-    rows.map(({ number }) => number),
+    rows.map(({ number: pattern, body }) => ({ pattern, body })),
   );
   return rows.map(({ number, name, body: planned, price: lastPrice }) => {
-    const body = bodyAsLearned(planned, times(number));
+    const body = bodyAsLearned(planned, times({ pattern: number, body: planned }));
     // Setting up is once for a sitting, however many are made in it; it is in the hours and not in the piece.
     const outlay = { ...forecast(body, book).outlay, setUpMinutes: 0, sharedBy: 1 };
     const { price, split, isReckoned } = expectedSale(outlay, settings, lastPrice);

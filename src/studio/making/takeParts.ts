@@ -1,3 +1,4 @@
+import { isPartWare } from '@/core/stock/ware';
 import type { Id } from '@/core/id';
 import type { PartLost } from '@/core/bench/sitting';
 import type { PatternPart } from '@/core/pattern/pattern';
@@ -17,8 +18,6 @@ export interface PartsTaken {
   /** At the cost that the pattern says. */
   readonly said: CostUnits;
 }
-
-const PARTS: readonly string[] = ['bead', 'stone', 'finding'];
 
 /** What the piece is made for: which batch, the reason in the ledger, and what was lost of its parts on the way. */
 interface For {
@@ -63,7 +62,7 @@ export async function takeParts(
       continue;
     }
     const stock = held.get(from);
-    if (!stock || !PARTS.includes(stock.ware))
+    if (!stock || !isPartWare(stock.ware))
       throw invalid(
         `parts.${index}.from`,
         `What ${name} was taken from is not in the drawers any more; choose another.`,
@@ -83,7 +82,7 @@ export async function takeParts(
     }
     if (count > inPiece) {
       const why = lostOf.get(part)?.reason ?? '';
-      costs.push(posting.take(from, 'used', count - inPiece, { reason: `${reason}, lost: ${why}` }));
+      costs.push(posting.take(from, 'spoiled', count - inPiece, { reason: why }));
     }
   }
   return { taken: sumCosts(costs), said: sumCosts(said) };

@@ -1,3 +1,4 @@
+import { PART_WARES } from '@/core/stock/ware';
 import type { Id } from '@/core/id';
 import { partKey } from '@/core/part/partKey';
 import type { Cost2 } from '@/core/costing/costSheet';
@@ -35,7 +36,7 @@ export async function priceBookIn(
   const wireIds = only?.specIds ?? (await allSpecs(tx));
   const wanted =
     only && new Set((await partsInDrawers(tx, only.parts, null)).map(({ articleId }) => articleId));
-  const kinds = (await kindsInDrawers(tx, ['bead', 'stone', 'finding'], null)).filter(
+  const kinds = (await kindsInDrawers(tx, PART_WARES, null)).filter(
     ({ articleId }) => !wanted || wanted.has(articleId),
   );
   const free = await freeOf(

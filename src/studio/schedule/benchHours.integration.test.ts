@@ -81,7 +81,7 @@ describe('the hours', () => {
       done(await makePiece(at, newKey(), madeFrom(proposal), told));
     }
     const known = await shown();
-    expect(known?.learned).toMatchObject([{ planned: 20, makings: 5 }]);
+    expect(known?.learned).toMatchObject([{ planned: 20, from: '5 makings' }]);
     expect(known?.learned[0]?.minutes).toBeGreaterThan(30);
     expect(known?.minutes).toBeGreaterThan(10 + 6 * 30);
     expect(known?.late).toBeGreaterThan(0);

@@ -24,6 +24,7 @@ import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
 import { BenchHoursInput } from './benchHours.input';
 import { bodyAsLearned, timesOf, type PatternTimes } from '../logbook/learnedTimes';
+import { sayTimeFrom } from '@/core/learning/minutes';
 
 /** The studio’s hours; version 0 until somebody has said them. */
 export interface HoursView extends BenchHours {
@@ -81,7 +82,8 @@ export interface LearnedLine {
   readonly name: string;
   readonly planned: number;
   readonly minutes: number;
-  readonly makings: number;
+  /** What that comes from, in words. */
+  readonly from: string;
 }
 
 export interface ScheduleView {
@@ -119,17 +121,17 @@ export async function openJobs(tx: Tx): Promise<OpenJob[]> {
   });
   const ids = rows.map(({ batchId }) => batchId);
   const work = await workOf(tx, ids);
-  const times = await timesOf(
-    tx,
-    work.map(({ pattern }) => pattern),
-  );
-  const left = work.map(({ pattern, body, made, ...line }) => ({
-    ...line,
-    count: Math.max(0, line.count - made),
-    planned: minutesOf(body).each,
-    times: times(pattern),
-    body: bodyAsLearned(body, times(pattern)),
-  }));
+  const timesFor = await timesOf(tx, work);
+  const left = work.map(({ pattern, body, made, ...line }) => {
+    const times = timesFor({ pattern, body });
+    return {
+      ...line,
+      count: Math.max(0, line.count - made),
+      planned: minutesOf(body).each,
+      times,
+      body: bodyAsLearned(body, times),
+    };
+  });
   const byBatch = groupBy(left, ({ batchId }) => batchId);
   return rows.map(({ batchId, ...row }) => {
     const lines = byBatch.get(batchId) ?? [];
@@ -188,9 +190,9 @@ export function showSchedule(
 
 /** What a line is said to take, when that is something else than is planned. */
 function learnedOf({ count, planned, times, body }: OpenLine): LearnedLine[] {
-  const learned = times.of(planned);
+  const { learned } = times;
   return count > 0 && learned && Math.round(learned.minutes) !== Math.round(planned)
-    ? [{ name: body.name, planned, minutes: learned.minutes, makings: learned.count }]
+    ? [{ name: body.name, planned, minutes: learned.minutes, from: sayTimeFrom(learned) }]
     : [];
 }
 
@@ -203,7 +205,12 @@ function chancesOf(
   const chances = readyChances(
     jobs.map(({ lines, dueOn }) => ({
       setUp: stepsOfBatch(lines).reduce((sum, { once, minutes }) => sum + (once ? minutes : 0), 0),
-      pieces: lines.map(({ count, planned, times: { ratios } }) => ({ count, planned, ratios })),
+      pieces: lines.map(({ count, planned, times: { ratios, usual } }) => ({
+        count,
+        planned,
+        ratios,
+        usual,
+      })),
       available: dueOn === null ? null : minutesUntil(today, dueOn, hours),
     })),
   );

@@ -308,11 +308,13 @@ describe('a sitting off the rack', () => {
     // Forty cost twelve dollars; two are in the piece, and one is lost.
     expect((await showDrawerPiece(session, 'bead', beads))?.quantity).toBe(37);
     expect(lineOf(await showPiece(session, made[0] ?? 0), 'parts')).toBe(90_000);
-    const { lines } = await showLedger(session, { kind: 'used' });
-    expect(lines.map(({ quantity, reason }) => [quantity, reason.replace(/F-\d+/, 'F')]).sort()).toEqual([
-      [-1, 'in F, lost: snapped'],
-      [-2, 'in F'],
-    ]);
+    const entered = async (kind: 'used' | 'spoiled') =>
+      (await showLedger(session, { kind })).lines.map(({ quantity, reason }) => [
+        quantity,
+        reason.replace(/F-\d+/, 'F'),
+      ]);
+    expect(await entered('used')).toEqual([[-2, 'in F']]);
+    expect(await entered('spoiled')).toEqual([[-1, 'snapped']]);
     // The logbook tells it.
     const [line] = (await showLogbook(session, {})).lines;
     expect(line?.parts.map(({ count, lost }) => [count, lost])).toEqual([

@@ -1,6 +1,5 @@
 import { sayDay } from '@/core/calendar/day';
 import { Day } from '@/ui/When';
-import { counted } from '@/core/units/counted';
 import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { groupBy } from '@/core/groupBy';
@@ -111,7 +110,7 @@ function Batches({
                 <p key={line.name} className="muted text-sm">
                   “{line.name}”:{' '}
                   <Said>
-                    {`${Math.round(line.minutes)} min each by ${counted(line.makings, 'making', 'makings')}, ${Math.round(line.planned)} planned`}
+                    {`${Math.round(line.minutes)} min each by ${line.from}, ${Math.round(line.planned)} planned`}
                   </Said>
                 </p>
               ))}

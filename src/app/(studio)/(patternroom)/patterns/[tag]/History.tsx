@@ -1,3 +1,4 @@
+import { sayTimeFrom } from '@/core/learning/minutes';
 import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
@@ -53,7 +54,7 @@ export function History({
             <span className="muted">, as you said.</span>
           ) : (
             <span className="muted">
-              , from {counted(time.count, 'making')} that were timed
+              , from <Said>{sayTimeFrom(time)}</Said>
               {time.wild.length > 0 && `; ${farOff(time.wild.length)}`}.
             </span>
           )}

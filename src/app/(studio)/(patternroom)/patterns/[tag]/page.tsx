@@ -1,5 +1,5 @@
 import { Suspense } from 'react';
-import { stepsTaking } from '@/core/learning/minutes';
+import { sayTimeFrom, stepsTaking } from '@/core/learning/minutes';
 import { judgeSteps } from '@/core/judgement/judgeSteps';
 import { Judgements } from '@/ui/craft/Judgements';
 import { Link } from '@/ui/Link';
@@ -8,7 +8,6 @@ import { minutesOf, wireBySpec, type PatternBody } from '@/core/pattern/pattern'
 import { tag } from '@/core/tag';
 import { resolve } from '@/core/pattern/resolve';
 import { techniqueOf } from '@/core/techniques/registry';
-import { counted } from '@/core/units/counted';
 import { um } from '@/core/units/length';
 import { Said } from '@/ui/house';
 import { CutStrips } from '@/ui/craft/CutStrips';
@@ -172,7 +171,7 @@ export default async function PatternPage({ params }: { params: Params }) {
           </h2>
           {history.time && Math.round(history.time.minutes) !== Math.round(each) && (
             <p className="mt-1">
-              <Said>{`${Math.round(history.time.minutes)} min by ${counted(history.time.count, 'making')}`}</Said>
+              <Said>{`${Math.round(history.time.minutes)} min by ${sayTimeFrom(history.time)}`}</Said>
               {isOwner && ': it is priced by that.'}
             </p>
           )}
