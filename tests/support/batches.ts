@@ -58,17 +58,12 @@ export async function planned(session: StudioSession, number: number): Promise<B
   return settled(session, number);
 }
 
-/** A pattern that is composed for a stone, in wires that the studio has. */
-export async function composedFrame(session: StudioSession, name = 'Weir drop'): Promise<number> {
+/** A pattern that is composed of one technique, in wires that the studio has. */
+export async function composed(session: StudioSession, technique: string, name: string): Promise<number> {
   await receive(session, { metal: 'copper' });
   await receive(session, { metal: 'copper', gaugeNumber: '28', temper: 'dead soft' });
   const specs = Object.fromEntries((await listSpecs(session)).map((spec) => [spec.id, spec]));
-  const frame = withTechnique(
-    EMPTY_COMPOSITION,
-    techniqueOf('bundle-frame') as AnyTechnique,
-    techniqueOf,
-    specs,
-  );
+  const frame = withTechnique(EMPTY_COMPOSITION, techniqueOf(technique) as AnyTechnique, techniqueOf, specs);
   const { composition } = swapThroughout(frame, { metal: 'copper' }, specs);
   return done(
     await composePattern(session, newKey(), null, {
@@ -80,3 +75,7 @@ export async function composedFrame(session: StudioSession, name = 'Weir drop'):
     }),
   ).number;
 }
+
+/** A pattern that is composed for a stone. */
+export const composedFrame = (session: StudioSession, name = 'Weir drop'): Promise<number> =>
+  composed(session, 'bundle-frame', name);

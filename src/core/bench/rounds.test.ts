@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { expectOk } from '../result';
 import { mm } from '../units/length';
 import { TEMPERS } from '../wire/metal';
+import { usualSpring } from '../wire/spring';
 import { MOST_ROUNDS, readRounds, roundsFor, writeRounds, type Round } from './rounds';
 
 const round = (name: string, diameter: number): Round => ({ name, diameter: mm(diameter) });
@@ -46,16 +47,16 @@ describe('which round to bend on', () => {
 
   it('is the one that comes out nearest once the wire has sprung open', () => {
     // 24 mm wanted in half-hard wire: 23.5 springs to 23.97, 24 to 24.48.
-    const [best, next] = roundsFor(mm(24), rounds, 'half hard');
+    const [best, next] = roundsFor(mm(24), rounds, 0.02);
     expect([best?.round.name, best?.inside]).toEqual(['dowel', mm(23.97)]);
     expect([next?.round.name, next?.off]).toEqual(['cup', mm(0.48)]);
-    expect(roundsFor(mm(24), rounds, 'half hard', 1)).toHaveLength(1);
-    expect(roundsFor(mm(24), [], 'hard')).toEqual([]);
+    expect(roundsFor(mm(24), rounds, 0.02, 1)).toHaveLength(1);
+    expect(roundsFor(mm(24), [], 0.025)).toEqual([]);
   });
 
   it('springs open by 1 to 3 %, the harder the more (common practice)', () => {
     const opened = TEMPERS.map(
-      (temper) => (roundsFor(mm(100), [round('drum', 100)], temper)[0]?.off ?? 0) / 100_000,
+      (temper) => (roundsFor(mm(100), [round('drum', 100)], usualSpring(temper))[0]?.off ?? 0) / 100_000,
     );
     expect(Math.min(...opened)).toBeGreaterThanOrEqual(0.01);
     expect(Math.max(...opened)).toBeLessThanOrEqual(0.03);

@@ -1,6 +1,5 @@
 import { ok, refuse, type Result } from '../result';
 import { formatDiameter, parseLength, um, type Micrometres } from '../units/length';
-import type { Temper } from '../wire/metal';
 
 /** Something of the studio that wire is bent round: a mandrel, a dowel, a knitting needle. */
 export interface Round {
@@ -53,14 +52,14 @@ export function readRounds(typed: string): Result<readonly Round[]> {
 export const writeRounds = (rounds: readonly Round[]): string =>
   rounds.map(({ name, diameter }) => `${name}: ${formatDiameter(diameter)}`).join('\n');
 
-/** How much a turn springs open, as a part of its diameter: 1 to 3 % (common practice), the harder the more. */
-const SPRINGS: Readonly<Record<Temper, number>> = {
-  'dead soft': 0.01,
-  'quarter hard': 0.015,
-  'half hard': 0.02,
-  hard: 0.025,
-  spring: 0.03,
-};
+/** Of what it was bent round, what a turn may come to: wire that springs open further, or closes, was not bent round that. */
+const COMES = { from: 0.9, to: 1.6 };
+
+/** What a turn may come to that was bent round something. @param on diameter of that */
+export const mayCome = (on: Micrometres): { readonly from: Micrometres; readonly to: Micrometres } => ({
+  from: um(Math.round(on * COMES.from)),
+  to: um(Math.round(on * COMES.to)),
+});
 
 /** What a turn round something comes to when it is let go. */
 export interface RoundTried {
@@ -73,17 +72,18 @@ export interface RoundTried {
 
 /**
  * Which of the studio’s rounds give an inside diameter once the wire has sprung open, the nearest first.
+ * @param spring by how much it does, as a part of the diameter
  * @param most of them
  */
 export function roundsFor(
   wanted: Micrometres,
   rounds: readonly Round[],
-  temper: Temper,
+  spring: number,
   most = 3,
 ): readonly RoundTried[] {
   return rounds
     .map((round) => {
-      const inside = um(Math.round(round.diameter * (1 + SPRINGS[temper])));
+      const inside = um(Math.round(round.diameter * (1 + spring)));
       return { round, inside, off: inside - wanted };
     })
     .toSorted((one, other) => Math.abs(one.off) - Math.abs(other.off))

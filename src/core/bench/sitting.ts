@@ -62,6 +62,8 @@ export type Said =
       readonly when: WeighedWhen;
       readonly mass: Micrograms;
     }
+  /** What came of a turn that was bent round something, of all that is bent in the pattern by its place; no inside takes it back. */
+  | { readonly kind: 'bent'; readonly turn: number; readonly on: Micrometres; readonly came: Micrometres }
   /** It is made, but not as it should be; an empty reason takes it back. */
   | { readonly kind: 'flawed'; readonly piece: number; readonly reason: string }
   /** It is lost; an empty reason takes it back. */
@@ -109,6 +111,12 @@ export interface SizeRead {
 /** A spool that wire is worked off, on the scale before and after; null while it was not weighed. */
 export type SpoolWeighed = Readonly<Record<WeighedWhen, Micrograms | null>>;
 
+/** A turn as it was bent: what round, and its inside when it was let go. */
+export interface BentTurn {
+  readonly on: Micrometres;
+  readonly came: Micrometres;
+}
+
 /** What is known of one piece of a sitting. */
 export interface PieceSoFar {
   readonly checks: ReadonlyMap<number, Checked>;
@@ -136,6 +144,8 @@ export interface Sitting {
   readonly pieces: ReadonlyMap<number, PieceSoFar>;
   /** Spools that were weighed, by the cut that is worked off them. */
   readonly spools: ReadonlyMap<number, SpoolWeighed>;
+  /** Turns that were measured when they were bent, by their place among all that are. */
+  readonly bends: ReadonlyMap<number, BentTurn>;
 }
 
 export const NEW_SITTING: Sitting = {
@@ -144,6 +154,7 @@ export const NEW_SITTING: Sitting = {
   passed: new Set(),
   pieces: new Map(),
   spools: new Map(),
+  bends: new Map(),
 };
 
 const NOT_WEIGHED: SpoolWeighed = { before: null, after: null };
@@ -201,6 +212,13 @@ export function after(sitting: Sitting, said: Said): Sitting {
       const { cutIndex, when, mass } = said;
       const weighed = { ...spoolIn(sitting, cutIndex), [when]: mass > 0 ? mass : null };
       return { ...sitting, spools: new Map(sitting.spools).set(cutIndex, weighed) };
+    }
+    case 'bent': {
+      const { turn, on, came } = said;
+      const bends = new Map(sitting.bends);
+      if (came > 0) bends.set(turn, { on, came });
+      else bends.delete(turn);
+      return { ...sitting, bends };
     }
     default:
       return {
@@ -321,6 +339,7 @@ const FIELDS: { readonly [Kind in Said['kind']]: Readonly<Record<string, (given:
   size: { piece: anIndex, when: oneOf(READ_WHEN), inside: aLength },
   weighed: { piece: anIndex, mass: aMass },
   spool: { cutIndex: anIndex, when: oneOf(WEIGHED_WHEN), mass: aMass },
+  bent: { turn: anIndex, on: aLength, came: aLength },
   flawed: { piece: anIndex, reason: aReason },
   lost: { piece: anIndex, reason: aReason },
   noted: { piece: anIndex, text: aTextOf(LONGEST_NOTE) },

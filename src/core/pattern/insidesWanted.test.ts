@@ -18,8 +18,8 @@ it('is every inside that the techniques ask for, from narrow to wide, in millime
   const wanted = insidesWanted({ composition: typed });
   // A loop of 2.5 mm as typed, and a hook that is 9 mm wide to begin with.
   expect(wanted).toEqual([
-    { name: 'Loop', inside: 2500 },
-    { name: 'Width over the ear', inside: 9000 },
+    { name: 'Loop', inside: 2500, specId: 'c20' },
+    { name: 'Width over the ear', inside: 9000, specId: 'c20' },
   ]);
 });
 

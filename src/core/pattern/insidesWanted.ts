@@ -10,6 +10,8 @@ export interface InsideWanted {
   /** What it is: a loop, a bail, a ring. */
   readonly name: string;
   readonly inside: Micrometres;
+  /** The wire that is bent; undefined where its technique has none. */
+  readonly specId: string | undefined;
 }
 
 /** What a parameter that is told as an inside is of: “Hanging loop, inside” of a hanging loop, “Inside, for the chain” of an opening for it. */
@@ -24,7 +26,8 @@ function nameOf(label: string): string {
  * that was written by hand tells of none.
  */
 export function insidesWanted({ composition }: Pick<PatternBody, 'composition'>): readonly InsideWanted[] {
-  const found = followed(composition?.uses ?? [], techniqueOf).flatMap(({ technique, own, texts }) => {
+  const found = followed(composition?.uses ?? [], techniqueOf).flatMap(({ technique, own, texts, wires }) => {
+    const [specId] = Object.values(wires);
     const parameters = techniqueOf(technique)?.parameters ?? {};
     return Object.entries(parameters).flatMap(([key, parameter]): InsideWanted[] => {
       const { label, asked } = parameter;
@@ -34,10 +37,10 @@ export function insidesWanted({ composition }: Pick<PatternBody, 'composition'>)
       const typed = measure && !own.includes(key) ? composition?.measures[measure] : texts[key];
       const read = readTexts({ inside: parameter }, { inside: typed ?? '' }, 'mm');
       const inside = read.ok ? mm(Number(read.value['inside'])) : mm(parameter.initial);
-      return [{ name: nameOf(label), inside }];
+      return [{ name: nameOf(label), inside, specId }];
     });
   });
-  return [...new Map(found.map((each) => [`${each.name} ${each.inside}`, each])).values()].toSorted(
-    (one, other) => one.inside - other.inside,
-  );
+  return [
+    ...new Map(found.map((each) => [`${each.name} ${each.inside} ${each.specId}`, each])).values(),
+  ].toSorted((one, other) => one.inside - other.inside);
 }

@@ -30,6 +30,7 @@ import { sittings } from './0028-sittings';
 import { timedMakings } from './0029-timed-makings';
 import { rulings } from './0030-rulings';
 import { timedSteps } from './0031-timed-steps';
+import { bends } from './0032-bends';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -64,4 +65,5 @@ export const MIGRATIONS: readonly Migration[] = [
   timedMakings,
   rulings,
   timedSteps,
+  bends,
 ];

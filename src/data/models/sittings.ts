@@ -4,6 +4,7 @@ import type { Id } from '@/core/id';
 import type { Micrometres } from '@/core/units/length';
 import { big, bool, byDefault, instant, int, json, key, maybe, text, uuid } from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
+import { Article } from './articles';
 import { BatchLineRow } from './batches';
 import { PatternRevision, Piece } from './making';
 import { User } from './studio';
@@ -104,4 +105,20 @@ export const SizeLog = table(
     inside: big<Micrometres>(),
   },
   { piece: belongsTo(Piece, 'pieceId') },
+);
+
+/** A turn that was measured when it was bent round something. */
+export const BendLog = table(
+  'bend_log',
+  {
+    pieceId: key(uuid<'piece'>()),
+    place: key(int()),
+    name: text(),
+    articleId: uuid<'article'>(),
+    /** Diameter of what it was bent round, and its inside when it was let go. */
+    bentOn: big<Micrometres>(),
+    came: big<Micrometres>(),
+    madeAt: instant(),
+  },
+  { piece: belongsTo(Piece, 'pieceId'), article: belongsTo(Article, 'articleId') },
 );

@@ -46,6 +46,26 @@ export const timedMakingsSql = statement({
      WHERE t.studio_id = $studio AND t.number = ANY ($patterns)`,
 });
 
+/** The latest turns that were measured of some wires, and of others of their metal and temper. */
+export const measuredBendsSql = statement({
+  takes: { specIds: many(uuid<'article'>()), most: big() },
+  gives: {
+    specId: uuid<'article'>(),
+    own: bool(),
+    on: big<Micrometres>(),
+    came: big<Micrometres>(),
+    madeAt: instant(),
+  },
+  text: `SELECT s.spec_id AS "specId", l.own, l.bent_on AS on, l.came, l.made_at AS "madeAt" FROM wire_specs s
+     CROSS JOIN LATERAL (
+       SELECT b.article_id = s.spec_id AS own, b.bent_on, b.came, b.made_at FROM wire_specs alike
+         JOIN bend_log b ON b.studio_id = alike.studio_id AND b.article_id = alike.spec_id
+         JOIN pieces p ON p.studio_id = b.studio_id AND p.piece_id = b.piece_id
+        WHERE alike.studio_id = s.studio_id AND alike.metal = s.metal AND alike.temper = s.temper AND p.struck_at IS NULL
+        ORDER BY b.made_at DESC LIMIT $most) AS l
+     WHERE s.studio_id = $studio AND s.spec_id = ANY ($specIds)`,
+});
+
 /** The latest steps of makings that were timed for some works, in whichever pattern. */
 export const timedStepsSql = statement({
   takes: { works: many(text()), most: big() },

@@ -36,6 +36,13 @@ export interface LoggedPart {
   readonly lost: string;
 }
 
+/** What the rows of each piece come to. */
+const byPiece = <Row extends { readonly pieceId: Id<'piece'> }, Told>(
+  rows: readonly Row[],
+  told: (own: readonly Row[]) => Told,
+): ReadonlyMap<Id<'piece'>, Told> =>
+  new Map([...groupBy(rows, ({ pieceId }) => pieceId)].map(([id, own]) => [id, told(own)]));
+
 /** What is logged of the wires of some pieces. */
 export async function wiresOf(
   tx: Tx,
@@ -70,7 +77,7 @@ export async function wiresOf(
         },
       ];
     });
-  return new Map([...groupBy(rows, ({ pieceId }) => pieceId)].map(([id, own]) => [id, ofPiece(own)]));
+  return byPiece(rows, ofPiece);
 }
 
 /** How long the steps of some pieces took that were timed. */
@@ -82,11 +89,8 @@ export async function stepsOf(
     where: { pieceId: [...pieceIds] },
     order: ['pieceId', 'step'],
   });
-  return new Map(
-    [...groupBy(rows, ({ pieceId }) => pieceId)].map(([id, own]) => [
-      id,
-      own.map(({ name, plannedMinutes: planned, minutes }) => ({ name, planned, minutes })),
-    ]),
+  return byPiece(rows, (own) =>
+    own.map(({ name, plannedMinutes: planned, minutes }) => ({ name, planned, minutes })),
   );
 }
 
@@ -114,5 +118,5 @@ export async function partsOf(
       const { name, lost } = first;
       return [{ name, lost, count: alike.reduce((sum, { count }) => sum + count, 0) }];
     });
-  return new Map([...groupBy(parts, ({ pieceId }) => pieceId)].map(([id, own]) => [id, ofPiece(own)]));
+  return byPiece(parts, ofPiece);
 }

@@ -1,11 +1,11 @@
-import { wireKey, type Checked, type SizeRead } from '@/core/bench/sitting';
+import { wireKey, type BentTurn, type Checked, type SizeRead } from '@/core/bench/sitting';
 import type { Besides } from '@/core/bench/sittingMinutes';
 import type { Id } from '@/core/id';
 import { wantedCuts, type PatternBody, type WantedCut } from '@/core/pattern/pattern';
 import { sumLengths, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { StepLog, WireLog } from '@/data/models/making';
-import { CheckLog, SizeLog } from '@/data/models/sittings';
+import { BendLog, CheckLog, SizeLog } from '@/data/models/sittings';
 
 /** A wire as the maker says it was cut, and what came back. */
 interface DoneCut {
@@ -124,6 +124,26 @@ export async function logSteps(
     [...ofPattern, ...others]
       .filter(({ minutes }) => minutes > 0)
       .map((each) => ({ ...each, pieceId, patternId, userId, madeAt })),
+  );
+}
+
+/** Writes down what came of the turns of a making that were measured when they were bent. */
+export async function logBends(
+  tx: Tx,
+  { pieceId, madeAt }: Pick<LoggedMaking, 'pieceId' | 'madeAt'>,
+  bends: readonly (BentTurn & { readonly name: string; readonly specId: Id<'article'> })[],
+): Promise<void> {
+  await tx.add(
+    BendLog,
+    bends.map(({ name, specId: articleId, on: bentOn, came }, place) => ({
+      pieceId,
+      place,
+      name: name.slice(0, 200),
+      articleId,
+      bentOn,
+      came,
+      madeAt,
+    })),
   );
 }
 

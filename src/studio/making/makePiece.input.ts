@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { IsDefined, IsInt, IsOptional, IsUUID, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
-import type { Checked, PartLost, SizeRead } from '@/core/bench/sitting';
+import type { Id } from '@/core/id';
+import type { BentTurn, Checked, PartLost, SizeRead } from '@/core/bench/sitting';
 import type { Besides } from '@/core/bench/sittingMinutes';
 import { readWorn } from '@/core/parameter/readWorn';
 import { FINDINGS, type FindingKind } from '@/core/stock/finding';
@@ -118,6 +119,14 @@ export interface BenchTold {
   readonly lostParts: readonly PartLost[];
   /** Wires that somebody said the lengths of, by their keys: of those even what is as planned was measured. */
   readonly measured: ReadonlySet<string>;
+  /** Turns that were measured when they were bent. */
+  readonly bends: readonly BendTold[];
+}
+
+/** A turn of a wire that was measured when it was bent. */
+export interface BendTold extends BentTurn {
+  readonly name: string;
+  readonly specId: Id<'article'>;
 }
 
 /** What the maker did, as it was read. */

@@ -19,7 +19,7 @@ import { Posting } from '../ledger/posting';
 import { settingsIn } from '../settings/settings';
 import { MakePieceInput, type MakingTold } from './makePiece.input';
 import { checkAgainstPattern, lockWires, refuseSetAside, tellShortage } from './checkMaking';
-import { logInspection, logSteps, logWires, type LoggedMaking } from '../logbook/makingLog';
+import { logBends, logInspection, logSteps, logWires, type LoggedMaking } from '../logbook/makingLog';
 import { enterMaking, intoDrawer, NO_SUPPLIES, NO_WASTE, outlayOf, toJars, withWaste } from './enterMaking';
 import { takeParts } from './takeParts';
 import { useSupplies } from './useSupplies';
@@ -141,6 +141,7 @@ export function makeAsTold(
     await logWires(tx, making, cuts, told.bench?.measured);
     await logSteps(tx, making, told.steps ?? [], told.bench?.besides ?? []);
     await logInspection(tx, pieceId, told.bench);
+    await logBends(tx, making, told.bench?.bends ?? []);
     if (tray) await closeTray(tx, tray, pieceId);
     const { sitting } = madeFrom;
     if (sitting)

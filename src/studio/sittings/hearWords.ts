@@ -1,6 +1,8 @@
 import type { Id } from '@/core/id';
-import { type Said, type Word } from '@/core/bench/sitting';
+import { mayCome } from '@/core/bench/rounds';
+import type { BentTurn, Said, Word } from '@/core/bench/sitting';
 import { reworkSlot, stationsOf } from '@/core/bench/stations';
+import { insidesWanted } from '@/core/pattern/insidesWanted';
 import { inStudio, type Tx } from '@/data/inStudio';
 import { SittingRow, SittingWord, type SittingState } from '@/data/models/sittings';
 import { refused, type Outcome } from '../kernel/outcome';
@@ -68,6 +70,12 @@ export async function addWords(
   await tx.change(SittingRow, { sittingId }, { words: from + words.length });
 }
 
+/** Whether a turn can have come to that; what takes it back always can. */
+function canCome({ on, came }: BentTurn): boolean {
+  const { from, to } = mayCome(on);
+  return came === 0 || (on > 0 && came >= from && came <= to);
+}
+
 /** Whether what is said is said of something that a sitting has. */
 function isOf({ batch, body, count, checks }: KeptSitting, said: Said): boolean {
   const stations = stationsOf(body.steps, count);
@@ -88,6 +96,8 @@ function isOf({ batch, body, count, checks }: KeptSitting, said: Said): boolean 
     case 'spool':
       // What lies cut in a tray is worked off no spool.
       return batch === null && said.cutIndex < body.cuts.length;
+    case 'bent':
+      return said.turn < insidesWanted(body).length && canCome(said);
     default:
       return said.piece < count;
   }

@@ -1,14 +1,13 @@
-import { randomUUID } from 'node:crypto';
-import type { Said, Word } from '@/core/bench/sitting';
+import type { Said } from '@/core/bench/sitting';
 import { reworkSlot, stationsOf } from '@/core/bench/stations';
-import { sumLengths, um } from '@/core/units/length';
-import { grams, ug } from '@/core/units/mass';
-import { massOfLength } from '@/core/wire/mass';
+import { um } from '@/core/units/length';
+import { grams } from '@/core/units/mass';
 import { inStudio } from '@/data/inStudio';
 import { StepLog, WireLog } from '@/data/models/making';
 import { settled, studioWithPattern } from '../../../tests/support/batches';
 import { lineOf, plannedBatch } from '../../../tests/support/cuttingTable';
 import { BEADS } from '../../../tests/support/purchases';
+import { left, say, sittingOff, words } from '../../../tests/support/sittings';
 import {
   addTestHelper,
   closeBooks,
@@ -29,14 +28,11 @@ import { receiveBeads } from '../drawers/receive';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
 import { showLogbook } from '../logbook/logbook';
-import { ruleFigure } from '../logbook/rulings';
-import { proposeMaking, readyInTrays } from '../making/proposeMaking';
+import { readyInTrays } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
 import { setChecks } from '../settings/setChecks';
 import { setRounds } from '../settings/setRounds';
-import { priceBook } from '../prices/priceBook';
 import { showPiece, showShelf } from '../shelf/shelf';
-import { showStockPiece } from '../wire/rack';
 import { beginSitting } from './beginSitting';
 import { finishSitting, leaveSitting } from './finishSitting';
 import { hearWords } from './hearWords';
@@ -47,21 +43,6 @@ afterAll(closeBooks);
 const MIN = 60_000;
 /** The simple pattern: setting up, and one step of 20 minutes. */
 const STEPS = [{ perSitting: true }, { perSitting: false }];
-
-const words = (...said: readonly Said[]): Word[] => said.map((each) => ({ id: randomUUID(), said: each }));
-const say = async (session: StudioSession, id: string, ...said: readonly Said[]) =>
-  done(await hearWords(session, id, words(...said)));
-
-/** A sitting of so many pieces of a pattern of one cut of 100 mm, off a spool of 10 m. */
-async function sittingOff(count: number, kind = 'pendant') {
-  const session = await openStudio();
-  const wire = await receive(session);
-  const pattern = await simplePattern(session, { kind });
-  const id = done(await beginSitting(session, newKey(), pattern, { count: String(count) }));
-  return { session, wire, pattern, id };
-}
-
-const left = async (session: StudioSession, wire: number) => (await showStockPiece(session, wire))?.length;
 
 describe('a sitting off the rack', () => {
   it('is heard word by word, and its pieces come onto the shelf with what was said of them', async () => {
@@ -208,82 +189,6 @@ describe('a sitting off the rack', () => {
     expect(done(await finishSitting(session, id))).toEqual({ made: [], lost: 2, stopped: '' });
     expect(await left(session, wire)).toBe(9_800_000);
     expect((await showShelf(session)).total).toBe(0);
-  });
-
-  it('books wire that is worked off its spool by weight, alike for every piece, and logs it once', async () => {
-    const { session, wire, id } = await sittingOff(2);
-    const spec = (await showStockPiece(session, wire))?.spec;
-    if (!spec) throw new Error('the wire has no spec');
-    const spool = (when: 'before' | 'after', length: number, cutIndex = 0): Said => ({
-      kind: 'spool',
-      cutIndex,
-      when,
-      mass: ug(massOfLength(spec, um(length)) + 30_000_000),
-    });
-    expect(problemOf(await hearWords(session, id, words(spool('before', 1, 1)))).message).toMatch(
-      /does not have/,
-    );
-    await say(session, id, spool('before', 9_000_000), spool('after', 8_700_000));
-    const { made } = done(await finishSitting(session, id));
-    expect(made).toHaveLength(2);
-    // Of 300 mm, each took 150; to the micrometre that a microgram of this wire is less than.
-    expect(Math.abs(((await left(session, wire)) ?? 0) - 9_700_000)).toBeLessThan(3);
-    const logged = await inStudio(session, (tx) =>
-      tx.all(WireLog, ['cut', 'isMeasured'], { order: ['isMeasured'] }),
-    );
-    expect(logged.map(({ isMeasured }) => isMeasured)).toEqual([false, true]);
-    for (const { cut } of logged) expect(Math.abs(cut - 150_000)).toBeLessThan(2);
-    await expectBooksAgree();
-  });
-
-  it('is cut to what the log says, or as planned where that is asked for', async () => {
-    const session = await openStudio();
-    await receive(session, { length: '2.5 m', price: '10.00 USD' });
-    const pattern = await simplePattern(session);
-    for (let making = 0; making < 6; making += 1) {
-      const before = done(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'planned' }));
-      // 110 mm stay of 80 that are planned to.
-      await say(session, before, {
-        kind: 'cut',
-        piece: 0,
-        cutIndex: 0,
-        copy: 0,
-        cut: um(130_000),
-        back: [um(20_000)],
-      });
-      done(await finishSitting(session, before));
-    }
-    const begun = async (cutTo?: 'planned' | 'learned') => {
-      const id = done(
-        await beginSitting(session, newKey(), pattern, { count: '1', ...(cutTo && { cutTo }) }),
-      );
-      return { id, wire: (await showSitting(session, id))?.pieces[0]?.wires[0] };
-    };
-    const planned = await begun('planned');
-    expect(planned.wire).toMatchObject({ length: 100_000 });
-    expect(planned.wire?.back).toBeUndefined();
-    const learned = await begun();
-    expect(learned.wire?.length).toBeGreaterThan(118_000);
-    const back = sumLengths(learned.wire?.back ?? []);
-    // What stays is between the plan and what was seen so far: it is drawn toward the plan.
-    expect((learned.wire?.length ?? 0) - back).toBeGreaterThan(90_000);
-    expect((learned.wire?.length ?? 0) - back).toBeLessThan(110_000);
-    // Nobody measured it: it is no entry of the log, or the log would learn from itself.
-    done(await finishSitting(session, learned.id));
-    const logged = await inStudio(session, (tx) =>
-      tx.all(WireLog, ['isMeasured'], { where: { cut: learned.wire?.length ?? 0 } }),
-    );
-    expect(logged).toEqual([{ isMeasured: false }]);
-    // 1.5 m are left: enough for ten as planned, not by the log.
-    const ten = (cutTo: string) => beginSitting(session, newKey(), pattern, { count: '10', cutTo });
-    expect(problemOf(await ten('learned')).fields).toEqual({
-      cutTo: 'Cut by what the log says, the wire on the rack is not enough for 10 pieces; as planned it is.',
-    });
-    done(await ten('planned'));
-    expect(
-      problemOf(await beginSitting(session, newKey(), pattern, { count: '1', cutTo: 'by eye' })),
-    ).toMatchObject({ fields: { cutTo: 'Choose what the wires are cut to: learned, planned.' } });
-    await expectBooksAgree();
   });
 
   it('takes another bead for one that was lost, and the piece bears it', async () => {
@@ -459,48 +364,6 @@ describe('what is said of a sitting', () => {
     done(await finishSitting(session, other));
     expect(problemOf(await leaveSitting(session, other)).message).toMatch(/on the shelf already/);
   });
-});
-
-describe('the next sitting', () => {
-  it('knows what is lost on the way', async () => {
-    const { session, pattern, id } = await sittingOff(2);
-    expect((await showSitting(session, id))?.drift).toBeNull();
-    await say(session, id, {
-      kind: 'spoiled',
-      piece: 0,
-      cutIndex: 0,
-      copy: 0,
-      length: um(100_000),
-      reason: 'snapped',
-    });
-    expect((await priceBook(session))?.spoils).toBe(0);
-    done(await finishSitting(session, id));
-    // Half as much was lost as went into both; of two pieces seven parts of what they lost count, two and five.
-    expect((await priceBook(session))?.spoils).toBeCloseTo((100 / 160) * (2 / 7), 6);
-    expect(await priceBook(await addTestHelper(session))).toBeNull();
-    expect(
-      (await showSitting(session, done(await beginSitting(session, newKey(), pattern, { count: '1' }))))
-        ?.drift,
-    ).toBeNull();
-  });
-});
-
-it('of rings is told how they come out, as is who makes one by the form; of what is no ring nobody is', async () => {
-  const { session, pattern, id } = await sittingOff(1, 'ring');
-  const ring = { pattern: pattern.number, figure: 'ring' } as const;
-  const told = async () => [
-    (await showSitting(session, id))?.drift,
-    (await proposeMaking(session, pattern.number))?.drift,
-  ];
-  expect(await told()).toEqual([null, null]);
-  done(await ruleFigure(session, newKey(), ring, { act: 'say', value: '-0.3' }));
-  expect(await told()).toEqual([
-    { value: -0.3, count: 0 },
-    { value: -0.3, count: 0 },
-  ]);
-  const pendant = await simplePattern(session);
-  done(await ruleFigure(session, newKey(), { ...ring, pattern: pendant.number }, { act: 'say', value: '1' }));
-  expect((await proposeMaking(session, pendant.number))?.drift).toBeNull();
 });
 
 describe('a sitting out of the tray of a batch', () => {

@@ -14,6 +14,7 @@ import {
 import { StockPiece } from '@/data/models/stock';
 import { BatchLineRow } from '@/data/models/batches';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
+import { springsOf } from '../logbook/learnedSprings';
 import { ringsComeOut, type RingsComeOut } from '../logbook/learnedDrift';
 import { settingsIn } from '../settings/settings';
 import { look, type StudioSession } from '../kernel/useCase';
@@ -110,6 +111,8 @@ export interface SittingView extends Omit<KeptSitting, 'id'> {
   readonly words: readonly Word[];
   /** What the studio bends wire round. */
   readonly rounds: readonly Round[];
+  /** What was measured of how much its wires spring open, by their ids. */
+  readonly springs: Awaited<ReturnType<typeof springsOf>>;
   /** How rings of its pattern come out, in US sizes; null for what is no ring, and while none was read. */
   readonly drift: RingsComeOut | null;
 }
@@ -121,15 +124,17 @@ export function showSitting(session: StudioSession, sittingId: Id<'sitting'>): P
     if (!kept) return null;
     const from = [...new Set(kept.pieces.flatMap(({ wires }) => wires.map((wire) => wire.from)))];
     const sources = await tx.all(StockPiece, ['stockPieceId', 'number'], { where: { stockPieceId: from } });
+    const specs = await specsById(tx, specIdsOf(kept.body));
     return {
       ...kept,
       body: bodyShownTo(session, kept.body),
-      specs: Object.fromEntries(await specsById(tx, specIdsOf(kept.body))),
+      specs: Object.fromEntries(specs),
       sources: Object.fromEntries(
         sources.map(({ stockPieceId, number }) => [stockPieceId, tag('wire', number)]),
       ),
       words: await wordsOf(tx, sittingId),
       rounds: (await settingsIn(tx)).rounds,
+      springs: await springsOf(tx, specs.values()),
       drift: await ringsComeOut(tx, kept.pattern, kept.body),
     };
   });

@@ -2,11 +2,12 @@ import { finishedInside, isLost, pieceIn, wireKey, type Sitting } from '@/core/b
 import { measuredWires, wireDone, workedOff } from '@/core/bench/wireDone';
 import { BESIDES, minutesLost, minutesOfPiece, minutesOfSetUp } from '@/core/bench/sittingMinutes';
 import { proposeCuts } from '@/core/cuttingStock/propose';
-import { wantedCuts } from '@/core/pattern/pattern';
+import { insidesWanted } from '@/core/pattern/insidesWanted';
+import { wantedCuts, type PatternBody } from '@/core/pattern/pattern';
 import { um } from '@/core/units/length';
-import type { WireSpec } from '@/core/wire/spec';
+import type { KnownSpec } from '../catalogue/wireSpecs';
 import type { Choice } from '../making/proposeMaking';
-import type { MakingTold } from '../making/makePiece.input';
+import type { BenchTold, MakingTold } from '../making/makePiece.input';
 import type { KeptSitting, PieceOfSitting } from './sittings';
 
 /** A wire of a piece as it was cut, with all that was lost of it. */
@@ -21,7 +22,7 @@ interface WireTold {
 }
 
 /** The specs of the wires of a sitting, by their ids. */
-type SpecsKnown = Readonly<Partial<Record<string, WireSpec>>>;
+type SpecsKnown = Readonly<Partial<Record<string, KnownSpec>>>;
 
 /** The wires of a piece, as they were said to be cut or weighed; those that nobody spoke of are as they were meant. */
 function wiresTold(
@@ -113,6 +114,15 @@ export function wiresLost(
   ]);
 }
 
+/** Turns that were measured, with the wires that were bent. */
+function bendsTold(body: PatternBody, { bends }: Sitting, specs: SpecsKnown): BenchTold['bends'] {
+  return insidesWanted(body).flatMap(({ name, specId }, turn) => {
+    const bent = bends.get(turn);
+    const spec = specs[specId ?? ''];
+    return bent && spec ? [{ name, specId: spec.id, ...bent }] : [];
+  });
+}
+
 /**
  * What a sitting comes to for one of its pieces, as a making is told.
  * @param bears wires of pieces that were lost, which it bears
@@ -166,6 +176,7 @@ export function toldOfPiece(
         minutes: own.besides[work] + (isFirst ? setUp.besides[work] : 0),
       })),
       measured: measuredWires(sitting, { piece: piece.piece, isFirst }, wantedCuts(body)),
+      bends: isFirst ? bendsTold(body, sitting, specs) : [],
     },
   };
 }

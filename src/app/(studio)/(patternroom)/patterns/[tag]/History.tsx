@@ -3,15 +3,15 @@ import { begunAt, sayDrift } from '@/core/learning/sayDrift';
 import { sayMoreThanPlanned } from '@/core/learning/sayMore';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
-import { NOT_RULED } from '@/core/learning/ruling';
-import { minutesOf, type PatternBody } from '@/core/pattern/pattern';
+import type { PatternBody } from '@/core/pattern/pattern';
 import { formatMass, ug } from '@/core/units/mass';
 import type { PatternHistory, RulingsOfPattern, StepTimed } from '@/studio/logbook/patternHistory';
 import { Length, Reckoned } from '@/ui/lengths';
 import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { LazyHistoryChart } from './LazyHistoryChart';
-import { SetFigures, type SettableFigure } from './SetFigures';
+import { SetFigures } from './SetFigures';
+import { settable } from './settable';
 
 /** How a pattern went each time, and what the studio has learned of it. */
 export function History({
@@ -148,51 +148,5 @@ const isRuledAtAll = (ruled: RulingsOfPattern | null): boolean =>
   [ruled.time, ...(ruled.ring ? [ruled.ring] : []), ...ruled.wires].some(
     ({ since, fixed }) => since !== null || fixed !== null,
   );
-
-/** What of a pattern may be set against the log. */
-function settable(
-  { time, ring, wires }: RulingsOfPattern,
-  pattern: number,
-  body: Pick<PatternBody, 'cuts' | 'steps'>,
-): readonly SettableFigure[] {
-  const { each } = minutesOf(body);
-  const ofPattern: readonly SettableFigure[] = [
-    {
-      of: { pattern, figure: 'time' },
-      name: 'How long it takes',
-      label: 'Minutes of one piece',
-      example: '45',
-      said: time.fixed === null ? '' : `${Math.round(each * Math.exp(time.fixed))} min`,
-      since: time.since,
-    },
-  ];
-  const ofRing = ring
-    ? [
-        {
-          of: { pattern, figure: 'ring' } as const,
-          name: 'How its rings come out',
-          label: 'US sizes larger than wanted',
-          example: '-0.3',
-          said: ring.fixed === null ? '' : sayDrift(ring.fixed),
-          since: ring.since,
-        },
-      ]
-    : [];
-  return [
-    ...(each > 0 ? ofPattern : []),
-    ...ofRing,
-    ...body.cuts.map(({ name }, cutIndex): SettableFigure => {
-      const { since, fixed } = wires[cutIndex] ?? NOT_RULED;
-      return {
-        of: { pattern, figure: 'wire', cutIndex },
-        name,
-        label: 'Per cent more than planned stays',
-        example: '5',
-        said: fixed === null ? '' : sayMoreThanPlanned(Math.expm1(fixed)),
-        since,
-      };
-    }),
-  ];
-}
 
 const figure = (minutes: number): string => String(Math.round(minutes * 10) / 10);

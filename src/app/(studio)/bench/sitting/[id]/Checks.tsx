@@ -61,6 +61,11 @@ export function Checks({ view, piece, sitting, say }: InspectProps) {
   );
 }
 
+const FINDINGS = [
+  { isGood: true, text: 'Good', Icon: Check, pressed: 'btn-neutral' },
+  { isGood: false, text: 'Not good', Icon: X, pressed: 'btn-error' },
+] as const;
+
 /** One check of a piece: good or not, and the figure where it is measured. */
 function OneCheck({
   name,
@@ -101,22 +106,20 @@ function OneCheck({
           {name}
         </span>
       )}
-      <button
-        type="button"
-        className={`btn min-h-12 grow sm:grow-0 ${found?.isGood === true ? 'btn-neutral' : 'btn-outline'}`}
-        aria-pressed={found?.isGood === true}
-        onClick={() => tell(true)}
-      >
-        <Check size={20} aria-hidden="true" /> Good
-      </button>
-      <button
-        type="button"
-        className={`btn min-h-12 grow sm:grow-0 ${found?.isGood === false ? 'btn-error' : 'btn-outline'}`}
-        aria-pressed={found?.isGood === false}
-        onClick={() => tell(false)}
-      >
-        <X size={20} aria-hidden="true" /> Not good
-      </button>
+      {FINDINGS.map(({ isGood, text, Icon, pressed }) => {
+        const isFound = found?.isGood === isGood;
+        return (
+          <button
+            key={text}
+            type="button"
+            className={`btn min-h-12 grow sm:grow-0 ${isFound ? pressed : 'btn-outline'}`}
+            aria-pressed={isFound}
+            onClick={() => tell(isGood)}
+          >
+            <Icon size={20} aria-hidden="true" /> {text}
+          </button>
+        );
+      })}
     </div>
   );
 }

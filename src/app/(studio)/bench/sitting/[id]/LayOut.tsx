@@ -102,11 +102,7 @@ export function LayOut({
         </ol>
       </section>
       {!batch && <SpoolsFirst view={view} sitting={sitting} say={say} />}
-      <WhichRound
-        rounds={view.rounds}
-        insides={view.insides}
-        temper={specs[cuts[0]?.specId ?? '']?.temper ?? 'half hard'}
-      />
+      <WhichRound view={view} sitting={sitting} say={say} />
       {parts.length > 0 && (
         <section className="leaf p-4">
           <h2>Lay beside them</h2>

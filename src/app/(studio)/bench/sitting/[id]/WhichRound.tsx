@@ -1,44 +1,51 @@
 'use client';
 
-import { useState } from 'react';
 import { roundsFor, type RoundTried } from '@/core/bench/rounds';
-import { completedRing } from '@/core/ring/ringSize';
-import { readInside } from '@/core/parameter/readTexts';
+import type { Said as Spoken, Sitting } from '@/core/bench/sitting';
+import { counted } from '@/core/units/counted';
 import { formatDiameter, um } from '@/core/units/length';
-import type { Temper } from '@/core/wire/metal';
 import { Field, TextInput } from '@/ui/form/Field';
-import { Said, useHouse } from '@/ui/house';
+import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
+import { BentOn } from './BentOn';
 import type { ShownSitting } from './shown';
+import { springOf } from './springOf';
+import { useInside } from './useInside';
 
 /** What of the pattern is bent round mandrels, and which of the studio’s rounds gives an inside diameter once the wire has sprung open. */
 export function WhichRound({
-  rounds,
-  insides,
-  temper,
-}: Pick<ShownSitting['view'], 'rounds' | 'insides'> & { temper: Temper }) {
-  const { rings } = useHouse();
-  const [typed, setTyped] = useState('');
-  const isBare = /^[\d.,]+$/.test(typed.trim());
-  const read =
-    typed.trim() === ''
-      ? undefined
-      : readInside(isBare ? `${typed.trim()} mm` : completedRing(typed, rings), 'mm');
+  view,
+  sitting,
+  say,
+}: {
+  view: ShownSitting['view'];
+  sitting: Sitting;
+  say: (...said: readonly Spoken[]) => void;
+}) {
+  const { rounds, insides } = view;
+  const { typed, setTyped, read } = useInside();
   return (
     <section className="leaf p-4" aria-label="Which round">
       <h2>Which round?</h2>
       {insides.length > 0 && (
         <ul className="mt-1 divide-y divide-base-300" aria-label="Bent round mandrels">
-          {insides.map(({ name, inside }) => {
-            const [best] = roundsFor(inside, rounds, temper, 1);
+          {insides.map((bent, index) => {
+            const { name, inside } = bent;
+            const { spring, from } = springOf(view, bent);
+            const [best] = roundsFor(inside, rounds, spring, 1);
             return (
-              <li key={`${name} ${inside}`} className="py-1">
+              <li key={index} className="py-1">
                 <span className="font-semibold">{name}</span>,{' '}
                 <Said>{`${formatDiameter(inside)} inside`}</Said>
                 {best && (
                   <>
                     : {isNear(best) ? 'on' : 'nothing near it; nearest is'}{' '}
                     <span className="font-semibold">{best.round.name}</span>, <Said>{cameOut(best)}</Said>
+                    {from > 0 && (
+                      <span className="muted">
+                        , as it springs open by {counted(from, 'bend')} you measured
+                      </span>
+                    )}
                   </>
                 )}
               </li>
@@ -56,6 +63,7 @@ export function WhichRound({
         </p>
       ) : (
         <>
+          <BentOn view={view} sitting={sitting} say={say} />
           <div className="no-print mt-2 max-w-sm">
             <Field
               label="It should be inside"
@@ -74,12 +82,14 @@ export function WhichRound({
           </div>
           {read?.ok && (
             <ol className="mt-2 list-decimal pl-6" aria-label="Nearest rounds">
-              {roundsFor(read.value, rounds, temper).map(({ round, inside, off }) => (
-                <li key={`${round.name} ${round.diameter}`}>
-                  <span className="font-semibold">{round.name}</span>{' '}
-                  <Said>{`comes out at ${cameOut({ inside, off })}`}</Said>
-                </li>
-              ))}
+              {roundsFor(read.value, rounds, springOf(view, undefined).spring).map(
+                ({ round, inside, off }) => (
+                  <li key={`${round.name} ${round.diameter}`}>
+                    <span className="font-semibold">{round.name}</span>{' '}
+                    <Said>{`comes out at ${cameOut({ inside, off })}`}</Said>
+                  </li>
+                ),
+              )}
             </ol>
           )}
         </>
