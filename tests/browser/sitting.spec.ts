@@ -264,6 +264,79 @@ test('six rings out of a tray are worked together, without a connection, and ano
   await expect(page.getByRole('button', { name: /to the shelf$/ })).toHaveCount(0);
 });
 
+/** Waits until the device keeps the page that is open, with every script that it runs. */
+async function isKept(page: Page): Promise<void> {
+  const missing = () =>
+    page.evaluate(async () => {
+      const cache = await caches.open('kept pages');
+      const wanted = [
+        location.href,
+        ...[...document.scripts].flatMap(({ src }) => (src === '' ? [] : [src])),
+      ];
+      const found = await Promise.all(wanted.map((url) => cache.match(url)));
+      return found.filter((each) => each === undefined).length;
+    });
+  await expect.poll(missing, { timeout: 60_000 }).toBe(0);
+}
+
+test('a sitting opens again without a connection; what is said then is heard when that is back', async ({
+  page,
+}) => {
+  await signIn(page);
+  await page.goto(`${DEMO_URL}/bench/P-0046`);
+  await begin(page, 1);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText(/^Step 1 of/)).toBeVisible();
+  await isKept(page);
+
+  // The tablet fell asleep where there is no connection, and its page is loaded anew.
+  const context = page.context();
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText(/^Step 1 of/)).toBeVisible();
+  await expect(page.getByText(/No connection: all of it is kept on this device/)).toBeVisible();
+  await page.getByLabel('Note', { exact: true }).fill('the shank is a little thin');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('Noted: the shank is a little thin')).toBeVisible();
+
+  // A turn is measured as it is let go.
+  await unfold(page, 'Bent round something? Say what it came to');
+  const bent = page.getByRole('form', { name: 'What it came to' });
+  await bent.getByLabel('On', { exact: true }).selectOption({ label: 'jam spoon handle, 18.5 mm' });
+  await bent.getByLabel('Inside, let go').fill('90');
+  await expect(bent.getByText(/“90” was given; bent on 18.5 mm it comes out between/)).toBeVisible();
+  await bent.getByLabel('Inside, let go').fill('19.4');
+  await bent.getByRole('button', { name: 'Write it down' }).click();
+  await expect(bent.getByText(/19.4 mm on 18.5 mm/)).toBeVisible();
+
+  await context.setOffline(false);
+  await expect(page.getByText(/No connection/)).toBeHidden({ timeout: 60_000 });
+  await page.reload();
+  await expect(page.getByText('Noted: the shank is a little thin')).toBeVisible();
+
+  // What another page of this device never opened is said to be missing, in words.
+  await context.setOffline(true);
+  await page.goto(page.url().replace(/[^/]+$/, '00000000-0000-4000-a000-000000000000'));
+  await expect(page.getByText(/was not opened on this device before/)).toBeVisible();
+  await context.setOffline(false);
+
+  // It goes to the shelf, and the next sitting knows how far this wire springs open.
+  await page.goBack();
+  await goOnTo(page, 'To the shelf');
+  await page.getByRole('button', { name: 'It is made: to the shelf' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /: 1 piece is on the shelf$/ })).toBeVisible();
+  await page.goto(`${DEMO_URL}/bench/P-0046`);
+  await begin(page, 1);
+  await expect(page.getByText(/as it springs open by 1 bend you measured/).first()).toBeVisible();
+
+  // Whoever signs out leaves no page behind.
+  await isKept(page);
+  await page.getByText('Marit', { exact: true }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/\/sign-in$/);
+  await expect.poll(() => page.evaluate(() => caches.has('kept pages'))).toBe(false);
+});
+
 test('what pieces are looked at for is the studio’s own', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/rules`);
   const form = page.getByRole('region', { name: 'Looked over at the bench' });

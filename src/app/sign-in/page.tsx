@@ -2,6 +2,7 @@ import { redirect } from 'next/navigation';
 import { needsSetUp } from '@/studio/people/setUpStudio';
 import { DEMO_OWNER, isDemo } from '../lib/demo';
 import { currentMember } from '../lib/member';
+import { ForgetKept } from '@/ui/kept/ForgetKept';
 import { SignInForm } from './SignInForm';
 
 export const metadata = { title: 'Sign in' };
@@ -20,6 +21,7 @@ export default async function SignInPage() {
         </p>
       )}
       <SignInForm />
+      <ForgetKept />
     </main>
   );
 }

@@ -79,6 +79,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/api/health': { address: '/api/health' },
   '/api/find': { address: '/api/find?q=copper' },
   '/api/patterns/[tag]/revision': { address: '/api/patterns/P-0001/revision' },
+  '/kept-pages.js': { address: '/kept-pages.js' },
   '/labels.pdf': { address: '/labels.pdf?items=W-0001' },
   '/batches/hours/bench.ics': { address: '/batches/hours/bench.ics' },
   '/batches/[tag]/[paper]': { address: '/batches/R-0001/cut-sheet.svg' },

@@ -45,13 +45,16 @@ export function BentOn({
         setTyped('');
       }}
     >
-      <div className="flex flex-wrap items-end gap-3">
+      <p className="muted mb-1">
+        Measure one when it is let go: the next round is chosen by how far your wire springs open.
+      </p>
+      <div className="flex flex-wrap items-start gap-x-3 gap-y-1">
         {insides.length > 1 && (
           <Field label="Bent">
             {(ties) => (
               <select
                 {...ties}
-                className="select w-56"
+                className="select w-72 max-w-full"
                 value={turn}
                 onChange={({ target }) => {
                   setTurn(Number(target.value));
@@ -71,7 +74,7 @@ export function BentOn({
           {(ties) => (
             <select
               {...ties}
-              className="select w-56"
+              className="select w-72 max-w-full"
               value={rounds.indexOf(on)}
               onChange={({ target }) => setChosen(Number(target.value))}
             >
@@ -83,17 +86,17 @@ export function BentOn({
             </select>
           )}
         </Field>
-        <div className="w-40">
+        <div className="w-40 max-w-full grow sm:max-w-80">
           <Field label="Inside, let go" error={error}>
             {(ties) => (
               <TextInput {...ties} value={typed} onChange={({ target }) => setTyped(target.value)} />
             )}
           </Field>
         </div>
-        <button type="submit" className="btn min-h-12" disabled={!read?.ok || wrong !== undefined}>
-          Write it down
-        </button>
       </div>
+      <button type="submit" className="btn min-h-12 mt-2" disabled={!read?.ok || wrong !== undefined}>
+        Write it down
+      </button>
       {noted && (
         <p className="mt-1 flex flex-wrap items-center gap-3">
           {bent.name}: {formatDiameter(noted.came)} on {formatDiameter(noted.on)}.

@@ -8,6 +8,7 @@ import { um } from '@/core/units/length';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
 import { StepSeen } from '@/ui/craft/StepSeen';
 import { Field, TextInput } from '@/ui/form/Field';
+import { Fold } from '@/ui/Fold';
 import { Said } from '@/ui/house';
 import { BentOn } from './BentOn';
 import { Mistake } from './Mistake';
@@ -89,18 +90,19 @@ export function StepWorked({
         {piece !== null && (
           <>
             {view.isRing && <SizesOnTheWay piece={piece} sitting={sitting} say={say} />}
-            {view.insides.length > 0 && view.rounds.length > 0 && (
-              <section className="leaf p-4">
-                <h2>Bent round something?</h2>
-                <BentOn view={view} sitting={sitting} say={say} />
-              </section>
-            )}
             <Mistake view={view} piece={piece} sitting={sitting} inHand={wire && wireKey(wire)} say={say} />
             <NoteBox
               key={piece}
               note={pieceIn(sitting, piece).note}
               onNote={(text) => say({ kind: 'noted', piece, text })}
             />
+            {view.insides.length > 0 && view.rounds.length > 0 && (
+              <div className="no-print">
+                <Fold title="Bent round something? Say what it came to">
+                  <BentOn view={view} sitting={sitting} say={say} />
+                </Fold>
+              </div>
+            )}
           </>
         )}
       </div>

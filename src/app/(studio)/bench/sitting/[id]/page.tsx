@@ -6,6 +6,7 @@ import { calledInFull, ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { workedSteps } from '@/studio/pictures/pictures';
 import { showSitting } from '@/studio/sittings/sittings';
+import { KeepHere } from '@/ui/kept/KeepHere';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
 import { MadeHere } from './MadeHere';
@@ -48,6 +49,7 @@ export default async function SittingPage({ params }: { params: Params }) {
         </Link>{' '}
         · {batch ? tag('batch', batch.number) : tag('pattern', pattern.number)}
       </p>
+      <KeepHere />
       <SittingBench
         view={shown}
         steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
