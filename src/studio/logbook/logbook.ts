@@ -10,9 +10,11 @@ import type { RowIn } from '@/data/table';
 import { calledAs } from '../kernel/called';
 import { look, type StudioSession } from '../kernel/useCase';
 import {
+  bendsOf,
   partsOf,
   stepsOf,
   wiresOf,
+  type LoggedBend,
   type LoggedPart,
   type LoggedStep,
   type LoggedWire,
@@ -43,6 +45,8 @@ export interface LogLine {
   readonly steps: readonly LoggedStep[];
   /** What it took out of the drawers. */
   readonly parts: readonly LoggedPart[];
+  /** Its turns that were measured when they were bent. */
+  readonly bends: readonly LoggedBend[];
   /** Its photograph from the front, or from the back when there is only that; null when there is none. */
   readonly photo: Id<'photo'> | null;
 }
@@ -81,7 +85,12 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
     const measured = total === null ? null : await counted(tx, { ...asked, isMeasured: true });
     const { rows, next } = await readPage(tx, logList, {}, asked, { ...query, size: PAGE });
     const ids = rows.map(({ pieceId }) => pieceId);
-    const [wires, steps, parts] = [await wiresOf(tx, ids), await stepsOf(tx, ids), await partsOf(tx, ids)];
+    const [wires, steps, parts, bends] = [
+      await wiresOf(tx, ids),
+      await stepsOf(tx, ids),
+      await partsOf(tx, ids),
+      await bendsOf(tx, ids),
+    ];
     return {
       lines: rows.map(({ pieceId, userId, minutes, plannedMinutes, ...row }): LogLine => {
         const sees = session.role === 'owner' || userId === session.userId;
@@ -101,6 +110,7 @@ export function showLogbook(session: StudioSession, query: LogQuery = {}): Promi
           wires: wires.get(pieceId) ?? [],
           steps: sees ? (steps.get(pieceId) ?? []) : [],
           parts: parts.get(pieceId) ?? [],
+          bends: bends.get(pieceId) ?? [],
           photo: row.photo,
         };
       }),

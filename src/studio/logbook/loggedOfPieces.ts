@@ -5,6 +5,7 @@ import { um, type Micrometres } from '@/core/units/length';
 import type { Tx } from '@/data/inStudio';
 import { Movement } from '@/data/models/books';
 import { StepLog, WireLog } from '@/data/models/making';
+import { BendLog } from '@/data/models/sittings';
 import { specsById, type KnownSpec } from '../catalogue/wireSpecs';
 
 /** Wires of one cut of a piece, with what one of them came to on the average. */
@@ -42,6 +43,13 @@ const byPiece = <Row extends { readonly pieceId: Id<'piece'> }, Told>(
   told: (own: readonly Row[]) => Told,
 ): ReadonlyMap<Id<'piece'>, Told> =>
   new Map([...groupBy(rows, ({ pieceId }) => pieceId)].map(([id, own]) => [id, told(own)]));
+
+/** A turn that was measured when it was bent round something. */
+export interface LoggedBend {
+  readonly name: string;
+  readonly on: Micrometres;
+  readonly came: Micrometres;
+}
 
 /** What is logged of the wires of some pieces. */
 export async function wiresOf(
@@ -92,6 +100,18 @@ export async function stepsOf(
   return byPiece(rows, (own) =>
     own.map(({ name, plannedMinutes: planned, minutes }) => ({ name, planned, minutes })),
   );
+}
+
+/** The turns of some pieces that were measured. */
+export async function bendsOf(
+  tx: Tx,
+  pieceIds: readonly Id<'piece'>[],
+): Promise<ReadonlyMap<Id<'piece'>, readonly LoggedBend[]>> {
+  const rows = await tx.all(BendLog, ['pieceId', 'name', 'bentOn', 'came'], {
+    where: { pieceId: [...pieceIds] },
+    order: ['pieceId', 'place'],
+  });
+  return byPiece(rows, (own) => own.map(({ name, bentOn: on, came }) => ({ name, on, came })));
 }
 
 /** What some pieces took out of the drawers: what goes into them, and what was lost on the way. */

@@ -21,6 +21,7 @@ import {
 import { reverseMovement } from '../corrections/reverseMovement';
 import type { StudioSession } from '../kernel/useCase';
 import { showLedger } from '../ledger/ledgerPage';
+import { showLogbook } from '../logbook/logbook';
 import { ruleFigure } from '../logbook/rulings';
 import { proposeMaking } from '../making/proposeMaking';
 import { showPattern } from '../patterns/patterns';
@@ -178,12 +179,15 @@ describe('what came of a turn that was bent on something', () => {
   });
 
   it('tells how much the wire springs open, from the next sitting on, until it is taken back', async () => {
-    const { session, specId, begin, springs } = await bending();
+    const { session, insides, specId, begin, springs } = await bending();
     const first = await begin();
     expect(await springs(first)).toEqual({});
     // Said twice: the second corrects the first.
     await say(session, first, bent(4000, 4400), bent(4000, 4240));
     done(await finishSitting(session, first));
+    expect((await showLogbook(session, {})).lines[0]?.bends).toEqual([
+      { name: insides[0]?.name, on: 4000, came: 4240 },
+    ]);
     const next = await begin();
     const learned = (await springs(next))[specId];
     expect(learned).toMatchObject({ own: 1, others: 0 });

@@ -2,7 +2,7 @@ import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { roundSpan } from '@/core/ruler';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
-import { um } from '@/core/units/length';
+import { formatDiameter, um } from '@/core/units/length';
 import { adviseFromLog } from '@/studio/logbook/advice';
 import { LOG_SORTINGS, MOST_LOGGED, showLogbook, type LogLine } from '@/studio/logbook/logbook';
 import { LogQuery } from '@/studio/logbook/logbook.input';
@@ -88,6 +88,7 @@ export default async function LogbookPage({ searchParams }: { searchParams: Sear
                 <div className="space-y-2">
                   <LoggedWires wires={line.wires} span={span} />
                   <Taken parts={line.parts} />
+                  <Bent bends={line.bends} />
                   <TimedSteps steps={line.steps} />
                 </div>
               </li>
@@ -176,6 +177,23 @@ function Taken({ parts }: { parts: LogLine['parts'] }) {
       {parts
         .map(({ name, count, lost }) => `${count} × ${name}${lost === '' ? '' : `, lost: ${lost}`}`)
         .join('; ')}
+    </p>
+  );
+}
+
+/** What its turns came to that were measured when they were bent. */
+function Bent({ bends }: { bends: LogLine['bends'] }) {
+  if (bends.length === 0) return null;
+  return (
+    <p className="text-sm">
+      Bent:{' '}
+      <Said>
+        {bends
+          .map(
+            ({ name, on, came }) => `${name} on ${formatDiameter(on)}, ${formatDiameter(came)} when let go`,
+          )
+          .join('; ')}
+      </Said>
     </p>
   );
 }
