@@ -86,46 +86,45 @@ export const inOrderOfDue = <T extends Pick<Job, 'dueOn' | 'number'>>(jobs: read
  * @param today the first day that is worked
  */
 export function scheduleJobs(jobs: readonly Job[], hours: BenchHours, today: Day): Schedule {
-  const order = inOrderOfDue(jobs);
-  const open = new Map(order.map(({ number, minutes }) => [number, minutes]));
-  const readyOn = new Map<number, Day>();
-  const late = new Map<number, number>();
+  const order = inOrderOfDue(jobs).map((job) => ({
+    job,
+    left: job.minutes,
+    readyOn: null as Day | null,
+    late: 0,
+  }));
   const days: ScheduledDay[] = [];
+  // What is due later comes later, and what is worked first is done first: neither place ever goes back.
+  let due = 0;
+  let worked = 0;
   const closeDay = (day: Day) => {
-    for (const { number, dueOn } of order)
-      if (dueOn !== null && dueOn <= day && !late.has(number)) late.set(number, open.get(number) ?? 0);
+    for (let next = order[due]; next?.job.dueOn && next.job.dueOn <= day; next = order[due]) {
+      next.late = next.left;
+      due += 1;
+    }
   };
   // What was due before today is late with all that is left of it.
   closeDay(daysLater(today, -1));
   for (const { day, minutes } of daysAhead(today, hours)) {
+    // What wants no work is ready before any is done.
+    if (days.length === 0) for (const each of order) if (each.left === 0) each.readyOn = day;
     const work: { number: number; minutes: number }[] = [];
-    let left = minutes;
-    for (const { number } of order) {
-      const wanted = open.get(number) ?? 0;
-      if (wanted === 0) {
-        if (!readyOn.has(number)) readyOn.set(number, day);
-        continue;
-      }
-      const done = Math.min(wanted, left);
-      if (done === 0) continue;
-      left -= done;
-      open.set(number, wanted - done);
-      work.push({ number, minutes: done });
-      if (wanted === done) readyOn.set(number, day);
+    let free = minutes;
+    for (let next = order[worked]; next && (free > 0 || next.left === 0); next = order[worked]) {
+      const done = Math.min(next.left, free);
+      if (done > 0) work.push({ number: next.job.number, minutes: done });
+      free -= done;
+      next.left -= done;
+      if (next.left > 0) break;
+      next.readyOn ??= day;
+      worked += 1;
     }
     days.push({ day, minutes, work });
     closeDay(day);
-    const isDone = [...open.values()].every((each) => each === 0);
-    if (isDone && order.every(({ dueOn }) => dueOn === null || dueOn <= day)) break;
+    if (worked === order.length && !order[due]?.job.dueOn) break;
   }
   return {
     days,
-    jobs: order.map(({ number, dueOn }) => ({
-      number,
-      dueOn,
-      readyOn: readyOn.get(number) ?? null,
-      late: late.get(number) ?? 0,
-    })),
+    jobs: order.map(({ job: { number, dueOn }, readyOn, late }) => ({ number, dueOn, readyOn, late })),
   };
 }
 

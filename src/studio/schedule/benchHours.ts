@@ -67,7 +67,7 @@ export const setBenchHours = posts(
 export interface ScheduledBatch extends ScheduledJob {
   readonly name: string;
   readonly minutes: number;
-  /** Null for those that were not asked for. */
+  /** Null for those that were not asked for; of those nothing of what follows is told either. */
   readonly remedy: Remedy | null;
   /** What its lines are called. */
   readonly lineNames: Readonly<Record<number, string>>;
@@ -76,6 +76,9 @@ export interface ScheduledBatch extends ScheduledJob {
   /** Lines whose pieces take something else than is planned, by what was logged. */
   readonly learned: readonly LearnedLine[];
 }
+
+/** What is told of a batch that was not asked for. */
+const NOT_TOLD = { remedy: null, lineNames: {}, learned: [] } as const;
 
 /** What pieces of a line take by what was logged, minutes of each. */
 export interface LearnedLine {
@@ -166,27 +169,26 @@ export function showSchedule(
       batches: jobs.flatMap((job, index): ScheduledBatch[] => {
         const batch = byNumber.get(job.number);
         if (!batch) return [];
+        const { name, minutes, lines } = batch;
         const isTold = index >= told.from && index < told.from + told.most;
-        const times = batch.lines.map(({ line, count, body }) => ({
-          line,
-          count,
-          minutesEach: minutesOf(body).each,
-        }));
-        return [
-          {
-            ...job,
-            name: batch.name,
-            minutes: batch.minutes,
-            remedy: isTold ? remedyFor(job, batches, times, hours, today) : null,
-            lineNames: Object.fromEntries(batch.lines.map(({ line, body }) => [line, body.name])),
-            chance: chances.get(job.number) ?? null,
-            learned: batch.lines.flatMap(learnedOf),
-          },
-        ];
+        const more = isTold
+          ? {
+              remedy: remedyFor(job, batches, lines.map(timeOfLine), hours, today),
+              lineNames: Object.fromEntries(lines.map(({ line, body }) => [line, body.name])),
+              learned: lines.flatMap(learnedOf),
+            }
+          : NOT_TOLD;
+        return [{ ...job, name, minutes, chance: chances.get(job.number) ?? null, ...more }];
       }),
     };
   });
 }
+
+const timeOfLine = ({ line, count, body }: OpenLine) => ({
+  line,
+  count,
+  minutesEach: minutesOf(body).each,
+});
 
 /** What a line is said to take, when that is something else than is planned. */
 function learnedOf({ count, planned, times, body }: OpenLine): LearnedLine[] {
