@@ -6,6 +6,7 @@ import { cutLength, wantedCuts } from '@/core/pattern/pattern';
 import { roundSpan } from '@/core/ruler';
 import { um } from '@/core/units/length';
 import { MarkedWire } from '@/ui/craft/MarkedWire';
+import { InHand } from '@/ui/craft/InHand';
 import { StepSeen } from '@/ui/craft/StepSeen';
 import { Field, TextInput } from '@/ui/form/Field';
 import { Fold } from '@/ui/Fold';
@@ -67,16 +68,7 @@ export function StepWorked({
         )}
       </div>
       <div className="space-y-4">
-        {inHand.length > 0 && (
-          <section className="leaf p-4">
-            <h2>In hand</h2>
-            <ul className="mt-1">
-              {inHand.map((each, index) => (
-                <li key={index}>{each}</li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <InHand things={inHand} />
         {cautions.length > 0 && (
           <section className="leaf p-4">
             <h2>Take care</h2>

@@ -8,6 +8,7 @@ import { Said } from '@/ui/house';
 import { Link } from '@/ui/Link';
 import { useIsListening } from '@/ui/useIsListening';
 import { useKeys } from '@/ui/useKeys';
+import { InHand } from '@/ui/craft/InHand';
 import { StepSeen, type Turnable } from '@/ui/craft/StepSeen';
 
 /** A step of the work as it is shown: its picture comes by itself. */
@@ -122,16 +123,7 @@ export function StepByStep({
               </Link>
             )}
           </div>
-          {inHand.length > 0 && (
-            <section className="leaf p-4">
-              <h2>In hand</h2>
-              <ul className="mt-1">
-                {inHand.map((each, index) => (
-                  <li key={index}>{each}</li>
-                ))}
-              </ul>
-            </section>
-          )}
+          <InHand things={inHand} />
           {(stops.length > 0 || cautions.length > 0) && (
             <section className="leaf p-4">
               <h2>Not to be forgotten</h2>
