@@ -62,8 +62,8 @@ export function turned(state: PieceState, turn: PieceTurn, called: string): Resu
     : refuse(`${called} is ${state}; it cannot be ${said}.`);
 }
 
-/** What still counts of what happened: all but what was taken back. */
-function counting(events: readonly LifeEvent[]): readonly LifeEvent[] {
+/** What still holds of what happened: all but what was taken back. */
+export function holding<Event extends LifeEvent>(events: readonly Event[]): readonly Event[] {
   const undone = new Set(events.flatMap(({ undoes }) => undoes ?? []));
   return events.filter(({ id, undoes }) => undoes === null && !undone.has(id));
 }
@@ -73,13 +73,14 @@ function counting(events: readonly LifeEvent[]): readonly LifeEvent[] {
  * @example stateOf([{ id: 1, turn: 'sold', undoes: null }]) // 'sold'
  */
 export const stateOf = (events: readonly LifeEvent[]): PieceState =>
-  counting(events).reduce<PieceState>((_, { turn }) => TURNS[turn].to, 'on the shelf');
+  holding(events).reduce<PieceState>((_, { turn }) => TURNS[turn].to, 'on the shelf');
 
 /**
- * The event that may be taken back: only the last that counts, since what came after it would have no ground to stand on.
- * @returns undefined when nothing happened that counts
+ * The event that may be taken back: only the last that holds, since what came after it would have no ground to stand on.
+ * @returns undefined when nothing happened that holds
  */
-export const lastOf = (events: readonly LifeEvent[]): LifeEvent | undefined => counting(events).at(-1);
+export const lastOf = <Event extends LifeEvent>(events: readonly Event[]): Event | undefined =>
+  holding(events).at(-1);
 
 /**
  * How a turn changes what stands in the books: a piece that leaves the studio takes its cost with it, one that comes back brings it.

@@ -31,6 +31,7 @@ import { timedMakings } from './0029-timed-makings';
 import { rulings } from './0030-rulings';
 import { timedSteps } from './0031-timed-steps';
 import { bends } from './0032-bends';
+import { pieceLives } from './0033-piece-lives';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -66,4 +67,5 @@ export const MIGRATIONS: readonly Migration[] = [
   rulings,
   timedSteps,
   bends,
+  pieceLives,
 ];

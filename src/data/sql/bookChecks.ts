@@ -1,3 +1,4 @@
+import { IN_STOCK, TURNS } from '@/core/selling/life';
 import { TAG_LETTERS } from '@/core/tag';
 import { float, int, json, text, uuid, bool, big } from '../columns';
 import { statement } from './statement';
@@ -11,6 +12,12 @@ const TAG = `(SELECT letter FROM (VALUES ${Object.entries(TAG_LETTERS)
 const evenPosts = (kind: string, measure: string): string =>
   `SELECT studio_id AS studio, '${kind} in posting ' || post_key AS what, '0' AS kept, sum(${measure})::text AS rebuilt
      FROM movements WHERE kind = '${kind}' GROUP BY studio_id, post_key HAVING sum(${measure}) <> 0`;
+
+/** Where an event e brings a piece, in SQL. */
+const BROUGHT = `CASE e.turn ${Object.entries(TURNS)
+  .map(([turn, { to }]) => `WHEN '${turn}' THEN '${to}'`)
+  .join(' ')} END`;
+const STOCKED = IN_STOCK.map((state) => `'${state}'`).join(', ');
 
 /** Comparisons of what is kept with what the movements say; each row is a difference. */
 const CHECKS: readonly string[] = [
@@ -61,6 +68,21 @@ const CHECKS: readonly string[] = [
                   JOIN articles a ON a.studio_id = m.studio_id AND a.article_id = m.article_id AND a.ware IN ('bead', 'stone', 'finding')
                  WHERE m.kind IN ('used', 'spoiled') AND m.piece_id IS NOT NULL GROUP BY 1, 2) m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
     WHERE COALESCE(m.used, 0) <> CASE WHEN f.struck_at IS NULL THEN f.parts_taken ELSE 0 END`,
+  // Where every finished piece is, by the last that happened to it and was not taken back.
+  `SELECT f.studio_id AS studio, 'where F-' || lpad(f.number::text, 4, '0') || ' is' AS what, f.state AS kept, COALESCE(l.state, 'on the shelf') AS rebuilt
+     FROM pieces f LEFT JOIN LATERAL (
+       SELECT ${BROUGHT} AS state FROM piece_events e
+        WHERE e.studio_id = f.studio_id AND e.piece_id = f.piece_id AND e.undoes IS NULL
+          AND NOT EXISTS (SELECT FROM piece_events u WHERE u.studio_id = e.studio_id AND u.undoes = e.event_id)
+        ORDER BY e.event_id DESC LIMIT 1) AS l ON true
+    WHERE f.state <> COALESCE(l.state, 'on the shelf')`,
+  // What pieces that are no longer the studio’s took out of the books.
+  `SELECT f.studio_id AS studio, 'F-' || lpad(f.number::text, 4, '0') || ' in the books' AS what, b.cost::text AS kept, COALESCE(e.cost, 0)::text AS rebuilt
+     FROM pieces f
+     CROSS JOIN LATERAL (SELECT CASE WHEN f.struck_at IS NOT NULL OR f.state IN (${STOCKED}) THEN 0
+                                     ELSE -(f.wire_cost + f.parts_taken + f.supplies_cost) END AS cost) AS b
+     LEFT JOIN (SELECT studio_id, piece_id, sum(cost_units) AS cost FROM piece_events GROUP BY 1, 2) e USING (studio_id, piece_id)
+    WHERE b.cost <> COALESCE(e.cost, 0)`,
   // Shades never name more beads than a strand holds.
   `SELECT p.studio_id AS studio, ${TAG} || ' by its shades' AS what, p.quantity::text AS kept, s.named::text AS rebuilt
      FROM stock_pieces p CROSS JOIN LATERAL (SELECT COALESCE(sum((each ->> 'count')::bigint), 0) AS named

@@ -1,3 +1,4 @@
+import { IN_STOCK, type PieceState } from '@/core/selling/life';
 import type { Day } from '@/core/calendar/day';
 import type { BeadShape } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
@@ -150,7 +151,9 @@ export const logList = list({
 
 /** Finished pieces that stand on the shelf. */
 export const shelfList = list({
-  from: 'pieces f JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id',
+  from: 'pieces f',
+  joins: `JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
+    LEFT JOIN places l ON l.studio_id = f.studio_id AND l.place_id = f.place_id`,
   where: 'f.studio_id = $studio AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL',
   takes: {},
   filters: {
@@ -158,6 +161,8 @@ export const shelfList = list({
     tagged: tagged('f'),
     kind: { takes: text<PatternKind>(), sql: 'f.kind = $kind' },
     isUnpriced: { sql: 'f.price IS NULL' },
+    isInStock: { sql: `f.state IN (${IN_STOCK.map((state) => `'${state}'`).join(', ')})` },
+    state: { takes: text<PieceState>(), sql: 'f.state = $state' },
   },
   orders: {
     newest: { keys: number('f.number'), isDown: true },
@@ -165,6 +170,7 @@ export const shelfList = list({
     name: { keys: words('f.name_lower') },
     dearest: { keys: number('COALESCE(f.price, -1)'), isDown: true },
     cheapest: { keys: number('COALESCE(f.price, -1)') },
+    'longest there': { keys: number('extract(epoch FROM COALESCE(f.state_since, f.made_at))') },
   },
   number: 'f.number',
   columns: `f.number, f.name, f.kind, f.size, f.flaw, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
@@ -172,8 +178,11 @@ export const shelfList = list({
     f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
     f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
     f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
-    f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour"`,
+    f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour", f.state, COALESCE(f.state_since, f.made_at) AS since, l.name AS place`,
   gives: {
+    state: text<PieceState>(),
+    since: instant(),
+    place: maybe(text()),
     number: int(),
     name: text(),
     kind: text<PatternKind>(),

@@ -6,6 +6,7 @@ import { CheckLog, SizeLog } from '@/data/models/sittings';
 import { costSheet, type CostSheet } from '@/core/costing/costSheet';
 import { priceBasis } from '@/core/costing/price';
 import { priceBySchools } from '@/core/costing/priceSchools';
+import { PIECE_STATES, type PieceState } from '@/core/selling/life';
 import { PATTERN_KINDS, type PatternKind } from '@/core/pattern/pattern';
 import type { Micrograms } from '@/core/units/mass';
 import { type Micrometres, um } from '@/core/units/length';
@@ -23,6 +24,7 @@ import { inCurrency } from '../settings/inCurrency';
 import { settingsIn, type Settings } from '../settings/settings';
 import { type KnownSpec, specsById } from '../catalogue/wireSpecs';
 import { PricePieceInput } from './pricePiece.input';
+import { lifeOf, type LifeShown } from './pieceLife';
 import type { ShelfQuery } from './shelf.input';
 
 /** A finished piece on the shelf. Money is null for helpers. */
@@ -39,6 +41,11 @@ export interface ShelfPiece {
   readonly price: MinorUnits | null;
   readonly cost: CostUnits | null;
   readonly minutes: number;
+  /** Where it is in its life, and since when. */
+  readonly state: PieceState;
+  readonly since: Date;
+  /** The place that it lies in; empty where nobody said. */
+  readonly place: string;
 }
 
 export interface ShelfPage {
@@ -92,6 +99,8 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
       ...calledAs('piece', query.words),
       kind: PATTERN_KINDS.find((each) => each === query.kind),
       ...(sees && query.priced === 'no' && { isUnpriced: true }),
+      state: PIECE_STATES.find((each) => each === query.state),
+      ...(query.state === undefined && { isInStock: true }),
     };
     const sort = sees || WITHOUT_PRICES.includes(query.sort ?? '') ? query.sort : undefined;
     const [sums] = await readSums(tx, shelfList, {}, asked);
@@ -108,6 +117,9 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
         price: sees ? row.price : null,
         cost: sees ? sheetOf(row).total.actual : null,
         minutes: row.minutes + row.setUpMinutes / row.sharedBy,
+        state: row.state,
+        since: row.since,
+        place: row.place ?? '',
       })),
       total: sums?.total ?? 0,
       unpriced: sums?.unpriced ?? 0,
@@ -155,6 +167,11 @@ export interface PieceView {
   /** What was found out of it at the bench. */
   readonly found: FoundAtBench;
   readonly money: PieceMoney | null;
+  readonly state: PieceState;
+  /** All that happened to it since it was made. */
+  readonly life: readonly LifeShown[];
+  /** The place that it lies in; empty where nobody said. */
+  readonly place: string;
 }
 
 /** What was found out of a piece at the bench; empty where nobody said. */
@@ -199,7 +216,7 @@ const PIECE_COLUMNS = [
   ...OUTLAY_COLUMNS,
   ...(['pieceId', 'name', 'kind', 'size', 'madeAt', 'revision', 'version', 'wireMassUg'] as const),
   ...(['struckAt', 'goingPrice', 'school', 'price', 'note', 'flaw', 'weighedUg'] as const),
-  ...(['frontPhotoId', 'backPhotoId'] as const),
+  ...(['frontPhotoId', 'backPhotoId', 'state'] as const),
 ] as const;
 
 /** Opens a finished piece by its number; null when there is none. */
@@ -208,7 +225,7 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
     const piece = await tx.oneWith(
       Piece,
       PIECE_COLUMNS,
-      { pattern: ['number'], user: ['name'], drawerStock: ['number'] },
+      { pattern: ['number'], user: ['name'], drawerStock: ['number'], place: ['name'] },
       { where: { number } },
     );
     if (!piece) return null;
@@ -232,6 +249,9 @@ export function showPiece(session: StudioSession, number: number): Promise<Piece
       wireMass: piece.wireMassUg,
       struckAt: piece.struckAt,
       findings: piece.drawerStock?.number ?? null,
+      state: piece.state,
+      life: await lifeOf(tx, pieceId),
+      place: piece.place?.name ?? '',
       wires: await wiresOf(tx, pieceId, sees),
       photos: { front: piece.frontPhotoId, back: piece.backPhotoId },
       found: {

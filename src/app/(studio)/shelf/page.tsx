@@ -1,6 +1,7 @@
 import { Link } from '@/ui/Link';
 import { tag } from '@/core/tag';
 import { COST_UNITS_PER_MINOR } from '@/core/units/money';
+import { PIECE_STATES } from '@/core/selling/life';
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { SHELF_SORTINGS, showShelf } from '@/studio/shelf/shelf';
 import { EmptyPlace } from '@/ui/EmptyPlace';
@@ -13,11 +14,21 @@ import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
 import { pageMember } from '../../lib/member';
 import { askedOfList, type Search } from '@/app/lib/search';
-import { ShelfQuery } from '@/studio/shelf/shelf.input';
+import { EVER, ShelfQuery } from '@/studio/shelf/shelf.input';
+import { BY_HAND, BY_HELPERS } from '@/studio/shelf/turnPieces.input';
+import { stateSaid } from '@/app/lib/turnWords';
+import { CHOSEN } from './chosen';
+import { ChosenPieces } from './ChosenPieces';
 
 export const metadata = { title: 'Shelf' };
 
 const WAYS = Object.keys(SHELF_SORTINGS);
+const WHERE = {
+  name: 'state',
+  label: 'Where',
+  none: 'In the studio or at a shop',
+  choices: [...PIECE_STATES, EVER].map((value) => ({ value, text: value })),
+};
 const UNPRICED = {
   name: 'priced',
   label: 'Priced',
@@ -63,18 +74,20 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
         placeholder="Words or a number, like F-0012"
         chosen={asked}
         selects={[
+          WHERE,
           narrowedBy('kind', 'Kind', PATTERN_KINDS),
           ...(isOwner ? [UNPRICED] : []),
           sortChoice(isOwner ? WAYS : WAYS.slice(0, 3)),
         ]}
       />
+      {pieces.length > 0 && <ChosenPieces turns={isOwner ? BY_HAND : BY_HELPERS} />}
       {pieces.length === 0 && <p className="leaf mt-4 p-6">Nothing on the shelf is like that.</p>}
       <ul className="mt-4 grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-4">
-        {pieces.map(({ number, name, kind, size, flaw, madeAt, price, cost, minutes }) => (
-          <li key={number}>
+        {pieces.map(({ number, name, kind, size, flaw, madeAt, price, cost, minutes, state, place }) => (
+          <li key={number} className="flex flex-col">
             <Link
               href={`/shelf/${tag('piece', number)}`}
-              className="leaf flex h-full flex-col gap-1 p-3 hover:border-primary"
+              className="leaf flex grow flex-col gap-1 p-3 hover:border-primary"
             >
               <span className="muted flex justify-between text-sm">
                 <span>{tag('piece', number)}</span>
@@ -87,6 +100,9 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
                 {size !== '' && `, ${size}`}
                 {flaw !== '' && `, sold as it is: ${flaw}`} · {Math.round(minutes)} min
               </span>
+              {stateSaid(state, place) !== '' && (
+                <span className="text-sm font-semibold">{stateSaid(state, place)}</span>
+              )}
               {cost !== null && <PriceBar cost={cost} price={price} dearest={dearest} />}
               {cost !== null && (
                 <span className="flex items-baseline justify-between">
@@ -99,6 +115,10 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
                 </span>
               )}
             </Link>
+            <label className="no-print flex min-h-11 cursor-pointer items-center gap-2">
+              <input type="checkbox" className="checkbox checkbox-sm" name={CHOSEN} value={number} />
+              Choose {tag('piece', number)}
+            </label>
           </li>
         ))}
       </ul>

@@ -10,7 +10,7 @@ import { ActForm } from '@/ui/form/ActForm';
 import { TextField } from '@/ui/form/fields';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
-import { useDone } from '../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { orderPlacesAction, renamePlaceAction, startCountAction } from './actions';
 
 /** The places, in the order one goes round them: each may be counted, moved up or down, or called something else. */

@@ -5,7 +5,7 @@ import { ReverseInput } from '@/studio/corrections/reverseMovement.input';
 import { Dialog } from '@/ui/Dialog';
 import { ActForm } from '@/ui/form/ActForm';
 import { TextField } from '@/ui/form/fields';
-import { useDone } from '../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { reverseAction } from './actions';
 
 /** Takes a movement back, with everything that was posted together with it. */

@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import { Tick } from '@/ui/form/Tick';
 import { useAct } from '@/ui/useAct';
-import { useDone } from '../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { feedModeAction, fetchPricesAction, setFeedModeAction } from './actions';
 
 /** The service that metal prices are fetched from; the stand-in can be made to fail, to see what happens then. */

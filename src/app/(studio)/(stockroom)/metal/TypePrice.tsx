@@ -5,7 +5,7 @@ import { TypeMetalPriceInput } from '@/studio/prices/typeMetalPrice.input';
 import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, MoneyField, TextField } from '@/ui/form/fields';
 import { same } from '../parts/SpecFieldset';
-import { useDone } from '../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { typeMetalPriceAction } from './actions';
 
 /** A metal's price as it was read somewhere: each day keeps its own. */

@@ -18,7 +18,7 @@ import { useCurrency } from '@/ui/currency';
 import { Cost } from '@/ui/money';
 import { setMinimumAction, setPricingAction } from './articleActions';
 import { LazyPriceHistory } from './LazyPriceHistory';
-import { useDone } from './useDone';
+import { useDone } from '@/ui/useDone';
 
 interface ArticleRulesProps {
   readonly ware: Ware;

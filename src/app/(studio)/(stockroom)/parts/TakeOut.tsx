@@ -7,7 +7,7 @@ import { TakeOutInput } from '@/studio/stock/takeOut.input';
 import { Fold } from '@/ui/Fold';
 import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, TextField } from '@/ui/form/fields';
-import { useDone } from './useDone';
+import { useDone } from '@/ui/useDone';
 
 interface TakeOutProps {
   readonly send: (key: string, input: TakeOutInput) => Promise<Outcome<unknown>>;

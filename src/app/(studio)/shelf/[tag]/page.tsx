@@ -20,7 +20,9 @@ import { MOVEMENT_WORDS } from '../../../lib/words';
 import { CostSheetTable } from './CostSheetTable';
 import { PhotoForm } from '@/app/lib/PhotoForm';
 import { keepPiecePhotoAction } from './actions';
+import { Life } from './Life';
 import { Prices } from './Prices';
+import { BY_HAND, BY_HELPERS } from '@/studio/shelf/turnPieces.input';
 import { Said } from '@/ui/house';
 
 type Params = Promise<{ tag: string }>;
@@ -136,6 +138,7 @@ export default async function PiecePage({ params }: { params: Params }) {
           {isOnShelf && <Prices piece={{ number, version: piece.version }} money={money} />}
         </div>
       )}
+      {isOnShelf && <Life piece={piece} turns={session.role === 'owner' ? BY_HAND : BY_HELPERS} />}
       <section className="leaf mt-4 overflow-x-auto p-4">
         <h2>Wire it took</h2>
         <table className="table mt-2">

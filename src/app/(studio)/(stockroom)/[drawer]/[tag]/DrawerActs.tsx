@@ -19,7 +19,7 @@ import { useAct } from '@/ui/useAct';
 import { PlaceField } from '../../parts/PlaceField';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { TakeOut } from '../../parts/TakeOut';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { countOutAction, keepAction, setAsideAction, takeAction, traceStoneAction } from '../actions';
 
 /** Few stones are traced: how comes when one is. */

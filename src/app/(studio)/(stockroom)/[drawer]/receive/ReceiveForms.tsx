@@ -13,7 +13,7 @@ import {
 import type { PurchaseFields } from '@/studio/stock/purchase.input';
 import { ActForm } from '@/ui/form/ActForm';
 import { againValues, PurchaseFieldset, type PurchaseHints } from '../../parts/PurchaseFieldset';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { WareFields } from '../../parts/WareFields';
 import { receiveAction } from '../actions';
 

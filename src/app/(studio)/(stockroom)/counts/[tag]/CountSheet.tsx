@@ -12,7 +12,7 @@ import { useNumbers } from '@/ui/form/useNumbers';
 import { useLengths } from '@/ui/lengths';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { postCountAction } from '../actions';
 import { useCounted } from './useCounted';
 

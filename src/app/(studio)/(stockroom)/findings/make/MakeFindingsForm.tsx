@@ -7,7 +7,7 @@ import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, LengthField, NumberField, TextField } from '@/ui/form/fields';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { same } from '../../parts/SpecFieldset';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { makeFindingsAction } from './actions';
 
 /** Findings made here: they come into stock with what their wire and their hours cost. */

@@ -3,7 +3,7 @@
 import { SendForRefiningInput } from '@/studio/scrap/jars.input';
 import { ActForm } from '@/ui/form/ActForm';
 import { MassField, MoneyField, TextField } from '@/ui/form/fields';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { sendForRefiningAction } from './actions';
 
 /** Scrap goes to a refiner: out of the jar, with what came back for it. */

@@ -19,7 +19,7 @@ import { PlaceField } from '../../parts/PlaceField';
 import { Hints } from '../../parts/PurchaseFieldset';
 import { SpecFieldset } from '../../parts/SpecFieldset';
 import { TakeOut } from '../../parts/TakeOut';
-import { useDone } from '../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import {
   changeWireAction,
   partWireAction,

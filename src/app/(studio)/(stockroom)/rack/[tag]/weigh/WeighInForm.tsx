@@ -20,7 +20,7 @@ import { Length } from '@/ui/lengths';
 import { Ruler } from '@/ui/Ruler';
 import { WireBar } from '@/ui/WireBar';
 import { ScalePanel } from '../../../parts/ScalePanel';
-import { useDone } from '../../../parts/useDone';
+import { useDone } from '@/ui/useDone';
 import { weighInAction } from '../actions';
 import { Said } from '@/ui/house';
 

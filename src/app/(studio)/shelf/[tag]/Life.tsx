@@ -1,0 +1,70 @@
+'use client';
+
+import { holding, lastOf, turned, type PieceTurn } from '@/core/selling/life';
+import type { PieceView } from '@/studio/shelf/shelf';
+import { newKey } from '@/ui/newKey';
+import { useAct } from '@/ui/useAct';
+import { useDone } from '@/ui/useDone';
+import { Day } from '@/ui/When';
+import { turnSaid } from '@/app/lib/turnWords';
+import { undoTurnAction } from '../actions';
+import { TurnPieces } from '../TurnPieces';
+
+/** What happened to a piece since it was made, and what may happen next. */
+export function Life({
+  piece: { number, madeAt, madeBy, state, life },
+  turns,
+}: {
+  piece: Pick<PieceView, 'number' | 'madeAt' | 'madeBy' | 'state' | 'life'>;
+  /** What whoever looks may say of pieces. */
+  turns: readonly PieceTurn[];
+}) {
+  const { busy, problem, run } = useAct();
+  const done = useDone(() => 'It is taken back.');
+  const held = new Set(holding(life).map(({ id }) => id));
+  const last = lastOf(life);
+  const possible = turns.filter((turn) => turned(state, turn, '').ok);
+  return (
+    <section className={`leaf mt-4 p-4 ${life.length === 0 ? 'no-print' : ''}`} aria-label="Its life">
+      <h2>
+        Its life: <span className="font-normal">{state}</span>
+      </h2>
+      <ol className="mt-1 space-y-1">
+        <li>
+          <Day at={madeAt} />: made <span className="muted">· {madeBy}</span>
+        </li>
+        {life
+          .filter(({ undoes }) => undoes === null)
+          .map((event) => (
+            <li key={event.id} className="flex flex-wrap items-center gap-x-3">
+              <span className={held.has(event.id) ? '' : 'muted line-through'}>
+                <Day at={event.at} />: {turnSaid(event)}
+                {event.note !== '' && `, “${event.note}”`} <span className="muted">· {event.by}</span>
+              </span>
+              {!held.has(event.id) && <span className="muted">taken back</span>}
+              {event.id === last?.id && turns.includes(event.turn) && (
+                <button
+                  type="button"
+                  className="btn btn-ghost no-print"
+                  disabled={busy}
+                  onClick={() => void run(() => undoTurnAction(newKey(), number, event.id), done)}
+                >
+                  Take it back
+                </button>
+              )}
+            </li>
+          ))}
+      </ol>
+      {problem !== '' && (
+        <p role="alert" className="mt-1 font-semibold text-error">
+          {problem}
+        </p>
+      )}
+      {possible.length > 0 && (
+        <div className="no-print mt-3">
+          <TurnPieces key={state} numbers={() => [number]} turns={possible} />
+        </div>
+      )}
+    </section>
+  );
+}
