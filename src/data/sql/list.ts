@@ -1,4 +1,4 @@
-import { big, bool, instant, many, text, type Column, type Columns } from '../columns';
+import { big, bool, instant, int, many, text, type Column, type Columns } from '../columns';
 import { type Statement } from './statement';
 
 const CURSOR_TYPES = {
@@ -170,3 +170,13 @@ export const cursorValues = ({ keys, number }: Cursor): Record<string, unknown> 
   ...Object.fromEntries(keys.map((value, index) => [keyName(index), value])),
   afterNumber: number,
 });
+
+/** A key that rows are sorted by as a whole number, or as text. */
+export const number = (by: string) => [{ by, as: 'int8' }] as const;
+export const words = (by: string) => [{ by, as: 'text' }] as const;
+
+/** Rows that are called so: all of the words in their name, as SQL patterns in lower case. */
+export const called = (alias: string) =>
+  ({ takes: many(text()), sql: `${alias}.name_lower LIKE ALL ($called)` }) as const;
+/** The row of a number. */
+export const tagged = (alias: string) => ({ takes: int(), sql: `${alias}.number = $tagged` }) as const;

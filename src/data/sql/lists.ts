@@ -1,4 +1,3 @@
-import { IN_STOCK, type PieceState } from '@/core/selling/life';
 import type { Day } from '@/core/calendar/day';
 import type { BeadShape } from '@/core/bead/bead';
 import type { ShadeGroup } from '@/core/bead/symmetricalSet';
@@ -11,21 +10,13 @@ import type { MovementKind } from '@/core/stock/movement';
 import type { StockForm, Ware, WireForm } from '@/core/stock/ware';
 import type { HoleAxis, OutlineKind } from '@/core/stone/stone';
 import type { Micrometres } from '@/core/units/length';
-import type { CostUnits, MinorUnits } from '@/core/units/money';
+import type { CostUnits } from '@/core/units/money';
 import { BATCH_COLUMNS, BATCH_GIVES } from './batches';
 import { SET_ASIDE_FOR, SPEC_COLUMNS, SPEC_GIVES } from './fragments';
-import { list } from './list';
+import { called, list, number, tagged, words } from './list';
 import { LISTED_DELIVERY, LISTED_DELIVERY_GIVES } from './purchases';
 import { big, date, float, instant, int, json, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
-
-const number = (by: string) => [{ by, as: 'int8' }] as const;
-const words = (by: string) => [{ by, as: 'text' }] as const;
-
-/** Rows that are called so: all of the words in their name, as SQL patterns in lower case. */
-const called = (alias: string) =>
-  ({ takes: many(text()), sql: `${alias}.name_lower LIKE ALL ($called)` }) as const;
-const tagged = (alias: string) => ({ takes: int(), sql: `${alias}.number = $tagged` }) as const;
 
 /** Open batches by the day they are due, then those that are made, then those that are cancelled, each the latest first. */
 const BY_DUE = `CASE b.state WHEN 'open' THEN '0' || COALESCE(b.due_on::text, '9999-12-31') WHEN 'made' THEN '1' ELSE '2' END
@@ -147,67 +138,6 @@ export const logList = list({
   sumsOfMost: MOST_LOGGED + 1,
   sums: 'count(*)::int AS total',
   sumsGive: { total: int() },
-});
-
-/** Finished pieces that stand on the shelf. */
-export const shelfList = list({
-  from: 'pieces f',
-  joins: `JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id
-    LEFT JOIN places l ON l.studio_id = f.studio_id AND l.place_id = f.place_id`,
-  where: 'f.studio_id = $studio AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL',
-  takes: {},
-  filters: {
-    called: called('f'),
-    tagged: tagged('f'),
-    kind: { takes: text<PatternKind>(), sql: 'f.kind = $kind' },
-    isUnpriced: { sql: 'f.price IS NULL' },
-    isInStock: { sql: `f.state IN (${IN_STOCK.map((state) => `'${state}'`).join(', ')})` },
-    state: { takes: text<PieceState>(), sql: 'f.state = $state' },
-  },
-  orders: {
-    newest: { keys: number('f.number'), isDown: true },
-    oldest: { keys: number('f.number') },
-    name: { keys: words('f.name_lower') },
-    dearest: { keys: number('COALESCE(f.price, -1)'), isDown: true },
-    cheapest: { keys: number('COALESCE(f.price, -1)') },
-    'longest there': { keys: number('extract(epoch FROM COALESCE(f.state_since, f.made_at))') },
-  },
-  number: 'f.number',
-  columns: `f.number, f.name, f.kind, f.size, f.flaw, f.made_at AS "madeAt", p.number AS "patternNumber", f.price, f.minutes,
-    f.set_up_minutes AS "setUpMinutes", f.shared_by AS "sharedBy", f.wire_cost AS "wireCost",
-    f.wire_replacement AS "wireReplacement", f.scrap_cost AS "scrapCost", f.scrap_replacement AS "scrapReplacement",
-    f.spoilage_cost AS "spoilageCost", f.spoilage_replacement AS "spoilageReplacement", f.parts_cost AS "partsCost",
-    f.supplies_cost AS "suppliesCost", f.supplies_replacement AS "suppliesReplacement",
-    f.hourly_rate AS "hourlyRate", f.overhead_per_hour AS "overheadPerHour", f.state, COALESCE(f.state_since, f.made_at) AS since, l.name AS place`,
-  gives: {
-    state: text<PieceState>(),
-    since: instant(),
-    place: maybe(text()),
-    number: int(),
-    name: text(),
-    kind: text<PatternKind>(),
-    size: text(),
-    flaw: text(),
-    madeAt: instant(),
-    patternNumber: int(),
-    price: maybe(big<MinorUnits>()),
-    minutes: float(),
-    setUpMinutes: float(),
-    sharedBy: int(),
-    wireCost: big<CostUnits>(),
-    wireReplacement: big<CostUnits>(),
-    scrapCost: big<CostUnits>(),
-    scrapReplacement: big<CostUnits>(),
-    spoilageCost: big<CostUnits>(),
-    spoilageReplacement: big<CostUnits>(),
-    partsCost: big<CostUnits>(),
-    suppliesCost: big<CostUnits>(),
-    suppliesReplacement: big<CostUnits>(),
-    hourlyRate: big<MinorUnits>(),
-    overheadPerHour: big<MinorUnits>(),
-  },
-  sums: `count(*)::int AS total, count(*) FILTER (WHERE f.price IS NULL)::int AS unpriced, sum(f.price)::bigint AS price`,
-  sumsGive: { total: int(), unpriced: int(), price: maybe(big<MinorUnits>()) },
 });
 
 const DRAWER_COLUMNS = `p.stock_piece_id AS id, p.article_id AS "articleId", p.ware, p.number, p.form, a.name, p.quantity,

@@ -12,7 +12,7 @@ import type { Micrograms } from '@/core/units/mass';
 import { type Micrometres, um } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { type RowIn } from '@/data/table';
-import { shelfList } from '@/data/sql/lists';
+import { shelfList } from '@/data/sql/shelf';
 import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
 import type { MovementKind } from '@/core/stock/movement';
