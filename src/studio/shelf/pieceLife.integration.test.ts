@@ -107,7 +107,9 @@ describe('what happens to finished pieces', () => {
   it('happens to all of them or to none, and says to which it cannot', async () => {
     const { session, numbers } = await withPieces(2);
     const [one = 0, two = 0] = numbers;
-    done(await turn(session, [two], 'kept'));
+    // What was typed for somebody before another turn was chosen is not of that turn.
+    done(await turn(session, [two], 'kept', 'the neighbour'));
+    expect((await showPiece(session, two))?.life).toMatchObject([{ turn: 'kept', who: '' }]);
     const refused = problemOf(await turn(session, [one, two], 'reserved', 'the neighbour'));
     expect(refused.message).toBe(`${tag('piece', two)} is kept; it cannot be reserved.`);
     expect((await showPiece(session, one))?.life).toEqual([]);

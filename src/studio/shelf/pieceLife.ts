@@ -17,7 +17,7 @@ import { refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
 import { ownerOnly, type StudioSession } from '../kernel/useCase';
 import { ensurePlace } from '../stock/places';
-import { BY_HELPERS, TurnPiecesInput } from './turnPieces.input';
+import { BY_HELPERS, OF_SOMEBODY, TurnPiecesInput } from './turnPieces.input';
 
 /** The most pieces that something happens to at once. */
 export const MOST_TURNED = 500;
@@ -87,7 +87,8 @@ export const turnPieces = posts(
         pieceId: piece.pieceId,
         turn,
         placeId,
-        who: turn === 'put' ? '' : to,
+        // What was typed for another turn before this one was chosen is not of this one.
+        who: OF_SOMEBODY.includes(turn) ? to : '',
         note,
         costUnits: cost(bookedCost(piece) * booked(piece.state, piece.next)),
         postKey,

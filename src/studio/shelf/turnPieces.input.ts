@@ -19,6 +19,9 @@ const NEEDED: Readonly<Partial<Record<PieceTurn, string>>> = {
 };
 const LONGEST = 120;
 
+/** Those that tell of somebody, or of a shop. */
+export const OF_SOMEBODY: readonly PieceTurn[] = ['reserved', 'taken to a shop', 'given'];
+
 /** What is asked besides of a turn; nothing where nothing is. */
 export const askedOf = (turn: string): string | undefined =>
   Object.entries(NEEDED).find(([each]) => each === turn)?.[1];
