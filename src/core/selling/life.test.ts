@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   booked,
+  broughtBy,
   isInStock,
   lastOf,
   PIECE_STATES,
@@ -55,6 +56,13 @@ describe('the life of a finished piece', () => {
     expect(lastOf(back)).toMatchObject({ id: 1 });
     expect(stateOf([...back, { id: 4, turn: 'reserved', undoes: 1 }])).toBe('on the shelf');
     expect(lastOf([...back, { id: 4, turn: 'reserved', undoes: 1 }])).toBeUndefined();
+  });
+
+  it('is where it is since it came there, however often it is laid elsewhere', () => {
+    expect(broughtBy(happened('put'))).toBeUndefined();
+    expect(broughtBy(happened('given', 'put back', 'put'))).toMatchObject({ id: 2 });
+    const back = [...happened('put', 'reserved'), { id: 3, turn: 'reserved', undoes: 2 } as const];
+    expect(broughtBy(back)).toBeUndefined();
   });
 
   it('takes its cost out of the books when it leaves, and brings it back when it comes', () => {

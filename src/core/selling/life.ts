@@ -76,6 +76,21 @@ export const stateOf = (events: readonly LifeEvent[]): PieceState =>
   holding(events).reduce<PieceState>((_, { turn }) => TURNS[turn].to, 'on the shelf');
 
 /**
+ * The event that brought a piece where it is; what is only laid elsewhere has been there all the time.
+ * @returns undefined for what is where its making put it
+ */
+export function broughtBy<Event extends LifeEvent>(events: readonly Event[]): Event | undefined {
+  let state: PieceState = 'on the shelf';
+  let by: Event | undefined;
+  for (const event of holding(events)) {
+    const next: PieceState = TURNS[event.turn].to;
+    if (next !== state) by = event;
+    state = next;
+  }
+  return by;
+}
+
+/**
  * The event that may be taken back: only the last that holds, since what came after it would have no ground to stand on.
  * @returns undefined when nothing happened that holds
  */

@@ -66,6 +66,19 @@ describe('what happens to finished pieces', () => {
     await expectBooksAgree();
   });
 
+  it('has stood there as long as before when it is only laid elsewhere', async () => {
+    const { session, numbers } = await withPieces(1);
+    const sinceOf = async () => (await showShelf(session)).pieces[0]?.since;
+    const made = await sinceOf();
+    const later = { ...session, now: new Date(session.now.getTime() + 86_400_000) };
+    done(await turn(later, numbers, 'put', 'fair case'));
+    expect(await sinceOf()).toEqual(made);
+    done(await turn(later, numbers, 'reserved', 'the neighbour'));
+    expect(await sinceOf()).toEqual(later.now);
+    done(await undo(later, numbers[0] ?? 0));
+    expect(await sinceOf()).toEqual(made);
+  });
+
   it('takes what is gone off the shelf and out of the books, and what comes back is there again', async () => {
     const { session, numbers } = await withPieces(2);
     const [one = 0, two = 0] = numbers;
@@ -169,6 +182,7 @@ describe('what happens to finished pieces', () => {
     done(await undo(session, one));
     done(await strike());
     expect(problemOf(await turn(session, [one], 'kept')).message).toMatch(/does not stand on the shelf/);
+    expect(problemOf(await undo(session, one)).message).toMatch(/does not stand on the shelf/);
     await expectBooksAgree();
   });
 

@@ -1,10 +1,12 @@
 import type { Id } from '@/core/id';
 import {
   booked,
+  broughtBy,
   holding,
   lastOf,
   stateOf,
   turned,
+  TURNS,
   type LifeEvent,
   type PieceTurn,
 } from '@/core/selling/life';
@@ -96,12 +98,10 @@ export const turnPieces = posts(
         happenedAt: session.now,
       })),
     );
-    const [state] = next.map((piece) => piece.next);
-    await tx.change(
-      Piece,
-      { pieceId: next.map(({ pieceId }) => pieceId) },
-      { ...(state && { state }), ...(placeId !== null && { placeId }), stateSince: session.now },
-    );
+    const pieceId = next.map((piece) => piece.pieceId);
+    // What is laid elsewhere stands on the shelf as long as before.
+    if (turn === 'put') await tx.change(Piece, { pieceId }, { placeId });
+    else await tx.change(Piece, { pieceId }, { state: TURNS[turn].to, stateSince: session.now });
     return { pieces: next.length };
   },
 );
@@ -117,8 +117,11 @@ function mayTurn(session: StudioSession, turn: PieceTurn): void {
 export const undoTurn = acts(
   'undoTurn',
   async ({ tx, session, postKey }, number: number, eventId: number) => {
-    const piece = await tx.one(Piece, ['pieceId', 'state', ...BOOKED], { where: { number }, lock: true });
-    if (!piece) throw refused(`There is no ${tag('piece', number)}.`);
+    const piece = await tx.one(Piece, ['pieceId', 'state', ...BOOKED], {
+      where: { number, struckAt: null },
+      lock: true,
+    });
+    if (!piece) throw refused(`${tag('piece', number)} does not stand on the shelf.`);
     const { pieceId, state } = piece;
     const events = await tx.all(PieceEvent, ['eventId', 'turn', 'undoes', 'placeId', 'happenedAt'], {
       where: { pieceId },
@@ -146,7 +149,7 @@ export const undoTurn = acts(
     await tx.change(
       Piece,
       { pieceId },
-      { state: before, placeId: put?.placeId ?? null, stateSince: held.at(-1)?.happenedAt ?? null },
+      { state: before, placeId: put?.placeId ?? null, stateSince: broughtBy(held)?.happenedAt ?? null },
     );
     return null;
   },
