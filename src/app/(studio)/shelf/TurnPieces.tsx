@@ -1,6 +1,7 @@
 'use client';
 
-import { useWatch, type Control } from 'react-hook-form';
+import { useEffect, useRef } from 'react';
+import { useController, useWatch, type Control } from 'react-hook-form';
 import type { PieceTurn } from '@/core/selling/life';
 import { counted } from '@/core/units/counted';
 import { askedOf, TurnPiecesInput } from '@/studio/shelf/turnPieces.input';
@@ -65,6 +66,14 @@ const LABELS: Readonly<Partial<Record<PieceTurn, readonly [label: string, exampl
 /** Where to, for whom or which shop: what is asked besides, where anything is. */
 function ToWhom({ control }: { control: Control<TurnPiecesInput> }) {
   const turn = useWatch({ control, name: 'turn' });
+  const { field } = useController({ control, name: 'to' });
+  const { onChange } = field;
+  const before = useRef(turn);
+  useEffect(() => {
+    // A place is nobody that something is kept for.
+    if (before.current !== turn) onChange('');
+    before.current = turn;
+  }, [turn, onChange]);
   const [, words] = Object.entries(LABELS).find(([each]) => each === turn) ?? [];
   if (!words && askedOf(turn) === undefined) return null;
   return <TextField control={control} name="to" label={words?.[0] ?? 'To'} placeholder={words?.[1]} />;
