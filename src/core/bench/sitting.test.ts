@@ -39,6 +39,14 @@ const aSaid: fc.Arbitrary<Said> = fc.oneof(
     back: fc.array(fc.nat({ max: 1e5 }).map(um), { maxLength: 3 }),
   }),
   fc.record({
+    kind: fc.constant('shorter' as const),
+    piece: anIndex,
+    cutIndex: anIndex,
+    copy: anIndex,
+    length: fc.nat({ max: 1e6 }).map(um),
+    does: fc.string({ maxLength: 20 }),
+  }),
+  fc.record({
     kind: fc.constant('broke' as const),
     piece: anIndex,
     part: anIndex,

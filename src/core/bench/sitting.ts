@@ -45,6 +45,16 @@ export type Said =
       readonly length: Micrometres;
       readonly reason: string;
     }
+  /** A wire that was cut too short is kept for less than was planned; no length takes it back. */
+  | {
+      readonly kind: 'shorter';
+      readonly piece: number;
+      readonly cutIndex: number;
+      readonly copy: number;
+      readonly length: Micrometres;
+      /** What is done otherwise. */
+      readonly does: string;
+    }
   /** Beads, stones or findings of a part that were lost on the way, besides those that are in the piece; none takes it back. */
   | {
       readonly kind: 'broke';
@@ -95,6 +105,15 @@ export interface WireLost {
   readonly reason: string;
 }
 
+/** A wire that was cut too short and is kept all the same. */
+export interface ShorterWire {
+  readonly cutIndex: number;
+  readonly copy: number;
+  readonly length: Micrometres;
+  /** What is done otherwise than planned. */
+  readonly does: string;
+}
+
 /** So many of a part that were lost on the way. */
 export interface PartLost {
   readonly part: number;
@@ -123,6 +142,7 @@ export interface PieceSoFar {
   /** Wires that were not as planned, by {@link wireKey}. */
   readonly wires: ReadonlyMap<string, WireDone>;
   readonly lostWires: readonly WireLost[];
+  readonly shorterWires: readonly ShorterWire[];
   readonly lostParts: readonly PartLost[];
   /** In the order they were read; finished is read once, and a second reading corrects it. */
   readonly sizes: readonly SizeRead[];
@@ -163,6 +183,7 @@ const NOTHING_SAID: PieceSoFar = {
   checks: new Map(),
   wires: new Map(),
   lostWires: [],
+  shorterWires: [],
   lostParts: [],
   sizes: [],
   mass: null,
@@ -256,6 +277,11 @@ function changed(sitting: Sitting, said: SaidOfPiece): Partial<PieceSoFar> {
       const others = piece.lostWires.filter((each) => wireKey(each) !== wireKey(said));
       return { lostWires: length > 0 ? [...others, { cutIndex, copy, length, reason }] : others };
     }
+    case 'shorter': {
+      const { cutIndex, copy, length, does } = said;
+      const others = piece.shorterWires.filter((each) => wireKey(each) !== wireKey(said));
+      return { shorterWires: length > 0 ? [...others, { cutIndex, copy, length, does }] : others };
+    }
     case 'broke': {
       const { part, count, reason } = said;
       const others = piece.lostParts.filter((each) => each.part !== part);
@@ -335,6 +361,7 @@ const FIELDS: { readonly [Kind in Said['kind']]: Readonly<Record<string, (given:
   },
   cut: { piece: anIndex, cutIndex: anIndex, copy: anIndex, cut: aLength, back: lengths },
   spoiled: { piece: anIndex, cutIndex: anIndex, copy: anIndex, length: aLength, reason: aReason },
+  shorter: { piece: anIndex, cutIndex: anIndex, copy: anIndex, length: aLength, does: aReason },
   broke: { piece: anIndex, part: anIndex, count: anIndex, reason: aReason },
   size: { piece: anIndex, when: oneOf(READ_WHEN), inside: aLength },
   weighed: { piece: anIndex, mass: aMass },

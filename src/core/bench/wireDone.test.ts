@@ -4,7 +4,7 @@ import { ug } from '../units/mass';
 import { massOfLength } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';
 import { after, NEW_SITTING, pieceIn, type Said, type Sitting } from './sitting';
-import { measuredWires, spoolUsed, wireDone, workedOff } from './wireDone';
+import { measuredWires, shorterIn, spoolUsed, wireDone, workedOff } from './wireDone';
 
 const copper: WireSpec = {
   metal: 'copper',
@@ -24,6 +24,44 @@ const spool = (when: 'before' | 'after', mass: number, cutIndex = 0): Said => ({
   mass: ug(mass),
 });
 const WANTED = { cutIndex: 0, copy: 0, length: um(120_000), tails: [um(20_000)] };
+
+const kept = (length: number): Said => ({
+  kind: 'shorter',
+  piece: 0,
+  cutIndex: 0,
+  copy: 0,
+  length: um(length),
+  does: 'a smaller curl',
+});
+
+describe('a wire that was cut too short and is kept', () => {
+  const doneAfter = (...said: readonly Said[]) => wireDone(pieceIn(heard(...said), 0), WANTED);
+
+  it('was cut to what it is, whatever was meant; of one that is shorter than its ends nothing is trimmed', () => {
+    expect(doneAfter(kept(108_000))).toEqual({ cut: 108_000, back: [20_000] });
+    expect(doneAfter(kept(15_000))).toEqual({ cut: 15_000, back: [] });
+    expect(doneAfter(kept(108_000), kept(0))).toEqual({ cut: 120_000, back: [20_000] });
+    expect(wireDone(pieceIn(heard(kept(108_000)), 0), WANTED, undefined, um(130_000)).cut).toBe(108_000);
+  });
+
+  it('is as it was measured once somebody measured it, but tells nothing of how long the next is cut', () => {
+    const cut: Said = { kind: 'cut', piece: 0, cutIndex: 0, copy: 0, cut: um(107_000), back: [] };
+    expect(doneAfter(kept(108_000), cut)).toEqual({ cut: 107_000, back: [] });
+    const measuredIn = (...said: readonly Said[]) => [
+      ...measuredWires(heard(...said), { piece: 0, isFirst: true }, [WANTED]),
+    ];
+    expect(measuredIn(cut)).toEqual(['0.0']);
+    expect(measuredIn(cut, kept(108_000))).toEqual([]);
+    expect(measuredIn(cut, kept(108_000), kept(0))).toEqual(['0.0']);
+  });
+
+  it('is of its piece alone', () => {
+    const two = heard(kept(108_000));
+    expect(shorterIn(pieceIn(two, 0), WANTED)?.does).toBe('a smaller curl');
+    expect(shorterIn(pieceIn(two, 0), { cutIndex: 0, copy: 1 })).toBeUndefined();
+    expect(shorterIn(pieceIn(two, 1), WANTED)).toBeUndefined();
+  });
+});
 
 describe('a wire that is worked off its spool', () => {
   it('is as long as what the spool weighs less: copper of 0.32 mm has 0.715 g a metre', () => {

@@ -1,9 +1,17 @@
 import type { WantedCut } from '../pattern/pattern';
-import { um, type Micrometres } from '../units/length';
+import { sumLengths, um, type Micrometres } from '../units/length';
 import { ug, type Micrograms } from '../units/mass';
 import { lengthOfMass } from '../wire/mass';
 import type { WireSpec } from '../wire/spec';
-import { pieceIn, spoolIn, wireKey, type PieceSoFar, type Sitting, type WireDone } from './sitting';
+import {
+  pieceIn,
+  spoolIn,
+  wireKey,
+  type PieceSoFar,
+  type ShorterWire,
+  type Sitting,
+  type WireDone,
+} from './sitting';
 
 /** A wire of a piece as it was meant when its sitting began. */
 export interface WireMeant {
@@ -41,39 +49,49 @@ export function workedOff(
   return each > 0 ? each : null;
 }
 
+/** A wire of a piece that was cut too short and is kept all the same; undefined for one that is as it should be. */
+export const shorterIn = (
+  { shorterWires }: Pick<PieceSoFar, 'shorterWires'>,
+  wire: Pick<WantedCut, 'cutIndex' | 'copy'>,
+): ShorterWire | undefined => shorterWires.find((each) => wireKey(each) === wireKey(wire));
+
 /**
- * How a wire was cut and what came back of it: as it was said, else by the spool that it was worked off, else as it was meant when the sitting
+ * How a wire was cut and what came back of it: as it was said, else the short length that it was kept at, else by the spool that it was worked off, else as it was meant when the sitting
  * began, else as planned.
  * @param offSpool {@link workedOff}
  */
 export function wireDone(
-  { wires }: PieceSoFar,
+  so: Pick<PieceSoFar, 'wires' | 'shorterWires'>,
   wanted: Pick<WantedCut, 'cutIndex' | 'copy' | 'length' | 'tails'>,
   meant?: WireMeant,
   offSpool: Micrometres | null = null,
 ): WireDone {
-  const said = wires.get(wireKey(wanted));
+  const said = so.wires.get(wireKey(wanted));
   if (said) return said;
   const back = meant?.back ?? wanted.tails;
-  if (offSpool === null) return { cut: meant?.length ?? wanted.length, back };
+  const cut = shorterIn(so, wanted)?.length ?? offSpool;
+  if (cut === null) return { cut: meant?.length ?? wanted.length, back };
   // Of a wire that is shorter than the ends that are trimmed of it as a rule, nothing was trimmed.
-  const trimmed = back.reduce((sum, length) => sum + length, 0);
-  return { cut: offSpool, back: trimmed < offSpool ? back : [] };
+  return { cut, back: sumLengths(back) < cut ? back : [] };
 }
 
 /**
  * Wires of a piece that somebody measured, by their keys: those that were spoken of, and those whose spool was weighed. The spool tells what
- * all pieces took together, so that it stands in the log once, with the first of them.
+ * all pieces took together, so that it stands in the log once, with the first of them. A wire that was kept for less tells nothing of how long
+ * the next is cut.
  */
 export function measuredWires(
   sitting: Sitting,
   { piece, isFirst }: { readonly piece: number; readonly isFirst: boolean },
   wanted: readonly Pick<WantedCut, 'cutIndex' | 'copy'>[],
 ): ReadonlySet<string> {
-  const { wires } = pieceIn(sitting, piece);
+  const so = pieceIn(sitting, piece);
   return new Set(
     wanted
-      .filter((each) => wires.has(wireKey(each)) || (isFirst && spoolUsed(sitting, each.cutIndex) !== null))
+      .filter((each) => !shorterIn(so, each))
+      .filter(
+        (each) => so.wires.has(wireKey(each)) || (isFirst && spoolUsed(sitting, each.cutIndex) !== null),
+      )
       .map(wireKey),
   );
 }

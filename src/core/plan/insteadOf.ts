@@ -33,6 +33,8 @@ export interface Changeable {
 const SAME = 0.01;
 /** What a length is changed by to see whether the wire depends on it, mm. */
 const TRIED = 0.5;
+/** Parts of a measure that are tried as well: what is made in whole turns takes no less wire for a little less of it. */
+const PARTS = [0.9, 0.75, 0.5];
 
 /**
  * What a piece could do with a wire that is shorter than it takes: one after the other each measure of its techniques that the wire depends on, as
@@ -69,8 +71,11 @@ export function* insteadOf(
         return cuts.length > 0 ? Math.max(...cuts.map(cutOf)) : Infinity;
       };
       const least = parameter.kind === 'count' ? 1 : TRIED;
-      const less = was - least;
-      const helps = less >= parameter.from && needOf(less) < needOf(was) - SAME;
+      const step = (value: number) => (parameter.kind === 'count' ? Math.floor(value) : value);
+      const now = needOf(was);
+      const helps = [was - least, ...PARTS.map((part) => step(was * part))].some(
+        (less) => less < was && less >= parameter.from && needOf(less) < now - SAME,
+      );
       // Only less of it is looked for: nothing above what it is need be tried.
       const reached = helps ? reachedBy({ ...parameter, to: was }, was, needOf, length) : undefined;
       yield reached?.ok && reached.value.value < was

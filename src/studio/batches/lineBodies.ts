@@ -12,6 +12,7 @@ import type { Tx } from '@/data/inStudio';
 import type { RowOf } from '@/data/sql/statement';
 import { lockedStonesSql, stonesOfNumbersSql } from '@/data/sql/stock';
 import { specsOfStudio, type KnownSpec } from '../catalogue/wireSpecs';
+import { breath } from '../kernel/breath';
 import type { ValuesOf } from '../kernel/typed';
 import { look, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
@@ -98,7 +99,7 @@ export async function workOutLines(
     const body = bodies.get(key) ?? bodyOfLine(pattern.body, wanted, stone, ground);
     bodies.set(key, body);
     worked.push({ pattern, wanted, body });
-    await new Promise((resolve) => setImmediate(resolve));
+    await breath();
   }
   return { lines: worked, bodies };
 }

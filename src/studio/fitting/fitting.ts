@@ -13,6 +13,7 @@ import { formatLengthShort, um, type Micrometres } from '@/core/units/length';
 import { isTradeWire } from '@/core/wire/tradeWires';
 import type { Tx } from '@/data/inStudio';
 import { composedPatternsSql } from '@/data/sql/patterns';
+import { breath } from '../kernel/breath';
 import { look, type StudioSession } from '../kernel/useCase';
 import { choicesFor, lengthFree } from '../making/proposeMaking';
 import { settingsIn } from '../settings/settings';
@@ -137,7 +138,7 @@ async function inTurn(rows: readonly Row[], on: TriedOn, read: Read): Promise<re
     const one = tryOn(row, on, read);
     if (one) fitted.push(one);
     if (performance.now() - since < BREATH_MS) continue;
-    await new Promise((resolve) => setImmediate(resolve));
+    await breath();
     since = performance.now();
   }
   const rank = ({ refusal, suits, shortages, judgements }: Fitted) =>

@@ -90,6 +90,7 @@ function isOf({ batch, body, count, checks }: KeptSitting, said: Said): boolean 
       return said.piece < count && said.check < checks.length;
     case 'cut':
     case 'spoiled':
+    case 'shorter':
       return said.piece < count && said.copy < (body.cuts[said.cutIndex]?.count ?? 0);
     case 'broke':
       return said.piece < count && said.part < body.parts.length;

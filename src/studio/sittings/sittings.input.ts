@@ -31,6 +31,12 @@ export class WeighSpoolInput {
   @ReadsMass() mass!: Typed<Micrograms>;
 }
 
+/** A wire that was cut too short, as long as it is. */
+export class ShortWireInput {
+  @IsInt() @Min(0) @Max(59) cutIndex!: number;
+  @ReadsLength() length!: Typed<Micrometres>;
+}
+
 /** A wire of a piece as it was really cut, and what of it was trimmed off again. */
 export class WireDoneInput {
   @IsInt() @Min(0) @Max(59) cutIndex!: number;

@@ -1,5 +1,12 @@
-import { finishedInside, isLost, pieceIn, wireKey, type Sitting } from '@/core/bench/sitting';
-import { measuredWires, wireDone, workedOff } from '@/core/bench/wireDone';
+import {
+  finishedInside,
+  isLost,
+  pieceIn,
+  wireKey,
+  type PieceSoFar,
+  type Sitting,
+} from '@/core/bench/sitting';
+import { measuredWires, shorterIn, wireDone, workedOff } from '@/core/bench/wireDone';
 import { BESIDES, minutesLost, minutesOfPiece, minutesOfSetUp } from '@/core/bench/sittingMinutes';
 import { proposeCuts } from '@/core/cuttingStock/propose';
 import { insidesWanted } from '@/core/pattern/insidesWanted';
@@ -49,8 +56,10 @@ function wiresTold(
         length: trayPiece === null ? much : um(Math.min(much, length)),
         reason,
       }));
+    // What was kept for less out of a tray lies there as it was booked.
+    const cut = trayPiece !== null && shorterIn(so, wanted) ? length : done.cut;
     return {
-      cut: { cutIndex, copy, from, cut: done.cut, back: [...done.back] },
+      cut: { cutIndex, copy, from, cut, back: [...done.back] },
       specId,
       lost,
     };
@@ -114,6 +123,12 @@ export function wiresLost(
   ]);
 }
 
+/** What is remembered of a piece: what was noted, and what was done otherwise where a wire was too short. */
+const noteOf = ({ cuts }: PatternBody, { note, shorterWires }: PieceSoFar): string =>
+  [note, ...shorterWires.map(({ cutIndex, does }) => `${cuts[cutIndex]?.name ?? 'wire'} too short: ${does}`)]
+    .filter((each) => each !== '')
+    .join('\n');
+
 /** Turns that were measured, with the wires that were bent. */
 function bendsTold(body: PatternBody, { bends }: Sitting, specs: SpecsKnown): BenchTold['bends'] {
   return insidesWanted(body).flatMap(({ name, specId }, turn) => {
@@ -163,7 +178,7 @@ export function toldOfPiece(
     ...(drawer ? { goesTo: 'drawer', drawer } : {}),
     steps: [...(isFirst ? setUp.timed : []), ...own.timed],
     bench: {
-      note: so.note,
+      note: noteOf(body, so),
       flaw: so.flaw,
       mass: so.mass,
       sizes: so.sizes,

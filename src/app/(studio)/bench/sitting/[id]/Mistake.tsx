@@ -4,10 +4,11 @@ import { useState } from 'react';
 import { isLost, pieceIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
 import { stillDoesFor } from '@/core/bench/stillDoesFor';
 import { wantedCuts } from '@/core/pattern/pattern';
-import { sumLengths, um } from '@/core/units/length';
+import { um } from '@/core/units/length';
 import { REASONS } from '@/ui/craft/SpoilageReasons';
 import { Reckoned } from '@/ui/lengths';
 import type { ShownSitting } from './shown';
+import { TooShort } from './TooShort';
 
 /** The piece as a whole, where one chooses what a mistake cost. */
 const ALL = 'all';
@@ -77,12 +78,6 @@ export function Mistake({
               )}
               .
             </p>
-            {wire && lost.reason === TOO_SHORT && (
-              <p className="muted">
-                Of it <Reckoned of={um(wire.length - sumLengths(wire.tails))} /> stay in the piece: what is
-                longer still does, with shorter ends to hold.
-              </p>
-            )}
             {others.length > 0 && (
               <p className="muted">What is straight of it may still do for: {others.join(', ')}.</p>
             )}
@@ -93,9 +88,42 @@ export function Mistake({
             >
               It was not lost
             </button>
+            {wire && lost.reason === TOO_SHORT && (
+              <TooShort
+                sitting={view.id}
+                wire={wire}
+                onKept={(length, does) =>
+                  say(
+                    {
+                      kind: 'spoiled',
+                      piece,
+                      cutIndex,
+                      copy,
+                      length: um(Math.max(0, lost.length - wire.length)),
+                      reason: lost.reason,
+                    },
+                    { kind: 'shorter', piece, cutIndex, copy, length, does },
+                  )
+                }
+              />
+            )}
           </div>
         );
       })}
+      {so.shorterWires.map(({ cutIndex, copy, length, does }) => (
+        <p key={wireKey({ cutIndex, copy })} className="mb-2 flex flex-wrap items-center gap-3 font-semibold">
+          <span>
+            {view.cuts[cutIndex]?.name}: kept at <Reckoned of={length} />. {does}.
+          </span>
+          <button
+            type="button"
+            className="btn"
+            onClick={() => say({ kind: 'shorter', piece, cutIndex, copy, length: um(0), does: '' })}
+          >
+            It was not kept
+          </button>
+        </p>
+      ))}
       {so.lostParts.map(({ part, count, reason }) => (
         <p key={part} className="mb-2 flex flex-wrap items-center gap-3 font-semibold">
           {count} × {view.parts[part]?.name} lost, {reason}: take another.
