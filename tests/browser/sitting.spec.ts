@@ -336,6 +336,46 @@ test('a sitting opens again without a connection; what is said then is heard whe
   await expect.poll(() => page.evaluate(() => caches.has('kept pages'))).toBe(false);
 });
 
+test('a wire that was cut too short is kept with less of something, and the log does not go by it', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/bench/P-0058`);
+  await begin(page, 1);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText(/^Step 1 of/)).toBeVisible();
+  const wire = 'Bundle frame round a stone: binding wire';
+  const mistakes = page.getByRole('region', { name: 'Mistakes' });
+  await mistakes.getByRole('button', { name: 'Something went wrong' }).click();
+  await mistakes.getByLabel('What is lost').selectOption({ label: wire });
+  await mistakes.getByRole('button', { name: 'cut too short', exact: true }).click();
+
+  const short = mistakes.getByRole('form', { name: `${wire}, too short` });
+  await short.getByLabel('How long it is').fill('a hand');
+  await short.getByRole('button', { name: 'What it could do' }).click();
+  await expect(short.getByText(/“a hand” was given/)).toBeVisible();
+  await short.getByLabel('How long it is').fill('100 mm');
+  await short.getByRole('button', { name: 'What it could do' }).click();
+  const choices = short.getByRole('list', { name: 'What it could do' });
+  const bound = /“Bound along the frame .*” of bundle frame round a stone .* instead of/;
+  await expect(choices.getByText(bound)).toBeVisible({ timeout: 30_000 });
+  await axeIsClean(page);
+  await choices
+    .getByRole('listitem')
+    .filter({ hasText: bound })
+    .getByRole('button', { name: /^Keep it/ })
+    .click();
+  await expect(mistakes.getByText(/binding wire: kept at .*“Bound along the frame/)).toBeVisible();
+  await expect(mistakes.getByText(/lost, cut too short/)).toBeHidden();
+
+  await goOnTo(page, 'To the shelf');
+  await page.getByRole('button', { name: 'It is made: to the shelf' }).click();
+  await page
+    .getByRole('link', { name: /^F-\d+/ })
+    .first()
+    .click();
+  await expect(page.getByText(/binding wire too short: “Bound along the frame/)).toBeVisible();
+});
+
 test('what pieces are looked at for is the studio’s own', async ({ owner: page }) => {
   await page.goto(`${DEMO_URL}/rules`);
   const form = page.getByRole('region', { name: 'Looked over at the bench' });

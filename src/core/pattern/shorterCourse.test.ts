@@ -30,13 +30,8 @@ const curled = (() => {
   return goneOn(frame, named('flat-spiral'), takesFor(goingOnOf(named('flat-spiral')), [end]), AT_HAND);
 })();
 
-function found(composition: Composition, cutIndex: number, length: number): ShortWire | undefined {
-  const coming = shorterCourses(composition, AT_HAND, { cutIndex, length, system: 'mm' });
-  for (;;) {
-    const { value, done } = coming.next();
-    if (done) return value;
-  }
-}
+const found = (composition: Composition, cutIndex: number, length: number): ShortWire | null =>
+  shorterCourses(composition, AT_HAND, { cutIndex, length, system: 'mm' });
 
 const { cuts } = resolved(curled);
 const curledAt = cuts.findIndex(({ name }) => name === 'frame wire 2');
@@ -83,6 +78,6 @@ describe('a wire of a pattern that was cut too short', () => {
 
   it('has nothing found for it when it is far too short, nor when the pattern has no such wire', () => {
     expect(found(curled, curledAt, 5)?.courses).toEqual([]);
-    expect(found(curled, 99, 50)).toBeUndefined();
+    expect(found(curled, 99, 50)).toBeNull();
   });
 });

@@ -34,25 +34,29 @@ export interface ShortWire {
   readonly courses: readonly ShorterCourse[];
 }
 
+/** A wire that was cut too short. */
+export interface ShortCut {
+  /** Which of the cuts of its pattern. */
+  readonly cutIndex: number;
+  /** How long it is, mm. */
+  readonly length: number;
+  /** What lengths are typed in where it is made. */
+  readonly system: LengthSystem;
+}
+
 /**
  * What can be made of a wire of a composition that was cut too short: how much of it stays in the piece as planned, and each measure that could be
  * less so that it is long enough with its ends, with what changes of other wires then.
- * @param cutIndex which of the cuts of its pattern
- * @param length that it has, mm
- * @returns after each measure that was tried, so that whoever works it out can rest; undefined when the composition has no such cut
+ * @returns null when the composition has no such cut
  */
-export function* shorterCourses(
+export function shorterCourses(
   composition: Composition,
   { specs, techniques }: AtHand,
-  {
-    cutIndex,
-    length,
-    system,
-  }: { readonly cutIndex: number; readonly length: number; readonly system: LengthSystem },
-): Generator<undefined, ShortWire | undefined> {
+  { cutIndex, length, system }: ShortCut,
+): ShortWire | null {
   const resolved = resolve(composition, specs, techniques);
   const cut = resolved.cuts.filter(({ specId }) => specId !== undefined)[cutIndex];
-  if (!cut) return undefined;
+  if (!cut) return null;
   const { use, name } = cut;
   const alikeOf = (id: string) =>
     resolved.uses.flatMap((each) => (each.use.mirrors === id ? [each.use.id] : []));
@@ -83,7 +87,6 @@ export function* shorterCourses(
         ),
       });
     }
-    yield undefined;
   }
   return { stays: um(Math.round(netOf(cut) * 1000)), courses };
 }

@@ -1,11 +1,11 @@
 import type { Id } from '@/core/id';
-import { shorterCourses, type ShortWire } from '@/core/pattern/shorterCourse';
-import { techniqueOf } from '@/core/techniques/registry';
+import type { ShortWire } from '@/core/pattern/shorterCourse';
 import { UM_PER_MM } from '@/core/units/length';
-import { breath } from '../kernel/breath';
+import { runJob } from '../jobs/runJob';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt, look, type StudioSession } from '../kernel/useCase';
+import { LOOK_FOR_SHORTER } from '../patterns/jobs';
 import { specsOf } from '../patterns/patterns';
 import { settingsIn } from '../settings/settings';
 import { sittingIn } from './sittings';
@@ -34,16 +34,13 @@ export function shorterWire(
     const cut = kept.body.cuts[cutIndex];
     if (!cut) throw refused('This sitting has no such wire.');
     const { composition } = kept.body;
-    if (!composition) return { stays: cut.net, courses: [] };
-    const coming = shorterCourses(
-      composition,
-      { specs, techniques: techniqueOf },
-      { cutIndex, length: length / UM_PER_MM, system },
-    );
-    for (;;) {
-      const { value, done } = coming.next();
-      if (done) return value ?? { stays: cut.net, courses: [] };
-      await breath();
-    }
+    const found =
+      composition &&
+      (await runJob(
+        LOOK_FOR_SHORTER,
+        { composition, specs, short: { cutIndex, length: length / UM_PER_MM, system } },
+        session,
+      ));
+    return found ?? { stays: cut.net, courses: [] };
   });
 }

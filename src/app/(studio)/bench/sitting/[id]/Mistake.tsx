@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { isLost, pieceIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
 import { stillDoesFor } from '@/core/bench/stillDoesFor';
-import { wantedCuts } from '@/core/pattern/pattern';
-import { um } from '@/core/units/length';
+import { wantedCuts, type WantedCut } from '@/core/pattern/pattern';
+import { um, type Micrometres } from '@/core/units/length';
 import { REASONS } from '@/ui/craft/SpoilageReasons';
 import { Reckoned } from '@/ui/lengths';
 import type { ShownSitting } from './shown';
@@ -40,12 +40,16 @@ export function Mistake({
   const what = chosen ?? inHand ?? (wires[0] ? wireKey(wires[0]) : ALL);
   const so = pieceIn(sitting, piece);
   const lostPart = view.parts.findIndex((_, part) => partValue(part) === what);
+  const meant = view.pieces.find((each) => each.piece === piece)?.wires ?? [];
+  /** How long a wire is cut for this piece. */
+  const cutTo = (wire: WantedCut): Micrometres =>
+    meant.find((each) => wireKey(each) === wireKey(wire))?.length ?? wire.length;
   const spoil = (reason: string) => {
     const wire = wires.find((each) => wireKey(each) === what);
     if (wire) {
-      const { cutIndex, copy, length } = wire;
+      const { cutIndex, copy } = wire;
       const before = so.lostWires.find((each) => wireKey(each) === what)?.length ?? 0;
-      say({ kind: 'spoiled', piece, cutIndex, copy, length: um(before + length), reason });
+      say({ kind: 'spoiled', piece, cutIndex, copy, length: um(before + cutTo(wire)), reason });
     } else if (lostPart >= 0) {
       const before = so.lostParts.find(({ part }) => part === lostPart)?.count ?? 0;
       say({ kind: 'broke', piece, part: lostPart, count: before + 1, reason });
@@ -73,7 +77,7 @@ export function Mistake({
               {wire && (
                 <>
                   {' '}
-                  of <Reckoned of={wire.length} cut />
+                  of <Reckoned of={cutTo(wire)} cut />
                 </>
               )}
               .
@@ -99,7 +103,7 @@ export function Mistake({
                       piece,
                       cutIndex,
                       copy,
-                      length: um(Math.max(0, lost.length - wire.length)),
+                      length: um(Math.max(0, lost.length - cutTo(wire))),
                       reason: lost.reason,
                     },
                     { kind: 'shorter', piece, cutIndex, copy, length, does },

@@ -54,16 +54,10 @@ export function TooShort({
         Of it <Reckoned of={stays} /> stay in the piece: what is longer still does, with shorter ends to hold.
         What is shorter may do with less of something.
       </p>
-      <div className="mt-1 w-40">
+      <div className="mt-1 max-w-64">
         <LengthField control={form.control} name="length" label="How long it is" />
       </div>
-      <FormEnd
-        problem={problem}
-        sending={sending}
-        action="What it could do"
-        busy="Looking at every measure of the piece…"
-        quiet
-      />
+      <FormEnd problem={problem} sending={sending} action="What it could do" busy="Looking…" quiet />
       <div aria-live="polite">
         {found && !sending && <WhatItDoes found={found} wire={wire} onKept={onKept} />}
       </div>
@@ -81,7 +75,7 @@ function WhatItDoes({
   onKept: (length: Micrometres, does: string) => void;
 }) {
   const { system } = useLengths();
-  if (length >= wire.length) return <p>That is as long as it is cut: it is not too short.</p>;
+  if (length >= wire.length) return <p>That is as long as is planned: it need not be lost.</p>;
   const isEnough = length > stays;
   if (!isEnough && courses.length === 0) return <p>No measure by itself can take up so much: cut another.</p>;
   const told = (of: number, { kind }: ShorterCourse) =>
