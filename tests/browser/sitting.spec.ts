@@ -352,7 +352,7 @@ test('a wire that was cut too short is kept with less of something, and the log 
   const short = mistakes.getByRole('form', { name: `${wire}, too short` });
   await short.getByLabel('How long it is').fill('a hand');
   await short.getByRole('button', { name: 'What it could do' }).click();
-  await expect(short.getByText(/“a hand” was given/)).toBeVisible();
+  await expect(short.getByText(/“a hand” is not a length/)).toBeVisible();
   await short.getByLabel('How long it is').fill('100 mm');
   await short.getByRole('button', { name: 'What it could do' }).click();
   const choices = short.getByRole('list', { name: 'What it could do' });
