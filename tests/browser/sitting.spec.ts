@@ -278,6 +278,17 @@ async function isKept(page: Page): Promise<void> {
   await expect.poll(missing, { timeout: 60_000 }).toBe(0);
 }
 
+/** Waits until the pictures of all steps that something of the piece can be seen after lie on the device. */
+async function picturesAreKept(page: Page, tag: string): Promise<void> {
+  const kept = () =>
+    page.evaluate(async (after) => {
+      const cache = await caches.open('kept pages');
+      return (await cache.keys()).filter(({ url }) => url.includes(after)).length;
+    }, `/pictures/${tag}.after-`);
+  // The ring is worked in seven steps, and seen after each.
+  await expect.poll(kept, { timeout: 60_000 }).toBeGreaterThanOrEqual(7);
+}
+
 test('a sitting opens again without a connection; what is said then is heard when that is back', async ({
   page,
 }) => {
@@ -287,6 +298,7 @@ test('a sitting opens again without a connection; what is said then is heard whe
   await page.keyboard.press('PageDown');
   await expect(page.getByText(/^Step 1 of/)).toBeVisible();
   await isKept(page);
+  await picturesAreKept(page, 'P-0046');
 
   // The tablet fell asleep where there is no connection, and its page is loaded anew.
   const context = page.context();

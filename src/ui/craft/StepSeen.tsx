@@ -6,6 +6,7 @@ import { saidFrom, viewsOf, type View } from '@/core/drawing/view';
 import type { Composition, Specs } from '@/core/pattern/composition';
 import type { Named } from '@/core/pattern/looksOf';
 import { IN_THE_ROUND, SeenFrom } from '@/ui/craft/SeenFrom';
+import { stepPicture } from './stepPicture';
 
 /** What it takes to turn a piece weighs more than the page. */
 const TurnedPart = dynamic(() => import('@/ui/craft/TurnedPart'), {
@@ -21,9 +22,6 @@ export interface Turnable {
 }
 
 const CLASS = 'h-[46vh] w-full lg:h-[56vh]';
-
-const pictureOf = (tag: string, step: number, view: View): string =>
-  `/pictures/${tag}.after-${step}.${view}.svg`;
 
 /** The piece when a step is done, large, from all sides and in the round: its pictures come drawn, what it takes to turn it comes when it is turned. */
 export function StepSeen({
@@ -47,7 +45,7 @@ export function StepSeen({
   const [chosen, choose] = useState<View | typeof IN_THE_ROUND>('front');
   const views = [...viewsOf(isRing), IN_THE_ROUND] as const;
   const shown = views.find((each) => each === chosen) ?? 'front';
-  const soon = next !== undefined && shown !== IN_THE_ROUND ? pictureOf(tag, next, shown) : undefined;
+  const soon = next !== undefined && shown !== IN_THE_ROUND ? stepPicture(tag, next, shown) : undefined;
   useEffect(() => {
     if (soon !== undefined) new Image().src = soon;
   }, [soon]);
@@ -57,13 +55,39 @@ export function StepSeen({
       {shown === IN_THE_ROUND ? (
         <TurnedPart {...piece} turned={{ afterStep: step }} name={label} className={CLASS} />
       ) : (
-        <img
-          src={pictureOf(tag, step, shown)}
-          alt={`${label}, ${saidFrom(shown)}`}
-          className={`object-contain ${CLASS}`}
-        />
+        <Picture key={shown} src={stepPicture(tag, step, shown)} alt={`${label}, ${saidFrom(shown)}`} />
       )}
       <SeenFrom views={views} shown={shown} choose={choose} />
     </section>
+  );
+}
+
+/** A picture that was drawn by the studio; without a connection it says that it is missing, and comes when that is back. */
+function Picture({ src, alt }: { src: string; alt: string }) {
+  const [missing, setMissing] = useState('');
+  const isMissing = missing === src;
+  useEffect(() => {
+    if (!isMissing) return undefined;
+    const again = () => setMissing('');
+    window.addEventListener('online', again);
+    return () => window.removeEventListener('online', again);
+  }, [isMissing]);
+  if (isMissing)
+    return (
+      <p className={`muted p-4 text-xl ${CLASS}`}>
+        This picture is not on this device; it comes when the connection is back.
+      </p>
+    );
+  return (
+    <img
+      // It may have failed before the page listened.
+      ref={(image) => {
+        if (image?.complete && image.naturalWidth === 0) setMissing(src);
+      }}
+      src={src}
+      alt={alt}
+      className={`object-contain ${CLASS}`}
+      onError={() => setMissing(src)}
+    />
   );
 }

@@ -6,6 +6,7 @@ import { calledInFull, ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { tag } from '@/core/tag';
 import { workedSteps } from '@/studio/pictures/pictures';
 import { showSitting } from '@/studio/sittings/sittings';
+import { stepPicture } from '@/ui/craft/stepPicture';
 import { KeepHere } from '@/ui/kept/KeepHere';
 import { Link } from '@/ui/Link';
 import { pageMember } from '@/app/lib/member';
@@ -34,8 +35,13 @@ export default async function SittingPage({ params }: { params: Params }) {
     parts: body.parts.map(({ name, count }) => ({ name, count })),
   };
   if (view.state !== 'open') return <MadeHere view={shown} />;
+  const picture = batch ? `${tag('batch', batch.number)}.${batch.line}` : tag('pattern', pattern.number);
   // Pictures are of the pattern as it is now, or of the line of a batch as it was planned.
   const isSeen = batch !== null || pattern.isNewest;
+  const steps = workedSteps(body, specs).map(({ seen, ...step }) => ({
+    ...step,
+    seen: isSeen ? seen && { isRing: isRing(seen.part) } : undefined,
+  }));
   return (
     <>
       <p className="muted [overflow-wrap:anywhere]">
@@ -49,14 +55,13 @@ export default async function SittingPage({ params }: { params: Params }) {
         </Link>{' '}
         · {batch ? tag('batch', batch.number) : tag('pattern', pattern.number)}
       </p>
-      <KeepHere />
+      <KeepHere
+        also={steps.flatMap(({ seen }, step) => (seen ? [stepPicture(picture, step + 1, 'front')] : []))}
+      />
       <SittingBench
         view={shown}
-        steps={workedSteps(body, specs).map(({ seen, ...step }) => ({
-          ...step,
-          seen: isSeen ? seen && { isRing: isRing(seen.part) } : undefined,
-        }))}
-        picture={batch ? `${tag('batch', batch.number)}.${batch.line}` : tag('pattern', pattern.number)}
+        steps={steps}
+        picture={picture}
         piece={
           body.composition && isSeen
             ? {
