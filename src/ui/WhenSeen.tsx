@@ -17,5 +17,6 @@ export function WhenSeen({ className, children }: { className: string; children:
     watch.observe(place.current);
     return () => watch.disconnect();
   }, []);
-  return isSeen ? children : <div ref={place} className={className} />;
+  // On paper nothing is about to be seen: no empty place is left for it.
+  return isSeen ? children : <div ref={place} className={`no-print ${className}`} />;
 }

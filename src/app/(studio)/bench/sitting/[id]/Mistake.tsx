@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { isLost, pieceIn, wireKey, type Said, type Sitting } from '@/core/bench/sitting';
+import { isLost, pieceIn, wireKey, type PieceSoFar, type Said, type Sitting } from '@/core/bench/sitting';
 import { stillDoesFor } from '@/core/bench/stillDoesFor';
 import { wantedCuts, type WantedCut } from '@/core/pattern/pattern';
 import { um, type Micrometres } from '@/core/units/length';
@@ -18,6 +18,10 @@ const TOO_SHORT: (typeof REASONS)[number] = 'cut too short';
 
 /** One of a part, where one chooses. */
 const partValue = (part: number): string => `part ${part}`;
+
+/** Whether nothing is told of mistakes on a piece. */
+const isSpotless = ({ lost, lostWires, lostParts, shorterWires }: PieceSoFar): boolean =>
+  lost === '' && lostWires.length + lostParts.length + shorterWires.length === 0;
 
 /** Something went wrong on a piece: a wire of it, or all of it, is lost in two touches; it can be taken back. */
 export function Mistake({
@@ -57,7 +61,7 @@ export function Mistake({
     setOpen(false);
   };
   return (
-    <section className="leaf p-4" aria-label="Mistakes">
+    <section className={`leaf p-4 ${isSpotless(so) ? 'no-print' : ''}`} aria-label="Mistakes">
       {so.lost !== '' && (
         <p className="flex flex-wrap items-center gap-3 font-semibold">
           This piece is lost: {so.lost}.
