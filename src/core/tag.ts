@@ -11,6 +11,7 @@ export const TAG_LETTERS = {
   count: 'T',
   batch: 'R',
   delivery: 'D',
+  sale: 'N',
 } as const;
 export type Tagged = keyof typeof TAG_LETTERS;
 
@@ -38,6 +39,7 @@ export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
   count: '/counts',
   batch: '/batches',
   delivery: '/deliveries',
+  sale: '/shelf/sales',
 };
 
 /** Address of the page of a tagged thing. */

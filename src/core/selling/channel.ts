@@ -37,7 +37,10 @@ export interface SaleReckoned extends TaxedLines {
   readonly sending: MinorUnits;
   /** What comes to the studio: what was taken without its tax, less fees and sending. What the pieces cost is still in it. */
   readonly left: MinorUnits;
-  /** Of that, what comes from each piece; together they are exactly what is left. */
+  /** Of fees and sending, what is each piece’s own: its packing, and all else by the prices. What buyers paid for postage is taken off first. */
+  readonly feesOf: readonly MinorUnits[];
+  readonly sendingOf: readonly MinorUnits[];
+  /** What comes from each piece; together they are exactly what is left. */
   readonly leftOf: readonly MinorUnits[];
 }
 
@@ -61,28 +64,33 @@ export function reckonSale(
           minor(terms.postage + terms.packing * prices.length),
         ];
   const left = minor(total.net - fees - sending);
+  const postage = isSent ? (lines.at(-1) ?? null) : null;
+  const pieces = lines.slice(0, prices.length);
+  const feesOf = sharedByPrice(fees, prices);
+  const packed = terms.packing * prices.length;
+  const sendingOf = sharedByPrice(minor(sending - packed - (postage?.net ?? 0)), prices).map((share) =>
+    minor(share + terms.packing),
+  );
   return {
-    lines: lines.slice(0, prices.length),
-    postage: isSent ? (lines.at(-1) ?? null) : null,
+    lines: pieces,
+    postage,
     total,
     fees,
     sending,
     left,
-    leftOf: leftOfEach(prices, left, terms.packing),
+    feesOf,
+    sendingOf,
+    leftOf: pieces.map(({ net }, index) => minor(net - (feesOf[index] ?? 0) - (sendingOf[index] ?? 0))),
   };
 }
 
-/** What is left of each piece: its packing is its own, and all else is shared by the prices. */
-function leftOfEach(
-  prices: readonly MinorUnits[],
-  left: MinorUnits,
-  packing: MinorUnits,
-): readonly MinorUnits[] {
-  const unpacked = left + packing * prices.length;
-  const sign = unpacked < 0 ? -1 : 1;
+/** An amount, maybe less than nothing, shared by prices; alike where nothing is asked for any of them. */
+function sharedByPrice(amount: MinorUnits, prices: readonly MinorUnits[]): readonly MinorUnits[] {
+  const sign = amount < 0 ? -1 : 1;
   const isFree = prices.every((price) => price === 0);
-  const shares = shareOut(minor(unpacked * sign), isFree ? prices.map(() => 1) : prices);
-  return shares.map((share) => minor(share * sign - packing));
+  return shareOut(minor(amount * sign), isFree ? prices.map(() => 1) : prices).map((share) =>
+    minor(share * sign),
+  );
 }
 
 /**

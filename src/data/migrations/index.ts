@@ -32,6 +32,7 @@ import { rulings } from './0030-rulings';
 import { timedSteps } from './0031-timed-steps';
 import { bends } from './0032-bends';
 import { pieceLives } from './0033-piece-lives';
+import { selling } from './0034-selling';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -68,4 +69,5 @@ export const MIGRATIONS: readonly Migration[] = [
   timedSteps,
   bends,
   pieceLives,
+  selling,
 ];

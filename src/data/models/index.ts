@@ -7,6 +7,7 @@ import './lists';
 import './making';
 import './metal';
 import './purchases';
+import './selling';
 import './sittings';
 import './stock';
 import './studio';

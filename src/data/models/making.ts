@@ -1,10 +1,10 @@
 import type { Figure } from '@/core/learning/ruling';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
-import type { PieceState, PieceTurn } from '@/core/selling/life';
+import type { PieceState } from '@/core/selling/life';
 import type { Micrometres } from '@/core/units/length';
 import type { Micrograms } from '@/core/units/mass';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { big, bool, byDefault, float, instant, int, json, key, maybe, serial, text, uuid } from '../columns';
+import { big, bool, byDefault, float, instant, int, json, key, maybe, text, uuid } from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
 import { Article, Photo, Place } from './articles';
 import { StockPiece } from './stock';
@@ -109,32 +109,6 @@ export const Piece = table(
     place: mayBelongTo(Place, 'placeId'),
     frontPhoto: mayBelongTo(Photo, 'frontPhotoId'),
     backPhoto: mayBelongTo(Photo, 'backPhotoId'),
-  },
-);
-
-/** What happened to a finished piece. */
-export const PieceEvent = table(
-  'piece_events',
-  {
-    eventId: serial(),
-    pieceId: uuid<'piece'>(),
-    turn: text<PieceTurn>(),
-    /** The event that it takes back; null for what happened. */
-    undoes: byDefault(maybe(big()), null),
-    placeId: byDefault(maybe(uuid<'place'>()), null),
-    /** For whom, to whom, or which shop; may be empty. */
-    who: byDefault(text(), ''),
-    note: byDefault(text(), ''),
-    /** What of its cost came into the finished pieces, or left them. */
-    costUnits: big<CostUnits>(),
-    postKey: uuid<'post'>(),
-    userId: uuid<'user'>(),
-    happenedAt: instant(),
-  },
-  {
-    piece: belongsTo(Piece, 'pieceId'),
-    place: mayBelongTo(Place, 'placeId'),
-    user: belongsTo(User, 'userId'),
   },
 );
 

@@ -212,8 +212,32 @@ const CHECKS: readonly string[] = [
      FROM counters c JOIN (
        SELECT studio_id, ware AS name, max(number) AS highest FROM stock_pieces GROUP BY 1, 2
        UNION ALL SELECT studio_id, 'pattern', max(number) FROM patterns GROUP BY 1
-       UNION ALL SELECT studio_id, 'piece', max(number) FROM pieces GROUP BY 1) AS n USING (studio_id, name)
+       UNION ALL SELECT studio_id, 'piece', max(number) FROM pieces GROUP BY 1
+       UNION ALL SELECT studio_id, 'sale', max(number) FROM sales GROUP BY 1) AS n USING (studio_id, name)
     WHERE n.highest > c.last`,
+  // Receipts run without gaps, from the first to the last number that was handed out.
+  `SELECT c.studio_id AS studio, 'receipts' AS what, c.last || ' numbers' AS kept, count(s.number) || ' receipts' AS rebuilt
+     FROM counters c LEFT JOIN sales s ON s.studio_id = c.studio_id
+    WHERE c.name = 'sale' GROUP BY c.studio_id, c.last HAVING count(s.number) <> c.last`,
+  // Every receipt sums to what its lines do.
+  `SELECT s.studio_id AS studio, 'N-' || lpad(s.number::text, 4, '0') AS what, concat_ws(', ', s.net, s.tax, s.gross, s.fees, s.sending) AS kept,
+          concat_ws(', ', l.net, l.tax, l.gross, l.fees, l.sending) AS rebuilt
+     FROM sales s LEFT JOIN (SELECT studio_id, sale_id, sum(net) AS net, sum(tax) AS tax, sum(gross) AS gross, sum(fees) AS fees, sum(sending) AS sending
+                               FROM sale_lines GROUP BY 1, 2) l USING (studio_id, sale_id)
+    WHERE (s.net::numeric, s.tax::numeric, s.gross::numeric, s.fees::numeric, s.sending::numeric)
+          IS DISTINCT FROM (l.net, l.tax, l.gross, l.fees, l.sending)`,
+  // What left the books with a sale is what its line says, and what came back with a return as well.
+  `SELECT studio_id AS studio, 'the piece of a line of N-' || lpad(s.number::text, 4, '0') AS what, l.cost_units::text AS kept, (-e.cost_units)::text AS rebuilt
+     FROM sales s
+     JOIN (SELECT studio_id, sale_id, piece_id, cost_units FROM sale_lines WHERE piece_id IS NOT NULL) l USING (studio_id, sale_id)
+     FULL JOIN (SELECT studio_id, sale_id, piece_id, cost_units FROM piece_events WHERE sale_id IS NOT NULL) e USING (studio_id, sale_id, piece_id)
+    WHERE l.cost_units IS DISTINCT FROM -e.cost_units`,
+  // A piece comes back by the sale that it left by, and no more of its price than was paid.
+  `SELECT r.studio_id AS studio, 'a line of N-' || lpad(r.number::text, 4, '0') AS what, concat_ws(', ', -b.net, -b.tax, -b.gross) AS kept,
+          concat_ws(', ', l.net, l.tax, l.gross) AS rebuilt
+     FROM sales r JOIN sale_lines b ON b.studio_id = r.studio_id AND b.sale_id = r.sale_id
+     LEFT JOIN sale_lines l ON l.studio_id = r.studio_id AND l.sale_id = r.return_of AND l.line = b.line AND l.piece_id = b.piece_id
+    WHERE r.return_of IS NOT NULL AND (-b.net, -b.tax, -b.gross) IS DISTINCT FROM (l.net, l.tax, l.gross)`,
 ];
 
 /** The comparisons, each by itself. */

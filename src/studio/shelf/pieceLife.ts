@@ -13,7 +13,8 @@ import {
 import { tag } from '@/core/tag';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { Piece, PieceEvent } from '@/data/models/making';
+import { Piece } from '@/data/models/making';
+import { PieceEvent } from '@/data/models/selling';
 import type { RowIn } from '@/data/table';
 import { refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
@@ -24,7 +25,8 @@ import { BY_HELPERS, OF_SOMEBODY, TurnPiecesInput } from './turnPieces.input';
 /** The most pieces that something happens to at once. */
 export const MOST_TURNED = 500;
 
-const BOOKED = ['wireCost', 'partsTaken', 'suppliesCost'] as const;
+/** What of a piece it stands in the books at. */
+export const BOOKED = ['wireCost', 'partsTaken', 'suppliesCost'] as const;
 
 /**
  * What a piece stands in the books at: what was paid for the wire, the parts and the supplies that are in it. What was scrapped and spoiled for it
@@ -39,6 +41,8 @@ export interface LifeShown extends LifeEvent {
   readonly by: string;
   /** The place that it was put in; empty for none. */
   readonly place: string;
+  /** Number of the sale that it was sold by, or came back by; null for what happened otherwise. */
+  readonly sale: number | null;
   /** For whom, to whom, or which shop; may be empty. */
   readonly who: string;
   readonly note: string;
@@ -49,15 +53,16 @@ export async function lifeOf(tx: Tx, pieceId: Id<'piece'>): Promise<readonly Lif
   const rows = await tx.allWith(
     PieceEvent,
     ['eventId', 'turn', 'undoes', 'who', 'note', 'happenedAt'],
-    { place: ['name'], user: ['name'] },
+    { place: ['name'], user: ['name'], sale: ['number'] },
     { where: { pieceId }, order: ['eventId'] },
   );
-  return rows.map(({ eventId: id, happenedAt: at, user, place, ...event }) => ({
+  return rows.map(({ eventId: id, happenedAt: at, user, place, sale, ...event }) => ({
     ...event,
     id,
     at,
     by: user.name,
     place: place?.name ?? '',
+    sale: sale?.number ?? null,
   }));
 }
 
@@ -131,6 +136,10 @@ export const undoTurn = acts(
     const last = lastOf(life);
     if (last?.id !== eventId)
       throw refused(`Something else happened to ${tag('piece', number)} meanwhile; reload the page.`);
+    if (last.turn === 'sold' || last.turn === 'returned')
+      throw refused(
+        `${tag('piece', number)} was ${last.turn} with a receipt, which stays as it is; what comes back of a sale is entered there.`,
+      );
     mayTurn(session, last.turn);
     const held = holding(life).slice(0, -1);
     const before = stateOf(held);

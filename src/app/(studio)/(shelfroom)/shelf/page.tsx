@@ -12,7 +12,7 @@ import { Cost, Money } from '@/ui/money';
 import { SmallPicture } from '@/ui/SmallPicture';
 import { PriceBar } from '@/ui/PriceBar';
 import { Day } from '@/ui/When';
-import { pageMember } from '../../lib/member';
+import { pageMember } from '@/app/lib/member';
 import { askedOfList, type Search } from '@/app/lib/search';
 import { EVER, ShelfQuery } from '@/studio/shelf/shelf.input';
 import { BY_HAND, BY_HELPERS } from '@/studio/shelf/turnPieces.input';

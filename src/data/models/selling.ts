@@ -1,0 +1,119 @@
+import type { ChannelKind, FeeBasis } from '@/core/selling/channel';
+import type { PaidBy } from '@/core/selling/sale';
+import type { PieceTurn } from '@/core/selling/life';
+import type { TaxKind, TaxRounding } from '@/core/selling/tax';
+import type { CostUnits, MinorUnits } from '@/core/units/money';
+import type { BasisPoints } from '@/core/units/percent';
+import { big, bool, byDefault, date, instant, int, key, maybe, serial, text, uuid } from '../columns';
+import { belongsTo, mayBelongTo, table } from '../table';
+import { Place } from './articles';
+import { Piece } from './making';
+import { User } from './studio';
+
+/** A way that pieces leave the studio for money, and what selling there costs. */
+export const Channel = table('channels', {
+  channelId: key(uuid<'channel'>()),
+  kind: text<ChannelKind>(),
+  name: text(),
+  feePercent: int<BasisPoints>(),
+  feeOn: text<FeeBasis>(),
+  feeFixed: big<MinorUnits>(),
+  postageAsked: big<MinorUnits>(),
+  postage: big<MinorUnits>(),
+  packing: big<MinorUnits>(),
+  taxKind: text<TaxKind>(),
+  taxPercent: int<BasisPoints>(),
+  taxRounding: text<TaxRounding>(),
+  /** Whether anything is sold there any more. */
+  isOpen: byDefault(bool(), true),
+  version: byDefault(int(), 1),
+});
+
+/** Something that was sold, or came back: then all of its money is less than nothing. Neither is ever changed. */
+export const Sale = table(
+  'sales',
+  {
+    saleId: key(uuid<'sale'>()),
+    /** On its receipt; they run without gaps. */
+    number: int(),
+    channelId: uuid<'channel'>(),
+    /** The sale that something came back of; null for what was sold. */
+    returnOf: byDefault(maybe(uuid<'sale'>()), null),
+    soldOn: date(),
+    /** Who bought it, as it stands on the receipt; may be empty. */
+    buyer: text(),
+    note: text(),
+    paidBy: text<PaidBy>(),
+    /** What was handed over in cash, where that was told. */
+    given: byDefault(maybe(big<MinorUnits>()), null),
+    taxKind: text<TaxKind>(),
+    taxPercent: int<BasisPoints>(),
+    net: big<MinorUnits>(),
+    tax: big<MinorUnits>(),
+    gross: big<MinorUnits>(),
+    /** What the channel keeps, and what packing and sending cost. */
+    fees: big<MinorUnits>(),
+    sending: big<MinorUnits>(),
+    postKey: uuid<'post'>(),
+    userId: uuid<'user'>(),
+    postedAt: instant(),
+  },
+  {
+    channel: belongsTo(Channel, 'channelId'),
+    user: belongsTo(User, 'userId'),
+  },
+);
+
+/** One piece of a sale, or what its buyer paid for being sent it. */
+export const SaleLine = table(
+  'sale_lines',
+  {
+    saleId: key(uuid<'sale'>()),
+    line: key(int()),
+    pieceId: maybe(uuid<'piece'>()),
+    /** The price that was asked, and what it was sold for. */
+    asked: big<MinorUnits>(),
+    price: big<MinorUnits>(),
+    net: big<MinorUnits>(),
+    tax: big<MinorUnits>(),
+    gross: big<MinorUnits>(),
+    /** What of fees and sending is its own. */
+    fees: big<MinorUnits>(),
+    sending: big<MinorUnits>(),
+    /** What the piece stood in the books at. */
+    costUnits: big<CostUnits>(),
+  },
+  {
+    sale: belongsTo(Sale, 'saleId'),
+    piece: mayBelongTo(Piece, 'pieceId'),
+  },
+);
+
+/** What happened to a finished piece. */
+export const PieceEvent = table(
+  'piece_events',
+  {
+    eventId: serial(),
+    pieceId: uuid<'piece'>(),
+    turn: text<PieceTurn>(),
+    /** The event that it takes back; null for what happened. */
+    undoes: byDefault(maybe(big()), null),
+    placeId: byDefault(maybe(uuid<'place'>()), null),
+    /** For whom, to whom, or which shop; may be empty. */
+    who: byDefault(text(), ''),
+    note: byDefault(text(), ''),
+    /** What of its cost came into the finished pieces, or left them. */
+    costUnits: big<CostUnits>(),
+    /** The sale that it was sold by, or came back by. */
+    saleId: byDefault(maybe(uuid<'sale'>()), null),
+    postKey: uuid<'post'>(),
+    userId: uuid<'user'>(),
+    happenedAt: instant(),
+  },
+  {
+    piece: belongsTo(Piece, 'pieceId'),
+    place: mayBelongTo(Place, 'placeId'),
+    user: belongsTo(User, 'userId'),
+    sale: mayBelongTo(Sale, 'saleId'),
+  },
+);

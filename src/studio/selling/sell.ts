@@ -1,0 +1,220 @@
+import { randomUUID } from 'node:crypto';
+import type { Id } from '@/core/id';
+import { day } from '@/core/calendar/day';
+import type { Discount } from '@/core/selling/discount';
+import { changeOf } from '@/core/selling/discount';
+import { booked, turned, TURNS } from '@/core/selling/life';
+import { refundOf, sellBasket, sumOfLines, type SoldLine } from '@/core/selling/sale';
+import { tag } from '@/core/tag';
+import { cost } from '@/core/units/money';
+import type { Tx } from '@/data/inStudio';
+import { Piece } from '@/data/models/making';
+import { PieceEvent, Sale, SaleLine } from '@/data/models/selling';
+import type { RowIn } from '@/data/table';
+import { invalid, refused } from '../kernel/outcome';
+import { takeNumbers } from '../kernel/numbers';
+import { posts, type Posted } from '../kernel/posts';
+import type { ValuesOf } from '../kernel/typed';
+import { inCurrency } from '../settings/inCurrency';
+import { settingsIn } from '../settings/settings';
+import { BOOKED, bookedCost } from '../shelf/pieceLife';
+import { openChannel } from './channels';
+import { ReturnInput, SellInput } from './sell.input';
+
+/** Number of the sale that something was entered as. */
+export interface Entered {
+  readonly number: number;
+}
+
+const PIECE_COLUMNS = ['pieceId', 'number', 'state', ...BOOKED] as const;
+type LockedPiece = Pick<RowIn<typeof Piece>, (typeof PIECE_COLUMNS)[number]>;
+
+/** Locks pieces, in one order for everybody. @returns them in the order that they were told in */
+async function lockPieces(tx: Tx, numbers: readonly number[]): Promise<readonly LockedPiece[]> {
+  const rows = await tx.all(Piece, PIECE_COLUMNS, {
+    where: { number: [...numbers], struckAt: null, drawerStockId: null },
+    order: ['number'],
+    lock: true,
+  });
+  return numbers.map((number, index) => {
+    const piece = rows.find((row) => row.number === number);
+    if (!piece)
+      throw invalid(`pieces.${index}.piece`, `${tag('piece', number)} does not stand on the shelf.`);
+    if (numbers.indexOf(number) !== index)
+      throw invalid(`pieces.${index}.piece`, `${tag('piece', number)} is in it already.`);
+    return piece;
+  });
+}
+
+const discountOf = ({ letGo, off }: ValuesOf<SellInput>, currency: string): Discount => {
+  if (off === null) return { kind: 'none' };
+  if ('percent' in off) return { kind: 'part', percent: off.percent };
+  const amount = inCurrency('off', off.amount, currency);
+  return letGo === 'an amount' ? { kind: 'amount', off: amount } : { kind: 'together', price: amount };
+};
+
+/** Pieces are sold together: they leave the studio and its books, and a receipt is numbered. */
+export const sellPieces = posts(
+  'sellPieces',
+  { input: SellInput },
+  async (posted, input): Promise<Entered> => {
+    const { tx } = posted;
+    const { currency } = await settingsIn(tx);
+    const channel = await openChannel(tx, input.channel);
+    const pieces = await lockPieces(
+      tx,
+      input.pieces.map(({ piece }) => piece),
+    );
+    pieces.forEach(({ state, number }, index) => {
+      const next = turned(state, 'sold', tag('piece', number));
+      if (!next.ok) throw invalid(`pieces.${index}.piece`, next.error);
+    });
+    const tags = input.pieces.map(({ asked }, index) => inCurrency(`pieces.${index}.asked`, asked, currency));
+    const sold = sellBasket(tags, {
+      discount: discountOf(input, currency),
+      terms: channel.terms,
+      rounding: channel.rounding,
+      currency,
+    });
+    if (!sold.ok) throw invalid('off', sold.error);
+    const { lines, postage, total, fees, sending } = sold.value;
+    const given = input.paidBy === 'cash' && input.given ? inCurrency('given', input.given, currency) : null;
+    const change = given === null ? undefined : changeOf(total.gross, given, currency);
+    if (change?.ok === false) throw invalid('given', change.error);
+    const { paidBy, buyer, note } = input;
+    const saleId = randomUUID();
+    const number = await enterSale(posted, {
+      ...{ saleId, channelId: channel.id, soldOn: day(input.soldOn), buyer, note, paidBy, given },
+      ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
+      ...{ ...total, fees, sending },
+    });
+    await enterLines(posted, { saleId, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
+      ...lines.map((line, index) => ({ line: index + 1, of: line, piece: pieces[index] ?? null })),
+      ...(postage ? [{ line: lines.length + 1, of: postage, piece: null }] : []),
+    ]);
+    return { number };
+  },
+);
+
+/** Numbers a sale and writes it down. @returns its number */
+async function enterSale(
+  { tx, session, postKey }: Posted,
+  sale: Omit<RowIn<typeof Sale>, 'studioId' | 'number' | 'returnOf' | 'postKey' | 'userId' | 'postedAt'> & {
+    readonly returnOf?: Id<'sale'>;
+  },
+): Promise<number> {
+  const number = await takeNumbers(tx, 'sale');
+  await tx.add(Sale, [{ ...sale, number, postKey, userId: session.userId, postedAt: session.now }]);
+  return number;
+}
+
+/** A line of a sale, and the piece it is of. */
+interface EnteredLine {
+  readonly line: number;
+  readonly of: SoldLine;
+  readonly piece: LockedPiece | null;
+}
+
+/** Writes down what each line comes to, and what happened to its piece. */
+async function enterLines(
+  { tx, session, postKey }: Posted,
+  {
+    saleId,
+    turn,
+    who,
+  }: { readonly saleId: Id<'sale'>; readonly turn: 'sold' | 'returned'; readonly who: string },
+  lines: readonly EnteredLine[],
+): Promise<void> {
+  const sign = turn === 'sold' ? 1 : -1;
+  await tx.add(
+    SaleLine,
+    lines.map(({ line, of, piece }) => ({
+      saleId,
+      line,
+      pieceId: piece?.pieceId ?? null,
+      ...of,
+      costUnits: cost(piece ? bookedCost(piece) * sign : 0),
+    })),
+  );
+  const pieces = lines.flatMap(({ piece }) => piece ?? []);
+  await tx.add(
+    PieceEvent,
+    pieces.map((piece) => ({
+      pieceId: piece.pieceId,
+      turn,
+      saleId,
+      who,
+      costUnits: cost(bookedCost(piece) * booked(piece.state, TURNS[turn].to)),
+      postKey,
+      userId: session.userId,
+      happenedAt: session.now,
+    })),
+  );
+  await tx.change(
+    Piece,
+    { pieceId: pieces.map(({ pieceId }) => pieceId) },
+    { state: TURNS[turn].to, stateSince: session.now, placeId: null },
+  );
+}
+
+/** The sales that pieces were sold by last. */
+async function lastSales(
+  tx: Tx,
+  pieceId: readonly Id<'piece'>[],
+): Promise<ReadonlyMap<string, string | null>> {
+  const events = await tx.all(PieceEvent, ['pieceId', 'saleId'], {
+    where: { pieceId: [...pieceId], turn: 'sold' },
+    order: ['eventId'],
+  });
+  return new Map(events.map((event) => [event.pieceId, event.saleId]));
+}
+
+/** Pieces of a sale come back: they stand on the shelf again, what was paid for them is paid back, and that is numbered as well. */
+export const takeReturn = posts(
+  'takeReturn',
+  { input: ReturnInput, by: 'owner' },
+  async (posted, input, number: number): Promise<Entered> => {
+    const { tx } = posted;
+    const sale = await tx.one(
+      Sale,
+      ['saleId', 'channelId', 'returnOf', 'soldOn', 'buyer', 'taxKind', 'taxPercent'],
+      { where: { number } },
+    );
+    if (!sale || sale.returnOf !== null) throw refused(`${tag('sale', number)} is no sale.`);
+    if (input.soldOn < sale.soldOn)
+      throw invalid('soldOn', `It was sold on ${sale.soldOn}; nothing comes back before that.`);
+    const pieces = await lockPieces(
+      tx,
+      input.pieces.map(({ piece }) => piece),
+    );
+    const soldBy = await lastSales(
+      tx,
+      pieces.map(({ pieceId }) => pieceId),
+    );
+    const sold = await tx.all(
+      SaleLine,
+      ['line', 'pieceId', 'asked', 'price', 'net', 'tax', 'gross', 'fees', 'sending'],
+      { where: { saleId: sale.saleId } },
+    );
+    const lineOf = new Map(sold.map(({ line, pieceId, ...of }) => [pieceId, { line, of }]));
+    const lines = pieces.map((piece, index): EnteredLine => {
+      const found = lineOf.get(piece.pieceId);
+      if (!found || soldBy.get(piece.pieceId) !== sale.saleId || piece.state !== 'sold')
+        throw invalid(
+          `pieces.${index}.piece`,
+          `${tag('piece', piece.number)} is not with the buyer of ${tag('sale', number)}.`,
+        );
+      return { line: found.line, of: refundOf(found.of, input.keepsFees), piece };
+    });
+    const total = sumOfLines(lines.map(({ of }) => of));
+    const { channelId, buyer, taxKind, taxPercent } = sale;
+    const saleId = randomUUID();
+    const entered = await enterSale(posted, {
+      ...{ saleId, channelId, returnOf: sale.saleId, soldOn: day(input.soldOn), buyer, note: input.note },
+      ...{ paidBy: input.paidBy, given: null, taxKind, taxPercent },
+      ...total,
+    });
+    await enterLines(posted, { saleId, turn: 'returned', who: buyer }, lines);
+    return { number: entered };
+  },
+);
