@@ -39,7 +39,7 @@ export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
   count: '/counts',
   batch: '/batches',
   delivery: '/deliveries',
-  sale: '/shelf/sales',
+  sale: '/sales',
 };
 
 /** Address of the page of a tagged thing. */

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { DEEDS, isWithin, PATTERN_ROOM, PLACES, placesByName, STOCKROOM } from './places';
 
 const APP = path.join(__dirname, '../app/(studio)');
-const ROOMS = ['', '(stockroom)', '(patternroom)'];
+const ROOMS = ['', '(stockroom)', '(patternroom)', '(shelfroom)'];
 const DRAWERS = ['beads', 'stones', 'findings', 'supplies'];
 
 /** The source of the page at an address; undefined when there is none. */

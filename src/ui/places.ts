@@ -60,6 +60,18 @@ export const PATTERN_ROOM: Place = {
   ],
 };
 
+export const SHELF: Place = {
+  href: '/shelf',
+  name: 'Shelf',
+  key: '5',
+  parts: [
+    { href: '/shelf', name: 'Pieces', alone: 'Shelf' },
+    { href: '/selling', name: 'Sell' },
+    { href: '/sales', name: 'Sales' },
+    { href: '/channels', name: 'Where you sell', ownerOnly: true },
+  ],
+};
+
 export const PLACES: readonly Place[] = [
   STOCKROOM,
   PATTERN_ROOM,
@@ -73,7 +85,7 @@ export const PLACES: readonly Place[] = [
     ],
   },
   { href: '/bench', name: 'Bench', key: '4', parts: [] },
-  { href: '/shelf', name: 'Shelf', key: '5', parts: [] },
+  SHELF,
   { href: '/logbook', name: 'Logbook', short: 'Log', key: '6', parts: [] },
   {
     href: '/rules',
@@ -99,6 +111,7 @@ export const DEEDS: readonly Deed[] = [
   { href: '/patterns/starters', name: 'Take a starter pattern', ownerOnly: true },
   { href: '/batches/new', name: 'Plan a batch' },
   { href: '/bench', name: 'Make a piece at the bench' },
+  { href: '/selling', name: 'Sell pieces' },
   { href: '/account', name: 'Change password' },
 ];
 

@@ -11,7 +11,8 @@ import { Sale, SaleLine } from '@/data/models/selling';
 import { readPage, readSums } from '@/data/pages';
 import { salesList } from '@/data/sql/sales';
 import { look, type StudioSession } from '../kernel/useCase';
-import { BOOKED, bookedCost } from '../shelf/pieceLife';
+import { costToMake, OUTLAY_COLUMNS } from '../shelf/shelf';
+import { settingsIn, type Settings } from '../settings/settings';
 import { channelsIn, type KnownChannel } from './channels';
 import type { SalesQuery } from './sales.input';
 
@@ -113,6 +114,8 @@ export interface SaleShown {
   readonly note: string;
   readonly paidBy: PaidBy;
   readonly given: MinorUnits | null;
+  /** Who sold it, and in which currency. */
+  readonly studio: Pick<Settings, 'name' | 'currency'>;
   readonly tax: TaxRule;
   readonly total: { readonly net: MinorUnits; readonly tax: MinorUnits; readonly gross: MinorUnits };
   readonly by: string;
@@ -148,11 +151,13 @@ export function showSale(session: StudioSession, number: number): Promise<SaleSh
       { where: { saleId }, order: ['line'] },
     );
     const returned = await returnedLines(tx, saleId);
+    const settings = await settingsIn(tx);
     return {
       ...rest,
       returnOf: rest.returnOf === null ? null : await numberOf(tx, rest.returnOf),
       channel: channel.name,
       by: user.name,
+      studio: { name: settings.name, currency: settings.currency },
       tax: { kind: taxKind, percent: taxPercent },
       total: { net, tax, gross },
       lines: lines.map(({ line, piece, asked, price, costUnits, ...money }) => ({
@@ -191,7 +196,7 @@ async function returnedLines(tx: Tx, saleId: string): Promise<ReadonlyMap<number
   return new Map(lines.map((each) => [each.line, numbers.get(each.saleId) ?? 0]));
 }
 
-/** A piece that can be sold, with the price on its tag; what it cost is null for helpers. */
+/** A piece that can be sold, with the price on its tag; what it cost to make is null for helpers. */
 export interface ForSale {
   readonly number: number;
   readonly name: string;
@@ -205,14 +210,14 @@ export interface ForSale {
 export function forSale(session: StudioSession, numbers: readonly number[]): Promise<readonly ForSale[]> {
   return look(session, async (tx) => {
     const sees = session.role === 'owner';
-    const rows = await tx.all(Piece, ['number', 'name', 'size', 'state', 'price', ...BOOKED], {
+    const rows = await tx.all(Piece, ['number', 'name', 'size', 'state', 'price', ...OUTLAY_COLUMNS], {
       where: { number: [...new Set(numbers)], struckAt: null, drawerStockId: null },
     });
     return [...new Set(numbers)].flatMap((number) => {
       const row = rows.find((each) => each.number === number);
       if (!row) return [];
       const { name, size, state, price } = row;
-      return [{ number, name, size, state, price, cost: sees ? inMinor(bookedCost(row)) : null }];
+      return [{ number, name, size, state, price, cost: sees ? inMinor(costToMake(row)) : null }];
     });
   });
 }

@@ -1,6 +1,8 @@
 import { IsBoolean } from 'class-validator';
 import { ok, refuse, type Result } from '@/core/result';
 import { PAID_BY, type PaidBy } from '@/core/selling/sale';
+import type { Discount } from '@/core/selling/discount';
+import type { MinorUnits } from '@/core/units/money';
 import { parsePercent, type BasisPoints } from '@/core/units/percent';
 import {
   Entries,
@@ -37,6 +39,20 @@ const readOff = (text: string, letGo: string): Result<Off | null> => {
     return amount.ok ? ok({ amount: amount.value }) : amount;
   });
 };
+
+/**
+ * What is let go, as the arithmetic of sales has it.
+ * @param inOurs an amount in the currency that the tags are in
+ */
+export function discountOf(
+  { letGo, off }: { readonly letGo?: LetGo; readonly off?: Off | null },
+  inOurs: (amount: Amount) => MinorUnits,
+): Discount {
+  if (!off) return { kind: 'none' };
+  if ('percent' in off) return { kind: 'part', percent: off.percent };
+  const amount = inOurs(off.amount);
+  return letGo === 'an amount' ? { kind: 'amount', off: amount } : { kind: 'together', price: amount };
+}
 
 /** A piece that is sold, and the price on its tag. */
 export class SoldPieceInput {

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Id } from '@/core/id';
 import { day } from '@/core/calendar/day';
-import type { Discount } from '@/core/selling/discount';
 import { changeOf } from '@/core/selling/discount';
 import { booked, turned, TURNS } from '@/core/selling/life';
 import { refundOf, sellBasket, sumOfLines, type SoldLine } from '@/core/selling/sale';
@@ -14,12 +13,11 @@ import type { RowIn } from '@/data/table';
 import { invalid, refused } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
 import { posts, type Posted } from '../kernel/posts';
-import type { ValuesOf } from '../kernel/typed';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { BOOKED, bookedCost } from '../shelf/pieceLife';
 import { openChannel } from './channels';
-import { ReturnInput, SellInput } from './sell.input';
+import { discountOf, ReturnInput, SellInput } from './sell.input';
 
 /** Number of the sale that something was entered as. */
 export interface Entered {
@@ -46,13 +44,6 @@ async function lockPieces(tx: Tx, numbers: readonly number[]): Promise<readonly 
   });
 }
 
-const discountOf = ({ letGo, off }: ValuesOf<SellInput>, currency: string): Discount => {
-  if (off === null) return { kind: 'none' };
-  if ('percent' in off) return { kind: 'part', percent: off.percent };
-  const amount = inCurrency('off', off.amount, currency);
-  return letGo === 'an amount' ? { kind: 'amount', off: amount } : { kind: 'together', price: amount };
-};
-
 /** Pieces are sold together: they leave the studio and its books, and a receipt is numbered. */
 export const sellPieces = posts(
   'sellPieces',
@@ -71,7 +62,7 @@ export const sellPieces = posts(
     });
     const tags = input.pieces.map(({ asked }, index) => inCurrency(`pieces.${index}.asked`, asked, currency));
     const sold = sellBasket(tags, {
-      discount: discountOf(input, currency),
+      discount: discountOf(input, (amount) => inCurrency('off', amount, currency)),
       terms: channel.terms,
       rounding: channel.rounding,
       currency,

@@ -12,6 +12,8 @@ import {
   problemOf,
   receive,
 } from '../../../tests/support/studio';
+import { inStudio } from '@/data/inStudio';
+import { Piece } from '@/data/models/making';
 import type { StudioSession } from '../kernel/useCase';
 import { turnPieces, undoTurn } from '../shelf/pieceLife';
 import { showPiece, showShelf } from '../shelf/shelf';
@@ -329,10 +331,12 @@ describe('the books of what was sold', () => {
   it('agree with a double-entry reckoning of their own', async () => {
     const { session, numbers, channel } = await sellingStudio(6);
     const [one = 0, two = 0, three = 0, four = 0, five = 0] = numbers;
+    const rows = await inStudio(session, (tx) =>
+      tx.all(Piece, ['number', 'wireCost', 'partsTaken', 'suppliesCost'], {}),
+    );
+    // What was paid for what is in a piece, in cents; costs are kept in thousandths of one.
     const costs = new Map(
-      await Promise.all(
-        numbers.map(async (piece) => [piece, (await forSale(session, [piece]))[0]?.cost ?? NaN] as const),
-      ),
+      rows.map((row) => [row.number, (row.wireCost + row.partsTaken + row.suppliesCost) / 1000]),
     );
     /** Plain text accounting: every transaction is postings to accounts that sum to nothing. */
     const accounts = new Map<string, number>();
@@ -376,7 +380,6 @@ describe('the books of what was sold', () => {
     expect(page.left).toBe((accounts.get('money') ?? NaN) + (accounts.get('tax') ?? NaN));
     const shown = await Promise.all(page.sales.map(({ number }) => showSale(session, number)));
     const ofSold = shown.reduce((sum, sale) => sum + (sale?.kept?.cost ?? 0), 0);
-    // Costs are kept in thousandths of a cent.
     expect(Math.round(ofSold / 1000)).toBe(accounts.get('cost of goods sold'));
     const there = (await showShelf(session)).pieces.map(({ number }) => number);
     expect(costOf(...there)).toBe(accounts.get('goods'));

@@ -65,7 +65,8 @@ export const SHELF_SORTINGS = shelfList.orders;
 
 const PAGE = 40;
 
-const OUTLAY_COLUMNS = [
+/** Columns that tell what a piece took. */
+export const OUTLAY_COLUMNS = [
   ...(['wireCost', 'wireReplacement', 'scrapCost', 'scrapReplacement'] as const),
   ...(['spoilageCost', 'spoilageReplacement', 'partsCost', 'suppliesCost', 'suppliesReplacement'] as const),
   ...(['minutes', 'setUpMinutes', 'sharedBy', 'hourlyRate', 'overheadPerHour'] as const),
@@ -91,6 +92,9 @@ function sheetOf(piece: Outlay): CostSheet {
   );
 }
 
+/** What a piece cost to make, with labour and overhead as they were then. */
+export const costToMake = (piece: Outlay): CostUnits => sheetOf(piece).total.actual;
+
 /** The shelf, as it is asked for: a page of it, newest first when nothing is said. */
 export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promise<ShelfPage> {
   return look(session, async (tx) => {
@@ -115,7 +119,7 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
         madeAt: row.madeAt,
         patternNumber: row.patternNumber,
         price: sees ? row.price : null,
-        cost: sees ? sheetOf(row).total.actual : null,
+        cost: sees ? costToMake(row) : null,
         minutes: row.minutes + row.setUpMinutes / row.sharedBy,
         state: row.state,
         since: row.since,

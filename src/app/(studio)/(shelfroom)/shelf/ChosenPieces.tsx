@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { PieceTurn } from '@/core/selling/life';
 import { counted } from '@/core/units/counted';
@@ -20,6 +21,7 @@ function choose(all: boolean): void {
 
 /** Something happens to several pieces at once: a tray is taken to the fair. */
 export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
+  const router = useRouter();
   const [count, setCount] = useState(0);
   useEffect(() => {
     const look = () => setCount(chosen().length);
@@ -50,6 +52,14 @@ export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
             Choose none
           </button>
         </div>
+        <button
+          type="button"
+          className="btn mb-3"
+          disabled={count === 0}
+          onClick={() => router.push(`/selling?pieces=${chosen().join('.')}`)}
+        >
+          Sell them
+        </button>
         <TurnPieces numbers={chosen} turns={turns} onTurned={() => choose(false)} />
       </Fold>
     </div>

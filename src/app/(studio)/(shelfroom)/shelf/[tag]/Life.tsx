@@ -1,7 +1,9 @@
 'use client';
 
 import { holding, lastOf, turned, type PieceTurn } from '@/core/selling/life';
+import { pathOf, tag } from '@/core/tag';
 import type { PieceView } from '@/studio/shelf/shelf';
+import { Link } from '@/ui/Link';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
 import { useDone } from '@/ui/useDone';
@@ -39,6 +41,14 @@ export function Life({
             <li key={event.id} className="flex flex-wrap items-center gap-x-3">
               <span className={held.has(event.id) ? '' : 'muted line-through'}>
                 <Day at={event.at} />: {turnSaid(event)}
+                {event.sale !== null && (
+                  <>
+                    {', '}
+                    <Link href={pathOf('sale', event.sale)} className="link">
+                      {tag('sale', event.sale)}
+                    </Link>
+                  </>
+                )}
                 {event.note !== '' && `, “${event.note}”`} <span className="muted">· {event.by}</span>
               </span>
               {!held.has(event.id) && <span className="muted">taken back</span>}
@@ -58,6 +68,13 @@ export function Life({
       {problem !== '' && (
         <p role="alert" className="mt-1 font-semibold text-error">
           {problem}
+        </p>
+      )}
+      {turned(state, 'sold', '').ok && (
+        <p className="no-print mt-2">
+          <Link href={`/selling?pieces=${number}`} className="btn min-h-11">
+            Sell it
+          </Link>
         </p>
       )}
       {possible.length > 0 && (

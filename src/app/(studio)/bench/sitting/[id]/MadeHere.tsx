@@ -4,7 +4,7 @@ import { PHOTO_SIDES } from '@/studio/photos/keepPhoto';
 import { PhotoForm } from '@/app/lib/PhotoForm';
 import { Link } from '@/ui/Link';
 import { SmallPicture } from '@/ui/SmallPicture';
-import { keepPiecePhotoAction } from '../../../shelf/[tag]/actions';
+import { keepPiecePhotoAction } from '../../../(shelfroom)/shelf/[tag]/actions';
 import type { ShownSitting } from './shown';
 
 /** What a sitting came to when it is over: its pieces, each to be photographed while it lies on the bench. */

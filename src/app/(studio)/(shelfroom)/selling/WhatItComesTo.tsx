@@ -1,0 +1,105 @@
+'use client';
+
+import { useWatch, type Control } from 'react-hook-form';
+import { leftOf, sellBasket, type BasketSold } from '@/core/selling/sale';
+import { tag } from '@/core/tag';
+import { minor, type MinorUnits } from '@/core/units/money';
+import { readSoFar } from '@/studio/kernel/readInput';
+import type { ValuesOf } from '@/studio/kernel/typed';
+import type { KnownChannel } from '@/studio/selling/channels';
+import type { ForSale } from '@/studio/selling/sales';
+import { discountOf, SellInput } from '@/studio/selling/sell.input';
+import { useCurrency } from '@/ui/currency';
+import { Money } from '@/ui/money';
+
+type Read = Partial<ValuesOf<SellInput>>;
+
+/** What the pieces come to as they are typed: what is to pay and to give back; for the owner what of it stays. */
+export function WhatItComesTo({
+  control,
+  channel: { terms, rounding },
+  known,
+}: {
+  control: Control<SellInput>;
+  channel: KnownChannel;
+  known: ReadonlyMap<number, ForSale>;
+}) {
+  const currency = useCurrency();
+  const values = useWatch({ control });
+  const read: Read = readSoFar(SellInput, values);
+  const pieces = read.pieces ?? [];
+  if (pieces.length === 0) return null;
+  const sold = sellBasket(
+    pieces.map(({ asked }) => asked.money),
+    { discount: discountOf(read, ({ money }) => money), terms, rounding, currency },
+  );
+  if (!sold.ok) return <p className="font-semibold text-error">{sold.error}</p>;
+  const { total, postage } = sold.value;
+  const given = read.paidBy === 'cash' ? (read.given?.money ?? null) : null;
+  return (
+    <section className="leaf p-4" aria-label="What it comes to" aria-live="polite">
+      <p className="text-2xl font-semibold">
+        <Money of={total.gross} /> to pay
+      </p>
+      {postage && (
+        <p>
+          <Money of={postage.gross} /> of it for sending
+        </p>
+      )}
+      {total.tax > 0 && (
+        <p className="muted">
+          with <Money of={total.tax} /> of tax
+        </p>
+      )}
+      {given !== null && <Change given={given} due={total.gross} />}
+      <Kept
+        sold={sold.value}
+        costs={pieces.map(({ piece }) => ({ piece, cost: known.get(piece)?.cost ?? null }))}
+      />
+    </section>
+  );
+}
+
+function Change({ given, due }: { given: MinorUnits; due: MinorUnits }) {
+  return given >= due ? (
+    <p className="text-xl">
+      Give back <Money of={minor(given - due)} />
+    </p>
+  ) : (
+    <p className="font-semibold text-error">
+      <Money of={minor(due - given)} /> more is to pay
+    </p>
+  );
+}
+
+/** What stays of it after fees, sending and cost; helpers, who know no cost, see nothing of it. */
+function Kept({
+  sold: { lines, fees, sending, left },
+  costs,
+}: {
+  sold: BasketSold;
+  costs: readonly { readonly piece: number; readonly cost: MinorUnits | null }[];
+}) {
+  if (costs.some(({ cost }) => cost === null)) return null;
+  const all = costs.reduce((sum, { cost }) => sum + (cost ?? 0), 0);
+  const under = costs.filter(({ cost }, index) => {
+    const line = lines[index];
+    return line && leftOf(line) < (cost ?? 0);
+  });
+  return (
+    <div className="mt-2 border-t border-base-300 pt-2">
+      <p className="muted">
+        Less <Money of={fees} /> of fees and <Money of={sending} /> of packing and sending
+      </p>
+      <p>
+        <Money of={left} /> comes to you, <Money of={minor(left - all)} /> over what{' '}
+        {costs.length === 1 ? 'it' : 'they'} cost to make.
+      </p>
+      {under.map(({ piece, cost }) => (
+        <p key={piece} className="mt-1 border-l-4 border-warning pl-3 font-semibold">
+          {tag('piece', piece)} sells below its cost of <Money of={cost ?? minor(0)} />.
+        </p>
+      ))}
+    </div>
+  );
+}
