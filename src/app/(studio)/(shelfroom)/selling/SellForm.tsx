@@ -115,33 +115,34 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
               })}
             </ul>
           </section>
-          <div className="space-y-4">
-            <section className="leaf grid gap-3 p-4 sm:grid-cols-2 lg:grid-cols-1" aria-label="How">
-              <ChoiceField
-                control={control}
-                name="channel"
-                label="Where"
-                choices={channels.map(({ id, name }) => ({ value: id, text: name }))}
-              />
-              <TextField control={control} name="soldOn" label="When" type="date" />
-              <LettingGo control={control} />
-              <ChoiceField
-                control={control}
-                name="paidBy"
-                label="Paid"
-                choices={PAID_BY.map((value) => ({ value, text: PAID_SAID[value] }))}
-              />
-              <Given control={control} />
-              <TextField
-                control={control}
-                name="buyer"
-                label="Buyer"
-                hint="As it stands on the receipt; may be empty"
-              />
-              <TextField control={control} name="note" label="Note" />
-            </section>
-            {channel && <WhatItComesTo control={control} channel={channel} known={known} />}
-          </div>
+          <section
+            className="leaf grid gap-3 p-4 sm:grid-cols-2 lg:row-span-2 lg:grid-cols-1"
+            aria-label="How"
+          >
+            <ChoiceField
+              control={control}
+              name="channel"
+              label="Where"
+              choices={channels.map(({ id, name }) => ({ value: id, text: name }))}
+            />
+            <TextField control={control} name="soldOn" label="When" type="date" />
+            <LettingGo control={control} />
+            <ChoiceField
+              control={control}
+              name="paidBy"
+              label="Paid"
+              choices={PAID_BY.map((value) => ({ value, text: PAID_SAID[value] }))}
+            />
+            <Given control={control} />
+            <TextField
+              control={control}
+              name="buyer"
+              label="Buyer"
+              hint="As it stands on the receipt; may be empty"
+            />
+            <TextField control={control} name="note" label="Note" />
+          </section>
+          {channel && <WhatItComesTo control={control} channel={channel} known={known} />}
         </div>
         <FormEnd problem={problem} sending={sending} before={before} action="Sell" busy="Selling …" />
       </FormBox>

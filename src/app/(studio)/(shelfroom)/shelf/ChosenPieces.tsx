@@ -51,15 +51,15 @@ export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
           >
             Choose none
           </button>
+          <button
+            type="button"
+            className="btn"
+            disabled={count === 0}
+            onClick={() => router.push(`/selling?pieces=${chosen().join('.')}`)}
+          >
+            Sell them
+          </button>
         </div>
-        <button
-          type="button"
-          className="btn mb-3"
-          disabled={count === 0}
-          onClick={() => router.push(`/selling?pieces=${chosen().join('.')}`)}
-        >
-          Sell them
-        </button>
         <TurnPieces numbers={chosen} turns={turns} onTurned={() => choose(false)} />
       </Fold>
     </div>
