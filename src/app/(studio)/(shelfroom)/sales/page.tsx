@@ -88,7 +88,7 @@ export default async function SalesPage({ searchParams }: { searchParams: Search
                 </span>
                 {sale.earned !== null && (
                   <span className="muted block text-sm">
-                    <Money of={sale.earned} /> over its stuff
+                    <Money of={sale.earned} /> after materials
                   </span>
                 )}
               </span>

@@ -1,0 +1,160 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
+import { unfold } from './support/stockroom';
+
+async function axeIsClean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+}
+
+/** Tags of so many pieces that stand on the shelf with a price, none of which another test sells: those of one pattern. */
+async function priced(page: Page, words: string, count: number): Promise<string[]> {
+  await page.goto(`${DEMO_URL}/shelf?state=on+the+shelf&sort=dearest&words=${words}`);
+  const boxes = page.getByRole('checkbox', { name: /^Choose F-/ });
+  await expect(boxes.nth(count - 1)).toBeVisible();
+  const names = await page.getByText(/^Choose F-\d{4}$/).allTextContents();
+  return names.slice(0, count).map((name) => name.replace('Choose ', '').trim());
+}
+
+const row = (page: Page, tag: string) => page.getByRole('group', { name: tag });
+const comesTo = (page: Page) => page.getByRole('region', { name: 'What it comes to' });
+const receipt = (page: Page) => page.getByRole('region', { name: 'Receipt' });
+
+test('two pieces are sold for one price and cash; one comes back, and stands on the shelf again', async ({
+  owner: page,
+}) => {
+  const [first = '', second = ''] = await priced(page, 'ring', 2);
+  await page.getByRole('checkbox', { name: `Choose ${first}`, exact: true }).check();
+  await unfold(page, '1 piece chosen');
+  await page.getByRole('button', { name: 'Sell them' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sell 1 piece');
+
+  // The other is added by its tag; what is no tag, or is in it already, is told.
+  const add = page.getByLabel('Number on the tag');
+  await add.fill('a ring');
+  await add.press('Enter');
+  await expect(page.getByText('“a ring” is not a piece; write it like F-0042.')).toBeVisible();
+  await add.fill(first);
+  await add.press('Enter');
+  await expect(page.getByText(`${first} is in it already.`)).toBeVisible();
+  await add.fill(second.replace(/^F-0*/, ''));
+  await add.press('Enter');
+  await expect(row(page, second)).toBeVisible();
+  await row(page, first).getByLabel('On its tag').fill('60');
+  await row(page, second).getByLabel('On its tag').fill('30');
+  await page.getByLabel('Where', { exact: true }).selectOption('Fair on the green');
+  await expect(comesTo(page)).toContainText('$90.00 to pay');
+
+  await page.getByLabel('Let go').selectOption('one price for all');
+  await page.getByLabel('All for').fill('95');
+  await expect(page.getByText('$95.00 was given; the tags say $90.00 together.').first()).toBeVisible();
+  await page.getByLabel('All for').fill('75');
+  await page.getByLabel('Paid', { exact: true }).selectOption('in cash');
+  await page.getByLabel('Handed over').fill('70');
+  await expect(comesTo(page)).toContainText('$5.00 more is to pay');
+  await page.getByLabel('Handed over').fill('80');
+  await expect(comesTo(page)).toContainText('Give back $5.00');
+  // 1.9 % of 75.00 and 0.10; two boxes.
+  await expect(comesTo(page)).toContainText('Less $1.53 of fees and $0.70 of packing');
+  await expect(comesTo(page)).toContainText('$72.77 comes to you');
+  await axeIsClean(page);
+  await page.getByLabel('Buyer').fill('Hesper');
+  await page.getByRole('button', { name: 'Sell', exact: true }).click();
+
+  await expect(page).toHaveURL(/\/sales\/N-\d{4}$/);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Receipt N-\d{4}$/);
+  await expect(receipt(page).getByRole('row').filter({ hasText: first })).toContainText('$50.00');
+  await expect(receipt(page).getByRole('row').filter({ hasText: second })).toContainText('$25.00');
+  await expect(receipt(page)).toContainText('Paid in cash');
+  await expect(receipt(page).getByRole('row', { name: /Given back/ })).toContainText('$5.00');
+  await axeIsClean(page);
+  const sale = page.url();
+
+  await unfold(page, 'Something comes back');
+  await page.getByRole('button', { name: 'Pay it back' }).click();
+  await expect(page.getByText('Choose what comes back.')).toBeVisible();
+  await page.getByRole('checkbox', { name: new RegExp(second) }).check();
+  await page.getByLabel('Why').fill('A size too large');
+  await page.getByRole('button', { name: 'Pay it back' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Paid back N-\d{4}$/);
+  await expect(receipt(page).getByRole('row', { name: /Paid back/ })).toContainText('−$25.00');
+  await page.goto(sale);
+  await expect(receipt(page).getByRole('row').filter({ hasText: second })).toContainText('came back: N-');
+
+  // The first is with its buyer, as its life tells; the second is to be had again.
+  await receipt(page).getByRole('row').filter({ hasText: first }).getByRole('link').first().click();
+  const life = page.getByRole('region', { name: 'Its life' });
+  await expect(life.getByRole('heading')).toHaveText('Its life: sold');
+  await expect(life).toContainText('sold: Hesper, N-');
+  await expect(life.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
+  await page.goto(`${DEMO_URL}/shelf?words=${second}`);
+  await expect(page.getByRole('checkbox', { name: `Choose ${second}`, exact: true })).toBeVisible();
+  await page.goto(`${DEMO_URL}/sales?words=Hesper`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2 sales for $50.00');
+});
+
+test('a channel is written down and changed; what sells below its cost there is said', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/channels`);
+  const written = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Another' }) });
+  await written.getByLabel('Name', { exact: true }).fill('Fair on the green');
+  await written.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('There is a channel “Fair on the green” already.')).toBeVisible();
+  await written.getByLabel('Name', { exact: true }).fill('The mill shop');
+  await written.getByLabel('What it is').selectOption('commission');
+  await written.getByLabel('Fee, or the shop’s share').fill('150');
+  await written.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText(/“150” is not a percentage from 0 to 99/)).toBeVisible();
+  await written.getByLabel('Fee, or the shop’s share').fill('90');
+  await written.getByLabel('Prices on the tags').selectOption('contain their tax');
+  await written.getByLabel('Tax', { exact: true }).fill('20');
+  await written.getByRole('button', { name: 'Write it down' }).click();
+  const mill = page.getByRole('listitem').filter({ hasText: 'The mill shop' });
+  await expect(mill).toContainText('Keeps 90 %');
+  await expect(mill).toContainText('20 % of tax included');
+
+  const [piece = ''] = await priced(page, 'earrings', 1);
+  await page.goto(`${DEMO_URL}/selling?pieces=${Number(piece.slice(2))}`);
+  await page.getByLabel('Where', { exact: true }).selectOption('The mill shop');
+  await row(page, piece).getByLabel('On its tag').fill('36');
+  await expect(comesTo(page)).toContainText('with $6.00 of tax');
+  await expect(comesTo(page)).toContainText(new RegExp(`${piece} sells below its cost of \\$`));
+  await page.getByLabel('Where', { exact: true }).selectOption('From the bench');
+  await expect(comesTo(page)).not.toContainText('of tax');
+
+  await page.goto(`${DEMO_URL}/channels`);
+  await unfold(page, 'Change “The mill shop”');
+  const change = page.getByRole('listitem').filter({ hasText: 'The mill shop' });
+  await change.getByRole('checkbox', { name: 'Pieces are sold there now' }).uncheck();
+  await change.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('It is changed for what is sold from now on.')).toBeVisible();
+  await page.goto(`${DEMO_URL}/selling`);
+  await expect(page.getByLabel('Where', { exact: true }).getByRole('option')).not.toContainText([
+    'The mill shop',
+  ]);
+});
+
+test('a helper sells on a phone and sees prices, but neither costs nor fees', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, DEMO_HELPER);
+  await page.goto(`${DEMO_URL}/shelf?state=on+the+shelf&words=pendant`);
+  const names = await page.getByText(/^Choose F-\d{4}$/).allTextContents();
+  const piece = names.at(-1)?.replace('Choose ', '').trim() ?? '';
+  await page.goto(`${DEMO_URL}/selling`);
+  const add = page.getByLabel('Number on the tag');
+  await add.fill(piece);
+  await add.press('Enter');
+  await row(page, piece).getByLabel('On its tag').fill('44');
+  await expect(comesTo(page)).toContainText('$44.00 to pay');
+  await expect(comesTo(page)).not.toContainText(/fees|comes to you|cost/);
+  await axeIsClean(page);
+  await page.getByRole('button', { name: 'Sell', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Receipt N-\d{4}$/);
+  await expect(page.getByText('What it left')).toHaveCount(0);
+  await expect(page.getByText('Something comes back')).toHaveCount(0);
+  await page.goto(`${DEMO_URL}/sales`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ sales for \$[\d,.]+$/);
+  await expect(page.getByText('after materials')).toHaveCount(0);
+});
