@@ -101,7 +101,7 @@ test('a channel is written down and changed; what sells below its cost there is 
   const written = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Another' }) });
   await written.getByLabel('Name', { exact: true }).fill('Fair on the green');
   await written.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText('There is a channel “Fair on the green” already.')).toBeVisible();
+  await expect(page.getByText('There is a channel “Fair on the green” already.').first()).toBeVisible();
   await written.getByLabel('Name', { exact: true }).fill('The mill shop');
   await written.getByLabel('What it is').selectOption('commission');
   await written.getByLabel('Fee, or the shop’s share').fill('150');
