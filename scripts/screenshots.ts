@@ -72,8 +72,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench', path: '/bench/P-0018' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
+  { name: 'selling', path: '/selling?pieces=296.297.298' },
   { name: 'logbook', path: '/logbook' },
-  { name: 'house-rules', path: '/rules' },
 ];
 
 /** Makes docs/screenshots anew: one picture of each main view, from the demo data. */
