@@ -79,3 +79,31 @@ test('what helpers may say of pieces is less, and it is nothing of money', async
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByText('Choose a piece first.')).toBeVisible();
 });
+
+test('a piece is broken up: its wire goes to the jar and what is whole to its drawer; that is taken back', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/shelf?state=on+the+shelf&sort=cheapest&kind=bracelet`);
+  await page
+    .getByRole('link', { name: /F-\d{4}/ })
+    .first()
+    .click();
+  const life = page.getByRole('region', { name: 'Its life' });
+  await expect(life.getByRole('heading').first()).toHaveText('Its life: on the shelf');
+  await unfold(page, 'Break it up');
+  const jar = life.getByLabel(/^Into the jar of /).first();
+  await expect(jar).not.toHaveValue('');
+  const weighed = await jar.inputValue();
+  await jar.fill('a pinch');
+  await life.getByRole('button', { name: 'Break it up', exact: true }).last().click();
+  await expect(life.getByText(/“a pinch” is not a weight/)).toBeVisible();
+  await jar.fill(weighed);
+  await life.getByLabel('Why').fill('never sold');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
+  await life.getByRole('button', { name: 'Break it up', exact: true }).last().click();
+  await expect(life.getByRole('heading').first()).toHaveText('Its life: broken up');
+  await expect(life).toContainText('broken up, “never sold”');
+  await life.getByRole('button', { name: 'Take it back' }).click();
+  await expect(life.getByRole('heading').first()).toHaveText('Its life: on the shelf');
+});

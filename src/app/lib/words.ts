@@ -7,6 +7,7 @@ export const MOVEMENT_WORDS: Readonly<Record<MovementKind, string>> = {
   returned: 'came back',
   made: 'made here',
   jarred: 'into the jar',
+  salvaged: 'out of a broken-up piece',
   cut: 'cut',
   used: 'used',
   scrapped: 'to the scrap jar',

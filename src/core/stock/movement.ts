@@ -10,6 +10,8 @@ export const MOVEMENT_KINDS = {
   made: 'in',
   /** Fell into the scrap jar. */
   jarred: 'in',
+  /** Came out of a finished piece that was broken up. */
+  salvaged: 'in',
   /** Cut for a finished piece or a made finding. */
   cut: 'out',
   /** Taken for a finished piece, or taken out by hand. */

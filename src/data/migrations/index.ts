@@ -33,6 +33,7 @@ import { timedSteps } from './0031-timed-steps';
 import { bends } from './0032-bends';
 import { pieceLives } from './0033-piece-lives';
 import { selling } from './0034-selling';
+import { brokenUp } from './0035-broken-up';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -70,4 +71,5 @@ export const MIGRATIONS: readonly Migration[] = [
   bends,
   pieceLives,
   selling,
+  brokenUp,
 ];

@@ -83,6 +83,11 @@ const CHECKS: readonly string[] = [
                                      ELSE -(f.wire_cost + f.parts_taken + f.supplies_cost) END AS cost) AS b
      LEFT JOIN (SELECT studio_id, piece_id, sum(cost_units) AS cost FROM piece_events GROUP BY 1, 2) e USING (studio_id, piece_id)
     WHERE b.cost <> COALESCE(e.cost, 0)`,
+  // What came out of a piece that was broken up is no more than what the piece took out of the books.
+  `SELECT m.studio_id AS studio, 'salvaged in posting ' || m.post_key AS what, (-e.cost_units)::text AS kept, m.cost::text AS rebuilt
+     FROM (SELECT studio_id, post_key, sum(cost_units) AS cost FROM movements WHERE kind = 'salvaged' GROUP BY 1, 2) m
+     LEFT JOIN piece_events e ON e.studio_id = m.studio_id AND e.post_key = m.post_key AND e.turn = 'broken up'
+    WHERE e.event_id IS NULL OR m.cost NOT BETWEEN LEAST(0, -e.cost_units) AND GREATEST(0, -e.cost_units)`,
   // Shades never name more beads than a strand holds.
   `SELECT p.studio_id AS studio, ${TAG} || ' by its shades' AS what, p.quantity::text AS kept, s.named::text AS rebuilt
      FROM stock_pieces p CROSS JOIN LATERAL (SELECT COALESCE(sum((each ->> 'count')::bigint), 0) AS named

@@ -30,6 +30,8 @@ export const reverseMovement = posts(
     if (!key) throw refused('There is no such movement.');
     const movements = await movementsOf(tx, key.postKey);
     const pieceId = movements.find((each) => each.pieceId !== null)?.pieceId ?? null;
+    if (movements.some(({ kind }) => kind === 'salvaged'))
+      throw refused('This came out of a piece that was broken up; take that back on its page.');
     await batchForgets(tx, key.postKey);
     await takeBack(tx, postKey, movements, input.reason);
     if (pieceId !== null) {

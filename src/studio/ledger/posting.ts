@@ -239,18 +239,27 @@ export class Posting {
     return id;
   }
 
-  /** Lets scrap fall into its metal's jar, with what it cost. Call it after the stock it comes from is locked. */
-  async toJar(metal: MetalId, mass: Micrograms, amount: CostUnits, reason = ''): Promise<void> {
+  /**
+   * Lets scrap fall into its metal's jar, with what it cost. Call it after the stock it comes from is locked.
+   * @param kind whether it comes off stock, or out of a piece that is broken up
+   */
+  async toJar(
+    metal: MetalId,
+    mass: Micrograms,
+    amount: CostUnits,
+    reason = '',
+    kind: 'jarred' | 'salvaged' = 'jarred',
+  ): Promise<void> {
     // A snip of a fine wire may weigh less than the finest unit; it is there all the same.
     const quantity = Math.max(1, mass);
     const id = this.#jars.get(metal) ?? (await this.#findJar(metal));
     if (id) {
       this.#jars.set(metal, id);
-      this.enter(id, 'jarred', quantity, amount, { reason });
+      this.enter(id, kind, quantity, amount, { reason });
       return;
     }
     const jar = { ware: 'scrap', ...(await ensureScrap(this.#tx, metal)), lotId: null, form: 'jar' } as const;
-    this.#jars.set(metal, this.open(jar, 'jarred', quantity, amount, { reason }));
+    this.#jars.set(metal, this.open(jar, kind, quantity, amount, { reason }));
   }
 
   async #findJar(metal: MetalId): Promise<string | undefined> {

@@ -19,6 +19,7 @@ import type { RowIn } from '@/data/table';
 import { refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
 import { ownerOnly, type StudioSession } from '../kernel/useCase';
+import { movementsOf, takeBack } from '../ledger/takeBack';
 import { ensurePlace } from '../stock/places';
 import { BY_HELPERS, OF_SOMEBODY, TurnPiecesInput } from './turnPieces.input';
 
@@ -128,10 +129,14 @@ export const undoTurn = acts(
     });
     if (!piece) throw refused(`${tag('piece', number)} does not stand on the shelf.`);
     const { pieceId, state } = piece;
-    const events = await tx.all(PieceEvent, ['eventId', 'turn', 'undoes', 'placeId', 'happenedAt'], {
-      where: { pieceId },
-      order: ['eventId'],
-    });
+    const events = await tx.all(
+      PieceEvent,
+      ['eventId', 'turn', 'undoes', 'placeId', 'postKey', 'happenedAt'],
+      {
+        where: { pieceId },
+        order: ['eventId'],
+      },
+    );
     const life = events.map(({ eventId: id, ...event }) => ({ ...event, id }));
     const last = lastOf(life);
     if (last?.id !== eventId)
@@ -141,6 +146,9 @@ export const undoTurn = acts(
         `${tag('piece', number)} was ${last.turn} with a receipt, which stays as it is; what comes back of a sale is entered there.`,
       );
     mayTurn(session, last.turn);
+    // What came out of it goes back into it: it must still lie where it was put.
+    if (last.turn === 'broken up')
+      await takeBack(tx, postKey, await movementsOf(tx, last.postKey), `back into ${tag('piece', number)}`);
     const held = holding(life).slice(0, -1);
     const before = stateOf(held);
     await tx.add(PieceEvent, [

@@ -2,7 +2,9 @@
 
 import { holding, lastOf, turned, type PieceTurn } from '@/core/selling/life';
 import { pathOf, tag } from '@/core/tag';
+import type { InPiece } from '@/studio/shelf/breakUp';
 import type { PieceView } from '@/studio/shelf/shelf';
+import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
 import { newKey } from '@/ui/newKey';
 import { useAct } from '@/ui/useAct';
@@ -11,15 +13,23 @@ import { Day } from '@/ui/When';
 import { turnSaid } from '@/app/lib/turnWords';
 import { undoTurnAction } from '../actions';
 import { TurnPieces } from '../TurnPieces';
+import { BreakUp } from './BreakUp';
+
+/** What is broken up is put together again by who may say everything else of a piece. */
+const mayUndo = (turn: PieceTurn, turns: readonly PieceTurn[]): boolean =>
+  turns.includes(turn === 'broken up' ? 'lost' : turn);
 
 /** What happened to a piece since it was made, and what may happen next. */
 export function Life({
   piece: { number, madeAt, madeBy, state, life },
   turns,
+  inside,
 }: {
   piece: Pick<PieceView, 'number' | 'madeAt' | 'madeBy' | 'state' | 'life'>;
   /** What whoever looks may say of pieces. */
   turns: readonly PieceTurn[];
+  /** What would come out of it, where it can be broken up by whoever looks. */
+  inside: InPiece | null;
 }) {
   const { busy, problem, run } = useAct();
   const done = useDone(() => 'It is taken back.');
@@ -52,7 +62,7 @@ export function Life({
                 {event.note !== '' && `, “${event.note}”`} <span className="muted">· {event.by}</span>
               </span>
               {!held.has(event.id) && <span className="muted">taken back</span>}
-              {event.id === last?.id && turns.includes(event.turn) && (
+              {event.id === last?.id && mayUndo(event.turn, turns) && (
                 <button
                   type="button"
                   className="btn btn-ghost no-print"
@@ -80,6 +90,13 @@ export function Life({
       {possible.length > 0 && (
         <div className="no-print mt-3">
           <TurnPieces key={state} numbers={() => [number]} turns={possible} />
+        </div>
+      )}
+      {inside && (
+        <div className="no-print mt-2">
+          <Fold title="Break it up">
+            <BreakUp number={number} inside={inside} />
+          </Fold>
         </div>
       )}
     </section>

@@ -4,9 +4,11 @@ import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { um, UM_PER_MM, type Micrometres } from '@/core/units/length';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
+import { turned } from '@/core/selling/life';
 import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
 import { PHOTO_SIDES } from '@/studio/photos/keepPhoto';
+import { couldComeOut } from '@/studio/shelf/breakUp';
 import { showPiece, type FoundAtBench, type PieceView, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
@@ -56,6 +58,11 @@ export default async function PiecePage({ params }: { params: Params }) {
     photos,
   } = piece;
   const isOnShelf = struckAt === null && findings === null;
+  const isOwner = session.role === 'owner';
+  const inside =
+    isOwner && isOnShelf && turned(piece.state, 'broken up', '').ok
+      ? await couldComeOut(session, number)
+      : null;
   return (
     <>
       <p className="muted no-print">
@@ -138,7 +145,7 @@ export default async function PiecePage({ params }: { params: Params }) {
           {isOnShelf && <Prices piece={{ number, version: piece.version }} money={money} />}
         </div>
       )}
-      {isOnShelf && <Life piece={piece} turns={session.role === 'owner' ? BY_HAND : BY_HELPERS} />}
+      {isOnShelf && <Life piece={piece} turns={isOwner ? BY_HAND : BY_HELPERS} inside={inside} />}
       <section className="leaf mt-4 overflow-x-auto p-4">
         <h2>Wire it took</h2>
         <table className="table mt-2">
