@@ -1,10 +1,18 @@
 import fc from 'fast-check';
 import { um } from '@/core/units/length';
 import { massOfLength } from '@/core/wire/mass';
-import { Bench, openAsker, operation, type Operation } from '../../tests/support/randomWork';
-import { addTestHelper, openStudio, receive, simplePattern } from '../../tests/support/studio';
+import {
+  Bench,
+  openAsker,
+  operation,
+  STALL,
+  type Operation,
+  type Sold,
+} from '../../tests/support/randomWork';
+import { addTestHelper, done, newKey, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
 import { specsById } from './catalogue/wireSpecs';
+import { listChannels, writeChannel } from './selling/channels';
 
 /** Ten thousand random operations of a stockroom, several at a time: nothing may be lost or made up. */
 
@@ -28,7 +36,7 @@ async function asked<Row extends object>(sql: string, ...bind: readonly unknown[
   return asker().ask<Row>(sql, bind);
 }
 
-async function expectConserved({ owner, bought }: Bench): Promise<void> {
+async function expectConserved({ owner, bought, sold }: Bench): Promise<void> {
   const { studioId } = owner;
   const sums = await asked<Sum>(
     `SELECT a.ware, m.kind, sum(m.quantity)::float8 AS quantity, sum(m.cost_units)::float8 AS cost FROM movements m
@@ -68,7 +76,7 @@ async function expectConserved({ owner, bought }: Bench): Promise<void> {
     const held = stock.find((each) => each.ware === ware) ?? { quantity: 0, cost: 0 };
     const gone = of(ware, 'cut', 'returned', 'used', 'scrapped', 'spoiled');
     const corrected = of(ware, 'weighed', 'counted');
-    const made = of(ware, 'made');
+    const made = of(ware, 'made', 'salvaged');
     const turned = of(ware, 'twisted', 'relabelled', 'split');
     expect(turned.cost).toBe(0);
     expect(received.quantity + made.quantity).toBe(
@@ -78,17 +86,65 @@ async function expectConserved({ owner, bought }: Bench): Promise<void> {
   }
   // The jars hold what was scrapped and spoiled and not sent off, in weight and in money.
   const held = stock.find(({ ware }) => ware === 'scrap') ?? { quantity: 0, cost: 0 };
-  const [jarred, refined, lost] = [
+  const [jarred, salvaged, refined, lost] = [
     of('scrap', 'jarred'),
+    of('scrap', 'salvaged'),
     of('scrap', 'refined'),
     of('wire', 'scrapped', 'spoiled'),
   ];
-  expect({ quantity: jarred.quantity + refined.quantity, cost: jarred.cost + refined.cost }).toEqual({
+  expect({
+    quantity: jarred.quantity + salvaged.quantity + refined.quantity,
+    cost: jarred.cost + salvaged.cost + refined.cost,
+  }).toEqual({
     quantity: held.quantity,
     cost: held.cost,
   });
   expect(jarred.cost + lost.cost).toBe(0);
   await expectMassKept(owner, jarred.quantity);
+  const paid = [...bought]
+    .filter(([key]) => !undone.has(key))
+    .reduce((total, [, { price }]) => total + price * 1000, 0);
+  await expectMoneyKept(studioId, paid, sold);
+}
+
+/**
+ * What was paid for stock is in stock still, in pieces that are the studio's, in what was sold, or gone in a way that somebody wrote down; and
+ * receipts sum to what the test asked, by its own arithmetic.
+ */
+async function expectMoneyKept(studioId: string, paid: number, sold: readonly Sold[]): Promise<void> {
+  const [is] = await asked<Record<'stock' | 'pieces' | 'sold' | 'gone' | 'salvaged' | 'beside', number>>(
+    `SELECT (SELECT COALESCE(sum(cost_units), 0)::float8 FROM stock_pieces WHERE studio_id = $1) AS stock,
+            (SELECT COALESCE(sum(wire_cost + parts_taken + supplies_cost), 0)::float8 FROM pieces WHERE studio_id = $1
+               AND struck_at IS NULL AND state IN ('on the shelf', 'reserved', 'at a shop')) AS pieces,
+            (SELECT COALESCE(sum(cost_units), 0)::float8 FROM sale_lines WHERE studio_id = $1) AS sold,
+            (SELECT COALESCE(-sum(cost_units), 0)::float8 FROM piece_events WHERE studio_id = $1 AND sale_id IS NULL) AS gone,
+            (SELECT COALESCE(sum(cost_units), 0)::float8 FROM movements WHERE studio_id = $1 AND kind = 'salvaged') AS salvaged,
+            -- Findings with the hours in them, what was used by hand, sent off, or set right by scale and count.
+            (SELECT COALESCE(-sum(cost_units), 0)::float8 FROM movements WHERE studio_id = $1 AND piece_id IS NULL
+               AND kind IN ('made', 'cut', 'used', 'refined', 'weighed', 'counted')) AS beside`,
+    studioId,
+  );
+  if (!is) throw new Error('it has books');
+  expect(paid).toBe(is.stock + is.pieces + is.sold + (is.gone - is.salvaged) + is.beside);
+  const kept = sold.filter(({ isBack }) => !isBack);
+  const sums = kept.map(({ asked: tags }) => tags.reduce((sum, each) => sum + each, 0));
+  const total = (of: (gross: number) => number) => sums.reduce((sum, gross) => sum + of(gross), 0);
+  const [told] = await asked<Record<'gross' | 'tax' | 'fees', number>>(
+    `SELECT COALESCE(sum(gross), 0)::float8 AS gross, COALESCE(sum(tax), 0)::float8 AS tax, COALESCE(sum(fees), 0)::float8 AS fees
+       FROM sales WHERE studio_id = $1`,
+    studioId,
+  );
+  expect(told).toEqual({
+    gross: total((gross) => gross),
+    // A sixth of what is paid is tax; halves of a cent go up.
+    tax: total((gross) => Math.floor(gross / 6 + 0.5)),
+    fees: total((gross) => Math.floor((gross * 3) / 100 + 0.5) + 10),
+  });
+  const [receipts] = await asked<{ count: number; last: number }>(
+    'SELECT count(*)::int AS count, COALESCE(max(number), 0) AS last FROM sales WHERE studio_id = $1',
+    studioId,
+  );
+  expect(receipts?.count).toBe(receipts?.last);
 }
 
 /** Every snip weighs what its length of its wire does. */
@@ -113,7 +169,9 @@ async function workAndCheck(operations: readonly Operation[]): Promise<number> {
   await receive(owner, { length: '3 m', price: '12.34 USD' });
   // Its parts are the head pins that come in: pieces take them out of the drawer while there are any.
   const pattern = await simplePattern(owner, { count: '2', part: 'brass head pin' });
-  const bench = new Bench(asker(), owner, helper, pattern);
+  done(await writeChannel(owner, newKey(), null, STALL));
+  const [stall] = await listChannels(owner);
+  const bench = new Bench(asker(), owner, helper, pattern, stall?.id);
   const [first] = await asked<{ key: string }>(
     'SELECT post_key AS key FROM movements WHERE studio_id = $1',
     owner.studioId,
@@ -125,7 +183,7 @@ async function workAndCheck(operations: readonly Operation[]): Promise<number> {
   return bench.taken;
 }
 
-it('received = in stock + used + scrapped + spoiled + corrections, in length, count, mass and money', async () => {
+it('received = in stock + in pieces + sold + used + scrapped + spoiled + corrections, in length, count, mass and money', async () => {
   let taken = 0;
   const manyOperations = fc.array(operation, {
     minLength: OPERATIONS,
@@ -144,6 +202,13 @@ it('received = in stock + used + scrapped + spoiled + corrections, in length, co
       WHERE m.kind = 'used' AND m.piece_id IS NOT NULL AND a.name = 'brass head pin'`,
   );
   expect(parts?.taken).toBeGreaterThan(LANES * RUNS);
+  const [life] = await asked<Record<'sales' | 'returns' | 'broken', number>>(
+    `SELECT (SELECT count(*) FROM sales WHERE return_of IS NULL)::int AS sales, (SELECT count(*) FROM sales WHERE return_of IS NOT NULL)::int AS returns,
+            (SELECT count(*) FROM piece_events WHERE turn = 'broken up' AND undoes IS NULL)::int AS broken`,
+  );
+  expect(life?.sales).toBeGreaterThan(LANES * RUNS * 5);
+  expect(life?.returns).toBeGreaterThan(LANES * RUNS);
+  expect(life?.broken).toBeGreaterThan(LANES * RUNS);
   // Most of the ten thousand are taken; the rest is refused, as it should be.
   expect(taken).toBeGreaterThan(0.4 * LANES * RUNS * OPERATIONS);
 }, 2_400_000);

@@ -1,5 +1,6 @@
 import { Place } from '../../src/data/models/articles';
 import { Movement } from '../../src/data/models/books';
+import { PIECE_TURNS } from '../../src/core/selling/life';
 import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
@@ -14,6 +15,9 @@ import { look, type StudioSession } from '../../src/studio/kernel/useCase';
 import { reverseMovement } from '../../src/studio/corrections/reverseMovement';
 import { makePiece } from '../../src/studio/making/makePiece';
 import { proposeMaking } from '../../src/studio/making/proposeMaking';
+import { breakUp, couldComeOut } from '../../src/studio/shelf/breakUp';
+import { turnPieces, undoTurn } from '../../src/studio/shelf/pieceLife';
+import { sellPieces, takeReturn } from '../../src/studio/selling/sell';
 import { sendForRefining } from '../../src/studio/scrap/jars';
 import { takeOut } from '../../src/studio/stock/takeOut';
 import { partWire } from '../../src/studio/wire/partWire';
@@ -45,6 +49,12 @@ const KINDS = [
   'reverse',
   'reverse',
   'refine',
+  'sell',
+  'sell',
+  'come back',
+  'turn',
+  'undo',
+  'break up',
 ] as const;
 
 /** One thing that somebody does. */
@@ -100,9 +110,34 @@ const SPECS = [
 
 const dollars = (cents: number): string => `${(cents / 100).toFixed(2)} USD`;
 
-/** A studio at work, which remembers what it bought. */
+/** What the test itself sold: every basket with what its tags said, and whether all of it came back. */
+export interface Sold {
+  readonly number: number;
+  readonly pieces: readonly number[];
+  readonly asked: readonly number[];
+  isBack: boolean;
+}
+
+/** What a sale costs where the random studio sells: 3 % and 0.10 of what is paid, 0.40 of packing a piece; a sixth of it is tax. */
+export const STALL = {
+  kind: 'fair',
+  name: 'Stall',
+  feePercent: '3',
+  feeOn: 'gross',
+  feeFixed: '0.10 USD',
+  postageAsked: '0 USD',
+  postage: '0 USD',
+  packing: '0.40 USD',
+  taxKind: 'included',
+  taxPercent: '20',
+  taxRounding: 'document',
+  isOpen: true,
+};
+
+/** A studio at work, which remembers what it bought and sold. */
 export class Bench {
   readonly bought: Bought = new Map();
+  readonly sold: Sold[] = [];
   taken = 0;
 
   constructor(
@@ -110,6 +145,8 @@ export class Bench {
     readonly owner: StudioSession,
     readonly helper: StudioSession,
     readonly pattern: { number: number; revision: number },
+    /** The id of where it sells. */
+    readonly channel = '',
   ) {}
 
   /** A stock piece of a ware that still holds something. */
@@ -295,6 +332,18 @@ export class Bench {
         );
         return found && reverseMovement(owner, newKey(), found.movementId, { reason: 'random' });
       }
+      case 'sell':
+        return this.#sell(who, which, part);
+      case 'come back':
+        return this.#comeBack(which);
+      case 'turn': {
+        const turn = PIECE_TURNS[part % PIECE_TURNS.length] ?? 'lost';
+        return turnPieces(owner, newKey(), await this.#pieces(which, 2), { turn, to: 'Box', note: 'random' });
+      }
+      case 'undo':
+        return this.#undo(which);
+      case 'break up':
+        return this.#breakUp(which, part);
       case 'batch':
         return workOnBatches(who, this.pattern.number, which, part);
       case 'refine': {
@@ -308,6 +357,73 @@ export class Bench {
         return jar && sendForRefining(owner, newKey(), jar.number, sending);
       }
     }
+  }
+
+  /** Pieces that are the studio's, a few of them in a row. */
+  async #pieces(which: number, count: number): Promise<readonly number[]> {
+    const rows = await this.asker.ask<{ number: number }>(
+      `SELECT number FROM pieces WHERE studio_id = $1 AND struck_at IS NULL AND drawer_stock_id IS NULL
+         AND state IN ('on the shelf', 'reserved', 'at a shop') ORDER BY number`,
+      [this.owner.studioId],
+    );
+    const from = which % Math.max(1, rows.length);
+    return rows.slice(from, from + count).map(({ number }) => number);
+  }
+
+  async #sell(who: StudioSession, which: number, part: number): Promise<Outcome<unknown> | undefined> {
+    const pieces = await this.#pieces(which, 1 + (part % 3));
+    if (pieces.length === 0) return undefined;
+    const asked = pieces.map((_, index) => 100 + ((part * 7 + which * (index + 3)) % 9000));
+    const outcome = await sellPieces(who, newKey(), {
+      channel: this.channel,
+      soldOn: '2026-05-04',
+      pieces: pieces.map((piece, index) => ({ piece: `F-${piece}`, asked: dollars(asked[index] ?? 0) })),
+      letGo: 'nothing',
+      off: '',
+      paidBy: 'card',
+      given: '',
+      buyer: '',
+      note: '',
+    });
+    if (outcome.ok) this.sold.push({ number: outcome.value.number, pieces, asked, isBack: false });
+    return outcome;
+  }
+
+  async #comeBack(which: number): Promise<Outcome<unknown> | undefined> {
+    const sale = this.sold[which % Math.max(1, this.sold.length)];
+    if (!sale) return undefined;
+    const outcome = await takeReturn(this.owner, newKey(), sale.number, {
+      pieces: sale.pieces.map((piece) => ({ piece: `F-${piece}` })),
+      soldOn: '2026-05-05',
+      paidBy: 'card',
+      keepsFees: false,
+      note: 'random',
+    });
+    if (outcome.ok) sale.isBack = true;
+    return outcome;
+  }
+
+  async #breakUp(which: number, part: number): Promise<Outcome<unknown> | undefined> {
+    const [piece] = await this.#pieces(which, 1);
+    const inside = piece === undefined ? null : await couldComeOut(this.owner, piece);
+    if (piece === undefined || !inside) return undefined;
+    return breakUp(this.owner, newKey(), piece, {
+      metals: inside.metals.map(({ metal, mass }) => ({ metal, mass: `${Math.max(0, mass) / 1e6} g` })),
+      parts: inside.parts.map(({ from, count }) => ({
+        from,
+        count: String(Math.floor((count * Math.min(part, 1000)) / 1000)),
+      })),
+      note: 'random',
+    });
+  }
+
+  async #undo(which: number): Promise<Outcome<unknown> | undefined> {
+    const [event] = await this.asker.ask<{ number: number; id: number }>(
+      `SELECT f.number, e.event_id::int AS id FROM piece_events e JOIN pieces f USING (studio_id, piece_id)
+        WHERE studio_id = $1 ORDER BY e.event_id DESC OFFSET $2 LIMIT 1`,
+      [this.owner.studioId, which % 20],
+    );
+    return event && undoTurn(this.owner, newKey(), event.number, event.id);
   }
 
   async #make(who: StudioSession, part: number, back: number): Promise<Outcome<unknown>> {
