@@ -20,6 +20,7 @@ test('a tray is laid elsewhere and a piece is kept for somebody; each is found t
     text.replace('Choose ', '').trim(),
   );
   await expect(card(page, first)).toContainText('Harbour fair case');
+  await expect(card(page, first)).toContainText(/there (for \d+ days?|since today)/);
   await expect(page.getByRole('checkbox', { name: `Choose ${first}`, exact: true })).not.toBeChecked();
 
   // Kept for somebody: for whom is asked beside the field.
@@ -34,7 +35,10 @@ test('a tray is laid elsewhere and a piece is kept for somebody; each is found t
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
 
-  await search(page).getByLabel('Where').selectOption('reserved');
+  await search(page).getByLabel('In which place').selectOption('Harbour fair case');
+  await expect(page).toHaveURL(/place=/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('2 finished pieces');
+  await search(page).getByLabel('Where', { exact: true }).selectOption('reserved');
   await expect(page).toHaveURL(/state=reserved/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('1 finished piece');
   await card(page, first).getByRole('link').click();
@@ -56,7 +60,7 @@ test('a tray is laid elsewhere and a piece is kept for somebody; each is found t
   await expect(life.getByRole('heading')).toHaveText('Its life: given');
   await page.goto(`${DEMO_URL}/shelf?words=${first}`);
   await expect(page.getByText('Nothing on the shelf is like that.')).toBeVisible();
-  await search(page).getByLabel('Where').selectOption('ever made');
+  await search(page).getByLabel('Where', { exact: true }).selectOption('ever made');
   await card(page, first).getByRole('link').click();
   await page.getByRole('region', { name: 'Its life' }).getByRole('button', { name: 'Take it back' }).click();
   await expect(page.getByRole('region', { name: 'Its life' }).getByRole('heading')).toHaveText(

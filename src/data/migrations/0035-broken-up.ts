@@ -13,5 +13,7 @@ export const brokenUp: Migration = {
               THEN CASE WHEN reverses IS NULL THEN quantity < 0 AND cost_units <= 0 ELSE quantity > 0 AND cost_units >= 0 END
             WHEN kind IN ('split', 'twisted', 'relabelled', 'weighed', 'counted') THEN quantity <> 0 AND cost_units * sign(quantity) >= 0
             ELSE false END)`,
+    // What lies in which case.
+    `CREATE INDEX pieces_in_place ON pieces (studio_id, place_id) WHERE place_id IS NOT NULL AND struck_at IS NULL`,
   ],
 };

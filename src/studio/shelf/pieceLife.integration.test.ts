@@ -55,6 +55,13 @@ describe('what happens to finished pieces', () => {
     expect((await showShelf(session, { state: 'reserved' })).pieces.map(({ number }) => number)).toEqual([
       two,
     ]);
+    // What lies in a case is found by it.
+    const [fair, ...others] = (await showShelf(session)).places;
+    expect([fair?.name, others]).toEqual(['fair case', []]);
+    expect(
+      (await showShelf(session, { place: fair?.id, sort: 'oldest' })).pieces.map(({ number }) => number),
+    ).toEqual([one, two]);
+    expect((await showShelf(session, { place: newKey() })).total).toBe(0);
     expect(await showPiece(session, two)).toMatchObject({
       state: 'reserved',
       place: 'fair case',

@@ -1,6 +1,6 @@
 import { PATTERN_KINDS } from '@/core/pattern/pattern';
 import { PIECE_STATES } from '@/core/selling/life';
-import { AsksOneOf, ListQuery } from '../kernel/query';
+import { AsksId, AsksOneOf, ListQuery } from '../kernel/query';
 
 /** Every piece that was ever made, wherever it is. */
 export const EVER = 'ever made';
@@ -12,4 +12,6 @@ export class ShelfQuery extends ListQuery {
   @AsksOneOf(['no']) readonly priced?: string | undefined;
   /** Where it is in its life; what is the studio’s when nothing is said, and all that was ever made. */
   @AsksOneOf([...PIECE_STATES, EVER]) readonly state?: string | undefined;
+  /** The id of a place that it lies in. */
+  @AsksId() readonly place?: string | undefined;
 }

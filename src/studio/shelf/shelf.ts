@@ -12,7 +12,8 @@ import type { Micrograms } from '@/core/units/mass';
 import { type Micrometres, um } from '@/core/units/length';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { type RowIn } from '@/data/table';
-import { shelfList } from '@/data/sql/shelf';
+import { shelfList, shelfPlacesSql } from '@/data/sql/shelf';
+import type { RowOf } from '@/data/sql/statement';
 import { readPage, readSums } from '@/data/pages';
 import { Piece } from '@/data/models/making';
 import type { MovementKind } from '@/core/stock/movement';
@@ -46,10 +47,14 @@ export interface ShelfPiece {
   readonly since: Date;
   /** The place that it lies in; empty where nobody said. */
   readonly place: string;
+  /** Its photograph; null when there is none. */
+  readonly photo: Id<'photo'> | null;
 }
 
 export interface ShelfPage {
   readonly pieces: readonly ShelfPiece[];
+  /** Places that finished pieces lie in. */
+  readonly places: readonly RowOf<typeof shelfPlacesSql>[];
   /** Of what was asked for. */
   readonly total: number;
   readonly unpriced: number;
@@ -104,6 +109,7 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
       kind: PATTERN_KINDS.find((each) => each === query.kind),
       ...(sees && query.priced === 'no' && { isUnpriced: true }),
       state: PIECE_STATES.find((each) => each === query.state),
+      place: query.place,
       ...(query.state === undefined && { isInStock: true }),
     };
     const sort = sees || WITHOUT_PRICES.includes(query.sort ?? '') ? query.sort : undefined;
@@ -124,7 +130,9 @@ export function showShelf(session: StudioSession, query: ShelfQuery = {}): Promi
         state: row.state,
         since: row.since,
         place: row.place ?? '',
+        photo: row.photo,
       })),
+      places: await tx.rows(shelfPlacesSql, {}),
       total: sums?.total ?? 0,
       unpriced: sums?.unpriced ?? 0,
       priceTotal: sees ? ((sums?.price ?? 0) as MinorUnits) : null,
