@@ -5,10 +5,10 @@ import {
   Bench,
   openAsker,
   operation,
-  STALL,
   type Operation,
   type Sold,
 } from '../../tests/support/randomWork';
+import { HARBOUR_FAIR } from '../../tests/support/selling';
 import { addTestHelper, done, newKey, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
 import { specsById } from './catalogue/wireSpecs';
@@ -169,7 +169,7 @@ async function workAndCheck(operations: readonly Operation[]): Promise<number> {
   await receive(owner, { length: '3 m', price: '12.34 USD' });
   // Its parts are the head pins that come in: pieces take them out of the drawer while there are any.
   const pattern = await simplePattern(owner, { count: '2', part: 'brass head pin' });
-  done(await writeChannel(owner, newKey(), null, STALL));
+  done(await writeChannel(owner, newKey(), null, HARBOUR_FAIR));
   const [stall] = await listChannels(owner);
   const bench = new Bench(asker(), owner, helper, pattern, stall?.id);
   const [first] = await asked<{ key: string }>(

@@ -68,6 +68,7 @@ export const SHELF: Place = {
     { href: '/shelf', name: 'Pieces', alone: 'Shelf' },
     { href: '/selling', name: 'Sell' },
     { href: '/sales', name: 'Sales' },
+    { href: '/earned', name: 'What it earned', ownerOnly: true },
     { href: '/channels', name: 'Where you sell', ownerOnly: true },
   ],
 };

@@ -158,3 +158,27 @@ test('a helper sells on a phone and sees prices, but neither costs nor fees', as
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ sales for \$[\d,.]+$/);
   await expect(page.getByText('after materials')).toHaveCount(0);
 });
+
+test('what was sold is told by what it earned, and the table sums to what the head says', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/earned`);
+  const head = page.getByRole('heading', { level: 1 });
+  await expect(head).toHaveText(/^\d+ pieces earned \$[\d,.]+: \$[\d.]+ an hour$/);
+  const pieces = Number(/^\d+/.exec((await head.textContent()) ?? '')?.[0]);
+  const answers = page.getByRole('region', { name: 'Answers' });
+  await expect(answers).toContainText('Was the last fair worth it? Fair on the green, ');
+  await expect(answers).toContainText(/What should I make more of\? .+ an hour, sold after \d+ days?/);
+  for (const by of ['Month', 'Channel', 'Pattern', 'Metal']) {
+    await page.getByRole('navigation', { name: 'By' }).getByRole('link', { name: by }).click();
+    const table = page.getByRole('region', { name: `By ${by.toLowerCase()}` }).getByRole('table');
+    await expect(table.getByRole('columnheader').first()).toHaveText(by);
+    const sold = await table.locator('tbody tr td:nth-child(2)').allTextContents();
+    expect([by, sold.reduce((sum, each) => sum + Number(each), 0)]).toEqual([by, pieces]);
+  }
+  await axeIsClean(page);
+  await page.getByLabel('From').fill('2020-01-01');
+  await page.getByLabel('To').fill('2020-12-31');
+  await page.getByRole('button', { name: 'Show' }).click();
+  await expect(head).toHaveText('Nothing was sold then');
+});

@@ -118,22 +118,6 @@ export interface Sold {
   isBack: boolean;
 }
 
-/** What a sale costs where the random studio sells: 3 % and 0.10 of what is paid, 0.40 of packing a piece; a sixth of it is tax. */
-export const STALL = {
-  kind: 'fair',
-  name: 'Stall',
-  feePercent: '3',
-  feeOn: 'gross',
-  feeFixed: '0.10 USD',
-  postageAsked: '0 USD',
-  postage: '0 USD',
-  packing: '0.40 USD',
-  taxKind: 'included',
-  taxPercent: '20',
-  taxRounding: 'document',
-  isOpen: true,
-};
-
 /** A studio at work, which remembers what it bought and sold. */
 export class Bench {
   readonly bought: Bought = new Map();

@@ -113,6 +113,12 @@ function sayDate(of: Day, order: DayOrder): string {
   return order === 'day' ? `${Number(date)} ${name}` : `${name} ${Number(date)}`;
 }
 
+/** A month written out, of its year and number. @example sayMonth('2026-05') // 'May 2026' */
+export function sayMonth(month: string): string {
+  const [year = '', number = ''] = month.split('-');
+  return `${MONTHS[Number(number) - 1] ?? ''} ${year}`;
+}
+
 /**
  * A day written out, its month in letters so that no country misreads it.
  * @example sayDay(day('2026-05-04'), 'day') // '4 May 2026'

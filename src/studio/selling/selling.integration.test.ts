@@ -1,4 +1,5 @@
 import { tag } from '@/core/tag';
+import { HARBOUR_FAIR, returning, selling, sellingStudio } from '../../../tests/support/selling';
 import { differencesIn } from '../../../tests/support/cuttingTable';
 import {
   addTestHelper,
@@ -10,7 +11,6 @@ import {
   newKey,
   openStudio,
   problemOf,
-  receive,
 } from '../../../tests/support/studio';
 import { inStudio } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
@@ -22,55 +22,6 @@ import { forSale, listSales, openChannels, showSale } from './sales';
 import { sellPieces, takeReturn } from './sell';
 
 afterAll(closeBooks);
-
-const CHANNEL = {
-  kind: 'fair',
-  name: 'Harbour fair',
-  feePercent: '3',
-  feeOn: 'gross',
-  feeFixed: '0.10 USD',
-  postageAsked: '0 USD',
-  postage: '0 USD',
-  packing: '0.40 USD',
-  taxKind: 'included',
-  taxPercent: '20',
-  taxRounding: 'document',
-  isOpen: true,
-};
-
-/** A studio that sells at a fair, with some finished pieces by their numbers. */
-async function sellingStudio(count: number, channel: object = {}) {
-  const session = await openStudio();
-  await receive(session);
-  const numbers: number[] = [];
-  for (let piece = 0; piece < count; piece += 1) numbers.push(await makeOne(session));
-  done(await writeChannel(session, newKey(), null, { ...CHANNEL, ...channel }));
-  const [fair] = await listChannels(session);
-  if (!fair) throw new Error('it is written down');
-  return { session, numbers, channel: fair.id };
-}
-
-const selling = (channel: string, asked: readonly (readonly [number, string])[], more: object = {}) => ({
-  channel,
-  soldOn: '2026-05-02',
-  pieces: asked.map(([piece, price]) => ({ piece: tag('piece', piece), asked: price })),
-  letGo: 'nothing',
-  off: '',
-  paidBy: 'card',
-  given: '',
-  buyer: '',
-  note: '',
-  ...more,
-});
-
-const returning = (numbers: readonly number[], more: object = {}) => ({
-  pieces: numbers.map((piece) => ({ piece: tag('piece', piece) })),
-  soldOn: '2026-05-09',
-  paidBy: 'card',
-  keepsFees: true,
-  note: 'too small',
-  ...more,
-});
 
 const stateOf = async (session: StudioSession, number: number) => (await showPiece(session, number))?.state;
 
@@ -164,11 +115,11 @@ describe('selling', () => {
     expect(await fieldsOf(selling(channel, [[two, '10 USD']]))).toEqual({
       'pieces.0.piece': `${tag('piece', two)} is given; it cannot be sold.`,
     });
-    done(await writeChannel(session, newKey(), channel, { ...CHANNEL, isOpen: false }));
+    done(await writeChannel(session, newKey(), channel, { ...HARBOUR_FAIR, isOpen: false }));
     expect(await fieldsOf(selling(channel, asked))).toEqual({
       channel: 'Nothing is sold in “Harbour fair” any more.',
     });
-    done(await writeChannel(session, newKey(), channel, CHANNEL));
+    done(await writeChannel(session, newKey(), channel, HARBOUR_FAIR));
     // What was refused took no number.
     expect(done(await sellPieces(session, newKey(), selling(channel, asked)))).toEqual({ number: 1 });
     const [another] = await openChannels(await openStudio());
@@ -281,7 +232,9 @@ describe('channels', () => {
     const { session, numbers, channel } = await sellingStudio(2);
     const [one = 0, two = 0] = numbers;
     const first = done(await sellPieces(session, newKey(), selling(channel, [[one, '10 USD']])));
-    done(await writeChannel(session, newKey(), channel, { ...CHANNEL, feePercent: '50', taxKind: 'none' }));
+    done(
+      await writeChannel(session, newKey(), channel, { ...HARBOUR_FAIR, feePercent: '50', taxKind: 'none' }),
+    );
     const second = done(await sellPieces(session, newKey(), selling(channel, [[two, '10 USD']])));
     expect(await showSale(session, first.number)).toMatchObject({
       tax: { kind: 'included' },
@@ -296,7 +249,7 @@ describe('channels', () => {
   it('have a name each, and are the owner’s', async () => {
     const { session, channel } = await sellingStudio(0);
     const written = (form: object, id: string | null = null, who = session) =>
-      writeChannel(who, newKey(), id, { ...CHANNEL, ...form });
+      writeChannel(who, newKey(), id, { ...HARBOUR_FAIR, ...form });
     expect(problemOf(await written({ name: 'HARBOUR fair' })).fields).toHaveProperty('name');
     expect(problemOf(await written({ name: 'Another', feeFixed: '1 EUR' })).fields).toHaveProperty(
       'feeFixed',

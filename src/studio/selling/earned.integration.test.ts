@@ -1,0 +1,123 @@
+import { day } from '@/core/calendar/day';
+import { earnedBy } from '@/core/selling/earned';
+import { returning, selling, sellingStudio } from '../../../tests/support/selling';
+import { addTestHelper, closeBooks, done, newKey } from '../../../tests/support/studio';
+import { showPiece } from '../shelf/shelf';
+import { writeChannel } from './channels';
+import { showEarned } from './earned';
+import { EARNED_BY } from './earned.input';
+import { listSales } from './sales';
+import { sellPieces, takeReturn } from './sell';
+
+afterAll(closeBooks);
+
+const MAY = { from: '2026-05-01', to: '2026-05-31' };
+
+describe('what was really earned', () => {
+  it('is what each piece brought, less all it took, as its own cost sheet says', async () => {
+    const { session, numbers, channel } = await sellingStudio(3);
+    const [one = 0, two = 0] = numbers;
+    done(
+      await sellPieces(
+        session,
+        newKey(),
+        selling(channel, [
+          [one, '60 USD'],
+          [two, '30 USD'],
+        ]),
+      ),
+    );
+    const { all, lines, by } = await showEarned(session, MAY);
+    expect(by).toBe('month');
+    expect(lines).toEqual([{ ...all, name: '2026-05' }]);
+    // 90.00 with a sixth of tax; 3 % and 0.10 of it; two boxes.
+    expect(all).toMatchObject({ pieces: 2, takings: 7500, fees: 280, sending: 80 });
+    const sheets = await Promise.all([one, two].map((number) => showPiece(session, number)));
+    const of = (...ids: string[]) =>
+      sheets
+        .flatMap((piece) => piece?.money?.sheet.lines ?? [])
+        .filter(({ id }) => ids.includes(id))
+        .reduce((sum, { actual }) => sum + actual, 0);
+    expect(all?.materials).toBe(of('wire', 'scrap', 'spoilage', 'parts', 'supplies'));
+    expect(all?.labour).toBe(of('labour'));
+    expect(all?.overhead).toBe(of('overhead'));
+    expect(all?.minutes).toBeCloseTo(
+      sheets.reduce((sum, piece) => sum + (piece?.money?.sheet.minutes ?? 0), 0),
+      9,
+    );
+    if (!all) throw new Error('something was sold');
+    const { profit } = earnedBy(all);
+    const total = of('wire', 'scrap', 'spoilage', 'parts', 'supplies', 'labour', 'overhead');
+    expect(profit).toBe(Math.round(7500 - 280 - 80 - total / 1000));
+  });
+
+  it('is told by months, channels, fairs, patterns, kinds and metals, which sum to the same', async () => {
+    const { session, numbers, channel } = await sellingStudio(4);
+    done(await writeChannel(session, newKey(), null, { ...WORKSHOP }));
+    const { channels } = await listSales(session);
+    const direct = channels.find(({ name }) => name === WORKSHOP.name)?.id ?? '';
+    for (const [index, piece] of numbers.entries())
+      done(
+        await sellPieces(
+          session,
+          newKey(),
+          selling(index < 3 ? channel : direct, [[piece, `${20 + index} USD`]], {
+            soldOn: index === 0 ? '2026-04-30' : '2026-05-02',
+          }),
+        ),
+      );
+    const whole = { from: '2026-04-01', to: '2026-05-31' };
+    const named = async (by: string) => {
+      const { lines, all } = await showEarned(session, { ...whole, by });
+      const takings = lines.reduce((sum, line) => sum + line.takings, 0);
+      if (by !== 'fair') expect([by, takings]).toEqual([by, all?.takings]);
+      return lines.map(({ name, pieces }) => [name, pieces]);
+    };
+    expect(await named('month')).toEqual([
+      ['2026-04', 1],
+      ['2026-05', 3],
+    ]);
+    expect(await named('channel')).toEqual([
+      ['Harbour fair', 3],
+      ['The workshop', 1],
+    ]);
+    expect(await named('fair')).toEqual([
+      ['2026-04-30 Harbour fair', 1],
+      ['2026-05-02 Harbour fair', 2],
+    ]);
+    expect(await named('pattern')).toHaveLength(4);
+    expect(await named('kind')).toEqual([['pendant', 4]]);
+    expect(await named('metal')).toEqual([['sterling', 4]]);
+    expect(EARNED_BY).toHaveLength(6);
+    // Nothing outside the days that are asked.
+    expect((await showEarned(session, MAY)).all?.pieces).toBe(3);
+    expect((await showEarned(session, { from: '2025-01-01', to: '2025-12-31' })).all).toBeNull();
+  });
+
+  it('has what came back taken off, but for the fees that are kept and what sending cost', async () => {
+    const { session, numbers, channel } = await sellingStudio(1);
+    const [one = 0] = numbers;
+    const { number } = done(await sellPieces(session, newKey(), selling(channel, [[one, '60 USD']])));
+    done(await takeReturn(session, newKey(), number, returning([one], { keepsFees: true })));
+    const { all } = await showEarned(session, MAY);
+    expect(all).toMatchObject({
+      ...{ pieces: 0, takings: 0, fees: 190, sending: 40 },
+      ...{ materials: 0, replaced: 0, minutes: 0, labour: 0, overhead: 0, days: 0 },
+    });
+    expect(all && earnedBy(all).profit).toBe(-230);
+  });
+
+  it('is the last year when nothing is said, and the owner’s', async () => {
+    const { session } = await sellingStudio(0);
+    const at = { ...session, now: new Date('2026-06-30T12:00:00Z') };
+    expect(await showEarned(at)).toMatchObject({ from: day('2025-07-01'), to: day('2026-06-30'), all: null });
+    const helper = await addTestHelper(session);
+    await expect(async () => showEarned(helper)).rejects.toThrow();
+  });
+});
+
+const WORKSHOP = {
+  ...{ kind: 'direct', name: 'The workshop', feePercent: '0', feeOn: 'gross', feeFixed: '0 USD' },
+  ...{ postageAsked: '0 USD', postage: '0 USD', packing: '0 USD', isOpen: true },
+  ...{ taxKind: 'none', taxPercent: '0', taxRounding: 'document' },
+};

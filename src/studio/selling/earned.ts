@@ -1,0 +1,47 @@
+import { day, daysLater, type Day } from '@/core/calendar/day';
+import type { EarnedLine } from '@/core/selling/earned';
+import type { Tx } from '@/data/inStudio';
+import { earnedSql } from '@/data/sql/earned';
+import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
+import { EARNED_BY, type EarnedBy, type EarnedQuery } from './earned.input';
+
+/** What pieces really earned between two days, by something of them. */
+export interface EarnedView {
+  readonly from: Day;
+  readonly to: Day;
+  readonly by: EarnedBy;
+  /** By its name: "2026-05" of a month, "2026-05-02 Harbour fair" of a day at a fair, "P-0012 Gatehouse ring" of a pattern. */
+  readonly lines: readonly EarnedLine[];
+  /** All of them; null where nothing was sold. */
+  readonly all: EarnedLine | null;
+  /** For the questions of every month: by months, by patterns and by days of fairs. */
+  readonly months: readonly EarnedLine[];
+  readonly patterns: readonly EarnedLine[];
+  readonly fairs: readonly EarnedLine[];
+}
+
+/** So far back when nothing is said: a year. */
+const YEAR = 364;
+
+const read = (tx: Tx, by: keyof typeof earnedSql, between: { from: Day; to: Day }) =>
+  tx.rows(earnedSql[by], between);
+
+/** What pieces really earned, as it is asked: the last year when nothing is said. For the owner. */
+export function showEarned(session: StudioSession, query: EarnedQuery = {}): Promise<EarnedView> {
+  ownerOnly(session);
+  return look(session, async (tx) => {
+    const to = query.to === undefined ? todayOf(session) : day(query.to);
+    const from = query.from === undefined ? daysLater(to, -YEAR) : day(query.from);
+    const by = EARNED_BY.find((each) => each === query.by) ?? 'month';
+    const between = { from, to };
+    const [months, patterns, fairs] = [
+      await read(tx, 'month', between),
+      await read(tx, 'pattern', between),
+      await read(tx, 'fair', between),
+    ];
+    const had = { month: months, pattern: patterns, fair: fairs };
+    const lines = by in had ? had[by as keyof typeof had] : await read(tx, by, between);
+    const [all = null] = await read(tx, 'all', between);
+    return { ...between, by, lines, all, months, patterns, fairs };
+  });
+}
