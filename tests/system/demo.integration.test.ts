@@ -10,7 +10,9 @@ import { listCounts } from '../../src/studio/counting/counting';
 import { showDrawer } from '../../src/studio/drawers/drawers';
 import { showJars } from '../../src/studio/scrap/jars';
 import { listToBuy } from '../../src/studio/toBuy/toBuy';
+import { listSales } from '../../src/studio/selling/sales';
 import { showShelf } from '../../src/studio/shelf/shelf';
+import { EVER } from '../../src/studio/shelf/shelf.input';
 import { showRack } from '../../src/studio/wire/rack';
 import { openThrowaway, type Throwaway } from '../../scripts/lib/throwaway';
 
@@ -65,10 +67,25 @@ it('is a working studio two years in, whose books add up; a run that is cut off 
   expect((await showJars(owner)).length).toBeGreaterThanOrEqual(3);
   expect((await listCounts(owner)).map(({ postedAt }) => postedAt === null)).toEqual([true, false]);
   expect((await listToBuy(owner)).length).toBeGreaterThan(0);
-  const shelf = await showShelf(owner);
-  expect(shelf.total).toBeGreaterThanOrEqual(150);
-  const oldest = await showShelf(owner, { sort: 'oldest' });
+  const shelf = await showShelf(owner, { state: EVER });
+  expect(shelf.total).toBeGreaterThanOrEqual(250);
+  const oldest = await showShelf(owner, { sort: 'oldest', state: EVER });
   const years =
     ((shelf.pieces[0]?.madeAt.valueOf() ?? 0) - (oldest.pieces[0]?.madeAt.valueOf() ?? 0)) / 86_400_000 / 365;
   expect(years).toBeGreaterThan(1.8);
+
+  // Much of it was sold in two years, over four channels; some of it came back, some lies in a shop, and enough is there to sell.
+  expect((await showShelf(owner)).total).toBeGreaterThanOrEqual(80);
+  const [sales, returns] = [await listSales(owner), await listSales(owner, { only: 'returns' })];
+  expect(sales.total).toBeGreaterThanOrEqual(100);
+  expect(sales.channels).toHaveLength(4);
+  for (const { id } of sales.channels)
+    expect((await listSales(owner, { channel: id })).total).toBeGreaterThan(5);
+  expect(returns.total).toBeGreaterThanOrEqual(2);
+  expect((await showShelf(owner, { state: 'at a shop' })).total).toBeGreaterThan(3);
+  // The weeks before the feasts bring more than those after them.
+  const between = async (from: string, to: string) => (await listSales(owner, { from, to })).gross;
+  expect(await between('2025-11-01', '2025-12-31')).toBeGreaterThan(
+    2 * (await between('2026-01-01', '2026-02-28')),
+  );
 }, 240_000);
