@@ -9,7 +9,10 @@ export interface Sheet {
 /** Cells that a spreadsheet would take for a formula are written behind an apostrophe, which is taken off again on the way in. */
 const FORMULA = /^'?[=+\-@\t\r]/;
 
-const guarded = (cell: string): string => (FORMULA.test(cell) ? `'${cell}` : cell);
+/** A number is no formula, though it is less than nothing. */
+const NUMBER = /^-?\d+(\.\d+)?$/;
+
+const guarded = (cell: string): string => (FORMULA.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
 const unguarded = (cell: string): string =>
   cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;
 

@@ -5,6 +5,7 @@ import { tag } from '@/core/tag';
 import { plainCost, type CostUnits } from '@/core/units/money';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
+import { accountListOf, type AccountList } from './accounts';
 import { csvLines } from './csv';
 import { listOf } from './lists';
 
@@ -15,6 +16,8 @@ const PAGE = 2000;
 export function exportList(session: StudioSession, id: string): AsyncGenerator<string> | undefined {
   ownerOnly(session);
   if (id === 'ledger') return exportLedger(session);
+  const accounts = accountListOf(id);
+  if (accounts) return exportAccounts(session, accounts);
   const list = listOf(id);
   return list && exportStock(session, id);
 }
@@ -32,6 +35,20 @@ async function* exportStock(session: StudioSession, id: string): AsyncGenerator<
     const last = rows.at(-1);
     if (!last || rows.length < PAGE) return;
     after = last.number;
+  }
+}
+
+/** A list for the accountant, as long as there are rows. */
+async function* exportAccounts(
+  session: StudioSession,
+  { columns, rows }: AccountList,
+): AsyncGenerator<string> {
+  yield csvLines([columns.map(([title]) => title)]);
+  for (let after = 0; ; after += PAGE) {
+    const from = after;
+    const page = await look(session, async (tx) => rows(tx, (await settingsIn(tx)).currency, from, PAGE));
+    if (page.length === 0) return;
+    yield csvLines(page);
   }
 }
 
