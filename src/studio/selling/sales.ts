@@ -114,8 +114,8 @@ export interface SaleShown {
   readonly note: string;
   readonly paidBy: PaidBy;
   readonly given: MinorUnits | null;
-  /** Who sold it, and in which currency. */
-  readonly studio: Pick<Settings, 'name' | 'currency'>;
+  /** Who sold it, in which currency, and how its papers are written. */
+  readonly studio: Pick<Settings, 'name' | 'currency' | 'days' | 'numbers' | 'sheet'>;
   readonly tax: TaxRule;
   readonly total: { readonly net: MinorUnits; readonly tax: MinorUnits; readonly gross: MinorUnits };
   readonly by: string;
@@ -151,13 +151,13 @@ export function showSale(session: StudioSession, number: number): Promise<SaleSh
       { where: { saleId }, order: ['line'] },
     );
     const returned = await returnedLines(tx, saleId);
-    const settings = await settingsIn(tx);
+    const { name, currency, days, numbers, sheet } = await settingsIn(tx);
     return {
       ...rest,
       returnOf: rest.returnOf === null ? null : await numberOf(tx, rest.returnOf),
       channel: channel.name,
       by: user.name,
-      studio: { name: settings.name, currency: settings.currency },
+      studio: { name, currency, days, numbers, sheet },
       tax: { kind: taxKind, percent: taxPercent },
       total: { net, tax, gross },
       lines: lines.map(({ line, piece, asked, price, costUnits, ...money }) => ({

@@ -52,6 +52,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/selling': { address: '/selling?pieces=12.13' },
   '/sales': { address: '/sales' },
   '/sales/[tag]': { address: '/sales/N-0001' },
+  '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },
   '/rack': { address: '/rack' },

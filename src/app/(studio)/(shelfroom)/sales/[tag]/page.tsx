@@ -1,9 +1,8 @@
 import { pageMember } from '@/app/lib/member';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
-import { changeOf } from '@/core/selling/discount';
 import { tag } from '@/core/tag';
-import { formatPercent } from '@/core/units/percent';
 import { todayOf } from '@/studio/kernel/useCase';
+import { receiptOf } from '@/studio/paper/receiptPaper';
 import { showSale, type SaleShown } from '@/studio/selling/sales';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
@@ -43,7 +42,12 @@ export default async function SalePage({ params }: { params: Params }) {
             )}
           </p>
         </div>
-        <PrintButton />
+        <div className="flex gap-2">
+          <a href={`/sales/${tag('sale', number)}/receipt.pdf`} className="btn btn-lg no-print">
+            As PDF
+          </a>
+          <PrintButton />
+        </div>
       </div>
       <Receipt sale={sale} />
       {sale.note !== '' && <p className="no-print mt-2">“{sale.note}”</p>}
@@ -66,16 +70,9 @@ export default async function SalePage({ params }: { params: Params }) {
   );
 }
 
-const PAID: Readonly<Record<SaleShown['paidBy'], string>> = {
-  cash: 'in cash',
-  card: 'by card',
-  transfer: 'by transfer',
-  'the channel': 'through the channel',
-};
-
 /** What was sold, what was paid for it, and what of that is tax. */
-function Receipt({ sale: { lines, total, tax, paidBy, given, returnOf, studio } }: { sale: SaleShown }) {
-  const change = given === null ? undefined : changeOf(total.gross, given, studio.currency);
+function Receipt({ sale }: { sale: SaleShown }) {
+  const { lines } = sale;
   return (
     <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Receipt">
       <table className="table">
@@ -126,52 +123,17 @@ function Receipt({ sale: { lines, total, tax, paidBy, given, returnOf, studio } 
           ))}
         </tbody>
         <tfoot className="text-base text-base-content">
-          {tax.kind === 'added' && (
-            <>
-              <Sum label="Together" of={total.net} />
-              <Sum label={`Tax, ${formatPercent(tax.percent)}`} of={total.tax} />
-            </>
-          )}
-          <Sum
-            label={returnOf === null ? `Paid ${PAID[paidBy]}` : `Paid back ${PAID[paidBy]}`}
-            of={total.gross}
-          />
-          {tax.kind === 'included' && (
-            <>
-              <Sum label={`with ${formatPercent(tax.percent)} of tax in it`} of={total.tax} isQuiet />
-              <Sum label="without tax" of={total.net} isQuiet />
-            </>
-          )}
-          {given !== null && change?.ok && change.value > 0 && (
-            <>
-              <Sum label="Handed over" of={given} isQuiet />
-              <Sum label="Given back" of={change.value} isQuiet />
-            </>
-          )}
+          {receiptOf(sale).sums.map(({ label, amount, bold }) => (
+            <tr key={label} className={bold ? 'font-semibold' : 'muted'}>
+              <th scope="row" colSpan={2} className="text-right font-normal">
+                {label}
+              </th>
+              <td className="text-right whitespace-nowrap">{amount}</td>
+            </tr>
+          ))}
         </tfoot>
       </table>
     </section>
-  );
-}
-
-function Sum({
-  label,
-  of,
-  isQuiet = false,
-}: {
-  label: string;
-  of: SaleShown['total']['gross'];
-  isQuiet?: boolean;
-}) {
-  return (
-    <tr className={isQuiet ? 'muted' : 'font-semibold'}>
-      <th scope="row" colSpan={2} className="text-right font-normal">
-        {label}
-      </th>
-      <td className="text-right">
-        <Money of={of} />
-      </td>
-    </tr>
   );
 }
 
