@@ -77,7 +77,7 @@ export class SellInput {
   @ReadsOneOf(PAID_BY, 'how it is paid') paidBy!: Typed<PaidBy>;
   /** Cash that was handed over. */
   @ReadsMoneyOrNone({ zero: true }) given!: Typed<Amount | null>;
-  @ReadsText(200) buyer!: string;
+  @ReadsText(120) buyer!: string;
   @ReadsText(500) note!: string;
 }
 
