@@ -10,7 +10,11 @@ test('pieces on the shelf are pictures, and so is each by itself and on the benc
   owner: page,
 }) => {
   await page.goto(`${DEMO_URL}/shelf?words=Weir+Pool`);
-  const first = page.getByRole('main').getByRole('listitem').first();
+  const cards = page
+    .getByRole('main')
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('checkbox') });
+  const first = cards.first();
   const small = first.getByRole('img', { name: 'Weir Pool pendant, drawn to scale' });
   await expect.poll(() => small.evaluate(isDrawn)).toBe(true);
   await first.getByRole('link').click();
