@@ -6,6 +6,8 @@ import { DEMO_SITTING } from '../../../src/demo/sittingId';
 interface Opened {
   readonly address: string;
   readonly ownerOnly?: boolean;
+  /** Whether everybody sees there what buyers pay: nothing of what the studio pays and keeps. */
+  readonly showsPrices?: boolean;
 }
 
 const APP = path.join(__dirname, '../../../src/app');
@@ -49,10 +51,9 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/rules/programs': { address: '/rules/programs', ownerOnly: true },
   '/shelf': { address: '/shelf' },
   '/shelf/[tag]': { address: '/shelf/F-0001' },
-  '/selling': { address: '/selling?pieces=12.13' },
-  '/sales': { address: '/sales' },
-  '/sales/[tag]': { address: '/sales/N-0001' },
-  '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
+  '/selling': { address: '/selling?pieces=12.13', showsPrices: true },
+  '/sales': { address: '/sales', showsPrices: true },
+  '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },
   '/rack': { address: '/rack' },
@@ -92,6 +93,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/patterns/[tag]/[paper]': { address: '/patterns/P-0001/card.svg' },
   '/pictures/[of]': { address: '/pictures/P-0001.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
+  '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };
 
