@@ -94,7 +94,7 @@ export function Life({
       )}
       {inside && (
         <div className="no-print mt-2">
-          <Fold title="Break it up">
+          <Fold title="Break this piece up">
             <BreakUp number={number} inside={inside} />
           </Fold>
         </div>
