@@ -18,7 +18,9 @@ export function CostSheetTable({
       <table className="table table-sm mt-2">
         <thead>
           <tr>
-            <th />
+            <th scope="col">
+              <span className="sr-only">What for</span>
+            </th>
             <th className="text-right">Paid</th>
             <th className="text-right">To replace today</th>
           </tr>
