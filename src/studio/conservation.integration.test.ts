@@ -1,13 +1,7 @@
 import fc from 'fast-check';
 import { um } from '@/core/units/length';
 import { massOfLength } from '@/core/wire/mass';
-import {
-  Bench,
-  openAsker,
-  operation,
-  type Operation,
-  type Sold,
-} from '../../tests/support/randomWork';
+import { Bench, openAsker, operation, type Operation, type Sold } from '../../tests/support/randomWork';
 import { HARBOUR_FAIR } from '../../tests/support/selling';
 import { addTestHelper, done, newKey, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
