@@ -199,7 +199,7 @@ function Sentence({ of }: { of: EarnedLine }) {
   return (
     <>
       {counted(of.pieces, 'piece')} left <Money of={left} /> after fees, and <Money of={forHours} /> after
-      their stuff
+      materials and overhead
       {anHour !== null && (
         <>
           : <Money of={anHour} /> for each of {Math.round(of.minutes / 6) / 10} hours
