@@ -1,4 +1,4 @@
-import { IsBoolean } from 'class-validator';
+import { IsBoolean, IsUUID } from 'class-validator';
 import { ok, refuse, type Result } from '@/core/result';
 import { PAID_BY, type PaidBy } from '@/core/selling/sale';
 import type { Discount } from '@/core/selling/discount';
@@ -63,7 +63,7 @@ export class SoldPieceInput {
 /** Pieces that are sold together. */
 export class SellInput {
   /** The id of the channel. */
-  @ReadsText(40) channel!: string;
+  @IsUUID('all', { message: 'Choose where it is sold.' }) channel!: string;
   @ReadsPastDay() soldOn!: string;
 
   @Entries(() => SoldPieceInput, MOST_SOLD, {

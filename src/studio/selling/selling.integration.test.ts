@@ -92,7 +92,8 @@ describe('selling', () => {
     const asked = [[one, '40 USD']] as const;
     const fieldsOf = async (form: object, who = session) =>
       problemOf(await sellPieces(who, newKey(), form)).fields ?? {};
-    expect(await fieldsOf(selling(newKey(), asked))).toEqual({ channel: 'Choose where it is sold.' });
+    for (const none of [newKey(), '', 'the mill'])
+      expect(await fieldsOf(selling(none, asked))).toEqual({ channel: 'Choose where it is sold.' });
     expect(await fieldsOf(selling(channel, []))).toEqual({ pieces: 'Choose a piece first.' });
     expect(await fieldsOf(selling(channel, [[one, '40 EUR']]))).toHaveProperty(['pieces.0.asked']);
     expect(

@@ -1,3 +1,4 @@
+import { IsUUID } from 'class-validator';
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import type { Micrograms } from '@/core/units/mass';
 import { Entries, ReadsMass, ReadsOneOf, ReadsText, ReadsWhole } from '../kernel/rules';
@@ -12,7 +13,7 @@ export class SalvagedMetalInput {
 /** Beads, a stone or findings that come out of a piece whole. */
 export class SalvagedPartInput {
   /** The id of what they were taken from. */
-  @ReadsText(40) from!: string;
+  @IsUUID('all', { message: 'Choose which lot or stone this was taken from.' }) from!: string;
   @ReadsWhole(0, 100_000) count!: Typed<number>;
 }
 

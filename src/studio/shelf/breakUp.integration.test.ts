@@ -118,6 +118,13 @@ describe('a piece that is broken up', () => {
     expect(problemOf(await broken({ metals: [{ metal: 'brass', mass: '1 g' }] })).fields).toEqual({
       'metals.0.mass': `No brass is in ${tag('piece', number)}.`,
     });
+    expect(problemOf(await broken({ parts: [{ from: 'a drawer', count: '1' }] })).fields).toHaveProperty([
+      'parts.0.from',
+    ]);
+    // Told twice it would bring its cost twice.
+    const [metal, part] = [whole.metals[0], whole.parts[0]];
+    expect(problemOf(await broken({ metals: [metal, metal] })).fields).toHaveProperty('metals');
+    expect(problemOf(await broken({ parts: [part, part] })).fields).toHaveProperty('parts');
     const helper = await addTestHelper(session);
     expect(problemOf(await broken({}, helper)).kind).toBe('forbidden');
     done(await turnPieces(session, newKey(), [number], { turn: 'reserved', to: 'Ines', note: '' }));

@@ -94,6 +94,15 @@ export function couldComeOut(session: StudioSession, number: number): Promise<In
   });
 }
 
+/** @throws Refused when something is told to come out twice: it would bring its cost twice */
+function refuseTwice(metals: readonly { metal: MetalId }[], parts: readonly { from: string }[]): void {
+  const isTwice = (all: readonly string[]): boolean => new Set(all).size < all.length;
+  if (isTwice(metals.map(({ metal }) => metal)))
+    throw invalid('metals', 'A metal was given twice; give all of its wire at once.');
+  if (isTwice(parts.map(({ from }) => from)))
+    throw invalid('parts', 'A part was given twice; give all of it at once.');
+}
+
 /**
  * A piece is broken up: its wire falls into the jars of its metals with what it cost, and what comes out whole lies where it was taken from, at
  * its cost. What does not come out is lost with the piece. It is taken back as a turn of the piece.
@@ -115,6 +124,7 @@ export const breakUp = posts(
       tx,
       parts.map(({ from }) => from),
     );
+    refuseTwice(metals, parts);
     const posting = new Posting(tx, postKey).hold(...stock.values());
     const reason = `out of ${tag('piece', number)}`;
     for (const [index, { from, count }] of parts.entries()) {
