@@ -1,12 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { axeIsClean } from './support/axe';
 import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
 import { unfold } from './support/stockroom';
-
-async function axeIsClean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
-}
 
 /** Tags of so many pieces that stand on the shelf with a price, none of which another test sells: those of one pattern. */
 async function priced(page: Page, words: string, count: number): Promise<string[]> {

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { axeIsClean } from './support/axe';
 import { DEMO_HELPER, DEMO_URL, expect, signIn, test } from './support/studio';
 import { planBatchOf, receiveSpool, unfold, writeBar } from './support/stockroom';
 
@@ -32,11 +32,6 @@ async function goOnTo(page: Page, name: string | RegExp): Promise<number> {
     }
   }).toPass({ intervals: [50], timeout: 120_000 });
   return stops;
-}
-
-async function axeIsClean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id, nodes }) => [id, nodes[0]?.html])).toEqual([]);
 }
 
 test('a pendant is worked step by step, past its stops, looked over, and comes onto the shelf with what was found', async ({
