@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { DEMO_SITTING } from '../src/demo/sittingId';
+import { DEMO_SITTING } from '../src/demo/ids';
 import { CHROMIUM, CHROMIUM_IN_THE_ROUND } from '../tests/support/chromium';
 import { ensureBuilt } from './lib/build';
 import { runCommand, say } from './lib/say';

@@ -1,13 +1,16 @@
 import { Chance } from '@/core/chance';
 import { dayIn } from '@/core/calendar/day';
+import { priceIn } from '@/core/selling/channelPrice';
 import { tag } from '@/core/tag';
 import { plainMoney, type MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
 import { look, type StudioSession } from '@/studio/kernel/useCase';
-import { listChannels, writeChannel } from '@/studio/selling/channels';
+import { listChannels, writeChannel, type KnownChannel } from '@/studio/selling/channels';
 import { showSale } from '@/studio/selling/sales';
 import { sellPieces, takeReturn } from '@/studio/selling/sell';
+import { hearStall } from '@/studio/selling/stall';
 import { turnPieces } from '@/studio/shelf/pieceLife';
+import { DEMO_UNSETTLED } from './ids';
 import { keyOf } from './keyOf';
 import { taken } from './taken';
 
@@ -26,6 +29,8 @@ const CHANNELS = {
     packing: '0.90 USD',
     postageAsked: '4.50 USD',
     postage: '5.10 USD',
+    pricePercent: '110',
+    endings: ['0 USD'],
   },
   commission: { name: 'The shop at the ferry', feePercent: '38', feeFixed: '0 USD', packing: '0 USD' },
   direct: { name: 'From the bench', feePercent: '0', feeFixed: '0 USD', packing: '0.35 USD' },
@@ -35,12 +40,21 @@ type DemoChannel = keyof typeof CHANNELS;
 const SHOP = CHANNELS.commission.name;
 const BUYERS = ['Ines', 'Ottilie', 'Rafe', 'Perpetua', 'Ansel', 'Wilmot', 'Tamsin', 'Bram'];
 const PLAIN = { kind: 'fair', feeOn: 'gross', postageAsked: '0 USD', postage: '0 USD' } as const;
-const UNTAXED = { taxKind: 'none', taxPercent: '0', taxRounding: 'document', isOpen: true } as const;
+const UNTAXED = {
+  taxKind: 'none',
+  taxPercent: '0',
+  taxRounding: 'document',
+  isOpen: true,
+  pricePercent: '100',
+  endings: [],
+} as const;
 
 /** Baskets of a fair day by its month, January first: nobody stands on the green in winter, but for the two before the feasts. */
 const FAIR_BASKETS = [0, 0, 0, 3, 5, 6, 0, 6, 5, 0, 7, 8];
 /** Orders of a month that come by the page. */
 const PAGE_ORDERS = [1, 2, 1, 2, 2, 2, 1, 1, 2, 3, 4, 5];
+
+const usd = (amount: MinorUnits): string => `${plainMoney(amount, 'USD')} USD`;
 
 interface Made {
   readonly number: number;
@@ -134,6 +148,11 @@ export async function sellTwoYears(day: (n: number) => StudioSession, days: numb
       await writeChannel(day(40), keyOf(`channel ${kind}`), null, { ...PLAIN, ...UNTAXED, ...terms, kind }),
     );
   const channels = await listChannels(last);
+  const channelOf = (where: DemoChannel): KnownChannel => {
+    const found = channels.find(({ name }) => name === CHANNELS[where].name);
+    if (!found) throw new Error(`${where} is written down`);
+    return found;
+  };
   const first = day(0).now.valueOf();
   const made = await look(last, (tx) =>
     tx.all(Piece, ['number', 'madeAt', 'price'], {
@@ -154,13 +173,14 @@ export async function sellTwoYears(day: (n: number) => StudioSession, days: numb
       continue;
     }
     const { where, pieces, letGo, buyer } = deed;
+    const channel = channelOf(where);
     const { number } = taken(
       await sellPieces(session, key, {
-        channel: channels.find(({ name }) => name === CHANNELS[where].name)?.id ?? '',
+        channel: channel.id,
         soldOn: dayIn('UTC', session.now),
         pieces: pieces.map((piece) => ({
           piece: tag('piece', piece.number),
-          asked: `${plainMoney(piece.price, 'USD')} USD`,
+          asked: usd(priceIn(piece.price, channel.pricing, 2)),
         })),
         letGo: letGo === 0 ? 'nothing' : 'a part',
         off: letGo === 0 ? '' : String(letGo),
@@ -177,6 +197,23 @@ export async function sellTwoYears(day: (n: number) => StudioSession, days: numb
       await comesBack(day(deed.at + 9), number);
     }
   }
+  const soldAtFair = deeds.findLast((deed) => deed.does === 'sell' && deed.where === 'fair');
+  await soldTwice(last, channelOf('fair').id, soldAtFair?.pieces[0]);
+}
+
+/** A stall tells of a piece that it sold before: somebody read a tag wrongly, and it waits to be settled. */
+async function soldTwice(session: StudioSession, channel: string, piece: Made | undefined): Promise<void> {
+  if (!piece) return;
+  const typed = {
+    ...{ channel, soldOn: dayIn('UTC', session.now), letGo: 'nothing', off: '', paidBy: 'cash', given: '' },
+    ...{ buyer: '', note: '' },
+    pieces: [{ piece: tag('piece', piece.number), asked: usd(piece.price) }],
+  };
+  await hearStall(
+    session,
+    [{ id: DEMO_UNSETTLED, at: session.now.valueOf(), typed, gross: piece.price }],
+    [],
+  );
 }
 
 async function comesBack(session: StudioSession, number: number): Promise<void> {

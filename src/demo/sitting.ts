@@ -4,7 +4,7 @@ import { beginSitting } from '@/studio/sittings/beginSitting';
 import { hearWords } from '@/studio/sittings/hearWords';
 import type { StudioSession } from '@/studio/kernel/useCase';
 import { keyOf } from './keyOf';
-import { DEMO_SITTING } from './sittingId';
+import { DEMO_SITTING } from './ids';
 import { taken } from './taken';
 
 const PATTERN = 'Kelp cradle';

@@ -67,6 +67,7 @@ export const SHELF: Place = {
   parts: [
     { href: '/shelf', name: 'Pieces', alone: 'Shelf' },
     { href: '/selling', name: 'Sell' },
+    { href: '/stall', name: 'At the stall' },
     { href: '/sales', name: 'Sales' },
     { href: '/earned', name: 'What it earned', ownerOnly: true },
     { href: '/channels', name: 'Where you sell', ownerOnly: true },

@@ -15,6 +15,8 @@ export const HARBOUR_FAIR = {
   taxKind: 'included',
   taxPercent: '20',
   taxRounding: 'document',
+  pricePercent: '100',
+  endings: [],
   isOpen: true,
 };
 

@@ -34,6 +34,7 @@ import { bends } from './0032-bends';
 import { pieceLives } from './0033-piece-lives';
 import { selling } from './0034-selling';
 import { brokenUp } from './0035-broken-up';
+import { stalls } from './0036-stalls';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -72,4 +73,5 @@ export const MIGRATIONS: readonly Migration[] = [
   pieceLives,
   selling,
   brokenUp,
+  stalls,
 ];

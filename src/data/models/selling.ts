@@ -1,10 +1,11 @@
 import type { ChannelKind, FeeBasis } from '@/core/selling/channel';
 import type { PaidBy } from '@/core/selling/sale';
 import type { PieceTurn } from '@/core/selling/life';
+import type { SaleTyped } from '@/core/selling/stall';
 import type { TaxKind, TaxRounding } from '@/core/selling/tax';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
-import { big, bool, byDefault, date, instant, int, key, maybe, serial, text, uuid } from '../columns';
+import { big, bool, byDefault, date, instant, int, json, key, maybe, serial, text, uuid } from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
 import { Place } from './articles';
 import { Piece } from './making';
@@ -24,6 +25,9 @@ export const Channel = table('channels', {
   taxKind: text<TaxKind>(),
   taxPercent: int<BasisPoints>(),
   taxRounding: text<TaxRounding>(),
+  /** So much of the price on a tag is asked there, and what prices there end in. */
+  pricePercent: byDefault(int<BasisPoints>(), 10_000),
+  endings: byDefault(json<MinorUnits[]>(), []),
   /** Whether anything is sold there any more. */
   isOpen: byDefault(bool(), true),
   version: byDefault(int(), 1),
@@ -115,5 +119,49 @@ export const PieceEvent = table(
     place: mayBelongTo(Place, 'placeId'),
     user: belongsTo(User, 'userId'),
     sale: mayBelongTo(Sale, 'saleId'),
+  },
+);
+
+/** A sale that was made at a stall and could not be entered as it was told. */
+export const UnsettledSale = table(
+  'stall_sales',
+  {
+    stallSaleId: key(uuid<'stall sale'>()),
+    /** When it was made, on the clock of its device, and when the studio heard of it. */
+    madeAt: instant(),
+    heardAt: instant(),
+    userId: uuid<'user'>(),
+    typed: json<SaleTyped>(),
+    /** Why it could not be entered, as a sentence. */
+    why: text(),
+    settledAt: byDefault(maybe(instant()), null),
+    settledBy: byDefault(maybe(uuid<'user'>()), null),
+    /** The sale that it was entered as in the end; null where it was none. */
+    saleId: byDefault(maybe(uuid<'sale'>()), null),
+    note: byDefault(text(), ''),
+  },
+  {
+    user: belongsTo(User, 'userId'),
+    settler: mayBelongTo(User, 'settledBy'),
+    sale: mayBelongTo(Sale, 'saleId'),
+  },
+);
+
+/** What it cost to stand somewhere on a day: stall rent, the way there. */
+export const StallCost = table(
+  'stall_costs',
+  {
+    stallCostId: key(uuid<'stall cost'>()),
+    channelId: uuid<'channel'>(),
+    day: date(),
+    amount: big<MinorUnits>(),
+    note: byDefault(text(), ''),
+    userId: uuid<'user'>(),
+    postedAt: instant(),
+    struckAt: byDefault(maybe(instant()), null),
+  },
+  {
+    channel: belongsTo(Channel, 'channelId'),
+    user: belongsTo(User, 'userId'),
   },
 );

@@ -1,8 +1,8 @@
-import { IsBoolean } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
 import { CHANNEL_KINDS, FEE_BASES, type ChannelKind, type FeeBasis } from '@/core/selling/channel';
 import { TAX_KINDS, TAX_ROUNDINGS, type TaxKind, type TaxRounding } from '@/core/selling/tax';
 import type { BasisPoints } from '@/core/units/percent';
-import { ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
+import { ReadsAmounts, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
 import type { Amount, Typed } from '../kernel/typed';
 
 /** A way that pieces leave the studio for money, and what selling there costs. */
@@ -18,6 +18,15 @@ export class ChannelInput {
   @ReadsOneOf(TAX_KINDS, 'how prices are taxed') taxKind!: Typed<TaxKind>;
   @ReadsPercent(100) taxPercent!: Typed<BasisPoints>;
   @ReadsOneOf(TAX_ROUNDINGS, 'where tax is rounded') taxRounding!: Typed<TaxRounding>;
+  /** So much of the price on a tag is asked there. */
+  @ReadsPercent(1000) pricePercent!: Typed<BasisPoints>;
+
+  /** What prices there end in; none leaves them as they come. */
+  @IsArray()
+  @ArrayMaxSize(20, { message: 'Give at most 20 endings.' })
+  @ReadsAmounts({ zero: true })
+  endings!: Typed<Amount>[];
+
   /** Whether anything is sold there any more. */
   @IsBoolean() isOpen!: boolean;
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Id } from '@/core/id';
 import type { ChannelKind, ChannelTerms } from '@/core/selling/channel';
+import type { ChannelPricing } from '@/core/selling/channelPrice';
 import type { TaxRounding } from '@/core/selling/tax';
 import type { Tx } from '@/data/inStudio';
 import { Channel } from '@/data/models/selling';
@@ -16,7 +17,8 @@ const TERMS = [
   ...(['feePercent', 'feeOn', 'feeFixed', 'postageAsked', 'postage', 'packing'] as const),
   ...(['taxKind', 'taxPercent', 'taxRounding'] as const),
 ] as const;
-const COLUMNS = ['channelId', 'kind', 'name', 'isOpen', ...TERMS] as const;
+const PRICING = ['pricePercent', 'endings'] as const;
+const COLUMNS = ['channelId', 'kind', 'name', 'isOpen', ...PRICING, ...TERMS] as const;
 
 /** A way that pieces leave the studio for money. */
 export interface KnownChannel {
@@ -26,10 +28,13 @@ export interface KnownChannel {
   readonly isOpen: boolean;
   readonly terms: ChannelTerms;
   readonly rounding: TaxRounding;
+  /** What it makes of the prices on the tags. */
+  readonly pricing: ChannelPricing;
 }
 
 const channelOf = (row: Pick<RowIn<typeof Channel>, (typeof COLUMNS)[number]>): KnownChannel => {
-  const { channelId: id, kind, name, isOpen, taxKind, taxPercent, taxRounding: rounding, ...terms } = row;
+  const { channelId: id, kind, name, isOpen, taxKind, taxPercent, taxRounding: rounding, ...more } = row;
+  const { pricePercent, endings, ...terms } = more;
   return {
     id,
     kind,
@@ -37,6 +42,7 @@ const channelOf = (row: Pick<RowIn<typeof Channel>, (typeof COLUMNS)[number]>): 
     isOpen,
     terms: { ...terms, tax: { kind: taxKind, percent: taxPercent } },
     rounding,
+    pricing: { pricePercent, endings },
   };
 };
 
@@ -71,8 +77,11 @@ export const writeChannel = posts(
     const { name } = input;
     if (others.some((each) => each.channelId !== channelId && each.name.toLowerCase() === name.toLowerCase()))
       throw invalid('name', `There is a channel “${name}” already.`);
+    if (input.pricePercent === 0)
+      throw invalid('pricePercent', 'Nothing is sold for no part of its price; give more than 0 %.');
     const values = {
       ...input,
+      endings: input.endings.map((ending) => inCurrency('endings', ending, currency)),
       feeFixed: inCurrency('feeFixed', input.feeFixed, currency),
       postageAsked: inCurrency('postageAsked', input.postageAsked, currency),
       postage: inCurrency('postage', input.postage, currency),

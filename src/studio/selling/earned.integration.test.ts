@@ -118,6 +118,13 @@ describe('what was really earned', () => {
 
 const WORKSHOP = {
   ...{ kind: 'direct', name: 'The workshop', feePercent: '0', feeOn: 'gross', feeFixed: '0 USD' },
-  ...{ postageAsked: '0 USD', postage: '0 USD', packing: '0 USD', isOpen: true },
+  ...{
+    postageAsked: '0 USD',
+    postage: '0 USD',
+    packing: '0 USD',
+    isOpen: true,
+    pricePercent: '100',
+    endings: [],
+  },
   ...{ taxKind: 'none', taxPercent: '0', taxRounding: 'document' },
 };

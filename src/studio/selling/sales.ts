@@ -1,6 +1,5 @@
 import { day, type Day } from '@/core/calendar/day';
 import type { PatternKind } from '@/core/pattern/pattern';
-import type { PieceState } from '@/core/selling/life';
 import { leftOf, type PaidBy } from '@/core/selling/sale';
 import type { TaxRule } from '@/core/selling/tax';
 import { numberOnTag } from '@/core/tag';
@@ -14,6 +13,7 @@ import { look, type StudioSession } from '../kernel/useCase';
 import { costToMake, OUTLAY_COLUMNS } from '../shelf/shelf';
 import { settingsIn, type Settings } from '../settings/settings';
 import { channelsIn, type KnownChannel } from './channels';
+import { keptFor } from './keptFor';
 import type { SalesQuery } from './sales.input';
 
 /** A sale or a return as it is listed; what the studio keeps of it is null for helpers. */
@@ -201,7 +201,8 @@ export interface ForSale {
   readonly number: number;
   readonly name: string;
   readonly size: string;
-  readonly state: PieceState;
+  /** Whom it is kept for; null where it is kept for nobody. */
+  readonly keptFor: string | null;
   readonly price: MinorUnits | null;
   readonly cost: MinorUnits | null;
 }
@@ -210,25 +211,37 @@ export interface ForSale {
 export function forSale(session: StudioSession, numbers: readonly number[]): Promise<readonly ForSale[]> {
   return look(session, async (tx) => {
     const sees = session.role === 'owner';
-    const rows = await tx.all(Piece, ['number', 'name', 'size', 'state', 'price', ...OUTLAY_COLUMNS], {
-      where: { number: [...new Set(numbers)], struckAt: null, drawerStockId: null },
-    });
+    const rows = await tx.all(
+      Piece,
+      ['pieceId', 'number', 'name', 'size', 'state', 'price', ...OUTLAY_COLUMNS],
+      {
+        where: { number: [...new Set(numbers)], struckAt: null, drawerStockId: null },
+      },
+    );
+    const kept = await keptFor(tx, rows);
     return [...new Set(numbers)].flatMap((number) => {
       const row = rows.find((each) => each.number === number);
       if (!row) return [];
-      const { name, size, state, price } = row;
-      return [{ number, name, size, state, price, cost: sees ? inMinor(costToMake(row)) : null }];
+      const { name, size, price } = row;
+      return [
+        { number, name, size, keptFor: kept(row), price, cost: sees ? inMinor(costToMake(row)) : null },
+      ];
     });
   });
 }
 
-/** What selling costs the studio is no helper’s business; what buyers pay is. */
 const UNTOLD = { feePercent: 0, feeFixed: minor(0), postage: minor(0), packing: minor(0) };
+
+/** A channel without what selling there costs the studio: that is no helper’s business, nor a buyer’s; what buyers pay is. */
+export const withoutCosts = (channel: KnownChannel): KnownChannel => ({
+  ...channel,
+  terms: { ...channel.terms, ...UNTOLD },
+});
 
 /** Where something can be sold now, with the terms of each; for helpers without what the studio pays there. */
 export const openChannels = (session: StudioSession): Promise<readonly KnownChannel[]> =>
   look(session, async (tx) =>
     (await channelsIn(tx))
       .filter(({ isOpen }) => isOpen)
-      .map((each) => (session.role === 'owner' ? each : { ...each, terms: { ...each.terms, ...UNTOLD } })),
+      .map((each) => (session.role === 'owner' ? each : withoutCosts(each))),
   );

@@ -3,9 +3,9 @@ import type { Id } from '@/core/id';
 import { day } from '@/core/calendar/day';
 import { changeOf } from '@/core/selling/discount';
 import { booked, turned, TURNS } from '@/core/selling/life';
-import { refundOf, sellBasket, sumOfLines, type SoldLine } from '@/core/selling/sale';
+import { refundOf, sellBasket, sumOfLines, type BasketSold, type SoldLine } from '@/core/selling/sale';
 import { tag } from '@/core/tag';
-import { cost } from '@/core/units/money';
+import { cost, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { PieceEvent, Sale, SaleLine } from '@/data/models/selling';
@@ -13,10 +13,11 @@ import type { RowIn } from '@/data/table';
 import { invalid, refused } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
 import { posts, type Posted } from '../kernel/posts';
+import type { ValuesOf } from '../kernel/typed';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
 import { BOOKED, bookedCost } from '../shelf/pieceLife';
-import { openChannel } from './channels';
+import { openChannel, type KnownChannel } from './channels';
 import { discountOf, ReturnInput, SellInput } from './sell.input';
 
 /** Number of the sale that something was entered as. */
@@ -44,45 +45,69 @@ async function lockPieces(tx: Tx, numbers: readonly number[]): Promise<readonly 
   });
 }
 
+/** A sale that can be entered as it is told: its channel, its pieces, and what it comes to. */
+export interface ReadySale {
+  readonly channel: KnownChannel;
+  readonly pieces: readonly LockedPiece[];
+  readonly sold: BasketSold;
+  readonly given: MinorUnits | null;
+}
+
+/**
+ * Looks whether pieces can be sold together as somebody says, and locks them. Nothing is written yet.
+ * @throws Refused with why not
+ */
+export async function readySale(tx: Tx, input: ValuesOf<SellInput>): Promise<ReadySale> {
+  const { currency } = await settingsIn(tx);
+  const channel = await openChannel(tx, input.channel);
+  const pieces = await lockPieces(
+    tx,
+    input.pieces.map(({ piece }) => piece),
+  );
+  pieces.forEach(({ state, number }, index) => {
+    const next = turned(state, 'sold', tag('piece', number));
+    if (!next.ok) throw invalid(`pieces.${index}.piece`, next.error);
+  });
+  const tags = input.pieces.map(({ asked }, index) => inCurrency(`pieces.${index}.asked`, asked, currency));
+  const sold = sellBasket(tags, {
+    discount: discountOf(input, (amount) => inCurrency('off', amount, currency)),
+    terms: channel.terms,
+    rounding: channel.rounding,
+    currency,
+  });
+  if (!sold.ok) throw invalid('off', sold.error);
+  const given = input.paidBy === 'cash' && input.given ? inCurrency('given', input.given, currency) : null;
+  const change = given === null ? undefined : changeOf(sold.value.total.gross, given, currency);
+  if (change?.ok === false) throw invalid('given', change.error);
+  return { channel, pieces, sold: sold.value, given };
+}
+
+/** Enters a sale: its pieces leave the studio and its books, and a receipt is numbered. */
+export async function enterReady(
+  posted: Posted,
+  input: ValuesOf<SellInput>,
+  { channel, pieces, sold: { lines, postage, total, fees, sending }, given }: ReadySale,
+): Promise<Entered & { readonly saleId: Id<'sale'> }> {
+  const { paidBy, buyer, note } = input;
+  const saleId = randomUUID();
+  const number = await enterSale(posted, {
+    ...{ saleId, channelId: channel.id, soldOn: day(input.soldOn), buyer, note, paidBy, given },
+    ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
+    ...{ ...total, fees, sending },
+  });
+  await enterLines(posted, { saleId, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
+    ...lines.map((line, index) => ({ line: index + 1, of: line, piece: pieces[index] ?? null })),
+    ...(postage ? [{ line: lines.length + 1, of: postage, piece: null }] : []),
+  ]);
+  return { number, saleId };
+}
+
 /** Pieces are sold together: they leave the studio and its books, and a receipt is numbered. */
 export const sellPieces = posts(
   'sellPieces',
   { input: SellInput },
   async (posted, input): Promise<Entered> => {
-    const { tx } = posted;
-    const { currency } = await settingsIn(tx);
-    const channel = await openChannel(tx, input.channel);
-    const pieces = await lockPieces(
-      tx,
-      input.pieces.map(({ piece }) => piece),
-    );
-    pieces.forEach(({ state, number }, index) => {
-      const next = turned(state, 'sold', tag('piece', number));
-      if (!next.ok) throw invalid(`pieces.${index}.piece`, next.error);
-    });
-    const tags = input.pieces.map(({ asked }, index) => inCurrency(`pieces.${index}.asked`, asked, currency));
-    const sold = sellBasket(tags, {
-      discount: discountOf(input, (amount) => inCurrency('off', amount, currency)),
-      terms: channel.terms,
-      rounding: channel.rounding,
-      currency,
-    });
-    if (!sold.ok) throw invalid('off', sold.error);
-    const { lines, postage, total, fees, sending } = sold.value;
-    const given = input.paidBy === 'cash' && input.given ? inCurrency('given', input.given, currency) : null;
-    const change = given === null ? undefined : changeOf(total.gross, given, currency);
-    if (change?.ok === false) throw invalid('given', change.error);
-    const { paidBy, buyer, note } = input;
-    const saleId = randomUUID();
-    const number = await enterSale(posted, {
-      ...{ saleId, channelId: channel.id, soldOn: day(input.soldOn), buyer, note, paidBy, given },
-      ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
-      ...{ ...total, fees, sending },
-    });
-    await enterLines(posted, { saleId, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
-      ...lines.map((line, index) => ({ line: index + 1, of: line, piece: pieces[index] ?? null })),
-      ...(postage ? [{ line: lines.length + 1, of: postage, piece: null }] : []),
-    ]);
+    const { number } = await enterReady(posted, input, await readySale(posted.tx, input));
     return { number };
   },
 );

@@ -6,15 +6,18 @@ const SETTINGS: KeptSettings = {
   cache: 'kept',
   pages: ['/bench/sitting/'],
   things: ['/_next/static/'],
+  lasting: ['/_next/static/'],
   most: 3,
   never: '<h1>No connection</h1>',
 };
 
 /** A browser’s side of a worker: what it answers, with a connection and without. */
-function browser(answers: Readonly<Record<string, () => Response>>) {
+function browser(answers: Readonly<Record<string, () => Response>>, settings: Partial<KeptSettings> = {}) {
   const kept = new Map<string, Response>();
   const listeners: Record<string, (event: never) => void> = {};
   let isConnected = true;
+  const asked: string[] = [];
+  let [open, mostOpen] = [0, 0];
   const urlOf = (of: RequestInfo | URL): string =>
     new URL(typeof of === 'string' ? of : 'url' in of ? of.url : of.href, ORIGIN).pathname;
   const cache = {
@@ -26,10 +29,15 @@ function browser(answers: Readonly<Record<string, () => Response>>) {
   const scope = {
     location: { origin: ORIGIN },
     caches: { open: () => Promise.resolve(cache) },
-    fetch: (of: RequestInfo) => {
+    fetch: async (of: RequestInfo) => {
+      asked.push(urlOf(of));
+      open += 1;
+      mostOpen = Math.max(mostOpen, open);
+      await Promise.resolve();
+      open -= 1;
       const answer = answers[urlOf(of)];
-      if (!isConnected || !answer) return Promise.reject(new TypeError('no connection'));
-      return Promise.resolve(answer());
+      if (!isConnected || !answer) throw new TypeError('no connection');
+      return answer();
     },
     skipWaiting: () => Promise.resolve(),
     clients: { claim: () => Promise.resolve() },
@@ -37,12 +45,14 @@ function browser(answers: Readonly<Record<string, () => Response>>) {
       listeners[kind] = heard;
     },
   };
-  keepPages(scope as unknown as WorkerScope, SETTINGS);
+  keepPages(scope as unknown as WorkerScope, { ...SETTINGS, ...settings });
   return {
     disconnect: () => {
       isConnected = false;
     },
     kept,
+    asked,
+    mostAtOnce: () => mostOpen,
     keep: async (...urls: readonly unknown[]) => {
       const works: Promise<unknown>[] = [];
       const event = { data: { keep: urls }, waitUntil: (work: Promise<unknown>) => works.push(work) };
@@ -81,6 +91,17 @@ describe('pages that are kept on a device', () => {
     await tablet.keep('/bench/sitting/a');
     said = 'after';
     expect(await (await tablet.ask('/bench/sitting/a'))?.text()).toBe('after');
+  });
+
+  it('fetch once what never changes under its path, and a few things at a time', async () => {
+    const paths = Array.from({ length: 20 }, (_, index) => `/_next/static/${index}.js`);
+    const tablet = browser(Object.fromEntries(paths.map((path) => [path, page(path)])), { most: 20 });
+    await tablet.keep(...paths, ...paths);
+    await tablet.keep(...paths.slice(0, 3));
+    expect(tablet.asked).toEqual(paths);
+    expect(tablet.mostAtOnce()).toBe(6);
+    // What is asked for again is young again.
+    expect([...tablet.kept.keys()].slice(-3)).toEqual(paths.slice(0, 3));
   });
 
   it('say so where they were never opened', async () => {

@@ -6,6 +6,8 @@ export interface KeptSettings {
   readonly pages: readonly string[];
   /** What the paths of scripts, fonts and pictures begin with. */
   readonly things: readonly string[];
+  /** What of them never changes under its path: it is fetched once. */
+  readonly lasting: readonly string[];
   /** The most that is kept, pages and things together: the oldest give way. */
   readonly most: number;
   /** What a page says that was never opened here. */
@@ -46,7 +48,9 @@ export interface WorkerScope {
  * goes before what is kept. It is sent to browsers as text, so it uses nothing from outside itself.
  */
 export function keepPages(scope: WorkerScope, settings: KeptSettings): void {
-  const { pages, things, most, never } = settings;
+  const { pages, things, lasting, most, never } = settings;
+  /** As many are fetched at once: a page with hundreds of pictures leaves room for others. */
+  const lanes = 6;
   const begins = (path: string, starts: readonly string[]) => starts.some((each) => path.startsWith(each));
   const pathOf = (url: string): string | undefined => {
     const { origin, pathname } = new URL(url, scope.location.origin);
@@ -62,7 +66,8 @@ export function keepPages(scope: WorkerScope, settings: KeptSettings): void {
 
   const keep = async (url: string): Promise<void> => {
     const cache = await scope.caches.open(settings.cache);
-    const answer = await scope.fetch(url, { credentials: 'same-origin' });
+    const before = begins(pathOf(url) ?? '', lasting) ? await cache.match(url) : undefined;
+    const answer = before ?? (await scope.fetch(url, { credentials: 'same-origin' }));
     if (!isWhole(answer)) return;
     // Put in anew, it is the youngest.
     await cache.delete(url);
@@ -70,7 +75,12 @@ export function keepPages(scope: WorkerScope, settings: KeptSettings): void {
   };
 
   const keepAll = async (asked: readonly string[]): Promise<void> => {
-    await Promise.allSettled(asked.filter(isMeant).map(keep));
+    const left = [...new Set(asked.filter(isMeant))];
+    const fetchOn = async (): Promise<void> => {
+      for (let url = left.shift(); url !== undefined; url = left.shift())
+        await keep(url).catch(() => undefined);
+    };
+    await Promise.all(Array.from({ length: lanes }, fetchOn));
     const cache = await scope.caches.open(settings.cache);
     const kept = await cache.keys();
     const over = kept.slice(0, Math.max(0, kept.length - most));

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { DEMO_SITTING } from '../../../src/demo/sittingId';
+import { DEMO_SITTING, DEMO_UNSETTLED } from '../../../src/demo/ids';
 
 /** What is opened for a route, and whether it is the owner's alone. */
 interface Opened {
@@ -53,6 +53,8 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/shelf/[tag]': { address: '/shelf/F-0001' },
   '/selling': { address: '/selling?pieces=12.13', showsPrices: true },
   '/sales': { address: '/sales', showsPrices: true },
+  '/stall': { address: '/stall', showsPrices: true },
+  '/sales/unsettled/[id]': { address: `/sales/unsettled/${DEMO_UNSETTLED}`, showsPrices: true },
   '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },

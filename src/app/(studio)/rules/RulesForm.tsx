@@ -4,18 +4,17 @@ import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
 import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { DAY_ORDERS, sayDay, day } from '@/core/calendar/day';
-import { readNumbers } from '@/core/units/writing';
 import { METALS } from '@/core/wire/metal';
 import { describeSpec } from '@/core/wire/spec';
 import { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
-import { Field, TextInput } from '@/ui/form/Field';
+import { EndingsField } from '@/ui/form/EndingsField';
+import { Field } from '@/ui/form/Field';
 import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { FormBox } from '@/ui/form/FormBox';
 import { useStudioForm } from '@/ui/form/useStudioForm';
-import { useHouse, useWriting } from '@/ui/house';
 import { useToast } from '@/ui/toasts';
 import { changeSettingsAction } from './actions';
 
@@ -114,7 +113,12 @@ export function RulesForm({
             </datalist>
           </Group>
           <Group title="Price endings">
-            <EndingsField control={control} currency={currency} />
+            <EndingsField
+              control={control}
+              name="priceEndings"
+              label="Your prices end in"
+              currency={currency}
+            />
             <ChoiceField
               control={control}
               name="rounding"
@@ -205,40 +209,6 @@ function TaxChoice({ control }: { control: FormControl }) {
           <option value="without">without the tax</option>
           <option value="with">with the tax in them</option>
         </select>
-      )}
-    </Field>
-  );
-}
-
-/** Endings in one line: "0.00; 5.00". */
-function EndingsField({ control, currency }: { control: FormControl; currency: string }) {
-  const { field, fieldState } = useController({ control, name: 'priceEndings' });
-  const error = fieldState.error?.message;
-  const { numbers } = useHouse();
-  const write = useWriting();
-  const shown = field.value.map((text) => write(text.replace(` ${currency}`, ''))).join('; ');
-  return (
-    <Field
-      label="Your prices end in"
-      hint={`Like ${write('0.00; 5.00; 9.50')}; empty leaves prices as they come`}
-      error={error}
-    >
-      {(ties) => (
-        <TextInput
-          {...ties}
-          ref={field.ref}
-          defaultValue={shown}
-          onBlur={field.onBlur}
-          onChange={(event) =>
-            field.onChange(
-              event.target.value
-                .split(/[,;]\s+|[,;]$|\s+/)
-                .map((part) => part.trim())
-                .filter(Boolean)
-                .map((part) => `${readNumbers(part, numbers)} ${currency}`),
-            )
-          }
-        />
       )}
     </Field>
   );

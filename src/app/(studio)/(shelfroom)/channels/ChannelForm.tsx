@@ -5,6 +5,8 @@ import { CHANNEL_KINDS } from '@/core/selling/channel';
 import { ChannelInput } from '@/studio/selling/channels.input';
 import { ActForm } from '@/ui/form/ActForm';
 import { ChoiceField, MoneyField, NumberField, TextField, TickField } from '@/ui/form/fields';
+import { EndingsField } from '@/ui/form/EndingsField';
+import { useCurrency } from '@/ui/currency';
 import { useDone } from '@/ui/useDone';
 import { writeChannelAction } from './actions';
 
@@ -12,6 +14,7 @@ const choices = (all: readonly string[]) => all.map((value) => ({ value, text: v
 
 /** A channel with what selling there costs, to be written down or changed. */
 export function ChannelForm({ id, values }: { id: string | null; values: ChannelInput }) {
+  const currency = useCurrency();
   const done = useDone(() =>
     id === null ? 'It is written down.' : 'It is changed for what is sold from now on.',
   );
@@ -67,6 +70,14 @@ export function ChannelForm({ id, values }: { id: string | null; values: Channel
             ]}
           />
           <TaxFields control={control} />
+          <NumberField
+            control={control}
+            name="pricePercent"
+            label="What is asked there"
+            unit="%"
+            hint="Of the price on the tag"
+          />
+          <EndingsField control={control} name="endings" label="Prices there end in" currency={currency} />
         </>
       )}
     </ActForm>

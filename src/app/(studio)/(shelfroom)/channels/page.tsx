@@ -1,6 +1,6 @@
 import { pageOwner } from '@/app/lib/member';
 import { formatMoney, minor, plainMoney } from '@/core/units/money';
-import { formatPercent } from '@/core/units/percent';
+import { BASIS, formatPercent } from '@/core/units/percent';
 import type { KnownChannel } from '@/studio/selling/channels';
 import { listChannels } from '@/studio/selling/channels';
 import type { ChannelInput } from '@/studio/selling/channels.input';
@@ -53,7 +53,10 @@ export default async function ChannelsPage() {
 const typed = (amount: number, currency: string): string =>
   `${plainMoney(minor(amount), currency)} ${currency}`;
 
-function inputOf({ kind, name, isOpen, terms, rounding }: KnownChannel, currency: string): ChannelInput {
+function inputOf(
+  { kind, name, isOpen, terms, rounding, pricing }: KnownChannel,
+  currency: string,
+): ChannelInput {
   return {
     kind,
     name,
@@ -67,6 +70,8 @@ function inputOf({ kind, name, isOpen, terms, rounding }: KnownChannel, currency
     taxKind: terms.tax.kind,
     taxPercent: String(terms.tax.percent / 100),
     taxRounding: rounding,
+    pricePercent: String(pricing.pricePercent / 100),
+    endings: pricing.endings.map((ending) => typed(ending, currency)),
   };
 }
 
@@ -84,9 +89,11 @@ const newChannel = ({ currency, feePercent, feeFixed, taxPercent, taxIncluded }:
   taxKind: taxPercent === 0 ? 'none' : taxIncluded ? 'included' : 'added',
   taxPercent: String(taxPercent / 100),
   taxRounding: 'document',
+  pricePercent: '100',
+  endings: [],
 });
 
-function termsSaid({ terms }: KnownChannel, currency: string): string {
+function termsSaid({ terms, pricing }: KnownChannel, currency: string): string {
   const money = (amount: number): string => formatMoney(minor(amount), currency);
   const keeps = [
     ...(terms.feePercent > 0
@@ -99,6 +106,12 @@ function termsSaid({ terms }: KnownChannel, currency: string): string {
     ...(terms.postageAsked > 0 ? [`${money(terms.postageAsked)} of postage asked`] : []),
     ...(terms.postage > 0 ? [`${money(terms.postage)} paid`] : []),
     ...(terms.packing > 0 ? [`${money(terms.packing)} of packing a piece`] : []),
+    ...(pricing.pricePercent === BASIS
+      ? []
+      : [`asks ${formatPercent(pricing.pricePercent)} of what is on the tags`]),
+    ...(pricing.endings.length === 0
+      ? []
+      : [`prices end in ${pricing.endings.map((ending) => plainMoney(ending, currency)).join(', ')}`]),
     terms.tax.kind === 'none' ? 'no tax' : `${formatPercent(terms.tax.percent)} of tax ${terms.tax.kind}`,
   ].join(' · ');
 }

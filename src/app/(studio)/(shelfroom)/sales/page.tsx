@@ -4,6 +4,7 @@ import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { listSales, SALE_SORTINGS } from '@/studio/selling/sales';
 import { SalesQuery } from '@/studio/selling/sales.input';
+import { listUnsettled } from '@/studio/selling/unsettled';
 import { EmptyPlace } from '@/ui/EmptyPlace';
 import { Link } from '@/ui/Link';
 import { ListFilters } from '@/ui/ListFilters';
@@ -11,6 +12,7 @@ import { sortChoice } from '@/ui/listChoices';
 import { MorePages } from '@/ui/MorePages';
 import { Money } from '@/ui/money';
 import { Day } from '@/ui/When';
+import { ToSettle } from './ToSettle';
 
 export const metadata = { title: 'Sales' };
 
@@ -19,7 +21,8 @@ export default async function SalesPage({ searchParams }: { searchParams: Search
   const { session } = await pageMember();
   const { query, asked, isAsked } = await askedOfList(searchParams, SalesQuery);
   const { sales, total, gross, tax, left, channels, next } = await listSales(session, query);
-  if (total === 0 && !isAsked)
+  const toSettle = await listUnsettled(session);
+  if (total === 0 && !isAsked && toSettle.length === 0)
     return (
       <EmptyPlace title="Nothing is sold yet" next={{ href: '/selling', text: 'Sell the first piece' }}>
         Every sale gets a numbered receipt here, with what of it was tax and fees and what it left.
@@ -27,6 +30,7 @@ export default async function SalesPage({ searchParams }: { searchParams: Search
     );
   return (
     <>
+      <ToSettle sales={toSettle} />
       <h1>
         {counted(total, 'sale')} for <Money of={gross} />
         {left !== null && (

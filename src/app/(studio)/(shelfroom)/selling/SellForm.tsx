@@ -1,59 +1,67 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import { useFieldArray, useFormState, useWatch, type Control } from 'react-hook-form';
-import { PAID_BY } from '@/core/selling/sale';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useFieldArray, useWatch, type UseFormReturn } from 'react-hook-form';
+import { priceIn } from '@/core/selling/channelPrice';
+import type { SaleTyped } from '@/core/selling/stall';
 import { numberOnTag, tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
-import { plainMoney, type MinorUnits } from '@/core/units/money';
+import { currencyOf } from '@/core/units/money';
 import type { KnownChannel } from '@/studio/selling/channels';
 import type { ForSale } from '@/studio/selling/sales';
-import { LET_GO, SellInput, type LetGo } from '@/studio/selling/sell.input';
+import { SellInput } from '@/studio/selling/sell.input';
+import { Given, LettingGo, PaidField, SoldRows, typedMoney } from '@/app/lib/basket/BasketFields';
+import { WhatItComesTo } from '@/app/lib/basket/WhatItComesTo';
 import { useCurrency } from '@/ui/currency';
-import { ChoiceField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
+import { ChoiceField, TextField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
-import { RemoveButton } from '@/ui/form/RowButtons';
 import { useStudioForm } from '@/ui/form/useStudioForm';
-import { SmallPicture } from '@/ui/SmallPicture';
 import { useToast } from '@/ui/toasts';
 import { useAct } from '@/ui/useAct';
-import { forSaleAction, sellPiecesAction } from './actions';
-import { WhatItComesTo } from './WhatItComesTo';
+import { forSaleAction, sellPiecesAction, settleSaleAction } from './actions';
 
 interface SellFormProps {
   readonly channels: readonly KnownChannel[];
   /** The pieces that it begins with. */
   readonly begun: readonly ForSale[];
   readonly today: string;
+  /** A sale of a stall that is entered as it really was; it begins as it was told. */
+  readonly settles?: { readonly id: string; readonly typed: SaleTyped };
 }
 
-const rowOf = ({ number, price }: ForSale, currency: string) => ({
-  piece: tag('piece', number),
-  asked: price === null ? '' : typed(price, currency),
-});
-const typed = (amount: MinorUnits, currency: string): string => `${plainMoney(amount, currency)} ${currency}`;
+/** What a piece is asked for in a channel, as it stands in its field. */
+const askedIn = ({ price }: ForSale, channel: KnownChannel | undefined, currency: string): string =>
+  price === null
+    ? ''
+    : typedMoney(channel ? priceIn(price, channel.pricing, currencyOf(currency).places) : price, currency);
 
 /** Pieces are put together, priced for their buyer, and sold. */
-export function SellForm({ channels, begun, today }: SellFormProps) {
+export function SellForm({ channels, begun, today, settles }: SellFormProps) {
   const router = useRouter();
   const toast = useToast();
   const currency = useCurrency();
   const { form, submit, problem, sending, before } = useStudioForm({
     input: SellInput,
-    defaultValues: {
-      channel: channels[0]?.id ?? '',
-      soldOn: today,
-      pieces: begun.map((each) => rowOf(each, currency)),
-      letGo: 'nothing',
-      off: '',
-      paidBy: 'cash',
-      given: '',
-      buyer: '',
-      note: '',
-    },
-    send: sellPiecesAction,
+    defaultValues: settles
+      ? { ...settles.typed, pieces: [...settles.typed.pieces] }
+      : {
+          channel: channels[0]?.id ?? '',
+          soldOn: today,
+          pieces: begun.map((each) => ({
+            piece: tag('piece', each.number),
+            asked: askedIn(each, channels[0], currency),
+          })),
+          letGo: 'nothing',
+          off: '',
+          paidBy: 'cash',
+          given: '',
+          buyer: '',
+          note: '',
+        },
+    send: (key, values) =>
+      settles ? settleSaleAction(key, settles.id, values) : sellPiecesAction(key, values),
     onDone: useCallback(
       ({ number }: { readonly number: number }) => {
         toast(`It is sold: ${tag('sale', number)}.`);
@@ -61,7 +69,7 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
       },
       [router, toast],
     ),
-    typedFor: begun.map(({ number }) => number).join('.'),
+    typedFor: settles?.id ?? begun.map(({ number }) => number).join('.'),
   });
   const { control } = form;
   const { fields, append, remove } = useFieldArray({ control, name: 'pieces' });
@@ -69,14 +77,15 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
   const { known, learn } = useKnown(begun, rows);
   const chosen = useWatch({ control, name: 'channel' });
   const channel = channels.find(({ id }) => id === chosen);
+  useChannelPrices(form, channel, known);
   return (
     <>
-      <h1>{fields.length === 0 ? 'Sell' : `Sell ${counted(fields.length, 'piece')}`}</h1>
+      {!settles && <h1>{fields.length === 0 ? 'Sell' : `Sell ${counted(fields.length, 'piece')}`}</h1>}
       <AddPiece
         taken={rows}
         onFound={(found) => {
           learn([found]);
-          append(rowOf(found, currency));
+          append({ piece: tag('piece', found.number), asked: askedIn(found, channel, currency) });
         }}
       />
       <FormBox onSubmit={submit} className="mt-3">
@@ -87,33 +96,7 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
                 Type the number on a tag above, or choose pieces on the shelf and sell them from there.
               </p>
             )}
-            <ul className="divide-y divide-base-300">
-              {fields.map((field, index) => {
-                const number = numberOnTag('piece', rows[index]?.piece ?? '');
-                const piece = known.get(number ?? 0);
-                return (
-                  <li key={field.id} className="py-2">
-                    <div
-                      role="group"
-                      aria-label={rows[index]?.piece}
-                      className="grid grid-cols-[5rem_minmax(0,1fr)_auto] items-center gap-3 sm:grid-cols-[6rem_minmax(0,1fr)_11rem_auto]"
-                    >
-                      {piece ? <SmallPicture of="piece" number={piece.number} name={piece.name} /> : <span />}
-                      <span className="[overflow-wrap:anywhere]">
-                        <span className="font-semibold">{piece?.name}</span>{' '}
-                        <span className="muted">{rows[index]?.piece}</span>
-                        {piece && piece.size !== '' && <span className="block">{piece.size}</span>}
-                        <Told control={control} index={index} />
-                      </span>
-                      <span className="order-last col-span-2 sm:order-none sm:col-span-1">
-                        <MoneyField control={control} name={`pieces.${index}.asked`} label="On its tag" />
-                      </span>
-                      <RemoveButton quiet what={rows[index]?.piece ?? ''} onClick={() => remove(index)} />
-                    </div>
-                  </li>
-                );
-              })}
-            </ul>
+            <SoldRows control={control} fields={fields} known={known} onRemove={remove} />
           </section>
           <section
             className="leaf grid gap-3 p-4 sm:grid-cols-2 lg:row-span-2 lg:grid-cols-1"
@@ -127,12 +110,7 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
             />
             <TextField control={control} name="soldOn" label="When" type="date" />
             <LettingGo control={control} />
-            <ChoiceField
-              control={control}
-              name="paidBy"
-              label="Paid"
-              choices={PAID_BY.map((value) => ({ value, text: PAID_SAID[value] }))}
-            />
+            <PaidField control={control} />
             <Given control={control} />
             <TextField
               control={control}
@@ -148,55 +126,6 @@ export function SellForm({ channels, begun, today }: SellFormProps) {
       </FormBox>
     </>
   );
-}
-
-const PAID_SAID = {
-  cash: 'in cash',
-  card: 'by card',
-  transfer: 'by transfer',
-  'the channel': 'to the channel, which pays you',
-} as const;
-
-const LET_GO_SAID: Readonly<Record<LetGo, string>> = {
-  nothing: 'nothing: the prices on the tags',
-  'a part': 'a part of them',
-  'an amount': 'an amount',
-  'one price': 'one price for all',
-};
-
-/** What is wrong with a piece that is told beside it. */
-function Told({ control, index }: { control: Control<SellInput>; index: number }) {
-  const { errors } = useFormState({ control });
-  const message = errors.pieces?.[index]?.piece?.message;
-  return message === undefined ? null : (
-    <span role="alert" className="block font-semibold text-error">
-      {message}
-    </span>
-  );
-}
-
-/** What is let go of the prices on the tags. */
-function LettingGo({ control }: { control: Control<SellInput> }) {
-  const letGo = useWatch({ control, name: 'letGo' });
-  return (
-    <>
-      <ChoiceField
-        control={control}
-        name="letGo"
-        label="Let go"
-        choices={LET_GO.map((value) => ({ value, text: LET_GO_SAID[value] }))}
-      />
-      {letGo === 'a part' && <NumberField control={control} name="off" label="How much of them" unit="%" />}
-      {letGo === 'an amount' && <MoneyField control={control} name="off" label="How much" />}
-      {letGo === 'one price' && <MoneyField control={control} name="off" label="All for" />}
-    </>
-  );
-}
-
-/** Cash that was handed over: what is given back is told. */
-function Given({ control }: { control: Control<SellInput> }) {
-  if (useWatch({ control, name: 'paidBy' }) !== 'cash') return null;
-  return <MoneyField control={control} name="given" label="Handed over" hint="Then the change is told" />;
 }
 
 /** A piece is added by the number on its tag, typed or scanned. */
@@ -247,6 +176,26 @@ function AddPiece({
       )}
     </form>
   );
+}
+
+/** Prices that nobody changed go with the channel: what is asked there. */
+function useChannelPrices(
+  { getValues, setValue }: UseFormReturn<SellInput>,
+  channel: KnownChannel | undefined,
+  known: ReadonlyMap<number, ForSale>,
+): void {
+  const currency = useCurrency();
+  const last = useRef(channel);
+  useEffect(() => {
+    const before = last.current;
+    last.current = channel;
+    if (!channel || before?.id === channel.id) return;
+    getValues('pieces').forEach(({ piece, asked }, index) => {
+      const found = known.get(numberOnTag('piece', piece) ?? 0);
+      if (found && asked === askedIn(found, before, currency))
+        setValue(`pieces.${index}.asked`, askedIn(found, channel, currency));
+    });
+  }, [channel, currency, getValues, known, setValue]);
 }
 
 /** What is known of the pieces in the form; what was typed on an earlier visit is asked for. */

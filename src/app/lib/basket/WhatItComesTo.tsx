@@ -7,7 +7,6 @@ import { minor, type MinorUnits } from '@/core/units/money';
 import { readSoFar } from '@/studio/kernel/readInput';
 import type { ValuesOf } from '@/studio/kernel/typed';
 import type { KnownChannel } from '@/studio/selling/channels';
-import type { ForSale } from '@/studio/selling/sales';
 import { discountOf, SellInput } from '@/studio/selling/sell.input';
 import { useCurrency } from '@/ui/currency';
 import { Money } from '@/ui/money';
@@ -22,7 +21,8 @@ export function WhatItComesTo({
 }: {
   control: Control<SellInput>;
   channel: KnownChannel;
-  known: ReadonlyMap<number, ForSale>;
+  /** What pieces cost; null where that is not to be known. */
+  known: ReadonlyMap<number, { readonly cost: MinorUnits | null }>;
 }) {
   const currency = useCurrency();
   const values = useWatch({ control });

@@ -2,3 +2,6 @@ import { keyOf } from './keyOf';
 
 /** The id of the sitting that goes on at the bench of the demonstration studio. */
 export const DEMO_SITTING = keyOf('a sitting at the bench');
+
+/** The id of the sale of a stall that waits to be settled there. */
+export const DEMO_UNSETTLED = keyOf('a sale to be settled');
