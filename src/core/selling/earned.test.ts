@@ -8,6 +8,7 @@ const line = (name: string, given: Partial<EarnedLine> = {}): EarnedLine => ({
   takings: minor(5000),
   fees: minor(500),
   sending: minor(100),
+  standing: cost(0),
   materials: cost(900_000),
   replaced: cost(1_000_000),
   minutes: 90,

@@ -1,4 +1,4 @@
-import { COST_UNITS_PER_MINOR, minor, type CostUnits, type MinorUnits } from '../units/money';
+import { cost, COST_UNITS_PER_MINOR, minor, type CostUnits, type MinorUnits } from '../units/money';
 
 /** What pieces that were sold brought and took, summed up; what came back is taken off again. */
 export interface SoldSums {
@@ -9,6 +9,8 @@ export interface SoldSums {
   /** What channels kept, and what packing and sending cost beyond what buyers paid for it. */
   readonly fees: MinorUnits;
   readonly sending: MinorUnits;
+  /** What standing there cost: stall rent, the way there. */
+  readonly standing: CostUnits;
   /** Wire, scrap, spoilage, parts and supplies, at what was paid for them and at what they were to buy again when it was made. */
   readonly materials: CostUnits;
   readonly replaced: CostUnits;
@@ -24,7 +26,7 @@ export interface SoldSums {
 export interface Earned {
   /** After fees and sending. */
   readonly left: MinorUnits;
-  /** After materials and overhead, too: what the hours earned. */
+  /** After materials, overhead and what standing there cost, too: what the hours earned. */
   readonly forHours: MinorUnits;
   /** Of one hour; null where nobody worked at them. */
   readonly anHour: MinorUnits | null;
@@ -38,11 +40,11 @@ const inMinor = (cost: number): number => cost / COST_UNITS_PER_MINOR;
 
 /**
  * What pieces really earned, to the minor unit.
- * @example earnedBy({ pieces: 1, takings: minor(5000), fees: minor(500), sending: minor(0), materials: cost(1_000_000), replaced: cost(0), minutes: 60, labour: cost(2_000_000), overhead: cost(500_000), days: 9 }).anHour // 3000
+ * @example earnedBy({ pieces: 1, takings: minor(5000), fees: minor(500), sending: minor(0), standing: cost(0), materials: cost(1_000_000), replaced: cost(0), minutes: 60, labour: cost(2_000_000), overhead: cost(500_000), days: 9 }).anHour // 3000
  */
 export function earnedBy(sums: SoldSums): Earned {
   const left = sums.takings - sums.fees - sums.sending;
-  const forHours = left - inMinor(sums.materials) - inMinor(sums.overhead);
+  const forHours = left - inMinor(sums.materials) - inMinor(sums.overhead) - inMinor(sums.standing);
   return {
     left: minor(left),
     forHours: minor(Math.round(forHours)),
@@ -56,6 +58,21 @@ export function earnedBy(sums: SoldSums): Earned {
 export interface EarnedLine extends SoldSums {
   readonly name: string;
 }
+
+/** Nothing was sold, and nothing else came of it. */
+export const NOTHING_SOLD: SoldSums = {
+  pieces: 0,
+  takings: minor(0),
+  fees: minor(0),
+  sending: minor(0),
+  standing: cost(0),
+  materials: cost(0),
+  replaced: cost(0),
+  minutes: 0,
+  labour: cost(0),
+  overhead: cost(0),
+  days: 0,
+};
 
 /** Less than so many were sold: little is known. */
 export const FEW = 3;

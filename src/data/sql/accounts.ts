@@ -82,6 +82,7 @@ export const booksByMonthSql = statement({
     fees: big<MinorUnits>(),
     sending: big<MinorUnits>(),
     costOfSold: big<CostUnits>(),
+    standing: big<MinorUnits>(),
   },
   text: `WITH zone AS (SELECT time_zone AS z FROM studios WHERE studio_id = $studio),
       moved AS (SELECT date_trunc('month', m.happened_at AT TIME ZONE z)::date AS month, sum(m.cost_units) FILTER (WHERE a.ware <> 'scrap') AS stock,
@@ -104,12 +105,15 @@ export const booksByMonthSql = statement({
       bought AS (SELECT date_trunc('month', l.bought_on)::date AS month, sum(l.price) AS price FROM lots l
                   WHERE l.studio_id = $studio AND (SELECT sum(m.quantity) FROM movements m WHERE m.studio_id = l.studio_id AND m.lot_id = l.lot_id AND m.kind = 'received') > 0
                   GROUP BY 1),
-      months AS (SELECT month FROM moved UNION SELECT month FROM stood UNION SELECT month FROM sold UNION SELECT month FROM bought)
+      standing AS (SELECT date_trunc('month', k.day)::date AS month, sum(k.amount) AS amount FROM stall_costs k
+                    WHERE k.studio_id = $studio AND k.struck_at IS NULL GROUP BY 1),
+      months AS (SELECT month FROM moved UNION SELECT month FROM standing UNION SELECT month FROM stood UNION SELECT month FROM sold UNION SELECT month FROM bought)
     SELECT to_char(n.month, 'YYYY-MM') AS month, COALESCE(b.price, 0)::bigint AS purchases,
            COALESCE(sum(v.stock) OVER w, 0)::bigint AS stock, COALESCE(sum(v.scrap) OVER w, 0)::bigint AS scrap, COALESCE(sum(t.cost) OVER w, 0)::bigint AS pieces,
            COALESCE(s.net, 0)::bigint AS net, COALESCE(s.tax, 0)::bigint AS tax, COALESCE(s.fees, 0)::bigint AS fees,
-           COALESCE(s.sending, 0)::bigint AS sending, COALESCE(s.cost, 0)::bigint AS "costOfSold"
-      FROM months n LEFT JOIN moved v USING (month) LEFT JOIN stood t USING (month) LEFT JOIN sold s USING (month) LEFT JOIN bought b USING (month)
+           COALESCE(s.sending, 0)::bigint AS sending, COALESCE(s.cost, 0)::bigint AS "costOfSold",
+           COALESCE(k.amount, 0)::bigint AS standing
+      FROM months n LEFT JOIN moved v USING (month) LEFT JOIN stood t USING (month) LEFT JOIN sold s USING (month) LEFT JOIN bought b USING (month) LEFT JOIN standing k USING (month)
     WINDOW w AS (ORDER BY n.month) ORDER BY n.month`,
 });
 

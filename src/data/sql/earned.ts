@@ -1,15 +1,12 @@
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import { big, date, float, int, text } from '../columns';
+import { METAL_OF_PIECE, PATTERN_OF_PIECE, PATTERNS_OF_PIECES } from './standing';
 import { statement } from './statement';
 
 /** Minutes of a piece f, with its share of setting up. */
 const MINUTES = '(f.minutes + f.set_up_minutes / f.shared_by)';
 /** What an hourly rate comes to for them, in thousandths of a minor unit. */
 const hours = (rate: string): string => `round(${MINUTES} * f.${rate} * 1000 / 60)::bigint`;
-
-/** The metal that most of the length of a piece's wire is of. */
-const METAL = `(SELECT w.metal FROM movements m JOIN wire_specs w ON w.studio_id = m.studio_id AND w.spec_id = m.article_id
-    WHERE m.studio_id = f.studio_id AND m.piece_id = f.piece_id AND m.kind = 'cut' GROUP BY w.metal ORDER BY sum(m.quantity) LIMIT 1)`;
 
 /** What pieces brought and took that were sold between two days, by something of them; what came back is taken off again. */
 const earnedBy = (of: string, joins = '') =>
@@ -56,11 +53,8 @@ export const earnedSql = {
     `to_char(o.sold_on, 'YYYY-MM-DD') || ' ' || c.name`,
     `JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id AND c.kind = 'fair'`,
   ),
-  pattern: earnedBy(
-    `'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name`,
-    'JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id',
-  ),
+  pattern: earnedBy(PATTERN_OF_PIECE, PATTERNS_OF_PIECES),
   kind: earnedBy('f.kind'),
-  metal: earnedBy(`COALESCE(${METAL}, 'none')`),
+  metal: earnedBy(METAL_OF_PIECE),
   all: earnedBy(`'all'`),
 };

@@ -119,6 +119,7 @@ export const ACCOUNT_LISTS: readonly AccountList[] = [
       ['Fees', 'What channels kept of it'],
       ['Sending', 'Packing and postage of it'],
       ['Cost of goods sold', 'What those pieces stood in the books at'],
+      ['Standing', 'What it cost to stand at fairs and elsewhere: stall rent, the way there'],
     ],
     rows: async (tx, currency, after) =>
       whole(await tx.rows(booksByMonthSql, {}), after).map((row) => [
@@ -132,6 +133,7 @@ export const ACCOUNT_LISTS: readonly AccountList[] = [
         money(row.fees, currency),
         money(row.sending, currency),
         costly(row.costOfSold, currency),
+        money(row.standing, currency),
       ]),
   },
   {

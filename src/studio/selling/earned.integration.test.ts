@@ -1,13 +1,15 @@
 import { day } from '@/core/calendar/day';
+import { cost } from '@/core/units/money';
 import { earnedBy } from '@/core/selling/earned';
 import { returning, selling, sellingStudio } from '../../../tests/support/selling';
-import { addTestHelper, closeBooks, done, newKey } from '../../../tests/support/studio';
+import { addTestHelper, closeBooks, done, newKey, problemOf } from '../../../tests/support/studio';
 import { showPiece } from '../shelf/shelf';
 import { writeChannel } from './channels';
 import { showEarned } from './earned';
 import { EARNED_BY } from './earned.input';
 import { listSales } from './sales';
 import { sellPieces, takeReturn } from './sell';
+import { listStanding, strikeStanding, writeStanding } from './standing';
 
 afterAll(closeBooks);
 
@@ -105,6 +107,65 @@ describe('what was really earned', () => {
       ...{ materials: 0, replaced: 0, minutes: 0, labour: 0, overhead: 0, days: 0 },
     });
     expect(all && earnedBy(all).profit).toBe(-230);
+  });
+
+  it('bears what standing there cost: by what was paid where pieces were sold, and whole where none was', async () => {
+    const { session, numbers, channel } = await sellingStudio(3);
+    const [one = 0, two = 0, three = 0] = numbers;
+    const sale = (asked: readonly (readonly [number, string])[], soldOn: string) =>
+      sellPieces(session, newKey(), selling(channel, asked, { soldOn }));
+    done(await sale([[one, '60 USD']], '2026-05-02'));
+    done(await sale([[two, '30 USD']], '2026-05-02'));
+    const third = done(await sale([[three, '30 USD']], '2026-05-09'));
+    const stood = (day: string, amount: string) =>
+      writeStanding(session, newKey(), { channel, day, amount, note: 'stall' });
+    for (const [day, amount] of [
+      ['2026-05-02', '20 USD'],
+      ['2026-05-02', '10 USD'],
+      ['2026-05-09', '7 USD'],
+      ['2026-05-16', '5 USD'],
+      ['2026-05-23', '99 USD'],
+    ] as const)
+      done(await stood(day, amount));
+    const [wrong] = await listStanding(session);
+    expect(wrong).toMatchObject({ day: '2026-05-23', amount: 9900, channel: 'Harbour fair' });
+    done(await strikeStanding(session, newKey(), wrong?.id ?? ''));
+    expect(problemOf(await strikeStanding(session, newKey(), wrong?.id ?? '')).kind).toBe('refused');
+
+    const standing = async (by: string) =>
+      (await showEarned(session, { ...MAY, by })).lines.map(({ name, standing: cents }) => [
+        name,
+        cents / 1000,
+      ]);
+    expect(await standing('month')).toEqual([['2026-05', 4200]]);
+    expect(await standing('channel')).toEqual([['Harbour fair', 4200]]);
+    // Nothing was sold on the last: it cost all the same.
+    expect(await standing('fair')).toEqual([
+      ['2026-05-02 Harbour fair', 3000],
+      ['2026-05-09 Harbour fair', 700],
+      ['2026-05-16 Harbour fair', 500],
+    ]);
+    expect(await standing('kind')).toEqual([['pendant', 3700]]);
+    expect((await standing('pattern')).map(([, cents]) => cents)).toEqual([2000, 1000, 700]);
+    const { all } = await showEarned(session, MAY);
+    if (!all) throw new Error('something was sold');
+    expect(earnedBy(all).forHours).toBe(earnedBy({ ...all, standing: cost(0) }).forHours - 4200);
+    // What comes back has stood there all the same.
+    done(await takeReturn(session, newKey(), third.number, returning([three], { soldOn: '2026-05-20' })));
+    expect((await standing('pattern')).map(([, cents]) => cents)).toEqual([2000, 1000, 700]);
+  });
+
+  it('takes only what can have been paid, of the owner', async () => {
+    const { session, channel } = await sellingStudio(0);
+    const typed = { channel, day: '2026-05-02', amount: '20 USD', note: '' };
+    const stood = (more: object, who = session) => writeStanding(who, newKey(), { ...typed, ...more });
+    expect(problemOf(await stood({ amount: '0 USD' })).fields).toHaveProperty('amount');
+    expect(problemOf(await stood({ amount: '5 EUR' })).fields).toHaveProperty('amount');
+    expect(problemOf(await stood({ day: '2999-01-01' })).fields).toHaveProperty('day');
+    expect(problemOf(await stood({ channel: newKey() })).fields).toHaveProperty('channel');
+    const helper = await addTestHelper(session);
+    expect(problemOf(await stood({}, helper)).kind).toBe('forbidden');
+    await expect(async () => listStanding(helper)).rejects.toThrow();
   });
 
   it('is the last year when nothing is said, and the owner’s', async () => {

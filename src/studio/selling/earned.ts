@@ -1,7 +1,9 @@
 import { day, daysLater, type Day } from '@/core/calendar/day';
-import type { EarnedLine } from '@/core/selling/earned';
+import { NOTHING_SOLD, type EarnedLine } from '@/core/selling/earned';
+import { cost } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { earnedSql } from '@/data/sql/earned';
+import { standingSql } from '@/data/sql/standing';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { EARNED_BY, type EarnedBy, type EarnedQuery } from './earned.input';
 
@@ -23,8 +25,21 @@ export interface EarnedView {
 /** So far back when nothing is said: a year. */
 const YEAR = 364;
 
-const read = (tx: Tx, by: keyof typeof earnedSql, between: { from: Day; to: Day }) =>
-  tx.rows(earnedSql[by], between);
+/** What pieces brought and took, with what standing there cost; also of where nothing was sold. */
+async function read(
+  tx: Tx,
+  by: keyof typeof earnedSql,
+  between: { from: Day; to: Day },
+): Promise<readonly EarnedLine[]> {
+  const sold = await tx.rows(earnedSql[by], between);
+  const stood = await tx.rows(standingSql[by], between);
+  const standing = new Map(stood.map((each) => [each.name, each.standing]));
+  const names = new Set(sold.map(({ name }) => name));
+  return [
+    ...sold.map((line) => ({ ...line, standing: standing.get(line.name) ?? cost(0) })),
+    ...stood.filter(({ name }) => !names.has(name)).map((line) => ({ ...NOTHING_SOLD, ...line })),
+  ].toSorted((one, other) => (one.name < other.name ? -1 : 1));
+}
 
 /** What pieces really earned, as it is asked: the last year when nothing is said. For the owner. */
 export function showEarned(session: StudioSession, query: EarnedQuery = {}): Promise<EarnedView> {

@@ -3,10 +3,13 @@ import { formatMoney, minor, plainMoney } from '@/core/units/money';
 import { BASIS, formatPercent } from '@/core/units/percent';
 import type { KnownChannel } from '@/studio/selling/channels';
 import { listChannels } from '@/studio/selling/channels';
+import { listStanding } from '@/studio/selling/standing';
+import { todayOf } from '@/studio/kernel/useCase';
 import type { ChannelInput } from '@/studio/selling/channels.input';
 import { readSettings, type Settings } from '@/studio/settings/settings';
 import { Fold } from '@/ui/Fold';
 import { ChannelForm } from './ChannelForm';
+import { StandingCosts } from './StandingCosts';
 
 export const metadata = { title: 'Where you sell' };
 
@@ -14,6 +17,7 @@ export const metadata = { title: 'Where you sell' };
 export default async function ChannelsPage() {
   const { session } = await pageOwner();
   const [channels, settings] = [await listChannels(session), await readSettings(session)];
+  const standing = await listStanding(session);
   const { currency } = settings;
   return (
     <>
@@ -40,6 +44,9 @@ export default async function ChannelsPage() {
           </li>
         ))}
       </ul>
+      {channels.length > 0 && (
+        <StandingCosts channels={channels} standing={standing} today={todayOf(session)} />
+      )}
       <section className="leaf no-print mt-3 p-4">
         <h2>{channels.length === 0 ? 'Write down the first' : 'Another'}</h2>
         <div className="mt-2">

@@ -61,8 +61,8 @@ export default async function EarnedPage({ searchParams }: { searchParams: Searc
         <PrintButton />
       </div>
       <p className="muted">
-        {sayDay(from, days)} to {sayDay(to, days)}: what was paid without tax, less fees and sending, wire and
-        parts, and overhead.
+        {sayDay(from, days)} to {sayDay(to, days)}: what was paid without tax, less fees and sending, what
+        standing there cost, wire and parts, and overhead.
       </p>
       <form
         action="/earned"
@@ -133,7 +133,7 @@ function barsOf(lines: readonly EarnedLine[], by: EarnedBy, days: DayOrder) {
       materials: toMinor(line.materials),
       overhead: toMinor(line.overhead),
       labour: toMinor(line.labour),
-      fees: line.fees + line.sending,
+      fees: line.fees + line.sending + toMinor(line.standing),
       profit: earnedBy(line).profit,
     },
   }));
@@ -199,7 +199,7 @@ function Sentence({ of }: { of: EarnedLine }) {
   return (
     <>
       {counted(of.pieces, 'piece')} left <Money of={left} /> after fees, and <Money of={forHours} /> after
-      materials and overhead
+      materials, overhead{of.standing > 0 && ' and what standing there cost'}
       {anHour !== null && (
         <>
           : <Money of={anHour} /> for each of {Math.round(of.minutes / 6) / 10} hours
@@ -233,7 +233,7 @@ function FewSold({ line: { pieces } }: { line: EarnedLine }) {
 }
 
 const HEADS = [
-  ...['Sold', 'Taken', 'Fees, sending', 'Materials', 'To buy again', 'Overhead'],
+  ...['Sold', 'Taken', 'Fees, sending', 'Standing there', 'Materials', 'To buy again', 'Overhead'],
   ...['For the hours', 'An hour', 'Profit', 'Days'],
 ];
 
@@ -265,6 +265,9 @@ function EarnedTable({ lines, by, days }: { lines: readonly EarnedLine[]; by: Ea
                 </td>
                 <td className="text-right">
                   <Money of={minor(line.fees + line.sending)} />
+                </td>
+                <td className="text-right">
+                  <Money of={toMinor(line.standing)} />
                 </td>
                 <td className="text-right">
                   <Money of={toMinor(line.materials)} />
