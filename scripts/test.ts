@@ -6,6 +6,7 @@ import { runCommand, say } from './lib/say';
 import { checkAll, ended } from './lib/steps';
 import { tellTimes, timedPart } from './lib/testTimes';
 import { openThrowaway } from './lib/throwaway';
+import { seedFairDay } from '../tests/support/fairDay';
 
 interface Count {
   readonly passed: number;
@@ -68,17 +69,21 @@ const spentIn = ({ suites = [], specs }: BrowserSuite): number =>
     .flatMap(({ tests }) => tests.flatMap(({ results }) => results))
     .reduce((sum, { duration }) => sum + duration, 0);
 
-/** Drives the production build in Chromium: two studios that are empty, one full of demo data. */
+/** Drives the production build in Chromium: two studios that are empty, one full of demo data, one on its way to the fair. */
 async function browser(report: string): Promise<Count> {
   const empty = await openThrowaway();
   const firstDay = await openThrowaway();
   const demo = await openThrowaway({ demoUntil: new Date() });
+  const fair = await openThrowaway();
+  await seedFairDay(fair.ownerUrl);
   try {
     const env = {
       ...process.env,
       PEWTERER_EMPTY_URL: (await empty.serve()).url,
       PEWTERER_FIRST_DAY_URL: (await firstDay.serve()).url,
       PEWTERER_DEMO_URL: (await demo.serve('demo')).url,
+      PEWTERER_FAIR_URL: (await fair.serve()).url,
+      PEWTERER_FAIR_OWNER_URL: fair.ownerUrl,
       PLAYWRIGHT_JSON_OUTPUT_NAME: report,
     };
     // The metal price feed answers from this process meanwhile.
@@ -99,6 +104,7 @@ async function browser(report: string): Promise<Count> {
     await empty.destroy();
     await firstDay.destroy();
     await demo.destroy();
+    await fair.destroy();
   }
 }
 

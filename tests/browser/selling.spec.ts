@@ -36,8 +36,8 @@ test('two pieces are sold for one price and cash; one comes back, and stands on 
   await add.fill(second.replace(/^F-0*/, ''));
   await add.press('Enter');
   await expect(row(page, second)).toBeVisible();
-  await row(page, first).getByLabel('On its tag').fill('60');
-  await row(page, second).getByLabel('On its tag').fill('30');
+  await row(page, first).getByLabel('Asked for it').fill('60');
+  await row(page, second).getByLabel('Asked for it').fill('30');
   await page.getByLabel('Where', { exact: true }).selectOption('Fair on the green');
   await expect(comesTo(page)).toContainText('$90.00 to pay');
 
@@ -113,7 +113,7 @@ test('a channel is written down and changed; what sells below its cost there is 
   const [piece = ''] = await priced(page, 'earrings', 1);
   await page.goto(`${DEMO_URL}/selling?pieces=${Number(piece.slice(2))}`);
   await page.getByLabel('Where', { exact: true }).selectOption('The mill shop');
-  await row(page, piece).getByLabel('On its tag').fill('36');
+  await row(page, piece).getByLabel('Asked for it').fill('36');
   await expect(comesTo(page)).toContainText('with $6.00 of tax');
   await expect(comesTo(page)).toContainText(new RegExp(`${piece} sells below its cost of \\$`));
   await page.getByLabel('Where', { exact: true }).selectOption('From the bench');
@@ -141,7 +141,7 @@ test('a helper sells on a phone and sees prices, but neither costs nor fees', as
   const add = page.getByLabel('Number on the tag');
   await add.fill(piece);
   await add.press('Enter');
-  await row(page, piece).getByLabel('On its tag').fill('44');
+  await row(page, piece).getByLabel('Asked for it').fill('44');
   await expect(comesTo(page)).toContainText('$44.00 to pay');
   await expect(comesTo(page)).not.toContainText(/fees|comes to you|cost/);
   await axeIsClean(page);

@@ -28,7 +28,7 @@ describe('a receipt', () => {
     const pages = receiptPages(receipt(2), { sheet: 'A4' });
     expect(pages).toHaveLength(1);
     expect(saidOn(pages)).toEqual([
-      ...['Heron Wire', 'Receipt N-0012', '4 May 2026, Harbour fair', 'For Ines', 'On its tag', 'Price'],
+      ...['Heron Wire', 'Receipt N-0012', '4 May 2026, Harbour fair', 'For Ines', 'Asked', 'Price'],
       ...['Ring 1', 'F-0010', '€40.00', '€36.00', 'Ring 2', 'F-0011', '€40.00', '€36.00'],
       ...['Paid in cash', '€54.00', 'with 20 % of tax in it', '€9.00'],
     ]);

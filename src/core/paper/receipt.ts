@@ -50,7 +50,7 @@ export function receiptPages(
       text(MARGIN, MARGIN + 4, 4, studio, { bold: true }),
       text(MARGIN, MARGIN + 13, 7, title, { bold: true }),
       ...under.map((said, index) => text(MARGIN, MARGIN + 20 + index * 5, 3.6, said)),
-      text(askedAt, HEAD - 2, 3.2, 'On its tag', { anchor: 'end' }),
+      text(askedAt, HEAD - 2, 3.2, 'Asked', { anchor: 'end' }),
       text(priceAt, HEAD - 2, 3.2, 'Price', { anchor: 'end' }),
       line(MARGIN, HEAD, priceAt, HEAD),
     ];

@@ -11,12 +11,16 @@ export const EMPTY_URL = address('PEWTERER_EMPTY_URL');
 /** A second one, for the path of a first day. */
 export const FIRST_DAY_URL = address('PEWTERER_FIRST_DAY_URL');
 export const DEMO_URL = address('PEWTERER_DEMO_URL');
+/** A studio with a box of pieces for the fair, and its database. */
+export const FAIR_URL = address('PEWTERER_FAIR_URL');
+export const FAIR_OWNER_URL = address('PEWTERER_FAIR_OWNER_URL');
 
 export async function signIn(
   page: Page,
   who: { login: string; password: string } = DEMO_OWNER,
+  url = DEMO_URL,
 ): Promise<void> {
-  await page.goto(`${DEMO_URL}/sign-in`);
+  await page.goto(`${url}/sign-in`);
   await page.getByLabel('Name').fill(who.login);
   await page.getByLabel('Password').fill(who.password);
   await page.getByRole('button', { name: 'Sign in' }).click();

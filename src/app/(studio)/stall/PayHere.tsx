@@ -1,19 +1,20 @@
 'use client';
 
 import { useMemo } from 'react';
-import { useFieldArray, useWatch, type Control } from 'react-hook-form';
+import { useController, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { dayIn } from '@/core/calendar/day';
 import { likelyCash } from '@/core/selling/cash';
-import { sellBasket } from '@/core/selling/sale';
+import { PAID_BY, sellBasket } from '@/core/selling/sale';
 import { sellHere, toggled } from '@/core/selling/stall';
 import { tag } from '@/core/tag';
 import { minor, type MinorUnits } from '@/core/units/money';
 import { readSoFar } from '@/studio/kernel/readInput';
 import type { KnownChannel } from '@/studio/selling/channels';
 import { discountOf, SellInput } from '@/studio/selling/sell.input';
-import { Given, LettingGo, PaidField, SoldRows, typedMoney } from '@/app/lib/basket/BasketFields';
+import { Given, LettingGo, PAID_SAID, SoldRows, typedMoney } from '@/app/lib/basket/BasketFields';
 import { WhatItComesTo } from '@/app/lib/basket/WhatItComesTo';
 import { useCurrency } from '@/ui/currency';
+import { Fold } from '@/ui/Fold';
 import { TextField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
 import { FormEnd } from '@/ui/form/FormEnd';
@@ -117,6 +118,16 @@ export function PayHere({
       </div>
       <FormBox onSubmit={submit} className="mx-auto mt-2 grid max-w-3xl gap-3">
         <WhatItComesTo control={control} channel={channel} known={known} />
+        <section className="leaf grid gap-3 p-3 sm:grid-cols-2" aria-label="How">
+          <PaidButtons control={control} />
+          <HandedOver
+            control={control}
+            channel={channel}
+            onChoose={(amount) => setValue('given', typedMoney(amount, currency))}
+          />
+          <Given control={control} />
+          <LettingGo control={control} />
+        </section>
         <section className="leaf p-3" aria-label="What is sold">
           <SoldRows
             control={control}
@@ -130,26 +141,50 @@ export function PayHere({
             }}
           />
         </section>
-        <section className="leaf grid gap-3 p-3 sm:grid-cols-2" aria-label="How">
-          <LettingGo control={control} />
-          <PaidField control={control} />
-          <Given control={control} />
-          <HandedOver
-            control={control}
-            channel={channel}
-            onChoose={(amount) => setValue('given', typedMoney(amount, currency))}
-          />
-          <TextField
-            control={control}
-            name="buyer"
-            label="Buyer"
-            hint="As it stands on the receipt; may be empty"
-          />
-          <TextField control={control} name="note" label="Note" />
-        </section>
-        <FormEnd problem={problem} sending={sending} before={before} action="Sold" busy="Keeping it …" />
+        <Fold title="Buyer and note">
+          <div className="grid gap-3 sm:grid-cols-2">
+            <TextField
+              control={control}
+              name="buyer"
+              label="Buyer"
+              hint="As it stands on the receipt; may be empty"
+            />
+            <TextField control={control} name="note" label="Note" />
+          </div>
+        </Fold>
+        <div className="h-24" />
+        <div className="no-print fixed inset-x-0 bottom-14 z-20 border-t-2 border-base-content bg-base-100 px-3 pb-3 md:bottom-0">
+          <div className="mx-auto max-w-3xl [&_button[type=submit]]:grow">
+            <FormEnd problem={problem} sending={sending} before={before} action="Sold" busy="Keeping it …" />
+          </div>
+        </div>
       </FormBox>
     </>
+  );
+}
+
+/** How it is paid, where the thumb is. */
+function PaidButtons({ control }: { control: Control<SellInput> }) {
+  const { field } = useController({ control, name: 'paidBy' });
+  return (
+    <fieldset className="grid grid-cols-2 gap-2 sm:col-span-2">
+      <legend className="text-sm font-semibold">Paid</legend>
+      {PAID_BY.map((how) => (
+        <label
+          key={how}
+          className={`btn min-h-12 text-lg has-[:focus-visible]:outline-4 ${field.value === how ? 'btn-neutral' : ''}`}
+        >
+          <input
+            type="radio"
+            name={field.name}
+            className="sr-only"
+            checked={field.value === how}
+            onChange={() => field.onChange(how)}
+          />
+          {PAID_SAID[how]}
+        </label>
+      ))}
+    </fieldset>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { dayIn } from '@/core/calendar/day';
-import { PAID_BY } from '@/core/selling/sale';
+import { PAID_BY, type PaidBy } from '@/core/selling/sale';
 import { isOnlyHere, takeBackHere, tillOf, type Fate, type StallSale } from '@/core/selling/stall';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
@@ -12,7 +12,7 @@ import { Money } from '@/ui/money';
 import { Moment } from '@/ui/When';
 import type { StallHere } from './useStall';
 
-const TAKEN_SAID = {
+const TAKEN_SAID: Readonly<Record<PaidBy, string>> = {
   cash: 'in cash',
   card: 'by card',
   transfer: 'by transfer',

@@ -154,7 +154,7 @@ function PieceCard({
       type="button"
       aria-pressed={isTaken}
       onClick={onTouch}
-      className={`leaf flex h-full w-full cursor-pointer flex-col gap-1 p-2 text-left ${isTaken ? 'border-4 border-primary' : 'border-4 border-transparent'}`}
+      className={`leaf flex h-full w-full cursor-pointer flex-col gap-1 p-2 text-left ${isTaken ? 'outline-4 -outline-offset-2 outline-primary' : ''}`}
     >
       {photo === null ? (
         <SmallPicture of="piece" number={number} name={name} className="aspect-square w-full" />
@@ -170,6 +170,7 @@ function PieceCard({
       {size !== '' && <span className="leading-tight">{size}</span>}
       {flaw !== '' && <span className="leading-tight">as it is: {flaw}</span>}
       {keptFor !== null && <KeptFor who={keptFor} />}
+      {isTaken && <span className="font-semibold text-primary">in the basket</span>}
       <span className="mt-auto flex flex-wrap items-baseline justify-between gap-x-2">
         <span>{tag('piece', number)}</span>
         <span className="text-xl font-bold">{asked === null ? 'no price' : <Money of={asked} />}</span>

@@ -109,7 +109,8 @@ export function LettingGo({ control }: { control: Control<SellInput> }) {
   );
 }
 
-const PAID_SAID = {
+/** How it is paid, as it is chosen. */
+export const PAID_SAID = {
   cash: 'in cash',
   card: 'by card',
   transfer: 'by transfer',

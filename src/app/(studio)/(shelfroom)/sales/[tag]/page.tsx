@@ -80,7 +80,7 @@ function Receipt({ sale }: { sale: SaleShown }) {
           <tr>
             <th scope="col">What</th>
             <th scope="col" className="text-right">
-              On its tag
+              Asked
             </th>
             <th scope="col" className="text-right">
               Price
