@@ -6,7 +6,7 @@ import { runCommand, say } from './lib/say';
 import { checkAll, ended } from './lib/steps';
 import { tellTimes, timedPart } from './lib/testTimes';
 import { openThrowaway } from './lib/throwaway';
-import { seedFairDay } from '../tests/support/fairDay';
+import { seedFairDay } from '../tests/support/seedFairDay';
 
 interface Count {
   readonly passed: number;
