@@ -112,7 +112,10 @@ test('a day at the fair: sixty sales on two phones, the network gone for half of
   }).toPass();
 
   // The network is gone for the rest of the day; hers is even put away and opened again.
-  for (const page of [hers, his]) await page.context().setOffline(true);
+  for (const page of [hers, his]) {
+    await expect(page.getByText('Every sale is told to the studio')).toBeVisible();
+    await page.context().setOffline(true);
+  }
   await Promise.all([
     sellAll(hers, hersAll.slice(ONLINE, ONLINE + 5)),
     sellAll(his, hisSales.slice(ONLINE, ONLINE + 5)),
