@@ -19,6 +19,7 @@ import { measureLog } from './lib/benchLog';
 import { measurePieces } from './lib/benchPieces';
 import { measureRedraw } from './lib/benchRedraw';
 import { measureScript } from './lib/benchScript';
+import { measureSelling } from './lib/benchSelling';
 import { measureImport, measureLedger } from './lib/benchStockroom';
 import { Refusal, runCommand, say } from './lib/say';
 import { openThrowaway } from './lib/throwaway';
@@ -196,7 +197,7 @@ async function measureMemory(pid: number, url: string, cookie: string): Promise<
 /** What can be measured by itself. */
 const PARTS = [
   ...['script', 'making', 'rack', 'growth', 'ledger', 'log'],
-  ...['import', 'cutting', 'redraw', 'pieces'],
+  ...['import', 'cutting', 'redraw', 'pieces', 'selling'],
 ];
 
 /** "./run bench" measures everything; with names of {@link PARTS} only those, for working on them. */
@@ -241,6 +242,7 @@ runCommand(async () => {
       await measureLedger(app.url, large, cookies);
     }
     if (wanted('log')) await measureLog(app.url, owner, cookie);
+    if (wanted('selling')) await measureSelling(app.url, owner, cookie);
     if (wanted('import')) await measureImport(await openStudio());
     if (wanted('cutting')) {
       const session = await openStudio();
