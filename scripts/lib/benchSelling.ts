@@ -31,34 +31,34 @@ async function studioThatSold(owner: Sequelize, { pieces, sales }: Size): Promis
     `INSERT INTO pieces (studio_id, piece_id, number, pattern_id, revision, name, kind, user_id, made_at, wire_cost, wire_replacement, scrap_cost,
        scrap_replacement, spoilage_cost, spoilage_replacement, parts_cost, parts_taken, minutes, set_up_minutes, shared_by, planned_minutes, hourly_rate,
        overhead_per_hour, wire_mass_ug, price, state, state_since)
-     SELECT p.studio_id, gen_random_uuid(), $patterns + n, p.pattern_id, p.revision, p.name, p.kind, p.user_id, now() - INTERVAL '760 days' + n * INTERVAL '700 days' / ($pieces + $sales),
+     SELECT p.studio_id, gen_random_uuid(), $patterns::int + n, p.pattern_id, p.revision, p.name, p.kind, p.user_id, now() - INTERVAL '760 days' + n * INTERVAL '700 days' / ($pieces::int + $sales::int),
        p.wire_cost, p.wire_replacement, p.scrap_cost, p.scrap_replacement, p.spoilage_cost, p.spoilage_replacement, p.parts_cost, p.parts_taken, 15 + n % 20,
        p.set_up_minutes, p.shared_by, 20, p.hourly_rate, p.overhead_per_hour, p.wire_mass_ug, 2000 + n % 40 * 100,
-       CASE WHEN n <= $sales THEN 'sold' ELSE 'on the shelf' END, now() - n * INTERVAL '700 days' / ($pieces + $sales)
-       FROM generate_series(1, $pieces + $sales) AS n JOIN pieces p ON p.studio_id = $studioId AND p.number = 1 + n % $patterns`,
+       CASE WHEN n <= $sales::int THEN 'sold' ELSE 'on the shelf' END, now() - n * INTERVAL '700 days' / ($pieces::int + $sales::int)
+       FROM generate_series(1, $pieces::int + $sales::int) AS n JOIN pieces p ON p.studio_id = $studioId AND p.number = 1 + n % $patterns::int`,
     { bind },
   );
   await owner.query(
     `INSERT INTO movements (studio_id, post_key, happened_at, user_id, kind, stock_piece_id, article_id, quantity, cost_units, piece_id)
      SELECT m.studio_id, gen_random_uuid(), p.made_at, m.user_id, m.kind, m.stock_piece_id, m.article_id, m.quantity, m.cost_units, p.piece_id
        FROM pieces p
-       JOIN pieces o ON o.studio_id = p.studio_id AND o.pattern_id = p.pattern_id AND o.number <= $patterns
+       JOIN pieces o ON o.studio_id = p.studio_id AND o.pattern_id = p.pattern_id AND o.number <= $patterns::int
        JOIN movements m ON m.studio_id = o.studio_id AND m.piece_id = o.piece_id
-      WHERE p.studio_id = $studioId AND p.number > $patterns`,
+      WHERE p.studio_id = $studioId AND p.number > $patterns::int`,
     { bind: { studioId, patterns: PATTERNS } },
   );
   await owner.query('ANALYZE pieces');
   await owner.query(
     `INSERT INTO sales (studio_id, sale_id, number, channel_id, sold_on, paid_by, tax_kind, tax_percent, net, tax, gross, fees, sending, post_key, user_id, posted_at)
-     SELECT $studioId, gen_random_uuid(), n, $channelId, (now() - ($sales - n) * INTERVAL '720 days' / $sales)::date, 'card', 'included', 2000, 2500, 500, 3000, 100, 40,
-       gen_random_uuid(), $userId, now() FROM generate_series(1, $sales) AS n`,
+     SELECT $studioId, gen_random_uuid(), n, $channelId, (now() - ($sales::int - n) * INTERVAL '720 days' / $sales::int)::date, 'card', 'included', 2000, 2500, 500, 3000, 100, 40,
+       gen_random_uuid(), $userId, now() FROM generate_series(1, $sales::int) AS n`,
     { bind },
   );
   await owner.query('ANALYZE sales');
   await owner.query(
     `INSERT INTO sale_lines (studio_id, sale_id, line, piece_id, asked, price, net, tax, gross, fees, sending, cost_units)
      SELECT s.studio_id, s.sale_id, 1, p.piece_id, 3000, 3000, 2500, 500, 3000, 100, 40, p.wire_cost + p.parts_taken + p.supplies_cost
-       FROM sales s JOIN pieces p ON p.studio_id = s.studio_id AND p.number = $patterns + s.number WHERE s.studio_id = $studioId`,
+       FROM sales s JOIN pieces p ON p.studio_id = s.studio_id AND p.number = $patterns::int + s.number WHERE s.studio_id = $studioId`,
     { bind: { studioId, patterns: PATTERNS } },
   );
   await owner.query(
