@@ -72,9 +72,9 @@ async function studioThatSold(owner: Sequelize, { pieces, sales }: Size): Promis
 
 /** Pages of selling, with words that are there only when they show it. */
 const PAGES: readonly (readonly [path: string, shows: RegExp])[] = [
-  ['/shelf', /finished pieces/],
-  ['/shelf?state=sold', /finished pieces/],
-  ['/sales', /came to you/],
+  ['/shelf', /Further along the shelf/],
+  ['/shelf?state=sold', /Further along the shelf/],
+  ['/sales', /Further back/],
   ['/earned', /What should I make more of/],
   ['/earned?by=pattern', /What should I make more of/],
 ];
