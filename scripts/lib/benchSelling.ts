@@ -3,7 +3,9 @@ import { listChannels, writeChannel } from '../../src/studio/selling/channels';
 import type { StudioSession } from '../../src/studio/kernel/useCase';
 import { HARBOUR_FAIR } from '../../tests/support/selling';
 import { makeOne, newKey, openStudio } from '../../tests/support/studio';
-import { sideBySide, tell } from './figures';
+import { asToday, whatIf } from '../../src/core/selling/whatIf';
+import { pricesNow } from '../../src/studio/selling/pricesNow';
+import { median, sideBySide, tell, timed } from './figures';
 import { Refusal } from './say';
 
 interface Size {
@@ -56,8 +58,12 @@ async function studioThatSold(owner: Sequelize, { pieces, sales }: Size): Promis
   );
   await owner.query('ANALYZE sales');
   await owner.query(
-    `INSERT INTO sale_lines (studio_id, sale_id, line, piece_id, asked, price, net, tax, gross, fees, sending, cost_units)
-     SELECT s.studio_id, s.sale_id, 1, p.piece_id, 3000, 3000, 2500, 500, 3000, 100, 40, p.wire_cost + p.parts_taken + p.supplies_cost
+    `INSERT INTO sale_lines (studio_id, sale_id, line, piece_id, asked, price, net, tax, gross, fees, sending, cost_units,
+       pattern_id, kind, metal, materials, replaced, minutes, labour, overhead, days)
+     SELECT s.studio_id, s.sale_id, 1, p.piece_id, 3000, 3000, 2500, 500, 3000, 100, 40, p.wire_cost + p.parts_taken + p.supplies_cost,
+       p.pattern_id, p.kind, 'sterling', p.wire_cost + p.scrap_cost + p.spoilage_cost + p.parts_cost + p.supplies_cost,
+       p.wire_replacement + p.scrap_replacement + p.spoilage_replacement + p.parts_cost + p.supplies_replacement,
+       p.minutes + p.set_up_minutes / p.shared_by, 900000, 300000, GREATEST(0, s.sold_on - p.made_at::date)
        FROM sales s JOIN pieces p ON p.studio_id = s.studio_id AND p.number = $patterns::int + s.number WHERE s.studio_id = $studioId`,
     { bind: { studioId, patterns: PATTERNS } },
   );
@@ -78,6 +84,9 @@ const PAGES: readonly (readonly [path: string, shows: RegExp])[] = [
   ['/earned', /What should I make more of/],
   ['/earned?by=pattern', /What should I make more of/],
 ];
+
+/** A slider follows the hand. */
+const [MOST_SUPPOSED, MOST_MS] = [5000, 100];
 
 /** Pages of a studio with 10,000 pieces and 20,000 sales against those of one with 500 of each. */
 export async function measureSelling(
@@ -102,4 +111,17 @@ export async function measureSelling(
       unit: ' ×',
     });
   }
+  const { shelf, sold, months, today } = await pricesNow(many);
+  if (shelf.length < MOST_SUPPOSED || sold.length < MOST_SUPPOSED)
+    throw new Refusal(`only ${shelf.length} pieces on the shelf and ${sold.length} sold ones were looked at`);
+  const supposed = { ...asToday(today), prices: 10_500, minutes: 9000 };
+  const times: number[] = [];
+  for (let round = 0; round < 30; round += 1)
+    times.push(await timed(() => Promise.resolve(whatIf({ shelf, sold, months }, supposed, today))));
+  tell({
+    name: 'what 5,000 pieces and a year of sales come to when something is otherwise',
+    value: median(times),
+    limit: MOST_MS,
+    unit: ' ms',
+  });
 }

@@ -1,16 +1,7 @@
 import { cost, COST_UNITS_PER_MINOR, minor, type CostUnits, type MinorUnits } from '../units/money';
 
-/** What pieces that were sold brought and took, summed up; what came back is taken off again. */
-export interface SoldSums {
-  /** How many are with their buyers. */
-  readonly pieces: number;
-  /** What was paid for them, without tax. */
-  readonly takings: MinorUnits;
-  /** What channels kept, and what packing and sending cost beyond what buyers paid for it. */
-  readonly fees: MinorUnits;
-  readonly sending: MinorUnits;
-  /** What standing there cost: stall rent, the way there. */
-  readonly standing: CostUnits;
+/** What pieces took, as their cost sheets say; less than nothing of what came back. */
+export interface TookSums {
   /** Wire, scrap, spoilage, parts and supplies, at what was paid for them and at what they were to buy again when it was made. */
   readonly materials: CostUnits;
   readonly replaced: CostUnits;
@@ -20,6 +11,19 @@ export interface SoldSums {
   readonly overhead: CostUnits;
   /** Days from the bench to the buyer, all pieces together. */
   readonly days: number;
+}
+
+/** What pieces that were sold brought and took, summed up; what came back is taken off again. */
+export interface SoldSums extends TookSums {
+  /** How many are with their buyers. */
+  readonly pieces: number;
+  /** What was paid for them, without tax. */
+  readonly takings: MinorUnits;
+  /** What channels kept, and what packing and sending cost beyond what buyers paid for it. */
+  readonly fees: MinorUnits;
+  readonly sending: MinorUnits;
+  /** What standing there cost: stall rent, the way there. */
+  readonly standing: CostUnits;
 }
 
 /** What pieces really earned. */
@@ -58,6 +62,16 @@ export function earnedBy(sums: SoldSums): Earned {
 export interface EarnedLine extends SoldSums {
   readonly name: string;
 }
+
+/** What comes back takes off what its sale told. */
+export const tookBack = ({ materials, replaced, minutes, labour, overhead, days }: TookSums): TookSums => ({
+  materials: cost(0 - materials),
+  replaced: cost(0 - replaced),
+  minutes: 0 - minutes,
+  labour: cost(0 - labour),
+  overhead: cost(0 - overhead),
+  days: 0 - days,
+});
 
 /** Nothing was sold, and nothing else came of it. */
 export const NOTHING_SOLD: SoldSums = {

@@ -1,14 +1,30 @@
 import type { ChannelKind, FeeBasis } from '@/core/selling/channel';
+import type { PatternKind } from '@/core/pattern/pattern';
 import type { PaidBy } from '@/core/selling/sale';
 import type { PieceTurn } from '@/core/selling/life';
 import type { SaleTyped } from '@/core/selling/stall';
 import type { TaxKind, TaxRounding } from '@/core/selling/tax';
+import type { Supposed } from '@/core/selling/whatIf';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
 import type { BasisPoints } from '@/core/units/percent';
-import { big, bool, byDefault, date, instant, int, json, key, maybe, serial, text, uuid } from '../columns';
+import {
+  big,
+  bool,
+  byDefault,
+  date,
+  float,
+  instant,
+  int,
+  json,
+  key,
+  maybe,
+  serial,
+  text,
+  uuid,
+} from '../columns';
 import { belongsTo, mayBelongTo, table } from '../table';
 import { Place } from './articles';
-import { Piece } from './making';
+import { Pattern, Piece } from './making';
 import { User } from './studio';
 
 /** A way that pieces leave the studio for money, and what selling there costs. */
@@ -86,10 +102,23 @@ export const SaleLine = table(
     sending: big<MinorUnits>(),
     /** What the piece stood in the books at. */
     costUnits: big<CostUnits>(),
+    /** What the piece is, and what it took as its cost sheet said; nothing for what buyers pay to be sent it. */
+    patternId: byDefault(maybe(uuid<'pattern'>()), null),
+    kind: byDefault(text<PatternKind | ''>(), ''),
+    /** The metal that most of its wire is of. */
+    metal: byDefault(text(), ''),
+    materials: byDefault(big<CostUnits>(), 0),
+    replaced: byDefault(big<CostUnits>(), 0),
+    minutes: byDefault(float(), 0),
+    labour: byDefault(big<CostUnits>(), 0),
+    overhead: byDefault(big<CostUnits>(), 0),
+    /** From the bench to the buyer. */
+    days: byDefault(int(), 0),
   },
   {
     sale: belongsTo(Sale, 'saleId'),
     piece: mayBelongTo(Piece, 'pieceId'),
+    pattern: mayBelongTo(Pattern, 'patternId'),
   },
 );
 
@@ -164,4 +193,17 @@ export const StallCost = table(
     channel: belongsTo(Channel, 'channelId'),
     user: belongsTo(User, 'userId'),
   },
+);
+
+/** What somebody supposed of prices and rates, to look at it again. */
+export const Scenario = table(
+  'scenarios',
+  {
+    scenarioId: key(uuid<'scenario'>()),
+    name: text(),
+    supposed: json<Supposed>(),
+    userId: uuid<'user'>(),
+    keptAt: instant(),
+  },
+  { user: belongsTo(User, 'userId') },
 );

@@ -1,60 +1,61 @@
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { big, date, float, int, text } from '../columns';
-import { METAL_OF_PIECE, PATTERN_OF_PIECE, PATTERNS_OF_PIECES } from './standing';
+import { big, date, float, int, many, text, uuid } from '../columns';
 import { statement } from './statement';
 
-/** Minutes of a piece f, with its share of setting up. */
-const MINUTES = '(f.minutes + f.set_up_minutes / f.shared_by)';
-/** What an hourly rate comes to for them, in thousandths of a minor unit. */
-const hours = (rate: string): string => `round(${MINUTES} * f.${rate} * 1000 / 60)::bigint`;
+/** What earnings are told by; `all` is of everything. */
+export type EarnedOf = 'month' | 'channel' | 'fair' | 'pattern' | 'kind' | 'metal' | 'all';
 
-/** What pieces brought and took that were sold between two days, by something of them; what came back is taken off again. */
-const earnedBy = (of: string, joins = '') =>
-  statement({
-    takes: { from: date(), to: date() },
-    gives: {
-      name: text(),
-      pieces: int(),
-      takings: big<MinorUnits>(),
-      fees: big<MinorUnits>(),
-      sending: big<MinorUnits>(),
-      materials: big<CostUnits>(),
-      replaced: big<CostUnits>(),
-      minutes: float(),
-      labour: big<CostUnits>(),
-      overhead: big<CostUnits>(),
-      days: float(),
-    },
-    text: `SELECT ${of} AS name, sum(k.sign)::int AS pieces, sum(l.net)::bigint AS takings, sum(l.fees)::bigint AS fees, sum(l.sending)::bigint AS sending,
-             sum(k.sign * (f.wire_cost + f.scrap_cost + f.spoilage_cost + f.parts_cost + f.supplies_cost))::bigint AS materials,
-             sum(k.sign * (f.wire_replacement + f.scrap_replacement + f.spoilage_replacement + f.parts_cost + f.supplies_replacement))::bigint AS replaced,
-             sum(k.sign * ${MINUTES})::float8 AS minutes,
-             sum(k.sign * ${hours('hourly_rate')})::bigint AS labour, sum(k.sign * ${hours('overhead_per_hour')})::bigint AS overhead,
-             sum(k.sign * GREATEST(0, o.sold_on - (f.made_at AT TIME ZONE t.time_zone)::date))::float8 AS days
+/**
+ * What pieces brought and took that were sold between two days, by each of the things that earnings are told by; what came back is taken off again,
+ * on the day of the fair that it was sold on. What a piece took stands in its line.
+ */
+export const earnedSql = statement({
+  takes: { from: date(), to: date() },
+  gives: {
+    of: text<EarnedOf>(),
+    name: text(),
+    pieces: int(),
+    takings: big<MinorUnits>(),
+    fees: big<MinorUnits>(),
+    sending: big<MinorUnits>(),
+    materials: big<CostUnits>(),
+    replaced: big<CostUnits>(),
+    minutes: float(),
+    labour: big<CostUnits>(),
+    overhead: big<CostUnits>(),
+    days: float(),
+  },
+  text: `WITH lines AS (
+      SELECT date_trunc('month', s.sold_on)::date AS month, s.channel_id AS channel, CASE WHEN c.kind = 'fair' THEN COALESCE(o.sold_on, s.sold_on) END AS fair,
+             l.pattern_id AS pattern, l.kind, l.metal, CASE WHEN s.return_of IS NULL THEN 1 ELSE -1 END AS sign,
+             l.net, l.fees, l.sending, l.materials, l.replaced, l.minutes, l.labour, l.overhead, l.days
         FROM sales s
-        JOIN sale_lines l ON l.studio_id = s.studio_id AND l.sale_id = s.sale_id
-        JOIN pieces f ON f.studio_id = l.studio_id AND f.piece_id = l.piece_id
-        JOIN studios t ON t.studio_id = s.studio_id
-        -- What comes back takes off what its sale told.
-        JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = COALESCE(s.return_of, s.sale_id)
-        CROSS JOIN LATERAL (SELECT CASE WHEN s.return_of IS NULL THEN 1 ELSE -1 END AS sign) AS k
-        ${joins}
-       WHERE s.studio_id = $studio AND s.sold_on BETWEEN $from AND $to
-       GROUP BY 1 ORDER BY 1`,
-  });
+        JOIN sale_lines l ON l.studio_id = s.studio_id AND l.sale_id = s.sale_id AND l.piece_id IS NOT NULL
+        JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id
+        LEFT JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = s.return_of
+       WHERE s.studio_id = $studio AND s.sold_on BETWEEN $from AND $to),
+    sums AS (
+      SELECT CASE WHEN GROUPING(month) = 0 THEN 'month' WHEN GROUPING(fair) = 0 THEN 'fair' WHEN GROUPING(channel) = 0 THEN 'channel'
+                  WHEN GROUPING(pattern) = 0 THEN 'pattern' WHEN GROUPING(kind) = 0 THEN 'kind' WHEN GROUPING(metal) = 0 THEN 'metal' ELSE 'all' END AS of,
+             month, channel, fair, pattern, kind, metal, sum(sign)::int AS pieces, sum(net)::bigint AS takings, sum(fees)::bigint AS fees,
+             sum(sending)::bigint AS sending, sum(materials)::bigint AS materials, sum(replaced)::bigint AS replaced, sum(minutes)::float8 AS minutes,
+             sum(labour)::bigint AS labour, sum(overhead)::bigint AS overhead, sum(days)::float8 AS days, count(*) AS lines
+        FROM lines GROUP BY GROUPING SETS ((month), (fair, channel), (channel), (pattern), (kind), (metal), ()))
+    SELECT t.of, CASE t.of WHEN 'month' THEN to_char(t.month, 'YYYY-MM') WHEN 'channel' THEN c.name WHEN 'fair' THEN to_char(t.fair, 'YYYY-MM-DD') || ' ' || c.name
+                           WHEN 'pattern' THEN 'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name WHEN 'kind' THEN t.kind WHEN 'metal' THEN t.metal ELSE 'all' END AS name,
+           t.pieces, t.takings, t.fees, t.sending, t.materials, t.replaced, t.minutes, t.labour, t.overhead, t.days
+      FROM sums t
+      LEFT JOIN channels c ON c.studio_id = $studio AND c.channel_id = t.channel
+      LEFT JOIN patterns p ON p.studio_id = $studio AND p.pattern_id = t.pattern
+     WHERE t.lines > 0 AND (t.of <> 'fair' OR t.fair IS NOT NULL) ORDER BY 1, 2`,
+});
 
-const CHANNEL = 'JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id';
-
-/** The same by months, channels, days of fairs, patterns, kinds and metals, and of all. */
-export const earnedSql = {
-  month: earnedBy(`to_char(s.sold_on, 'YYYY-MM')`),
-  channel: earnedBy('c.name', CHANNEL),
-  fair: earnedBy(
-    `to_char(o.sold_on, 'YYYY-MM-DD') || ' ' || c.name`,
-    `JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id AND c.kind = 'fair'`,
-  ),
-  pattern: earnedBy(PATTERN_OF_PIECE, PATTERNS_OF_PIECES),
-  kind: earnedBy('f.kind'),
-  metal: earnedBy(METAL_OF_PIECE),
-  all: earnedBy(`'all'`),
-};
+/** The metal that most of the length of each piece’s wire is of. */
+export const metalsOfPiecesSql = statement({
+  takes: { pieceIds: many(uuid<'piece'>()) },
+  gives: { pieceId: uuid<'piece'>(), metal: text() },
+  text: `SELECT DISTINCT ON (m.piece_id) m.piece_id AS "pieceId", w.metal
+      FROM movements m JOIN wire_specs w ON w.studio_id = m.studio_id AND w.spec_id = m.article_id
+     WHERE m.studio_id = $studio AND m.piece_id = ANY ($pieceIds) AND m.kind = 'cut'
+     GROUP BY m.piece_id, w.metal ORDER BY m.piece_id, sum(m.quantity), w.metal`,
+});

@@ -1,10 +1,11 @@
-import { big, bool, instant, int, many, text, type Column, type Columns } from '../columns';
+import { big, bool, date, instant, int, many, text, type Column, type Columns } from '../columns';
 import { type Statement } from './statement';
 
 const CURSOR_TYPES = {
   text: { column: text(), reads: /^.{0,400}$/s },
   int8: { column: big(), reads: /^-?\d{1,18}$/ },
   bool: { column: bool(), reads: /^(true|false)$/ },
+  date: { column: date(), reads: /^\d{4}-\d\d-\d\d$/ },
   timestamptz: {
     column: instant(),
     reads: /^\d{4}-\d\d-\d\d[ T]\d\d:\d\d:\d\d(\.\d{1,6})?([+-]\d\d(:\d\d)?|Z)$/,

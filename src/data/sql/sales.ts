@@ -24,8 +24,8 @@ export const salesList = list({
     isReturn: { sql: 's.return_of IS NOT NULL' },
   },
   orders: {
-    newest: { keys: [{ by: `s.sold_on::timestamp AT TIME ZONE 'UTC'`, as: 'timestamptz' }], isDown: true },
-    oldest: { keys: [{ by: `s.sold_on::timestamp AT TIME ZONE 'UTC'`, as: 'timestamptz' }] },
+    newest: { keys: [{ by: 's.sold_on', as: 'date' }], isDown: true },
+    oldest: { keys: [{ by: 's.sold_on', as: 'date' }] },
     largest: { keys: [{ by: 's.gross', as: 'int8' }], isDown: true },
   },
   number: 's.number',

@@ -24,30 +24,25 @@ const sharedBy = (of: string, joins = '') =>
     takes: BETWEEN,
     gives: GIVES,
     text: `WITH stood AS (SELECT k.channel_id, k.day, sum(k.amount) * 1000 AS amount FROM ${STOOD} GROUP BY 1, 2),
-        lines AS (SELECT l.studio_id, l.piece_id, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
+        lines AS (SELECT l.studio_id, l.piece_id, l.pattern_id, l.kind, l.metal, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
                     FROM stood d
                     JOIN sales s ON s.studio_id = $studio AND s.channel_id = d.channel_id AND s.sold_on = d.day AND s.return_of IS NULL
                     JOIN sale_lines l ON l.studio_id = s.studio_id AND l.sale_id = s.sale_id AND l.piece_id IS NOT NULL
                   WINDOW w AS (PARTITION BY d.channel_id, d.day))
       SELECT ${of} AS name, sum(round(CASE WHEN l.total > 0 THEN l.amount * l.net / l.total ELSE l.amount / l.pieces END))::bigint AS standing
-        FROM lines l JOIN pieces f ON f.studio_id = l.studio_id AND f.piece_id = l.piece_id ${joins} GROUP BY 1 ORDER BY 1`,
+        FROM lines l ${joins} GROUP BY 1 ORDER BY 1`,
   });
-
-/** What a metal, a kind or a pattern is called by, where pieces are f. */
-export const METAL_OF_PIECE = `COALESCE((SELECT w.metal FROM movements m JOIN wire_specs w ON w.studio_id = m.studio_id AND w.spec_id = m.article_id
-    WHERE m.studio_id = f.studio_id AND m.piece_id = f.piece_id AND m.kind = 'cut' GROUP BY w.metal ORDER BY sum(m.quantity) LIMIT 1), 'none')`;
-export const PATTERN_OF_PIECE = `'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name`;
-export const PATTERNS_OF_PIECES =
-  'JOIN patterns p ON p.studio_id = f.studio_id AND p.pattern_id = f.pattern_id';
 
 /** What standing at fairs and elsewhere cost, by what earnings are told by. */
 export const standingSql = {
   month: wholeBy(`to_char(k.day, 'YYYY-MM')`),
   channel: wholeBy('c.name'),
   fair: wholeBy(`to_char(k.day, 'YYYY-MM-DD') || ' ' || c.name`, `AND c.kind = 'fair'`),
-  pattern: sharedBy(PATTERN_OF_PIECE, PATTERNS_OF_PIECES),
-  kind: sharedBy('f.kind'),
-  metal: sharedBy(METAL_OF_PIECE),
-  piece: sharedBy('f.number::text'),
+  pattern: sharedBy(
+    `'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name`,
+    'JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id',
+  ),
+  kind: sharedBy('l.kind'),
+  metal: sharedBy('l.metal'),
   all: wholeBy(`'all'`),
 };

@@ -2,8 +2,9 @@ import { day, daysLater, type Day } from '@/core/calendar/day';
 import { NOTHING_SOLD, type EarnedLine } from '@/core/selling/earned';
 import { cost } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
-import { earnedSql } from '@/data/sql/earned';
+import { earnedSql, type EarnedOf } from '@/data/sql/earned';
 import { standingSql } from '@/data/sql/standing';
+import type { RowOf } from '@/data/sql/statement';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { EARNED_BY, type EarnedBy, type EarnedQuery } from './earned.input';
 
@@ -25,14 +26,15 @@ export interface EarnedView {
 /** So far back when nothing is said: a year. */
 const YEAR = 364;
 
-/** What pieces brought and took, with what standing there cost; also of where nothing was sold. */
-async function read(
+/** Sums by one thing, with what standing there cost; also of where nothing was sold. */
+async function withStanding(
   tx: Tx,
-  by: keyof typeof earnedSql,
-  between: { from: Day; to: Day },
+  of: EarnedOf,
+  all: readonly RowOf<typeof earnedSql>[],
+  between: { readonly from: Day; readonly to: Day },
 ): Promise<readonly EarnedLine[]> {
-  const sold = await tx.rows(earnedSql[by], between);
-  const stood = await tx.rows(standingSql[by], between);
+  const sold = all.flatMap(({ of: by, ...line }) => (by === of ? [line] : []));
+  const stood = await tx.rows(standingSql[of], between);
   const standing = new Map(stood.map((each) => [each.name, each.standing]));
   const names = new Set(sold.map(({ name }) => name));
   return [
@@ -49,14 +51,12 @@ export function showEarned(session: StudioSession, query: EarnedQuery = {}): Pro
     const from = query.from === undefined ? daysLater(to, -YEAR) : day(query.from);
     const by = EARNED_BY.find((each) => each === query.by) ?? 'month';
     const between = { from, to };
-    const [months, patterns, fairs] = [
-      await read(tx, 'month', between),
-      await read(tx, 'pattern', between),
-      await read(tx, 'fair', between),
-    ];
+    const sold = await tx.rows(earnedSql, between);
+    const of = (each: EarnedOf) => withStanding(tx, each, sold, between);
+    const [months, patterns, fairs] = [await of('month'), await of('pattern'), await of('fair')];
     const had = { month: months, pattern: patterns, fair: fairs };
-    const lines = by in had ? had[by as keyof typeof had] : await read(tx, by, between);
-    const [all = null] = await read(tx, 'all', between);
+    const lines = by in had ? had[by as keyof typeof had] : await of(by);
+    const [all = null] = await of('all');
     return { ...between, by, lines, all, months, patterns, fairs };
   });
 }

@@ -1,22 +1,27 @@
 import { randomUUID } from 'node:crypto';
 import type { Id } from '@/core/id';
-import { day } from '@/core/calendar/day';
+import { day, dayIn, daysBetween, type Day } from '@/core/calendar/day';
+import type { CostLineId } from '@/core/costing/costSheet';
 import { changeOf } from '@/core/selling/discount';
+import { tookBack, type TookSums } from '@/core/selling/earned';
 import { booked, turned, TURNS } from '@/core/selling/life';
 import { refundOf, sellBasket, sumOfLines, type BasketSold, type SoldLine } from '@/core/selling/sale';
 import { tag } from '@/core/tag';
-import { cost, type MinorUnits } from '@/core/units/money';
+import { cost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { PieceEvent, Sale, SaleLine } from '@/data/models/selling';
+import { metalsOfPiecesSql } from '@/data/sql/earned';
 import type { RowIn } from '@/data/table';
 import { invalid, refused } from '../kernel/outcome';
 import { takeNumbers } from '../kernel/numbers';
 import { posts, type Posted } from '../kernel/posts';
+import { zoneOf } from '../kernel/useCase';
 import type { ValuesOf } from '../kernel/typed';
 import { inCurrency } from '../settings/inCurrency';
 import { settingsIn } from '../settings/settings';
-import { BOOKED, bookedCost } from '../shelf/pieceLife';
+import { bookedCost } from '../shelf/pieceLife';
+import { OUTLAY_COLUMNS, sheetOf } from '../shelf/shelf';
 import { openChannel, type KnownChannel } from './channels';
 import { discountOf, ReturnInput, SellInput } from './sell.input';
 
@@ -25,7 +30,10 @@ export interface Entered {
   readonly number: number;
 }
 
-const PIECE_COLUMNS = ['pieceId', 'number', 'state', ...BOOKED] as const;
+const PIECE_COLUMNS = [
+  ...(['pieceId', 'number', 'state', 'patternId', 'kind', 'madeAt', 'partsTaken'] as const),
+  ...OUTLAY_COLUMNS,
+] as const;
 type LockedPiece = Pick<RowIn<typeof Piece>, (typeof PIECE_COLUMNS)[number]>;
 
 /** Locks pieces, in one order for everybody. @returns them in the order that they were told in */
@@ -95,9 +103,13 @@ export async function enterReady(
     ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
     ...{ ...total, fees, sending },
   });
+  const kept = await keptOf(posted, pieces, day(input.soldOn));
   await enterLines(posted, { saleId, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
-    ...lines.map((line, index) => ({ line: index + 1, of: line, piece: pieces[index] ?? null })),
-    ...(postage ? [{ line: lines.length + 1, of: postage, piece: null }] : []),
+    ...lines.map((line, index) => {
+      const piece = pieces[index] ?? null;
+      return { line: index + 1, of: line, piece, kept: piece && kept(piece) };
+    }),
+    ...(postage ? [{ line: lines.length + 1, of: postage, piece: null, kept: null }] : []),
   ]);
   return { number, saleId };
 }
@@ -124,11 +136,35 @@ async function enterSale(
   return number;
 }
 
-/** A line of a sale, and the piece it is of. */
+/** What a line keeps of its piece. */
+type Kept = Pick<RowIn<typeof SaleLine>, 'patternId' | 'kind' | 'metal'> & TookSums;
+
+/** A line of a sale, and the piece it is of with what that took. */
 interface EnteredLine {
   readonly line: number;
   readonly of: SoldLine;
   readonly piece: LockedPiece | null;
+  readonly kept: Kept | null;
+}
+
+/** What pieces are and took, as their cost sheets say, when they are sold on a day. */
+async function keptOf(
+  { tx, session }: Posted,
+  pieces: readonly LockedPiece[],
+  soldOn: Day,
+): Promise<(piece: LockedPiece) => Kept> {
+  const rows = await tx.rows(metalsOfPiecesSql, { pieceIds: pieces.map(({ pieceId }) => pieceId) });
+  const metals = new Map(rows.map(({ pieceId, metal }) => [pieceId, metal]));
+  return (piece) => {
+    const { lines, materials, minutes } = sheetOf(piece);
+    const at = (id: CostLineId): CostUnits => lines.find((line) => line.id === id)?.actual ?? cost(0);
+    return {
+      ...{ patternId: piece.patternId, kind: piece.kind, metal: metals.get(piece.pieceId) ?? 'none' },
+      ...{ materials: materials.actual, replaced: materials.replacement, minutes },
+      ...{ labour: at('labour'), overhead: at('overhead') },
+      days: Math.max(0, daysBetween(dayIn(zoneOf(session), piece.madeAt), soldOn)),
+    };
+  };
 }
 
 /** Writes down what each line comes to, and what happened to its piece. */
@@ -144,11 +180,12 @@ async function enterLines(
   const sign = turn === 'sold' ? 1 : -1;
   await tx.add(
     SaleLine,
-    lines.map(({ line, of, piece }) => ({
+    lines.map(({ line, of, piece, kept }) => ({
       saleId,
       line,
       pieceId: piece?.pieceId ?? null,
       ...of,
+      ...kept,
       costUnits: cost(piece ? bookedCost(piece) * sign : 0),
     })),
   );
@@ -209,10 +246,14 @@ export const takeReturn = posts(
     );
     const sold = await tx.all(
       SaleLine,
-      ['line', 'pieceId', 'asked', 'price', 'net', 'tax', 'gross', 'fees', 'sending'],
+      [
+        ...(['line', 'pieceId', 'asked', 'price', 'net', 'tax', 'gross', 'fees', 'sending'] as const),
+        ...(['patternId', 'kind', 'metal'] as const),
+        ...(['materials', 'replaced', 'minutes', 'labour', 'overhead', 'days'] as const),
+      ],
       { where: { saleId: sale.saleId } },
     );
-    const lineOf = new Map(sold.map(({ line, pieceId, ...of }) => [pieceId, { line, of }]));
+    const lineOf = new Map(sold.map((row) => [row.pieceId, row]));
     const lines = pieces.map((piece, index): EnteredLine => {
       const found = lineOf.get(piece.pieceId);
       if (!found || soldBy.get(piece.pieceId) !== sale.saleId || piece.state !== 'sold')
@@ -220,7 +261,9 @@ export const takeReturn = posts(
           `pieces.${index}.piece`,
           `${tag('piece', piece.number)} is not with the buyer of ${tag('sale', number)}.`,
         );
-      return { line: found.line, of: refundOf(found.of, input.keepsFees), piece };
+      const { line, patternId, kind, metal } = found;
+      const kept = { patternId, kind, metal, ...tookBack(found) };
+      return { line, of: refundOf(found, input.keepsFees), piece, kept };
     });
     const total = sumOfLines(lines.map(({ of }) => of));
     const { channelId, buyer, taxKind, taxPercent } = sale;

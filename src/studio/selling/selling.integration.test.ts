@@ -361,5 +361,11 @@ describe('the books of what was sold', () => {
     await asOwner('UPDATE sale_lines SET cost_units = cost_units + 5 WHERE studio_id = $1', [
       session.studioId,
     ]);
+    await asOwner('UPDATE sale_lines SET minutes = minutes + 1 WHERE studio_id = $1', [session.studioId]);
+    expect((await differencesIn(session)).map(({ what }) => what).toSorted()).toEqual([
+      'what the piece of a line of N-0001 took',
+      'what the piece of a line of N-0002 took',
+    ]);
+    await asOwner('UPDATE sale_lines SET minutes = minutes - 1 WHERE studio_id = $1', [session.studioId]);
   });
 });

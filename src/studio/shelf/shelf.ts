@@ -79,7 +79,8 @@ export const OUTLAY_COLUMNS = [
 
 type Outlay = Pick<RowIn<typeof Piece>, (typeof OUTLAY_COLUMNS)[number]>;
 
-function sheetOf(piece: Outlay): CostSheet {
+/** The cost sheet of a piece, with labour and overhead as they were then. */
+export function sheetOf(piece: Outlay): CostSheet {
   const { wireCost, wireReplacement, scrapCost, scrapReplacement, spoilageCost, spoilageReplacement } = piece;
   const { partsCost: parts, minutes, setUpMinutes, sharedBy, hourlyRate, overheadPerHour } = piece;
   return costSheet(
