@@ -10,6 +10,7 @@ const TYPES: Readonly<Record<number, string>> = {
   1007: 'int4[]',
   1009: 'text[]',
   1016: 'int8[]',
+  1022: 'float8[]',
   1082: 'date',
   1182: 'date[]',
   1184: 'timestamptz',

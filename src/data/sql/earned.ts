@@ -34,20 +34,26 @@ export const earnedSql = statement({
         JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id
         LEFT JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = s.return_of
        WHERE s.studio_id = $studio AND s.sold_on BETWEEN $from AND $to),
+    -- All lines are summed twice; what comes of that is little, and is summed again by each thing.
+    base AS MATERIALIZED (
+      SELECT GROUPING(fair) = 0 AS "isFair", month, channel, fair, pattern, kind, metal, sum(sign) AS pieces, sum(net) AS takings, sum(fees) AS fees,
+             sum(sending) AS sending, sum(materials) AS materials, sum(replaced) AS replaced, sum(minutes) AS minutes, sum(labour) AS labour,
+             sum(overhead) AS overhead, sum(days) AS days
+        FROM lines GROUP BY GROUPING SETS ((month, channel, pattern, kind, metal), (fair, channel))),
     sums AS (
       SELECT CASE WHEN GROUPING(month) = 0 THEN 'month' WHEN GROUPING(fair) = 0 THEN 'fair' WHEN GROUPING(channel) = 0 THEN 'channel'
                   WHEN GROUPING(pattern) = 0 THEN 'pattern' WHEN GROUPING(kind) = 0 THEN 'kind' WHEN GROUPING(metal) = 0 THEN 'metal' ELSE 'all' END AS of,
-             month, channel, fair, pattern, kind, metal, sum(sign)::int AS pieces, sum(net)::bigint AS takings, sum(fees)::bigint AS fees,
+             "isFair", month, channel, fair, pattern, kind, metal, sum(pieces)::int AS pieces, sum(takings)::bigint AS takings, sum(fees)::bigint AS fees,
              sum(sending)::bigint AS sending, sum(materials)::bigint AS materials, sum(replaced)::bigint AS replaced, sum(minutes)::float8 AS minutes,
-             sum(labour)::bigint AS labour, sum(overhead)::bigint AS overhead, sum(days)::float8 AS days, count(*) AS lines
-        FROM lines GROUP BY GROUPING SETS ((month), (fair, channel), (channel), (pattern), (kind), (metal), ()))
+             sum(labour)::bigint AS labour, sum(overhead)::bigint AS overhead, sum(days)::float8 AS days
+        FROM base GROUP BY GROUPING SETS (("isFair", month), ("isFair", fair, channel), ("isFair", channel), ("isFair", pattern), ("isFair", kind), ("isFair", metal), ("isFair")))
     SELECT t.of, CASE t.of WHEN 'month' THEN to_char(t.month, 'YYYY-MM') WHEN 'channel' THEN c.name WHEN 'fair' THEN to_char(t.fair, 'YYYY-MM-DD') || ' ' || c.name
                            WHEN 'pattern' THEN 'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name WHEN 'kind' THEN t.kind WHEN 'metal' THEN t.metal ELSE 'all' END AS name,
            t.pieces, t.takings, t.fees, t.sending, t.materials, t.replaced, t.minutes, t.labour, t.overhead, t.days
       FROM sums t
       LEFT JOIN channels c ON c.studio_id = $studio AND c.channel_id = t.channel
       LEFT JOIN patterns p ON p.studio_id = $studio AND p.pattern_id = t.pattern
-     WHERE t.lines > 0 AND (t.of <> 'fair' OR t.fair IS NOT NULL) ORDER BY 1, 2`,
+     WHERE t."isFair" = (t.of = 'fair') AND (t.of <> 'fair' OR t.fair IS NOT NULL) ORDER BY 1, 2`,
 });
 
 /** The metal that most of the length of each piece’s wire is of. */

@@ -56,6 +56,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/stall': { address: '/stall', showsPrices: true },
   '/sales/unsettled/[id]': { address: `/sales/unsettled/${DEMO_UNSETTLED}`, showsPrices: true },
   '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
+  '/prices': { address: '/prices', ownerOnly: true },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },
   '/rack': { address: '/rack' },

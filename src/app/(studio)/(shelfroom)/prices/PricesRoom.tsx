@@ -1,0 +1,57 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { KeptScenario, PricesNow } from '@/studio/selling/pricesNow';
+import { counted } from '@/core/units/counted';
+import { Link } from '@/ui/Link';
+import { OFFLINE } from '@/ui/form/problem';
+import { pricesNowAction } from './actions';
+import { ReviewPrices } from './ReviewPrices';
+import { WhatIf } from './WhatIf';
+
+/** What prices are looked at by comes once the page stands: it grows with the shelf. */
+export function PricesRoom({ scenarios }: { scenarios: readonly KeptScenario[] }) {
+  const [prices, setPrices] = useState<PricesNow>();
+  const [changed, setChanged] = useState<readonly string[]>([]);
+  const [problem, setProblem] = useState('');
+  const load = useCallback(async () => {
+    try {
+      const answer = await pricesNowAction();
+      if (answer.ok) setPrices(answer.value);
+      setProblem(answer.ok ? '' : answer.problem.message);
+    } catch {
+      setProblem(OFFLINE.message);
+    }
+  }, []);
+  useEffect(() => {
+    const soon = setTimeout(() => void load(), 0);
+    return () => clearTimeout(soon);
+  }, [load]);
+  if (problem !== '')
+    return (
+      <p role="alert" className="mt-3 border-l-4 border-error p-3 font-semibold">
+        {problem}{' '}
+        <button type="button" className="btn min-h-11" onClick={() => void load()}>
+          Try again
+        </button>
+      </p>
+    );
+  if (!prices) return <progress className="progress mt-4 w-full" aria-label="Looking at every piece …" />;
+  return (
+    <>
+      {changed.length > 0 && (
+        <p role="status" className="leaf mt-2 border-l-4 border-success p-3 font-semibold">
+          {counted(changed.length, 'price')} changed.{' '}
+          <Link className="link" href={`/labels?items=${changed.join(',')}`}>
+            Print {changed.length === 1 ? 'its label' : 'their labels'} anew
+          </Link>
+        </p>
+      )}
+      <ReviewPrices key={prices.proposals.map(({ number }) => number).join('.')} prices={prices} onChanged={(tags) => {
+          setChanged(tags);
+          void load();
+        }} />
+      <WhatIf prices={prices} scenarios={scenarios} />
+    </>
+  );
+}
