@@ -59,9 +59,9 @@ async function studioThatSold(owner: Sequelize, { pieces, sales }: Size): Promis
   await owner.query('ANALYZE sales');
   await owner.query(
     `INSERT INTO sale_lines (studio_id, sale_id, line, piece_id, asked, price, net, tax, gross, fees, sending, cost_units,
-       pattern_id, kind, metal, materials, replaced, minutes, labour, overhead, days)
+       channel_id, sold_on, stood_on, pieces, pattern_id, kind, metal, materials, replaced, minutes, labour, overhead, days)
      SELECT s.studio_id, s.sale_id, 1, p.piece_id, 3000, 3000, 2500, 500, 3000, 100, 40, p.wire_cost + p.parts_taken + p.supplies_cost,
-       p.pattern_id, p.kind, 'sterling', p.wire_cost + p.scrap_cost + p.spoilage_cost + p.parts_cost + p.supplies_cost,
+       s.channel_id, s.sold_on, s.sold_on, 1, p.pattern_id, p.kind, 'sterling', p.wire_cost + p.scrap_cost + p.spoilage_cost + p.parts_cost + p.supplies_cost,
        p.wire_replacement + p.scrap_replacement + p.spoilage_replacement + p.parts_cost + p.supplies_replacement,
        p.minutes + p.set_up_minutes / p.shared_by, 900000, 300000, GREATEST(0, s.sold_on - p.made_at::date)
        FROM sales s JOIN pieces p ON p.studio_id = s.studio_id AND p.number = $patterns::int + s.number WHERE s.studio_id = $studioId`,

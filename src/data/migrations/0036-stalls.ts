@@ -54,6 +54,12 @@ export const stalls: Migration = {
     // A line keeps what its piece took, as its cost sheet said, so that what was earned is summed without asking every piece; less than nothing
     // of what came back.
     `ALTER TABLE sale_lines
+       ADD COLUMN channel_id uuid,
+       -- The day of its receipt, and the day that its piece was sold on: of what comes back an earlier one.
+       ADD COLUMN sold_on date,
+       ADD COLUMN stood_on date,
+       -- One that is sold, one less of what comes back; none of what buyers pay to be sent it.
+       ADD COLUMN pieces int NOT NULL DEFAULT 0,
        ADD COLUMN pattern_id uuid,
        ADD COLUMN kind text NOT NULL DEFAULT '',
        ADD COLUMN metal text NOT NULL DEFAULT '',
@@ -63,9 +69,15 @@ export const stalls: Migration = {
        ADD COLUMN labour bigint NOT NULL DEFAULT 0,
        ADD COLUMN overhead bigint NOT NULL DEFAULT 0,
        ADD COLUMN days int NOT NULL DEFAULT 0,
+       ADD FOREIGN KEY (studio_id, channel_id) REFERENCES channels,
        ADD FOREIGN KEY (studio_id, pattern_id) REFERENCES patterns`,
+    `UPDATE sale_lines l SET channel_id = s.channel_id, sold_on = s.sold_on, stood_on = o.sold_on
+       FROM sales s JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = COALESCE(s.return_of, s.sale_id)
+      WHERE s.studio_id = l.studio_id AND s.sale_id = l.sale_id`,
+    `ALTER TABLE sale_lines ALTER COLUMN channel_id SET NOT NULL, ALTER COLUMN sold_on SET NOT NULL, ALTER COLUMN stood_on SET NOT NULL`,
+    `CREATE INDEX sale_lines_by_day ON sale_lines (studio_id, sold_on)`,
     `UPDATE sale_lines l
-        SET pattern_id = f.pattern_id, kind = f.kind,
+        SET pieces = k.sign, pattern_id = f.pattern_id, kind = f.kind,
             metal = COALESCE((SELECT w.metal FROM movements m JOIN wire_specs w ON w.studio_id = m.studio_id AND w.spec_id = m.article_id
                                WHERE m.studio_id = f.studio_id AND m.piece_id = f.piece_id AND m.kind = 'cut' GROUP BY w.metal ORDER BY sum(m.quantity) LIMIT 1), 'none'),
             materials = k.sign * (f.wire_cost + f.scrap_cost + f.spoilage_cost + f.parts_cost + f.supplies_cost),

@@ -102,6 +102,12 @@ export const SaleLine = table(
     sending: big<MinorUnits>(),
     /** What the piece stood in the books at. */
     costUnits: big<CostUnits>(),
+    channelId: uuid<'channel'>(),
+    /** The day of its receipt, and the day that its piece was sold on: of what comes back an earlier one. */
+    soldOn: date(),
+    stoodOn: date(),
+    /** One that is sold, one less of what comes back; none of what buyers pay to be sent it. */
+    pieces: byDefault(int(), 0),
     /** What the piece is, and what it took as its cost sheet said; nothing for what buyers pay to be sent it. */
     patternId: byDefault(maybe(uuid<'pattern'>()), null),
     kind: byDefault(text<PatternKind | ''>(), ''),
@@ -119,6 +125,7 @@ export const SaleLine = table(
     sale: belongsTo(Sale, 'saleId'),
     piece: mayBelongTo(Piece, 'pieceId'),
     pattern: mayBelongTo(Pattern, 'patternId'),
+    channel: belongsTo(Channel, 'channelId'),
   },
 );
 

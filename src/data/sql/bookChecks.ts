@@ -237,6 +237,10 @@ const CHECKS: readonly string[] = [
      JOIN (SELECT studio_id, sale_id, piece_id, cost_units FROM sale_lines WHERE piece_id IS NOT NULL) l USING (studio_id, sale_id)
      FULL JOIN (SELECT studio_id, sale_id, piece_id, cost_units FROM piece_events WHERE sale_id IS NOT NULL) e USING (studio_id, sale_id, piece_id)
     WHERE l.cost_units IS DISTINCT FROM -e.cost_units`,
+  // A line is of the channel and the day of its receipt.
+  `SELECT s.studio_id AS studio, 'the days of a line of N-' || lpad(s.number::text, 4, '0') AS what, concat_ws(', ', l.sold_on, l.stood_on) AS kept, concat_ws(', ', s.sold_on, o.sold_on) AS rebuilt
+     FROM sale_lines l JOIN sales s USING (studio_id, sale_id) JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = COALESCE(s.return_of, s.sale_id)
+    WHERE (l.channel_id, l.sold_on, l.stood_on) IS DISTINCT FROM (s.channel_id, s.sold_on, o.sold_on)`,
   // What the line of a piece says that it took is what its cost sheet says, or as much less than nothing.
   `SELECT l.studio_id AS studio, 'what the piece of a line of N-' || lpad(s.number::text, 4, '0') || ' took' AS what,
           concat_ws(', ', k.sign * l.materials, k.sign * l.replaced, round((k.sign * l.minutes)::numeric, 6)) AS kept, concat_ws(', ', t.materials, t.replaced, round(t.minutes::numeric, 6)) AS rebuilt
@@ -245,7 +249,7 @@ const CHECKS: readonly string[] = [
      CROSS JOIN LATERAL (SELECT f.wire_cost + f.scrap_cost + f.spoilage_cost + f.parts_cost + f.supplies_cost AS materials,
                                 f.wire_replacement + f.scrap_replacement + f.spoilage_replacement + f.parts_cost + f.supplies_replacement AS replaced,
                                 f.minutes + f.set_up_minutes / f.shared_by AS minutes) AS t
-    WHERE (k.sign * l.materials, k.sign * l.replaced, l.pattern_id) IS DISTINCT FROM (t.materials, t.replaced, f.pattern_id) OR abs(k.sign * l.minutes - t.minutes) > 1e-6`,
+    WHERE (l.pieces, k.sign * l.materials, k.sign * l.replaced, l.pattern_id) IS DISTINCT FROM (k.sign, t.materials, t.replaced, f.pattern_id) OR abs(k.sign * l.minutes - t.minutes) > 1e-6`,
   // A piece comes back by the sale that it left by, and no more of its price than was paid.
   `SELECT r.studio_id AS studio, 'a line of N-' || lpad(r.number::text, 4, '0') AS what, concat_ws(', ', -b.net, -b.tax, -b.gross) AS kept,
           concat_ws(', ', l.net, l.tax, l.gross) AS rebuilt

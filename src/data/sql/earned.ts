@@ -25,21 +25,14 @@ export const earnedSql = statement({
     overhead: big<CostUnits>(),
     days: float(),
   },
-  text: `WITH lines AS (
-      SELECT date_trunc('month', s.sold_on)::date AS month, s.channel_id AS channel, CASE WHEN c.kind = 'fair' THEN COALESCE(o.sold_on, s.sold_on) END AS fair,
-             l.pattern_id AS pattern, l.kind, l.metal, CASE WHEN s.return_of IS NULL THEN 1 ELSE -1 END AS sign,
-             l.net, l.fees, l.sending, l.materials, l.replaced, l.minutes, l.labour, l.overhead, l.days
-        FROM sales s
-        JOIN sale_lines l ON l.studio_id = s.studio_id AND l.sale_id = s.sale_id AND l.piece_id IS NOT NULL
-        JOIN channels c ON c.studio_id = s.studio_id AND c.channel_id = s.channel_id
-        LEFT JOIN sales o ON o.studio_id = s.studio_id AND o.sale_id = s.return_of
-       WHERE s.studio_id = $studio AND s.sold_on BETWEEN $from AND $to),
-    -- All lines are summed twice; what comes of that is little, and is summed again by each thing.
-    base AS MATERIALIZED (
-      SELECT GROUPING(fair) = 0 AS "isFair", month, channel, fair, pattern, kind, metal, sum(sign) AS pieces, sum(net) AS takings, sum(fees) AS fees,
-             sum(sending) AS sending, sum(materials) AS materials, sum(replaced) AS replaced, sum(minutes) AS minutes, sum(labour) AS labour,
-             sum(overhead) AS overhead, sum(days) AS days
-        FROM lines GROUP BY GROUPING SETS ((month, channel, pattern, kind, metal), (fair, channel))),
+  // All lines are summed twice; what comes of that is little, and is summed again by each thing.
+  text: `WITH base AS MATERIALIZED (
+      SELECT GROUPING(l.stood_on) = 0 AS "isFair", date_trunc('month', l.sold_on)::date AS month, l.channel_id AS channel, l.stood_on AS fair, l.pattern_id AS pattern, l.kind, l.metal,
+             sum(l.pieces) AS pieces, sum(l.net) AS takings, sum(l.fees) AS fees,
+             sum(l.sending) AS sending, sum(l.materials) AS materials, sum(l.replaced) AS replaced, sum(l.minutes) AS minutes, sum(l.labour) AS labour,
+             sum(l.overhead) AS overhead, sum(l.days) AS days
+        FROM sale_lines l WHERE l.studio_id = $studio AND l.pieces <> 0 AND l.sold_on BETWEEN $from AND $to
+       GROUP BY GROUPING SETS ((date_trunc('month', l.sold_on)::date, l.channel_id, l.pattern_id, l.kind, l.metal), (l.stood_on, l.channel_id))),
     sums AS (
       SELECT CASE WHEN GROUPING(month) = 0 THEN 'month' WHEN GROUPING(fair) = 0 THEN 'fair' WHEN GROUPING(channel) = 0 THEN 'channel'
                   WHEN GROUPING(pattern) = 0 THEN 'pattern' WHEN GROUPING(kind) = 0 THEN 'kind' WHEN GROUPING(metal) = 0 THEN 'metal' ELSE 'all' END AS of,
@@ -53,7 +46,7 @@ export const earnedSql = statement({
       FROM sums t
       LEFT JOIN channels c ON c.studio_id = $studio AND c.channel_id = t.channel
       LEFT JOIN patterns p ON p.studio_id = $studio AND p.pattern_id = t.pattern
-     WHERE t."isFair" = (t.of = 'fair') AND (t.of <> 'fair' OR t.fair IS NOT NULL) ORDER BY 1, 2`,
+     WHERE t."isFair" = (t.of = 'fair') AND (t.of <> 'fair' OR c.kind = 'fair') ORDER BY 1, 2`,
 });
 
 /** The metal that most of the length of each piece’s wire is of. */

@@ -24,10 +24,9 @@ const sharedBy = (of: string, joins = '') =>
     takes: BETWEEN,
     gives: GIVES,
     text: `WITH stood AS (SELECT k.channel_id, k.day, sum(k.amount) * 1000 AS amount FROM ${STOOD} GROUP BY 1, 2),
-        lines AS (SELECT l.studio_id, l.piece_id, l.pattern_id, l.kind, l.metal, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
+        lines AS (SELECT l.studio_id, l.pattern_id, l.kind, l.metal, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
                     FROM stood d
-                    JOIN sales s ON s.studio_id = $studio AND s.channel_id = d.channel_id AND s.sold_on = d.day AND s.return_of IS NULL
-                    JOIN sale_lines l ON l.studio_id = s.studio_id AND l.sale_id = s.sale_id AND l.piece_id IS NOT NULL
+                    JOIN sale_lines l ON l.studio_id = $studio AND l.channel_id = d.channel_id AND l.sold_on = d.day AND l.pieces > 0
                   WINDOW w AS (PARTITION BY d.channel_id, d.day))
       SELECT ${of} AS name, sum(round(CASE WHEN l.total > 0 THEN l.amount * l.net / l.total ELSE l.amount / l.pieces END))::bigint AS standing
         FROM lines l ${joins} GROUP BY 1 ORDER BY 1`,

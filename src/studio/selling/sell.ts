@@ -97,14 +97,16 @@ export async function enterReady(
   { channel, pieces, sold: { lines, postage, total, fees, sending }, given }: ReadySale,
 ): Promise<Entered & { readonly saleId: Id<'sale'> }> {
   const { paidBy, buyer, note } = input;
+  const soldOn = day(input.soldOn);
   const saleId = randomUUID();
   const number = await enterSale(posted, {
-    ...{ saleId, channelId: channel.id, soldOn: day(input.soldOn), buyer, note, paidBy, given },
+    ...{ saleId, channelId: channel.id, soldOn, buyer, note, paidBy, given },
     ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
     ...{ ...total, fees, sending },
   });
-  const kept = await keptOf(posted, pieces, day(input.soldOn));
-  await enterLines(posted, { saleId, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
+  const kept = await keptOf(posted, pieces, soldOn);
+  const of = { saleId, channelId: channel.id, soldOn, stoodOn: soldOn };
+  await enterLines(posted, { ...of, turn: 'sold', who: buyer === '' ? channel.name : buyer }, [
     ...lines.map((line, index) => {
       const piece = pieces[index] ?? null;
       return { line: index + 1, of: line, piece, kept: piece && kept(piece) };
@@ -137,7 +139,7 @@ async function enterSale(
 }
 
 /** What a line keeps of its piece. */
-type Kept = Pick<RowIn<typeof SaleLine>, 'patternId' | 'kind' | 'metal'> & TookSums;
+type Kept = Pick<RowIn<typeof SaleLine>, 'pieces' | 'patternId' | 'kind' | 'metal'> & TookSums;
 
 /** A line of a sale, and the piece it is of with what that took. */
 interface EnteredLine {
@@ -159,7 +161,12 @@ async function keptOf(
     const { lines, materials, minutes } = sheetOf(piece);
     const at = (id: CostLineId): CostUnits => lines.find((line) => line.id === id)?.actual ?? cost(0);
     return {
-      ...{ patternId: piece.patternId, kind: piece.kind, metal: metals.get(piece.pieceId) ?? 'none' },
+      ...{
+        pieces: 1,
+        patternId: piece.patternId,
+        kind: piece.kind,
+        metal: metals.get(piece.pieceId) ?? 'none',
+      },
       ...{ materials: materials.actual, replaced: materials.replacement, minutes },
       ...{ labour: at('labour'), overhead: at('overhead') },
       days: Math.max(0, daysBetween(dayIn(zoneOf(session), piece.madeAt), soldOn)),
@@ -167,21 +174,23 @@ async function keptOf(
   };
 }
 
+/** The sale that lines are of. */
+interface EnteredSale extends Pick<RowIn<typeof SaleLine>, 'saleId' | 'channelId' | 'soldOn' | 'stoodOn'> {
+  readonly turn: 'sold' | 'returned';
+  readonly who: string;
+}
+
 /** Writes down what each line comes to, and what happened to its piece. */
 async function enterLines(
   { tx, session, postKey }: Posted,
-  {
-    saleId,
-    turn,
-    who,
-  }: { readonly saleId: Id<'sale'>; readonly turn: 'sold' | 'returned'; readonly who: string },
+  { who, turn, ...sale }: EnteredSale,
   lines: readonly EnteredLine[],
 ): Promise<void> {
   const sign = turn === 'sold' ? 1 : -1;
   await tx.add(
     SaleLine,
     lines.map(({ line, of, piece, kept }) => ({
-      saleId,
+      ...sale,
       line,
       pieceId: piece?.pieceId ?? null,
       ...of,
@@ -195,7 +204,7 @@ async function enterLines(
     pieces.map((piece) => ({
       pieceId: piece.pieceId,
       turn,
-      saleId,
+      saleId: sale.saleId,
       who,
       costUnits: cost(bookedCost(piece) * booked(piece.state, TURNS[turn].to)),
       postKey,
@@ -262,7 +271,7 @@ export const takeReturn = posts(
           `${tag('piece', piece.number)} is not with the buyer of ${tag('sale', number)}.`,
         );
       const { line, patternId, kind, metal } = found;
-      const kept = { patternId, kind, metal, ...tookBack(found) };
+      const kept = { pieces: -1, patternId, kind, metal, ...tookBack(found) };
       return { line, of: refundOf(found, input.keepsFees), piece, kept };
     });
     const total = sumOfLines(lines.map(({ of }) => of));
@@ -273,7 +282,8 @@ export const takeReturn = posts(
       ...{ paidBy: input.paidBy, given: null, taxKind, taxPercent },
       ...total,
     });
-    await enterLines(posted, { saleId, turn: 'returned', who: buyer }, lines);
+    const of = { saleId, channelId, soldOn: day(input.soldOn), stoodOn: sale.soldOn };
+    await enterLines(posted, { ...of, turn: 'returned', who: buyer }, lines);
     return { number: entered };
   },
 );
