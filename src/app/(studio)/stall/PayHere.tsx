@@ -163,13 +163,16 @@ export function PayHere({
   );
 }
 
+/** How buyers pay at a stall. */
+const AT_STALL = PAID_BY.filter((how) => how !== 'the channel');
+
 /** How it is paid, where the thumb is. */
 function PaidButtons({ control }: { control: Control<SellInput> }) {
   const { field } = useController({ control, name: 'paidBy' });
   return (
-    <fieldset className="grid grid-cols-2 gap-2 sm:col-span-2">
+    <fieldset className="grid grid-cols-3 gap-2 sm:col-span-2">
       <legend className="text-sm font-semibold">Paid</legend>
-      {PAID_BY.map((how) => (
+      {AT_STALL.map((how) => (
         <label
           key={how}
           className={`btn min-h-12 text-lg has-[:focus-visible]:outline-4 ${field.value === how ? 'btn-neutral' : ''}`}

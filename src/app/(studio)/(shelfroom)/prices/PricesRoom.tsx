@@ -42,8 +42,8 @@ export function PricesRoom({ scenarios }: { scenarios: readonly KeptScenario[] }
       {changed.length > 0 && (
         <p role="status" className="leaf mt-2 border-l-4 border-success p-3 font-semibold">
           {counted(changed.length, 'price')} changed.{' '}
-          <Link className="link" href={`/labels?items=${changed.join(',')}`}>
-            Print {changed.length === 1 ? 'its label' : 'their labels'} anew
+          <Link className="link" href={`/labels?items=${changed.join(',')}&as=price+tag`}>
+            Print {changed.length === 1 ? 'its tag' : 'their tags'} anew
           </Link>
         </p>
       )}

@@ -40,7 +40,7 @@ export function WhatIf({ prices, scenarios }: { prices: PricesNow; scenarios: re
   return (
     <section className="mt-6" aria-label="What if">
       <h2>What if</h2>
-      <div className="mt-2 grid gap-4 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
+      <div className="mt-2 grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
         <div className="leaf no-print space-y-2 p-4">
           {metals.map(({ id, name }) => (
             <PartSlider
@@ -114,7 +114,7 @@ function Slider({
       </span>
       <input
         type="range"
-        className="range range-primary w-full"
+        className="range range-xs w-full max-w-none"
         min={min}
         max={max}
         step={step}

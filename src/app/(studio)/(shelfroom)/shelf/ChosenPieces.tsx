@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { PieceTurn } from '@/core/selling/life';
+import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { Fold } from '@/ui/Fold';
 import { CHOSEN } from './chosen';
@@ -58,6 +59,20 @@ export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
             onClick={() => router.push(`/selling?pieces=${chosen().join('.')}`)}
           >
             Sell them
+          </button>
+          <button
+            type="button"
+            className="btn"
+            disabled={count === 0}
+            onClick={() =>
+              router.push(
+                `/labels?items=${chosen()
+                  .map((number) => tag('piece', number))
+                  .join(',')}&as=price+tag`,
+              )
+            }
+          >
+            Print their tags
           </button>
         </div>
         <TurnPieces numbers={chosen} turns={turns} onTurned={() => choose(false)} />

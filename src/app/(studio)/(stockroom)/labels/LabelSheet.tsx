@@ -2,6 +2,7 @@
 
 import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useState } from 'react';
+import { CARD_KINDS, type CardKind } from '@/core/paper/cards';
 import { useDevice } from '@/app/lib/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
 import type { Label } from '@/studio/labels/labels';
@@ -12,17 +13,32 @@ import { printLabelsAction } from '../parts/instrumentActions';
 
 interface LabelSheetProps {
   readonly labels: readonly Label[];
+  /** What is printed of them: labels, or a kind of tag or card. */
+  readonly printedAs: string;
   readonly unknown: readonly string[];
   readonly places: readonly PlaceView[];
 }
 
+/** Tags and cards of finished pieces, as they are chosen. */
+const CARD_SAID: Readonly<Record<CardKind, string>> = {
+  'price tag': 'price tags, to be cut',
+  'string tag': 'string tags, to be folded',
+  'care card': 'care cards for buyers',
+  certificate: 'certificates: what each is made of',
+};
+
 /** Chooses labels, and how they are printed: a sheet, or the label printer. */
-export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
+export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetProps) {
   const printer = useDevice('label printer');
+  const [as, setAs] = useState(printedAs);
   const [layout, setLayout] = useState('sheet');
   const [code, setCode] = useState('qr');
   const tags = labels.map(({ tag }) => tag);
-  const address = `/labels.pdf?items=${tags.join(',')}&layout=${layout}&code=${code}`;
+  const pieces = labels.filter(({ tag }) => tag.startsWith('F-'));
+  const isCard = as !== 'label' && pieces.length > 0;
+  const address = isCard
+    ? `/labels.pdf?items=${pieces.map(({ tag }) => tag).join(',')}&as=${as.replace(' ', '+')}`
+    : `/labels.pdf?items=${tags.join(',')}&layout=${layout}&code=${code}`;
   return (
     <>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-3">
@@ -58,6 +74,24 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
         </form>
         <div className="leaf p-4">
           <OpenFieldset className="grid grid-cols-2 gap-3">
+            {pieces.length > 0 && (
+              <label className="col-span-2 text-sm font-semibold">
+                As
+                <select
+                  className="select w-full text-base font-normal"
+                  value={as}
+                  onChange={(event) => setAs(event.target.value)}
+                >
+                  <option value="label">labels</option>
+                  {CARD_KINDS.map((kind) => (
+                    <option key={kind} value={kind}>
+                      {CARD_SAID[kind]}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            {!isCard && (<>
             <label className="text-sm font-semibold">
               On
               <select
@@ -79,7 +113,7 @@ export function LabelSheet({ labels, unknown, places }: LabelSheetProps) {
                 <option value="qr">a QR code</option>
                 <option value="code128">a Code 128</option>
               </select>
-            </label>
+            </label></>)}
           </OpenFieldset>
           {labels.length > 0 && (
             <a href={address} target="_blank" rel="noreferrer" className="btn btn-primary mt-3">

@@ -9,7 +9,7 @@ export const metadata = { title: 'Labels' };
 
 export default async function LabelsPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { items = '', place } = await asked(searchParams, LabelsQuery);
+  const { items = '', place, as = 'label' } = await asked(searchParams, LabelsQuery);
   const tags = place ? await tagsInPlace(session, place) : items.split(/[\s,;]+/).filter(Boolean);
   const labels = await labelsOf(session, tags);
   return (
@@ -22,6 +22,7 @@ export default async function LabelsPage({ searchParams }: { searchParams: Searc
       <LabelSheet
         key={labels.map(({ tag }) => tag).join()}
         labels={labels}
+        printedAs={as}
         unknown={place ? [] : tags.filter((text) => !labels.some(({ tag }) => sameTag(tag, text)))}
         places={await listPlaces(session)}
       />
