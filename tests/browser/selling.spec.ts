@@ -177,3 +177,75 @@ test('what was sold is told by what it earned, and the table sums to what the he
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(head).toHaveText('Nothing was sold then');
 });
+
+test('what standing at a fair cost is borne by what was sold there', async ({ owner: page }) => {
+  await page.goto(`${DEMO_URL}/earned?by=fair`);
+  const table = page.getByRole('region', { name: 'By fair' }).getByRole('table');
+  const fair = table.locator('tbody tr').first();
+  const day = (await fair.getByRole('rowheader').textContent()) ?? '';
+  const hours = fair.getByRole('cell').nth(7);
+  const before = await hours.textContent();
+  await expect(fair.getByRole('cell').nth(3)).toHaveText('$0.00');
+  const on = new Date(`${day.replace('Fair on the green, ', '')} UTC`).toISOString().slice(0, 10);
+
+  await page.goto(`${DEMO_URL}/channels`);
+  const standing = page.getByRole('region', { name: 'What standing there cost' });
+  await standing.getByLabel('Where you stood').selectOption('Fair on the green');
+  await standing.getByLabel('On', { exact: true }).fill(on);
+  await standing.getByLabel('It cost').fill('0');
+  await standing.getByRole('button', { name: 'Write down what it cost' }).click();
+  await expect(standing.getByText(/more than nothing/).first()).toBeVisible();
+  await standing.getByLabel('It cost').fill('45');
+  await standing.getByLabel('What for').fill('Stall and parking');
+  await standing.getByRole('button', { name: 'Write down what it cost' }).click();
+  await expect(standing.getByRole('listitem').filter({ hasText: 'Stall and parking' })).toContainText(
+    '$45.00',
+  );
+  await axeIsClean(page);
+
+  await page.goto(`${DEMO_URL}/earned?by=fair`);
+  await expect(fair.getByRole('cell').nth(3)).toHaveText('$45.00');
+  const dollars = (text: string | null): number =>
+    Number((text ?? '').replace('−', '-').replace(/[$,]/g, ''));
+  expect(dollars(await hours.textContent())).toBeCloseTo(dollars(before) - 45, 2);
+  await page.goto(`${DEMO_URL}/channels`);
+  await standing
+    .getByRole('listitem')
+    .filter({ hasText: 'Stall and parking' })
+    .getByRole('button', { name: 'Take it back' })
+    .click();
+  await expect(standing.getByRole('listitem')).toHaveCount(0);
+});
+
+test('a channel asks for another part of the price, with endings of its own', async ({ owner: page }) => {
+  const [piece = ''] = await priced(page, 'pendant', 1);
+  await page.goto(`${DEMO_URL}/selling?pieces=${Number(piece.slice(2))}`);
+  await page.getByLabel('Where', { exact: true }).selectOption('From the bench');
+  const asked = row(page, piece).getByLabel('Asked for it');
+  const tagged = Number(await asked.inputValue());
+  // Our own page asks a tenth more, in whole dollars; what was typed by hand stays.
+  await page.getByLabel('Where', { exact: true }).selectOption('Our own page');
+  await expect(asked).toHaveValue(`${Math.round(tagged * 1.1)}.00`);
+  await asked.fill('77');
+  await page.getByLabel('Where', { exact: true }).selectOption('From the bench');
+  await expect(asked).toHaveValue('77');
+  await page.goto(`${DEMO_URL}/channels`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Our own page' })).toContainText(
+    'asks 110 % of what is on the tags · prices end in 0.00',
+  );
+});
+
+test('the stall reads in sunlight, and everything on it is large enough for a thumb', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, DEMO_HELPER);
+  await page.goto(`${DEMO_URL}/stall`);
+  const pieces = page.getByRole('list', { name: 'Pieces' });
+  await expect(pieces.getByRole('button').first()).toBeVisible();
+  await pieces.getByRole('button').first().click();
+  await axeIsClean(page);
+  await axeIsClean(page, ['color-contrast-enhanced', 'target-size']);
+  await page.getByRole('button', { name: 'To pay' }).click();
+  await expect(page.getByRole('region', { name: 'What it comes to' })).not.toContainText(/fees|cost/);
+  await axeIsClean(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
