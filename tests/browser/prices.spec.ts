@@ -18,7 +18,7 @@ test('a price that stands too long is cut with others, and its tag printed anew'
   await expect(field).toHaveValue(/^\d+\.00$/);
   await field.fill('nothing');
   await page.getByRole('button', { name: 'Change 1 price' }).click();
-  await expect(page.getByText(/“nothing” is not an amount/).first()).toBeVisible();
+  await expect(page.getByText(/“nothing USD” is not an amount/).first()).toBeVisible();
   await field.fill('31');
   await axeIsClean(page);
   await page.getByRole('button', { name: 'Change 1 price' }).click();
