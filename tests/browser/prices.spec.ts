@@ -25,13 +25,15 @@ test('a price that stands too long is cut with others, and its tag printed anew'
   await expect(page.getByText('1 price changed.')).toBeVisible();
   await page.getByRole('link', { name: 'Print its tag anew' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('1 label to print');
-  await expect(page.getByLabel('As', { exact: true })).toHaveValue('price tag');
+  await expect(page.getByRole('combobox', { name: 'As', exact: true })).toHaveValue('price tag');
   const address = (await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '';
   expect(address).toBe(`/labels.pdf?items=${tag}&as=price+tag`);
   const pdf = await page.request.get(DEMO_URL + address);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-  await page.getByLabel('As', { exact: true }).selectOption('certificates: what each is made of');
+  await page
+    .getByRole('combobox', { name: 'As', exact: true })
+    .selectOption('certificates: what each is made of');
   await expect(page.getByRole('link', { name: 'Open the PDF' })).toHaveAttribute('href', /&as=certificate$/);
   await page.goto(`${DEMO_URL}/shelf?words=${tag}`);
   await expect(page.getByRole('main')).toContainText('$31.00');

@@ -21,7 +21,7 @@ import { FormEnd } from '@/ui/form/FormEnd';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useHouse } from '@/ui/house';
 import { Money } from '@/ui/money';
-import type { AskedPiece } from './Stall';
+import type { AskedPiece } from './askedPiece';
 import type { StallHere } from './useStall';
 
 /** What a sale comes to that is typed whole; undefined while it is not. */

@@ -4,21 +4,17 @@ import { useMemo, useState } from 'react';
 import { priceIn } from '@/core/selling/channelPrice';
 import { unsettled, waiting } from '@/core/selling/stall';
 import { counted } from '@/core/units/counted';
-import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
+import { currencyOf, minor } from '@/core/units/money';
 import type { KnownChannel } from '@/studio/selling/channels';
 import type { StallPiece } from '@/studio/selling/stall';
 import { useCurrency } from '@/ui/currency';
 import { Money } from '@/ui/money';
+import type { AskedPiece } from './askedPiece';
 import { JustSold } from './JustSold';
 import { PayHere } from './PayHere';
 import { SoldHere } from './SoldHere';
 import { StallPieces } from './StallPieces';
 import { useStall } from './useStall';
-
-/** A piece with what it is asked for at this stall; null where it has no price. */
-export interface AskedPiece extends StallPiece {
-  readonly asked: MinorUnits | null;
-}
 
 interface StallProps {
   /** The id of the studio. */

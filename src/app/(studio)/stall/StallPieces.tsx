@@ -7,7 +7,7 @@ import type { KnownChannel } from '@/studio/selling/channels';
 import { KeptFor } from '@/app/lib/basket/BasketFields';
 import { Money } from '@/ui/money';
 import { SmallPicture } from '@/ui/SmallPicture';
-import type { AskedPiece } from './Stall';
+import type { AskedPiece } from './askedPiece';
 import type { StallHere } from './useStall';
 
 /** So many cards are shown, and so many more when they are asked for. */

@@ -47,10 +47,14 @@ export function PricesRoom({ scenarios }: { scenarios: readonly KeptScenario[] }
           </Link>
         </p>
       )}
-      <ReviewPrices key={prices.proposals.map(({ number }) => number).join('.')} prices={prices} onChanged={(tags) => {
+      <ReviewPrices
+        key={prices.proposals.map(({ number }) => number).join('.')}
+        prices={prices}
+        onChanged={(tags) => {
           setChanged(tags);
           void load();
-        }} />
+        }}
+      />
       <WhatIf prices={prices} scenarios={scenarios} />
     </>
   );

@@ -28,9 +28,12 @@ const REASON_SAID: Readonly<Record<ReviewReason, (count: number) => string>> = {
   stands: (count) => `${counted(count, 'piece')} that ${count === 1 ? 'stands' : 'stand'} and stand`,
 };
 const REASON_HINT: Readonly<Record<ReviewReason, string>> = {
-  'under cost': 'What is left of the price after fees and tax is less than what the piece costs today. Proposed is the lowest price that pays.',
-  'goes at once': 'Pieces of these patterns were sold in half of the usual time or less. Proposed is a tenth more.',
-  stands: 'On the shelf for twice as long as is usual, and for three months at least. Proposed is a tenth less, and nothing under cost.',
+  'under cost':
+    'What is left of the price after fees and tax is less than what the piece costs today. Proposed is the lowest price that pays.',
+  'goes at once':
+    'Pieces of these patterns were sold in half of the usual time or less. Proposed is a tenth more.',
+  stands:
+    'On the shelf for twice as long as is usual, and for three months at least. Proposed is a tenth less, and nothing under cost.',
 };
 
 /** Prices that are worth looking at, changed together where their owner says so. */
@@ -144,7 +147,12 @@ function Reviewed({
               key={each.number}
               className="grid grid-cols-[4rem_minmax(0,1fr)] items-center gap-x-3 py-2 sm:grid-cols-[4rem_minmax(0,1fr)_9rem_12rem]"
             >
-              <SmallPicture of="piece" number={each.number} name={names.get(each.number) ?? at} className="h-16 w-16" />
+              <SmallPicture
+                of="piece"
+                number={each.number}
+                name={names.get(each.number) ?? at}
+                className="h-16 w-16"
+              />
               <span className="[overflow-wrap:anywhere]">
                 <Link className="link font-semibold" href={`/shelf/${at}`}>
                   {names.get(each.number)}

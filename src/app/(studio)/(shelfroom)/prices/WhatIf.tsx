@@ -50,9 +50,21 @@ export function WhatIf({ prices, scenarios }: { prices: PricesNow; scenarios: re
               onChange={(part) => change({ metals: { ...supposed.metals, [id]: part } })}
             />
           ))}
-          <PartSlider label="Beads and stones" value={supposed.stones} onChange={(stones) => change({ stones })} />
-          <PartSlider label="Minutes of a piece" value={supposed.minutes} onChange={(minutes) => change({ minutes })} />
-          <PartSlider label="Your prices" value={supposed.prices} onChange={(all) => change({ prices: all })} />
+          <PartSlider
+            label="Beads and stones"
+            value={supposed.stones}
+            onChange={(stones) => change({ stones })}
+          />
+          <PartSlider
+            label="Minutes of a piece"
+            value={supposed.minutes}
+            onChange={(minutes) => change({ minutes })}
+          />
+          <PartSlider
+            label="Your prices"
+            value={supposed.prices}
+            onChange={(all) => change({ prices: all })}
+          />
           <RateSlider
             label="Hourly rate"
             value={supposed.hourlyRate}

@@ -91,29 +91,32 @@ export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetPro
                 </select>
               </label>
             )}
-            {!isCard && (<>
-            <label className="text-sm font-semibold">
-              On
-              <select
-                className="select w-full text-base font-normal"
-                value={layout}
-                onChange={(event) => setLayout(event.target.value)}
-              >
-                <option value="sheet">a sheet of labels</option>
-                <option value="small">small labels</option>
-              </select>
-            </label>
-            <label className="text-sm font-semibold">
-              With
-              <select
-                className="select w-full text-base font-normal"
-                value={code}
-                onChange={(event) => setCode(event.target.value)}
-              >
-                <option value="qr">a QR code</option>
-                <option value="code128">a Code 128</option>
-              </select>
-            </label></>)}
+            {!isCard && (
+              <>
+                <label className="text-sm font-semibold">
+                  On
+                  <select
+                    className="select w-full text-base font-normal"
+                    value={layout}
+                    onChange={(event) => setLayout(event.target.value)}
+                  >
+                    <option value="sheet">a sheet of labels</option>
+                    <option value="small">small labels</option>
+                  </select>
+                </label>
+                <label className="text-sm font-semibold">
+                  With
+                  <select
+                    className="select w-full text-base font-normal"
+                    value={code}
+                    onChange={(event) => setCode(event.target.value)}
+                  >
+                    <option value="qr">a QR code</option>
+                    <option value="code128">a Code 128</option>
+                  </select>
+                </label>
+              </>
+            )}
           </OpenFieldset>
           {labels.length > 0 && (
             <a href={address} target="_blank" rel="noreferrer" className="btn btn-primary mt-3">

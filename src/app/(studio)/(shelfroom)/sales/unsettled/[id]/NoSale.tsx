@@ -21,9 +21,7 @@ export function NoSale({ id }: { id: string }) {
       action="Say so"
       busy="Settling …"
     >
-      {(control) => (
-        <TextField control={control} name="note" label="Why" placeholder="Told on both phones" />
-      )}
+      {(control) => <TextField control={control} name="note" label="Why" placeholder="Told on both phones" />}
     </ActForm>
   );
 }
