@@ -56,7 +56,7 @@ test('sliders tell what falls under cost; what is supposed is kept and looked at
   await what.getByLabel('Call it').fill('Dear copper, dear hours');
   await what.getByRole('button', { name: 'Keep it' }).click();
   const row = what.getByRole('row', { name: /^Dear copper, dear hours/ });
-  const [under = ''] = /\d+/.exec((await comes.textContent()) ?? '') ?? [];
+  const [under = ''] = /^\d+/.exec((await comes.textContent()) ?? '') ?? [];
   await expect(row.getByRole('cell').first()).toHaveText(under);
   await axeIsClean(page);
 
