@@ -58,3 +58,13 @@ export const metalsOfPiecesSql = statement({
      WHERE m.studio_id = $studio AND m.piece_id = ANY ($pieceIds) AND m.kind = 'cut'
      GROUP BY m.piece_id, w.metal ORDER BY m.piece_id, sum(m.quantity), w.metal`,
 });
+
+/** What was sold between two days, the latest first: of which pattern, for how much, and after how many days. */
+export const soldAfterSql = statement({
+  takes: { from: date(), to: date(), most: big() },
+  gives: { pattern: int(), name: text(), price: big<MinorUnits>(), days: int() },
+  text: `SELECT p.number AS pattern, p.name, l.price, l.days
+      FROM sale_lines l JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id
+     WHERE l.studio_id = $studio AND l.pieces > 0 AND l.sold_on BETWEEN $from AND $to
+     ORDER BY l.sold_on DESC, l.sale_id, l.line LIMIT $most`,
+});

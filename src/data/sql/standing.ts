@@ -24,7 +24,7 @@ const sharedBy = (of: string, joins = '') =>
     takes: BETWEEN,
     gives: GIVES,
     text: `WITH stood AS (SELECT k.channel_id, k.day, sum(k.amount) * 1000 AS amount FROM ${STOOD} GROUP BY 1, 2),
-        lines AS (SELECT l.studio_id, l.pattern_id, l.kind, l.metal, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
+        lines AS (SELECT l.studio_id, l.piece_id, l.pattern_id, l.kind, l.metal, d.amount, l.net, sum(l.net) OVER w AS total, count(*) OVER w AS pieces
                     FROM stood d
                     JOIN sale_lines l ON l.studio_id = $studio AND l.channel_id = d.channel_id AND l.sold_on = d.day AND l.pieces > 0
                   WINDOW w AS (PARTITION BY d.channel_id, d.day))
@@ -41,6 +41,7 @@ export const standingSql = {
     `'P-' || lpad(p.number::text, 4, '0') || ' ' || p.name`,
     'JOIN patterns p ON p.studio_id = l.studio_id AND p.pattern_id = l.pattern_id',
   ),
+  piece: sharedBy('f.number::text', 'JOIN pieces f ON f.studio_id = l.studio_id AND f.piece_id = l.piece_id'),
   kind: sharedBy('l.kind'),
   metal: sharedBy('l.metal'),
   all: wholeBy(`'all'`),

@@ -5,7 +5,7 @@ import { returning, selling, sellingStudio } from '../../../tests/support/sellin
 import { addTestHelper, closeBooks, done, newKey, problemOf } from '../../../tests/support/studio';
 import { showPiece } from '../shelf/shelf';
 import { writeChannel } from './channels';
-import { showEarned } from './earned';
+import { showEarned, showPieceEarned } from './earned';
 import { EARNED_BY } from './earned.input';
 import { listSales } from './sales';
 import { sellPieces, takeReturn } from './sell';
@@ -153,6 +153,64 @@ describe('what was really earned', () => {
     // What comes back has stood there all the same.
     done(await takeReturn(session, newKey(), third.number, returning([three], { soldOn: '2026-05-20' })));
     expect((await standing('pattern')).map(([, cents]) => cents)).toEqual([2000, 1000, 700]);
+  });
+
+  it('is told of one piece by itself, with its share of what standing there cost, while its buyer has it', async () => {
+    const { session, numbers, channel } = await sellingStudio(3);
+    const [one = 0, two = 0, three = 0] = numbers;
+    const sale = done(
+      await sellPieces(
+        session,
+        newKey(),
+        selling(channel, [
+          [one, '60 USD'],
+          [two, '30 USD'],
+        ]),
+      ),
+    );
+    done(await writeStanding(session, newKey(), { channel, day: '2026-05-02', amount: '9 USD', note: '' }));
+    const told = await showPieceEarned(session, one);
+    expect(told).toMatchObject({ sale: sale.number, channel: 'Harbour fair', soldOn: '2026-05-02' });
+    const { all } = await showEarned(session, MAY);
+    const other = await showPieceEarned(session, two);
+    if (!told || !other || !all) throw new Error('both are sold');
+    // 60.00 with a sixth of tax; two thirds of the rent.
+    expect(told.line).toMatchObject({ takings: 5000, standing: 600_000, pieces: 1 });
+    for (const of of [
+      'takings',
+      'fees',
+      'sending',
+      'materials',
+      'replaced',
+      'labour',
+      'standing',
+      'days',
+    ] as const)
+      expect([of, told.line[of] + other.line[of]]).toEqual([of, all[of]]);
+    expect(await showPieceEarned(session, three)).toBeNull();
+    done(await takeReturn(session, newKey(), sale.number, returning([one])));
+    expect(await showPieceEarned(session, one)).toBeNull();
+    // Sold again, it is told of its new sale.
+    const again = done(
+      await sellPieces(session, newKey(), selling(channel, [[one, '36 USD']], { soldOn: '2026-05-20' })),
+    );
+    expect(await showPieceEarned(session, one)).toMatchObject({
+      sale: again.number,
+      line: { takings: 3000, standing: 0 },
+    });
+    const helper = await addTestHelper(session);
+    await expect(async () => showPieceEarned(helper, one)).rejects.toThrow();
+  });
+
+  it('tells what prices that were tried have to do with how soon pieces are sold', async () => {
+    const { session, numbers, channel } = await sellingStudio(2);
+    for (const [index, piece] of numbers.entries())
+      done(await sellPieces(session, newKey(), selling(channel, [[piece, `${20 + index} USD`]])));
+    // Each of another pattern: nothing is tried yet.
+    expect(await showEarned(session, MAY)).toMatchObject({
+      tried: { points: [], isKnown: false },
+      triedOf: [],
+    });
   });
 
   it('takes only what can have been paid, of the owner', async () => {

@@ -1,8 +1,13 @@
 import { day, daysLater, type Day } from '@/core/calendar/day';
+import { groupBy } from '@/core/groupBy';
 import { NOTHING_SOLD, type EarnedLine } from '@/core/selling/earned';
+import { priceTried, type PriceTried } from '@/core/selling/priceSpeed';
 import { cost } from '@/core/units/money';
+import { tag } from '@/core/tag';
 import type { Tx } from '@/data/inStudio';
-import { earnedSql, type EarnedOf } from '@/data/sql/earned';
+import { Piece } from '@/data/models/making';
+import { SaleLine } from '@/data/models/selling';
+import { earnedSql, soldAfterSql, type EarnedOf } from '@/data/sql/earned';
 import { standingSql } from '@/data/sql/standing';
 import type { RowOf } from '@/data/sql/statement';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
@@ -21,7 +26,15 @@ export interface EarnedView {
   readonly months: readonly EarnedLine[];
   readonly patterns: readonly EarnedLine[];
   readonly fairs: readonly EarnedLine[];
+  /** What prices that were tried tell: of all patterns together, and of each of which it is known. */
+  readonly tried: PriceTried;
+  readonly triedOf: readonly (Pick<PatternTried, 'pattern' | 'name'> & { readonly tried: PriceTried })[];
 }
+
+type PatternTried = RowOf<typeof soldAfterSql>;
+
+/** The most sales that are looked at for the prices that were tried, the latest. */
+const MOST_TRIED = 2000;
 
 /** So far back when nothing is said: a year. */
 const YEAR = 364;
@@ -57,6 +70,49 @@ export function showEarned(session: StudioSession, query: EarnedQuery = {}): Pro
     const had = { month: months, pattern: patterns, fair: fairs };
     const lines = by in had ? had[by as keyof typeof had] : await of(by);
     const [all = null] = await of('all');
-    return { ...between, by, lines, all, months, patterns, fairs };
+    const after = await tx.rows(soldAfterSql, { ...between, most: MOST_TRIED });
+    const triedOf = [...groupBy(after, ({ pattern }) => pattern).values()].flatMap((some) => {
+      const [{ pattern, name } = { pattern: 0, name: '' }] = some;
+      const tried = priceTried(some);
+      return tried.isKnown ? [{ pattern, name, tried }] : [];
+    });
+    return { ...between, by, lines, all, months, patterns, fairs, tried: priceTried(after), triedOf };
+  });
+}
+
+/** What one piece really earned when it was sold. */
+export interface PieceEarned {
+  readonly sale: number;
+  readonly channel: string;
+  readonly soldOn: Day;
+  readonly line: EarnedLine;
+}
+
+/** What a piece really earned; null where it is not sold. For the owner. */
+export function showPieceEarned(session: StudioSession, number: number): Promise<PieceEarned | null> {
+  ownerOnly(session);
+  return look(session, async (tx) => {
+    const piece = await tx.one(Piece, ['pieceId', 'state'], { where: { number, struckAt: null } });
+    if (piece?.state !== 'sold') return null;
+    const rows = await tx.allWith(
+      SaleLine,
+      [
+        ...(['soldOn', 'pieces', 'net', 'fees', 'sending', 'materials', 'replaced'] as const),
+        ...(['minutes', 'labour', 'overhead', 'days'] as const),
+      ],
+      { sale: ['number'], channel: ['name'] },
+      { where: { pieceId: piece.pieceId, pieces: 1 } },
+    );
+    const [last] = rows.toSorted((one, other) => other.sale.number - one.sale.number);
+    if (!last) return null;
+    const { sale, channel, soldOn, net: takings, ...sums } = last;
+    const stood = await tx.rows(standingSql.piece, { from: soldOn, to: soldOn });
+    const standing = stood.find(({ name }) => name === String(number))?.standing ?? cost(0);
+    return {
+      sale: sale.number,
+      channel: channel.name,
+      soldOn,
+      line: { name: tag('piece', number), ...sums, takings, standing },
+    };
   });
 }

@@ -12,6 +12,7 @@ import { Link } from '@/ui/Link';
 import { Money } from '@/ui/money';
 import { PrintButton } from '@/ui/PrintButton';
 import { EarnedStacks } from './EarnedStacks';
+import { Tried } from './Tried';
 
 export const metadata = { title: 'What it earned' };
 
@@ -78,6 +79,7 @@ export default async function EarnedPage({ searchParams }: { searchParams: Searc
         </button>
       </form>
       <Answers view={view} days={days} />
+      <Tried view={view} />
       <nav aria-label="By" className="no-print mt-4 flex flex-wrap gap-1">
         {EARNED_BY.map((each) => (
           <Link

@@ -4,11 +4,13 @@ import { describeRing, ringOf } from '@/core/ring/ringSize';
 import { um, UM_PER_MM, type Micrometres } from '@/core/units/length';
 import { cost, sumCosts, type CostUnits } from '@/core/units/money';
 import { Link } from '@/ui/Link';
-import { turned } from '@/core/selling/life';
+import { isInStock, turned } from '@/core/selling/life';
 import { pathOf, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
 import { PHOTO_SIDES } from '@/studio/photos/keepPhoto';
 import { couldComeOut } from '@/studio/shelf/breakUp';
+import { showPieceEarned } from '@/studio/selling/earned';
+import { openChannels } from '@/studio/selling/sales';
 import { showPiece, type FoundAtBench, type PieceView, type PieceWire } from '@/studio/shelf/shelf';
 import { Length } from '@/ui/lengths';
 import { Cost, Money } from '@/ui/money';
@@ -22,8 +24,10 @@ import { MOVEMENT_WORDS } from '@/app/lib/words';
 import { CostSheetTable } from './CostSheetTable';
 import { PhotoForm } from '@/app/lib/PhotoForm';
 import { keepPiecePhotoAction } from './actions';
+import { ItEarned } from './ItEarned';
 import { Life } from './Life';
 import { Prices } from './Prices';
+import { WhereSold } from './WhereSold';
 import { BY_HAND, BY_HELPERS } from '@/studio/shelf/turnPieces.input';
 import { Said } from '@/ui/house';
 
@@ -63,6 +67,8 @@ export default async function PiecePage({ params }: { params: Params }) {
     isOwner && isOnShelf && turned(piece.state, 'broken up', '').ok
       ? await couldComeOut(session, number)
       : null;
+  const earned = isOwner ? await showPieceEarned(session, number) : null;
+  const channels = isOwner && isInStock(piece.state) ? await openChannels(session) : [];
   return (
     <>
       <p className="muted no-print">
@@ -144,6 +150,15 @@ export default async function PiecePage({ params }: { params: Params }) {
           <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
           {isOnShelf && <Prices piece={{ number, version: piece.version }} money={money} />}
         </div>
+      )}
+      {earned && <ItEarned earned={earned} />}
+      {isOnShelf && money && money.price !== null && (
+        <WhereSold
+          channels={channels}
+          price={money.price}
+          cost={money.sheet.total[money.settings.priceFrom]}
+          currency={money.settings.currency}
+        />
       )}
       {isOnShelf && <Life piece={piece} turns={isOwner ? BY_HAND : BY_HELPERS} inside={inside} />}
       <section className="leaf mt-4 overflow-x-auto p-4">
