@@ -1,7 +1,7 @@
 import type { MinorUnits } from '@/core/units/money';
 import type { PatternBody, PatternKind } from '@/core/pattern/pattern';
 import type { Composition } from '@/core/pattern/composition';
-import { big, int, json, many, maybe, text } from '../columns';
+import { big, bool, date, int, json, many, maybe, text } from '../columns';
 import { statement } from './statement';
 
 /** The last price that a piece of each pattern was given, by the pattern's number. */
@@ -62,4 +62,23 @@ export const bodiesOfPiecesSql = statement({
        LEFT JOIN batch_pieces m ON m.studio_id = f.studio_id AND m.piece_id = f.piece_id
        LEFT JOIN batch_lines l ON l.studio_id = m.studio_id AND l.batch_id = m.batch_id AND l.line = m.line
       WHERE f.studio_id = $studio AND f.number = ANY ($numbers)`,
+});
+
+/** What pieces of patterns were sold for since a day, by channel, apart for some months of the year; what came back is taken off again. */
+export const soldLikeSql = statement({
+  takes: { patterns: many(int()), months: many(int()), since: date() },
+  gives: {
+    pattern: int(),
+    channel: text(),
+    inSeason: bool(),
+    pieces: int(),
+    price: big<MinorUnits>(),
+    days: int(),
+  },
+  text: `SELECT p.number AS pattern, c.name AS channel, EXTRACT(month FROM l.stood_on)::int = ANY ($months) AS "inSeason",
+           sum(l.pieces)::int AS pieces, sum(l.price)::bigint AS price, sum(l.days)::int AS days
+      FROM patterns p
+      JOIN sale_lines l ON l.studio_id = p.studio_id AND l.pattern_id = p.pattern_id AND l.sold_on >= $since
+      JOIN channels c ON c.studio_id = l.studio_id AND c.channel_id = l.channel_id
+     WHERE p.studio_id = $studio AND p.number = ANY ($patterns) GROUP BY 1, 2, 3 HAVING sum(l.pieces) > 0 ORDER BY 1, 2, 3`,
 });

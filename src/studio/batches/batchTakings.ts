@@ -3,13 +3,16 @@ import { minutesOfBatch, type BatchLine } from '@/core/batch/batch';
 import type { WantedLine } from '@/core/batch/batchState';
 import type { PatternBody } from '@/core/pattern/pattern';
 import { expectedSale, takingsOf, type ExpectedSale, type Takings } from '@/core/costing/expectedSale';
+import { isDay, type Day } from '@/core/calendar/day';
 import { forecast } from '@/core/costing/forecast';
+import type { Likely } from '@/core/selling/likelyPrice';
 import { cost, sumCosts, toCost, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { lastPricesOfSql } from '@/data/sql/patterns';
 import { readInput } from '../kernel/readInput';
-import { look, type StudioSession } from '../kernel/useCase';
+import { look, todayOf, type StudioSession } from '../kernel/useCase';
 import { bodyAsLearned, timesOf } from '../logbook/learnedTimes';
+import { likelyPrices, type SoldInChannel } from '../prices/likelyPrices';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
 import { batchNumbered, linesOf } from './batches';
@@ -24,6 +27,8 @@ export interface LineTakings {
   readonly sale: ExpectedSale;
   /** Whether it is findings for the studio's own drawers: they cost, and bring nothing before a piece is sold that has them. */
   readonly isForDrawer: boolean;
+  /** What such pieces were sold for, as far as the studio has sold any; null where nothing is known. */
+  readonly likely: Likely | null;
   /** Its parts of which no cost is known: they are counted at nothing. */
   readonly uncosted: readonly string[];
 }
@@ -33,6 +38,9 @@ export interface BatchTakings {
   readonly lines: readonly LineTakings[];
   /** Of the lines that are sold: what they bring, and what their hours earn. */
   readonly together: Takings;
+  /** The day that it should be sold around, and where such pieces were sold in those months before. */
+  readonly around: Day;
+  readonly channels: readonly SoldInChannel[];
 }
 
 /** A line of a batch as far as its cost and its price go by it. */
@@ -47,7 +55,7 @@ export async function batchTakings(session: StudioSession, number: number): Prom
   if (session.role !== 'owner') return null;
   return look(session, async (tx) => {
     const batch = await batchNumbered(tx, number);
-    return batch ? takingsOfLines(tx, await linesOf(tx, [batch.id])) : null;
+    return batch ? takingsOfLines(tx, await linesOf(tx, [batch.id]), batch.dueOn) : null;
   });
 }
 
@@ -58,8 +66,13 @@ const MOST_TYPED = 60;
  * What a batch that is being typed should cost and bring, as far as its lines can be read: a line that is not right yet is left out.
  * Null for helpers.
  * @param plain the lines of the form
+ * @param dueOn the day that is typed; what is none counts as none
  */
-export async function takingsAsTyped(session: StudioSession, plain: unknown): Promise<BatchTakings | null> {
+export async function takingsAsTyped(
+  session: StudioSession,
+  plain: unknown,
+  dueOn = '',
+): Promise<BatchTakings | null> {
   if (session.role !== 'owner' || !Array.isArray(plain)) return null;
   const typed = await Promise.all(
     plain.slice(0, MOST_TYPED).map((each: unknown) => readInput(BatchLineInput, each).catch(() => undefined)),
@@ -72,20 +85,25 @@ export async function takingsAsTyped(session: StudioSession, plain: unknown): Pr
       ? [{ line, count, body: body.value, patternNumber: pattern.number, wanted }]
       : [];
   });
-  return look(session, (tx) => takingsOfLines(tx, lines));
+  return look(session, (tx) => takingsOfLines(tx, lines, isDay(dueOn) ? dueOn : null));
 }
 
-async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<BatchTakings> {
+/** @param dueOn when they have to be there; today where nobody said */
+async function takingsOfLines(
+  tx: Tx,
+  lines: readonly PricedLine[],
+  dueOn: Day | null,
+): Promise<BatchTakings> {
   const settings = await settingsIn(tx);
   const specIds = lines.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
   const book = await priceBookIn(tx, {
     specIds: [...new Set(specIds)],
     parts: lines.flatMap(({ body }) => body.parts.map(({ name }) => name)),
   });
-  const prices = await lastPrices(
-    tx,
-    lines.map(({ patternNumber }) => patternNumber),
-  );
+  const patterns = lines.map(({ patternNumber }) => patternNumber);
+  const prices = await lastPrices(tx, patterns);
+  const around = dueOn ?? todayOf(tx.session);
+  const sold = await likelyPrices(tx, patterns, around);
   const stones = await stoneCosts(
     tx,
     lines.flatMap(({ wanted }) => wanted.stone ?? []),
@@ -110,12 +128,14 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
       },
       sharedBy: Math.max(1, count),
     };
+    const likely = sold.of(patternNumber, prices.get(patternNumber) ?? null);
     return {
       line,
       count,
       name: body.name,
       isForDrawer: body.kind === 'finding',
-      sale: expectedSale(piece, settings, prices.get(patternNumber) ?? null),
+      likely,
+      sale: expectedSale(piece, settings, likely?.price ?? null),
       uncosted: parts.flatMap((part) => (part.cost === null ? [part.name] : [])),
     };
   });
@@ -123,6 +143,8 @@ async function takingsOfLines(tx: Tx, lines: readonly PricedLine[]): Promise<Bat
     !all.some((each) => each.line === line && each.isForDrawer);
   return {
     lines: all,
+    around,
+    channels: sold.channels,
     together: takingsOf(all.filter(isSold), minutesOfBatch(learned.filter(isSold))),
   };
 }

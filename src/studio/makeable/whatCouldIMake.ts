@@ -16,6 +16,7 @@ import { invalid, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import type { ValuesOf } from '../kernel/typed';
 import { attempt, look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
+import { likelyPrices } from '../prices/likelyPrices';
 import { priceBookIn } from '../prices/priceBook';
 import { settingsIn } from '../settings/settings';
 import { bodyAsLearned, timesOf } from '../logbook/learnedTimes';
@@ -94,7 +95,7 @@ const daysHere = (session: StudioSession, came: Date): number =>
 
 async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: Day): Promise<Asked> {
   const rows = await tx.rows(patternsMostMadeSql, { kind: input.kind, most: MOST_PATTERNS });
-  const offered = await offer(tx, rows);
+  const offered = await offer(tx, rows, until);
   const bodies = offered.map(({ body }) => body);
   const specIds = bodies.flatMap(({ cuts }) => cuts.map(({ specId }) => specId));
   const wires = await freeWires(tx, specIds, null);
@@ -132,7 +133,7 @@ async function problemOf(tx: Tx, input: ValuesOf<WhatCouldIMakeInput>, until: Da
 type PatternRow = RowOf<typeof patternsMostMadeSql>;
 
 /** What a piece of each pattern would sell for, and what of that would be left for the hours. */
-async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
+async function offer(tx: Tx, rows: readonly PatternRow[], until: Day): Promise<Offered[]> {
   const settings = await settingsIn(tx);
   const specIds = rows.flatMap(({ body }) => body.cuts.map(({ specId }) => specId));
   const book = await priceBookIn(tx, {
@@ -143,11 +144,20 @@ async function offer(tx: Tx, rows: readonly PatternRow[]): Promise<Offered[]> {
     tx,
     rows.map(({ number: pattern, body }) => ({ pattern, body })),
   );
+  const sold = await likelyPrices(
+    tx,
+    rows.map(({ number }) => number),
+    until,
+  );
   return rows.map(({ number, name, body: planned, price: lastPrice }) => {
     const body = bodyAsLearned(planned, times({ pattern: number, body: planned }));
     // Setting up is once for a sitting, however many are made in it; it is in the hours and not in the piece.
     const outlay = { ...forecast(body, book).outlay, setUpMinutes: 0, sharedBy: 1 };
-    const { price, split, isReckoned } = expectedSale(outlay, settings, lastPrice);
+    const { price, split, isReckoned } = expectedSale(
+      outlay,
+      settings,
+      sold.of(number, lastPrice)?.price ?? null,
+    );
     const margin = split ? Math.round(split.labour + split.profit) : 0;
     return {
       pattern: number,

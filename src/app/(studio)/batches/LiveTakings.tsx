@@ -18,13 +18,14 @@ export function LiveTakings({
   priceFrom: 'actual' | 'replacement';
 }) {
   const lines = useWatch({ control, name: 'lines' });
+  const dueOn = useWatch({ control, name: 'dueOn' });
   const asked = JSON.stringify(lines);
   const [takings, setTakings] = useState<BatchTakings>();
   useEffect(() => {
     let isLate = false;
     const timer = setTimeout(() => {
       // Without the studio the last answer stands.
-      takingsAction(JSON.parse(asked) as object[])
+      takingsAction(JSON.parse(asked) as object[], String(dueOn ?? ''))
         .then((answer) => {
           if (!isLate && answer.ok && answer.value) setTakings(answer.value);
         })
@@ -34,7 +35,7 @@ export function LiveTakings({
       isLate = true;
       clearTimeout(timer);
     };
-  }, [asked]);
+  }, [asked, dueOn]);
   return takings && takings.lines.length > 0 ? (
     <ExpectedTakings takings={takings} priceFrom={priceFrom} />
   ) : null;

@@ -21,7 +21,7 @@ const aBase = orNull(aRecord<BatchBase>({ number: aNumber, version: aNumber }));
 
 export const planBatchAction = action([aKey, aBase, aForm<PlanBatchInput>()], planBatch);
 
-export const takingsAction = question([aList(aForm<object>(), 100)], takingsAsTyped);
+export const takingsAction = question([aList(aForm<object>(), 100), aText(40)], takingsAsTyped);
 
 export const planCuttingAction = action([aKey, aNumber], planCutting);
 
