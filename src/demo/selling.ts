@@ -6,11 +6,12 @@ import { plainMoney, type MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
 import { look, type StudioSession } from '@/studio/kernel/useCase';
 import { listChannels, writeChannel, type KnownChannel } from '@/studio/selling/channels';
+import { writeCustomer } from '@/studio/selling/customers';
 import { showSale } from '@/studio/selling/sales';
 import { sellPieces, takeReturn } from '@/studio/selling/sell';
 import { hearStall } from '@/studio/selling/stall';
 import { turnPieces } from '@/studio/shelf/pieceLife';
-import { DEMO_UNSETTLED } from './ids';
+import { DEMO_CUSTOMER, DEMO_UNSETTLED } from './ids';
 import { keyOf } from './keyOf';
 import { taken } from './taken';
 
@@ -39,6 +40,20 @@ type DemoChannel = keyof typeof CHANNELS;
 
 const SHOP = CHANNELS.commission.name;
 const BUYERS = ['Ines', 'Ottilie', 'Rafe', 'Perpetua', 'Ansel', 'Wilmot', 'Tamsin', 'Bram'];
+/** Who is written down of them. */
+const CUSTOMERS = [
+  {
+    ...{ name: 'Ottilie', contact: 'writes on the page', ringSizes: 'US 6 1/2 right middle finger' },
+    wishes: 'Something with prehnite for her sister’s birthday in spring',
+  },
+  { name: 'Ansel', contact: 'by the ferry, Saturdays', ringSizes: '', wishes: '' },
+  {
+    name: 'Tamsin',
+    contact: '',
+    ringSizes: 'US 5, US 7 3/4',
+    wishes: 'Copper only: silver does not suit her',
+  },
+] as const;
 const PLAIN = { kind: 'fair', feeOn: 'gross', postageAsked: '0 USD', postage: '0 USD' } as const;
 const UNTAXED = {
   taxKind: 'none',
@@ -197,6 +212,15 @@ export async function sellTwoYears(day: (n: number) => StudioSession, days: numb
       await comesBack(day(deed.at + 9), number);
     }
   }
+  for (const [index, customer] of CUSTOMERS.entries())
+    taken(
+      await writeCustomer(
+        day(300 + index * 40),
+        index === 0 ? DEMO_CUSTOMER : keyOf(`customer ${index}`),
+        null,
+        customer,
+      ),
+    );
   const soldAtFair = deeds.findLast((deed) => deed.does === 'sell' && deed.where === 'fair');
   await soldTwice(last, channelOf('fair').id, soldAtFair?.pieces[0]);
 }

@@ -71,6 +71,7 @@ export const SHELF: Place = {
     { href: '/sales', name: 'Sales' },
     { href: '/prices', name: 'Prices', alone: 'Prices of the whole shelf', ownerOnly: true },
     { href: '/earned', name: 'What it earned', ownerOnly: true },
+    { href: '/customers', name: 'Customers', ownerOnly: true },
     { href: '/channels', name: 'Where you sell', ownerOnly: true },
   ],
 };

@@ -249,3 +249,46 @@ test('the stall reads in sunlight, and everything on it is large enough for a th
   await axeIsClean(page);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('a customer is written down, named on a receipt, given all that stands about them, and erased', async ({
+  owner: page,
+}) => {
+  await page.goto(`${DEMO_URL}/customers`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^\d+ customers$/);
+  await unfold(page, 'Write somebody down');
+  await page.getByLabel('Name', { exact: true }).fill('Ottilie');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(
+    page.getByText('“Ottilie” is written down already; tell them apart by their names.').first(),
+  ).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Hesper of the mill');
+  await page.getByLabel('Ring sizes').fill('US 7');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hesper of the mill');
+  await expect(page.getByRole('region', { name: 'Bought' })).toContainText('Nothing bought yet');
+  const customer = page.url();
+
+  const [piece = ''] = await priced(page, 'earrings', 1);
+  await page.goto(`${DEMO_URL}/selling?pieces=${Number(piece.slice(2))}`);
+  await expect(page.locator('datalist option[value="Hesper of the mill"]')).toHaveCount(1);
+  await row(page, piece).getByLabel('Asked for it').fill('33');
+  await page.getByLabel('Buyer').fill('Hesper of the mill');
+  await page.getByRole('button', { name: 'Sell', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Receipt N-\d{4}$/);
+  await page.goto(customer);
+  await expect(page.getByRole('region', { name: 'Bought' })).toContainText('1 receipt for $33.00');
+  await axeIsClean(page);
+  const data = (await (await page.request.get(`${customer}/data.json`)).json()) as Record<string, unknown>;
+  expect(data).toMatchObject({
+    name: 'Hesper of the mill',
+    ringSizes: 'US 7',
+    receipts: [{ paid: '33.00' }],
+  });
+  await unfold(page, 'Erase them');
+  await page.getByRole('button', { name: 'Erase “Hesper of the mill”' }).click();
+  await expect(page.getByText('It is erased.')).toBeVisible();
+  await page.goto(`${DEMO_URL}/customers?words=Hesper`);
+  await expect(page.getByText('Nobody is like that.')).toBeVisible();
+  await page.goto(`${DEMO_URL}/sales?words=Hesper+of+the+mill`);
+  await expect(page.getByRole('main')).toContainText('Hesper of the mill');
+});

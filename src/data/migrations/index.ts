@@ -35,6 +35,7 @@ import { pieceLives } from './0033-piece-lives';
 import { selling } from './0034-selling';
 import { brokenUp } from './0035-broken-up';
 import { stalls } from './0036-stalls';
+import { customers } from './0037-customers';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -74,4 +75,5 @@ export const MIGRATIONS: readonly Migration[] = [
   selling,
   brokenUp,
   stalls,
+  customers,
 ];

@@ -214,3 +214,14 @@ export const Scenario = table(
   },
   { user: belongsTo(User, 'userId') },
 );
+
+/** Somebody who buys. What they bought is found by the name on its receipts. */
+export const Customer = table('customers', {
+  customerId: key(uuid<'customer'>()),
+  name: text(),
+  contact: byDefault(text(), ''),
+  ringSizes: byDefault(text(), ''),
+  wishes: byDefault(text(), ''),
+  since: instant(),
+  version: byDefault(int(), 1),
+});

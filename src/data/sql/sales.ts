@@ -20,6 +20,7 @@ export const salesList = list({
     from: { takes: date(), sql: 's.sold_on >= $from' },
     to: { takes: date(), sql: 's.sold_on <= $to' },
     buyer: { takes: text(), sql: `s.buyer ILIKE '%' || $buyer || '%'` },
+    buyerIs: { takes: text(), sql: `lower(s.buyer) = lower($buyerIs) AND s.buyer <> ''` },
     number: { takes: int(), sql: 's.number = $number' },
     isReturn: { sql: 's.return_of IS NOT NULL' },
   },

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { DEMO_SITTING, DEMO_UNSETTLED } from '../../../src/demo/ids';
+import { DEMO_CUSTOMER, DEMO_SITTING, DEMO_UNSETTLED } from '../../../src/demo/ids';
 
 /** What is opened for a route, and whether it is the owner's alone. */
 interface Opened {
@@ -58,6 +58,8 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
   '/prices': { address: '/prices', ownerOnly: true },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
+  '/customers': { address: '/customers', ownerOnly: true },
+  '/customers/[id]': { address: `/customers/${DEMO_CUSTOMER}`, ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },
   '/rack': { address: '/rack' },
   '/rack/receive': { address: '/rack/receive', ownerOnly: true },
@@ -97,6 +99,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/pictures/[of]': { address: '/pictures/P-0001.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
   '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
+  '/customers/[id]/data.json': { address: `/customers/${DEMO_CUSTOMER}/data.json`, ownerOnly: true },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };
 

@@ -27,9 +27,13 @@ interface SellFormProps {
   /** The pieces that it begins with. */
   readonly begun: readonly ForSale[];
   readonly today: string;
+  /** Of who buys, for the receipt. */
+  readonly names: readonly string[];
   /** A sale of a stall that is entered as it really was; it begins as it was told. */
   readonly settles?: { readonly id: string; readonly typed: SaleTyped };
 }
+
+const NAMES_ID = 'names-of-customers';
 
 /** What a piece is asked for in a channel, as it stands in its field. */
 const askedIn = ({ price }: ForSale, channel: KnownChannel | undefined, currency: string): string =>
@@ -38,7 +42,7 @@ const askedIn = ({ price }: ForSale, channel: KnownChannel | undefined, currency
     : typedMoney(channel ? priceIn(price, channel.pricing, currencyOf(currency).places) : price, currency);
 
 /** Pieces are put together, priced for their buyer, and sold. */
-export function SellForm({ channels, begun, today, settles }: SellFormProps) {
+export function SellForm({ channels, begun, today, names, settles }: SellFormProps) {
   const router = useRouter();
   const toast = useToast();
   const currency = useCurrency();
@@ -116,8 +120,14 @@ export function SellForm({ channels, begun, today, settles }: SellFormProps) {
               control={control}
               name="buyer"
               label="Buyer"
+              list={NAMES_ID}
               hint="As it stands on the receipt; may be empty"
             />
+            <datalist id={NAMES_ID}>
+              {names.map((name) => (
+                <option key={name} value={name} />
+              ))}
+            </datalist>
             <TextField control={control} name="note" label="Note" />
           </section>
           {channel && <WhatItComesTo control={control} channel={channel} known={known} />}

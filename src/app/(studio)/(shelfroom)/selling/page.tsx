@@ -1,6 +1,7 @@
 import { pageMember } from '@/app/lib/member';
 import { textsAsked, type Search } from '@/app/lib/search';
 import { todayOf } from '@/studio/kernel/useCase';
+import { customerNames } from '@/studio/selling/customers';
 import { forSale, openChannels } from '@/studio/selling/sales';
 import { MOST_SOLD } from '@/studio/selling/sell.input';
 import { EmptyPlace } from '@/ui/EmptyPlace';
@@ -34,6 +35,7 @@ export default async function SellingPage({ searchParams }: { searchParams: Sear
       channels={channels}
       begun={begun}
       today={todayOf(session)}
+      names={await customerNames(session)}
     />
   );
 }

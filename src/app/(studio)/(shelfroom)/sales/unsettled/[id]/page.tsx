@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { pageMember } from '@/app/lib/member';
 import { numberOnTag } from '@/core/tag';
 import { todayOf } from '@/studio/kernel/useCase';
+import { customerNames } from '@/studio/selling/customers';
 import { forSale, openChannels } from '@/studio/selling/sales';
 import { showUnsettled } from '@/studio/selling/unsettled';
 import { Fold } from '@/ui/Fold';
@@ -40,6 +41,7 @@ export default async function UnsettledPage({ params }: { params: Params }) {
         channels={channels}
         begun={begun}
         today={todayOf(session)}
+        names={await customerNames(session)}
         settles={{ id: sale.id, typed: sale.typed }}
       />
       {session.role === 'owner' && (
