@@ -69,6 +69,7 @@ export const SHELF: Place = {
     { href: '/selling', name: 'Sell' },
     { href: '/stall', name: 'At the stall' },
     { href: '/sales', name: 'Sales' },
+    { href: '/shops', name: 'At shops', ownerOnly: true },
     { href: '/prices', name: 'Prices', alone: 'Prices of the whole shelf', ownerOnly: true },
     { href: '/earned', name: 'What it earned', ownerOnly: true },
     { href: '/customers', name: 'Customers', ownerOnly: true },

@@ -292,3 +292,40 @@ test('a customer is written down, named on a receipt, given all that stands abou
   await page.goto(`${DEMO_URL}/sales?words=Hesper+of+the+mill`);
   await expect(page.getByRole('main')).toContainText('Hesper of the mill');
 });
+
+test('pieces go to a shop with a note; what it sold is sold, and what it did not comes back', async ({
+  owner: page,
+}) => {
+  const [first = '', second = ''] = await priced(page, 'bracelet', 2);
+  for (const tag of [first, second])
+    await page.getByRole('checkbox', { name: `Choose ${tag}`, exact: true }).check();
+  await unfold(page, '2 pieces chosen');
+  await page.getByLabel('What happens').selectOption('Take to a shop');
+  await page.getByLabel('Which shop').fill('The shop at the ferry');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('It is written down of 2 pieces.')).toBeVisible();
+  await page.goto(`${DEMO_URL}/shops`);
+  const shop = page.getByRole('region', { name: 'The shop at the ferry' });
+  await expect(shop).toContainText(/\d+ pieces, asked at \$[\d,.]+ together; \$[\d,.]+ of it is yours/);
+  await axeIsClean(page);
+  const note = (await shop.getByRole('link', { name: 'Delivery note' }).getAttribute('href')) ?? '';
+  const pdf = await page.request.get(DEMO_URL + note);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+
+  await shop.getByRole('checkbox', { name: new RegExp(first) }).check();
+  await shop.getByRole('button', { name: 'The shop sold 1 piece' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sell 1 piece');
+  await expect(page.getByLabel('Where', { exact: true }).locator('option:checked')).toHaveText(
+    'The shop at the ferry',
+  );
+  await expect(page.getByLabel('Paid', { exact: true })).toHaveValue('the channel');
+  await page.getByRole('button', { name: 'Sell', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Receipt N-\d{4}$/);
+
+  await page.goto(`${DEMO_URL}/shops`);
+  await expect(shop.getByRole('checkbox', { name: new RegExp(first) })).toHaveCount(0);
+  await shop.getByRole('checkbox', { name: new RegExp(second) }).check();
+  await shop.getByRole('button', { name: 'Bring 1 piece back' }).click();
+  await expect(page.getByText('1 piece brought back.')).toBeVisible();
+  await expect(shop.getByRole('checkbox', { name: new RegExp(second) })).toHaveCount(0);
+});

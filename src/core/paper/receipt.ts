@@ -23,6 +23,8 @@ export interface Receipt {
   readonly title: string;
   /** The day, where, for whom. */
   readonly under: readonly string[];
+  /** Over the two columns of amounts, where they are not what was asked and what was paid. */
+  readonly heads?: readonly [asked: string, price: string];
   readonly lines: readonly ReceiptLine[];
   readonly sums: readonly ReceiptSum[];
 }
@@ -35,7 +37,7 @@ const HEAD = 46;
 
 /** The pages of a receipt: lines go on to the next page, and the sums stand together on the last. */
 export function receiptPages(
-  { studio, title, under, lines, sums }: Receipt,
+  { studio, title, under, heads = ['Asked', 'Price'], lines, sums }: Receipt,
   { sheet }: Pick<PaperRules, 'sheet'>,
 ): readonly Page[] {
   const { width, height } = SHEETS[sheet];
@@ -50,8 +52,8 @@ export function receiptPages(
       text(MARGIN, MARGIN + 4, 4, studio, { bold: true }),
       text(MARGIN, MARGIN + 13, 7, title, { bold: true }),
       ...under.map((said, index) => text(MARGIN, MARGIN + 20 + index * 5, 3.6, said)),
-      text(askedAt, HEAD - 2, 3.2, 'Asked', { anchor: 'end' }),
-      text(priceAt, HEAD - 2, 3.2, 'Price', { anchor: 'end' }),
+      text(askedAt, HEAD - 2, 3.2, heads[0], { anchor: 'end' }),
+      text(priceAt, HEAD - 2, 3.2, heads[1], { anchor: 'end' }),
       line(MARGIN, HEAD, priceAt, HEAD),
     ];
     pages.push(begun);

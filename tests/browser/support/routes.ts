@@ -56,6 +56,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/stall': { address: '/stall', showsPrices: true },
   '/sales/unsettled/[id]': { address: `/sales/unsettled/${DEMO_UNSETTLED}`, showsPrices: true },
   '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
+  '/shops': { address: '/shops', ownerOnly: true },
   '/prices': { address: '/prices', ownerOnly: true },
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/customers': { address: '/customers', ownerOnly: true },
@@ -99,6 +100,7 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/pictures/[of]': { address: '/pictures/P-0001.svg' },
   '/photos/[id]': { address: '/photos/00000000-0000-4000-a000-000000000000' },
   '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
+  '/shops/note.pdf': { address: '/shops/note.pdf?shop=The+shop+at+the+ferry', ownerOnly: true },
   '/customers/[id]/data.json': { address: `/customers/${DEMO_CUSTOMER}/data.json`, ownerOnly: true },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };

@@ -59,7 +59,7 @@ export function SellForm({ channels, begun, today, names, settles }: SellFormPro
           })),
           letGo: 'nothing',
           off: '',
-          paidBy: 'cash',
+          paidBy: channels[0]?.kind === 'commission' ? 'the channel' : 'cash',
           given: '',
           buyer: '',
           note: '',

@@ -12,12 +12,14 @@ export const metadata = { title: 'Sell' };
 /** Pieces are sold together. */
 export default async function SellingPage({ searchParams }: { searchParams: Search }) {
   const { session } = await pageMember();
-  const { pieces = '' } = await textsAsked(searchParams);
+  const { pieces = '', channel = '' } = await textsAsked(searchParams);
   const numbers = pieces
     .split('.')
     .flatMap((each) => (/^\d{1,8}$/.test(each) ? [Number(each)] : []))
     .slice(0, MOST_SOLD);
-  const [channels, begun] = [await openChannels(session), await forSale(session, numbers)];
+  const [open, begun] = [await openChannels(session), await forSale(session, numbers)];
+  // Where it is sold stands first when it is said.
+  const channels = [...open.filter(({ id }) => id === channel), ...open.filter(({ id }) => id !== channel)];
   if (channels.length === 0)
     return session.role === 'owner' ? (
       <EmptyPlace title="Where do you sell?" next={{ href: '/channels', text: 'Write down where you sell' }}>
@@ -31,7 +33,7 @@ export default async function SellingPage({ searchParams }: { searchParams: Sear
     );
   return (
     <SellForm
-      key={begun.map(({ number }) => number).join('.')}
+      key={`${channel} ${begun.map(({ number }) => number).join('.')}`}
       channels={channels}
       begun={begun}
       today={todayOf(session)}
