@@ -31,7 +31,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'cutting-table', path: '/batches/R-0001/cut' },
   { name: 'what-could-i-make', path: '/batches/makeable', dark: true },
   { name: 'stockroom', path: '/stock' },
-  { name: 'stones', path: '/stones' },
   {
     name: 'weigh-in',
     path: '/rack/W-0001/weigh',
@@ -72,7 +71,24 @@ const SHOTS: readonly Shot[] = [
   { name: 'bench', path: '/bench/P-0018' },
   { name: 'shelf', path: '/shelf' },
   { name: 'cost-and-prices', path: '/shelf/F-0150' },
-  { name: 'selling', path: '/selling?pieces=296.297.298' },
+  {
+    name: 'stall',
+    path: '/stall',
+    size: PHONE,
+    prepare: async (page) => {
+      const pieces = page.getByRole('list', { name: 'Pieces' }).getByRole('button');
+      for (const index of [0, 2]) await pieces.nth(index).click();
+      await page.getByRole('button', { name: 'To pay' }).waitFor();
+    },
+  },
+  {
+    name: 'prices',
+    path: '/prices',
+    prepare: async (page) => {
+      await page.getByLabel('Price of sterling').fill('12000');
+      await page.getByRole('region', { name: 'What if' }).scrollIntoViewIfNeeded();
+    },
+  },
   { name: 'logbook', path: '/logbook' },
 ];
 

@@ -296,7 +296,7 @@ test('a customer is written down, named on a receipt, given all that stands abou
 test('pieces go to a shop with a note; what it sold is sold, and what it did not comes back', async ({
   owner: page,
 }) => {
-  const [first = '', second = ''] = await priced(page, 'bracelet', 2);
+  const [first = '', second = ''] = await priced(page, 'hoops', 2);
   for (const tag of [first, second])
     await page.getByRole('checkbox', { name: `Choose ${tag}`, exact: true }).check();
   await unfold(page, '2 pieces chosen');
