@@ -329,3 +329,44 @@ test('pieces go to a shop with a note; what it sold is sold, and what it did not
   await expect(page.getByText('1 piece brought back.')).toBeVisible();
   await expect(shop.getByRole('checkbox', { name: new RegExp(second) })).toHaveCount(0);
 });
+
+test('sales of a page come in from its file: its columns are asked once, and nothing is entered twice', async ({
+  owner: page,
+}) => {
+  const [piece = ''] = await priced(page, 'brooch', 1);
+  const content = [
+    'Ref;Sold;Thing;Sum;Who',
+    `A1;2026-11-02;${piece};41,00;Bede`,
+    'A2;2026-11-03;W-0001;9,00;',
+  ].join('\n');
+  const choose = () =>
+    page
+      .getByLabel('CSV or spreadsheet file')
+      .setInputFiles({ name: 'orders.csv', mimeType: 'text/csv', buffer: Buffer.from(content) });
+  await page.goto(`${DEMO_URL}/sales`);
+  await page.getByRole('link', { name: 'Sales from a file' }).click();
+  await choose();
+  const file = page.getByRole('region', { name: 'orders.csv' });
+  await expect(file.getByRole('heading')).toHaveText('orders.csv: 2 rows');
+  await file.getByLabel('Where it was sold').selectOption('Our own page');
+  await file.getByRole('button', { name: 'Enter them' }).click();
+  await expect(file.getByText('Choose the column that it stands in.').first()).toBeVisible();
+  await file.getByLabel('The order').selectOption('Ref');
+  await file.getByLabel('The day').selectOption('Sold');
+  await file.getByLabel('The tag of the piece').selectOption('Thing');
+  await file.getByLabel('What was paid for it').selectOption('Sum');
+  await file.getByLabel('The buyer').selectOption('Who');
+  await axeIsClean(page);
+  await file.getByRole('button', { name: 'Enter them' }).click();
+  const entered = page.getByRole('status', { name: 'What is entered' });
+  await expect(entered).toContainText('1 sale of the file has its receipt');
+  await expect(entered).toContainText('Line 3: “W-0001” is not the tag of a piece; write it like F-0042.');
+
+  // The same file again: its columns are known, and nothing is entered twice.
+  await choose();
+  await expect(file.getByLabel('The tag of the piece')).toHaveValue('2');
+  await file.getByRole('button', { name: 'Enter them' }).click();
+  await expect(entered).toContainText('1 sale of the file has its receipt');
+  await page.goto(`${DEMO_URL}/sales?words=Bede`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('1 sale for $45.50');
+});

@@ -55,6 +55,7 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/sales': { address: '/sales', showsPrices: true },
   '/stall': { address: '/stall', showsPrices: true },
   '/sales/unsettled/[id]': { address: `/sales/unsettled/${DEMO_UNSETTLED}`, showsPrices: true },
+  '/sales/bring-in': { address: '/sales/bring-in', ownerOnly: true },
   '/sales/[tag]': { address: '/sales/N-0001', showsPrices: true },
   '/shops': { address: '/shops', ownerOnly: true },
   '/prices': { address: '/prices', ownerOnly: true },

@@ -100,6 +100,13 @@ export default async function SalesPage({ searchParams }: { searchParams: Search
           </li>
         ))}
       </ul>
+      {session.role === 'owner' && (
+        <p className="no-print mt-3">
+          <Link href="/sales/bring-in" className="btn">
+            Sales from a file
+          </Link>
+        </p>
+      )}
       <MorePages of="of the sales" action="/sales" query={query} next={next} more="Further back" />
     </>
   );

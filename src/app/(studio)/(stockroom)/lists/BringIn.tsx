@@ -4,22 +4,13 @@ import { useRouter } from 'next/navigation';
 import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useState } from 'react';
 import { useAct } from '@/ui/useAct';
+import { inBase64 } from '@/app/lib/inBase64';
 import { openImportAction } from './actions';
 
 interface ListChoice {
   readonly id: string;
   readonly title: string;
   readonly columns: readonly string[];
-}
-
-/** The bytes of a file in base64. */
-function inBase64(file: File): Promise<string> {
-  return new Promise((done, failed) => {
-    const reader = new FileReader();
-    reader.onload = () => done(String(reader.result).replace(/^[^,]*,/, ''));
-    reader.onerror = () => failed(reader.error ?? new Error('the file cannot be read'));
-    reader.readAsDataURL(file);
-  });
 }
 
 /** Brings a list in from a file: first it is only read, and what is wrong with it is shown. */
