@@ -4,12 +4,13 @@ import { sellBasket } from '@/core/selling/sale';
 import { guessColumns, ordersIn, type ColumnsChosen, type OrderRows } from '@/core/selling/salesFile';
 import type { SaleTyped, ToldSale } from '@/core/selling/stall';
 import { numberOnTag, tag } from '@/core/tag';
-import { minor, parseAmount, plainMoney } from '@/core/units/money';
+import { minor, plainMoney } from '@/core/units/money';
 import { readNumbers } from '@/core/units/writing';
 import { readCsv } from '../lists/csv';
 import { fileAsCsv } from '../lists/sheetFile';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import { readAmount } from '../kernel/rules';
 import { attempt, look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { settingsIn, type Settings } from '../settings/settings';
 import { openChannel, type KnownChannel } from './channels';
@@ -62,7 +63,7 @@ function keyOf(studioId: string, channel: string, order: string): string {
 /** What a cell says of money, in the currency of the books: "$42.00", "42,00", "42.00 USD". */
 function moneyIn(cell: string, { currency, numbers }: Settings): string | undefined {
   const bare = readNumbers(cell.replace(/[^\d.,-]/g, ''), numbers);
-  const read = parseAmount(`${bare} ${currency}`);
+  const read = readAmount(`${bare} ${currency}`, { zero: true });
   return read.ok ? `${plainMoney(read.value.money, currency)} ${currency}` : undefined;
 }
 
@@ -101,7 +102,7 @@ function typedOf(
 /** What a sale comes to by the terms of its channel. */
 function grossOf({ pieces }: SaleTyped, { channel, settings }: Reading) {
   const asked = pieces.flatMap((each) => {
-    const read = parseAmount(each.asked);
+    const read = readAmount(each.asked, { zero: true });
     return read.ok ? [read.value.money] : [];
   });
   const { terms, rounding } = channel;
