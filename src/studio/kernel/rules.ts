@@ -269,6 +269,18 @@ export const together =
   (input, name) =>
     decorators.forEach((each) => each(input, name));
 
+const NO_LIST = 'A list belongs here, and something else was sent.';
+
+const MOST_ENDINGS = 20;
+
+/** What prices end in: amounts that may be nothing; none leaves prices as they come. */
+export const ReadsEndings = (): PropertyDecorator =>
+  together(
+    IsArray({ message: NO_LIST }),
+    ArrayMaxSize(MOST_ENDINGS, { message: `Give at most ${MOST_ENDINGS} endings.` }),
+    ReadsAmounts({ zero: true }),
+  );
+
 /**
  * Entries that are input classes themselves.
  * @param most how many there may be
@@ -280,7 +292,7 @@ export const Entries = (
   said: { readonly most: string; readonly least?: string },
 ): PropertyDecorator =>
   together(
-    IsArray(),
+    IsArray({ message: NO_LIST }),
     ...(said.least === undefined ? [] : [ArrayMinSize(1, { message: said.least })]),
     ArrayMaxSize(most, { message: said.most }),
     ValidateNested({ each: true }),

@@ -1,8 +1,8 @@
-import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
+import { IsBoolean } from 'class-validator';
 import { CHANNEL_KINDS, FEE_BASES, type ChannelKind, type FeeBasis } from '@/core/selling/channel';
 import { TAX_KINDS, TAX_ROUNDINGS, type TaxKind, type TaxRounding } from '@/core/selling/tax';
 import type { BasisPoints } from '@/core/units/percent';
-import { ReadsAmounts, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
+import { ReadsEndings, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
 import type { Amount, Typed } from '../kernel/typed';
 
 /** A way that pieces leave the studio for money, and what selling there costs. */
@@ -22,10 +22,7 @@ export class ChannelInput {
   @ReadsPercent(1000) pricePercent!: Typed<BasisPoints>;
 
   /** What prices there end in; none leaves them as they come. */
-  @IsArray()
-  @ArrayMaxSize(20, { message: 'Give at most 20 endings.' })
-  @ReadsAmounts({ zero: true })
-  endings!: Typed<Amount>[];
+  @ReadsEndings() endings!: Typed<Amount>[];
 
   /** Whether anything is sold there any more. */
   @IsBoolean() isOpen!: boolean;

@@ -1,4 +1,4 @@
-import { ArrayMaxSize, IsArray, IsBoolean } from 'class-validator';
+import { IsBoolean } from 'class-validator';
 import { ROUNDINGS, type Rounding } from '@/core/costing/rounding';
 import { DAY_ORDERS, type DayOrder } from '@/core/calendar/day';
 import { RING_SYSTEMS, type RingSystem } from '@/core/ring/ringSize';
@@ -8,8 +8,8 @@ import { METAL_IDS } from '@/core/wire/metal';
 import { refuse, ok } from '@/core/result';
 import {
   Entries,
-  ReadsAmounts,
   ReadsBy,
+  ReadsEndings,
   ReadsLength,
   ReadsMoney,
   ReadsName,
@@ -61,10 +61,7 @@ export class ChangeSettingsInput {
   >;
   @ReadsOneOf(ROUNDINGS, 'which way prices round') rounding!: Typed<Rounding>;
 
-  @IsArray()
-  @ArrayMaxSize(20, { message: 'Give at most 20 endings.' })
-  @ReadsAmounts({ zero: true })
-  priceEndings!: Typed<Amount>[];
+  @ReadsEndings() priceEndings!: Typed<Amount>[];
 
   @ReadsLength({ zero: true }) usefulMinimum!: Typed<Micrometres>;
 
