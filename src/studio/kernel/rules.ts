@@ -271,15 +271,9 @@ export const together =
 
 const NO_LIST = 'A list belongs here, and something else was sent.';
 
-const MOST_ENDINGS = 20;
-
-/** What prices end in: amounts that may be nothing; none leaves prices as they come. */
-export const ReadsEndings = (): PropertyDecorator =>
-  together(
-    IsArray({ message: NO_LIST }),
-    ArrayMaxSize(MOST_ENDINGS, { message: `Give at most ${MOST_ENDINGS} endings.` }),
-    ReadsAmounts({ zero: true }),
-  );
+/** A list of not more than so many. @param said what is said of more */
+export const AFew = (most: number, said: string): PropertyDecorator =>
+  together(IsArray({ message: NO_LIST }), ArrayMaxSize(most, { message: said }));
 
 /**
  * Entries that are input classes themselves.
@@ -292,9 +286,8 @@ export const Entries = (
   said: { readonly most: string; readonly least?: string },
 ): PropertyDecorator =>
   together(
-    IsArray({ message: NO_LIST }),
+    AFew(most, said.most),
     ...(said.least === undefined ? [] : [ArrayMinSize(1, { message: said.least })]),
-    ArrayMaxSize(most, { message: said.most }),
     ValidateNested({ each: true }),
     Type(of),
   );

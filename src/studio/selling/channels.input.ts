@@ -2,7 +2,7 @@ import { IsBoolean } from 'class-validator';
 import { CHANNEL_KINDS, FEE_BASES, type ChannelKind, type FeeBasis } from '@/core/selling/channel';
 import { TAX_KINDS, TAX_ROUNDINGS, type TaxKind, type TaxRounding } from '@/core/selling/tax';
 import type { BasisPoints } from '@/core/units/percent';
-import { ReadsEndings, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
+import { AFew, ReadsAmounts, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent } from '../kernel/rules';
 import type { Amount, Typed } from '../kernel/typed';
 
 /** A way that pieces leave the studio for money, and what selling there costs. */
@@ -22,7 +22,9 @@ export class ChannelInput {
   @ReadsPercent(1000) pricePercent!: Typed<BasisPoints>;
 
   /** What prices there end in; none leaves them as they come. */
-  @ReadsEndings() endings!: Typed<Amount>[];
+  @AFew(20, 'Give at most 20 endings.')
+  @ReadsAmounts({ zero: true })
+  endings!: Typed<Amount>[];
 
   /** Whether anything is sold there any more. */
   @IsBoolean() isOpen!: boolean;

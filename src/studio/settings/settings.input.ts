@@ -9,7 +9,8 @@ import { refuse, ok } from '@/core/result';
 import {
   Entries,
   ReadsBy,
-  ReadsEndings,
+  AFew,
+  ReadsAmounts,
   ReadsLength,
   ReadsMoney,
   ReadsName,
@@ -61,7 +62,9 @@ export class ChangeSettingsInput {
   >;
   @ReadsOneOf(ROUNDINGS, 'which way prices round') rounding!: Typed<Rounding>;
 
-  @ReadsEndings() priceEndings!: Typed<Amount>[];
+  @AFew(20, 'Give at most 20 endings.')
+  @ReadsAmounts({ zero: true })
+  priceEndings!: Typed<Amount>[];
 
   @ReadsLength({ zero: true }) usefulMinimum!: Typed<Micrometres>;
 
