@@ -172,8 +172,8 @@ test('what was sold is told by what it earned, and the table sums to what the he
     expect([by, sold.reduce((sum, each) => sum + Number(each), 0)]).toEqual([by, pieces]);
   }
   await axeIsClean(page);
-  await page.getByLabel('From').fill('2020-01-01');
-  await page.getByLabel('To').fill('2020-12-31');
+  await page.getByLabel('From', { exact: true }).fill('2020-01-01');
+  await page.getByLabel('To', { exact: true }).fill('2020-12-31');
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(head).toHaveText('Nothing was sold then');
 });
