@@ -104,8 +104,7 @@ export function ExpectedTakings({
       </table>
       <p className="muted mt-2 text-sm">
         At what such pieces sell for with you, in these months most of all, drawn toward the last price on a
-        tag while few were sold; and at{' '}
-        {priceFrom === 'replacement' ? 'today’s cost' : 'what was paid'}.
+        tag while few were sold; and at {priceFrom === 'replacement' ? 'today’s cost' : 'what was paid'}.
         {isReckoned && ' * No piece of it has a price yet: the price that keeps your margin.'}
       </p>
       {channels.length > 0 && (

@@ -54,7 +54,9 @@ export default async function CustomersPage({ searchParams }: { searchParams: Se
               >
                 <span className="[overflow-wrap:anywhere]">
                   <span className="font-semibold">{name}</span>{' '}
-                  <span className="muted">{[ringSizes, wishes].filter((each) => each !== '').join(' · ')}</span>
+                  <span className="muted">
+                    {[ringSizes, wishes].filter((each) => each !== '').join(' · ')}
+                  </span>
                 </span>
                 <span className="text-right">
                   {sales === 0 ? (

@@ -80,7 +80,10 @@ export function AtShop({ shop: { channel, pieces } }: { shop: Shop }) {
           className="btn min-h-11"
           disabled={busy || numbers.length === 0}
           onClick={() =>
-            void run(() => turnPiecesAction(newKey(), numbers, { turn: 'brought back', to: '', note: '' }), done)
+            void run(
+              () => turnPiecesAction(newKey(), numbers, { turn: 'brought back', to: '', note: '' }),
+              done,
+            )
           }
         >
           Bring {numbers.length === 0 ? 'these' : counted(numbers.length, 'piece')} back

@@ -42,7 +42,10 @@ export default async function ShopsPage() {
                 .
               </p>
             </div>
-            <a className="btn no-print min-h-11" href={`/shops/note.pdf?shop=${encodeURIComponent(shop.name)}`}>
+            <a
+              className="btn no-print min-h-11"
+              href={`/shops/note.pdf?shop=${encodeURIComponent(shop.name)}`}
+            >
               Delivery note
             </a>
           </div>

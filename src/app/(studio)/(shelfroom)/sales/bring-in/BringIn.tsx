@@ -169,7 +169,10 @@ function ReadFile({
                 name={column}
                 label={COLUMN_SAID[column]}
                 choices={[
-                  { value: '', text: NEEDED_COLUMNS.includes(column) ? 'Choose a column…' : 'Not in this file' },
+                  {
+                    value: '',
+                    text: NEEDED_COLUMNS.includes(column) ? 'Choose a column…' : 'Not in this file',
+                  },
                   ...columns,
                 ]}
               />
@@ -189,8 +192,8 @@ function Entered({ entered: { entered, unsettled, wrong } }: { entered: SalesFil
       </h2>
       {unsettled > 0 && (
         <p className="mt-1 border-l-4 border-error pl-2 font-semibold">
-          {counted(unsettled, 'sale')} could not be entered as {unsettled === 1 ? 'it stands' : 'they stand'}, and{' '}
-          {unsettled === 1 ? 'waits' : 'wait'} to be settled under{' '}
+          {counted(unsettled, 'sale')} could not be entered as {unsettled === 1 ? 'it stands' : 'they stand'},
+          and {unsettled === 1 ? 'waits' : 'wait'} to be settled under{' '}
           <Link className="link" href="/sales">
             Sales
           </Link>
@@ -200,8 +203,8 @@ function Entered({ entered: { entered, unsettled, wrong } }: { entered: SalesFil
       {wrong.length > 0 && (
         <>
           <p className="mt-2 font-semibold">
-            Nothing was entered of {counted(wrong.length, 'line')}; mend {wrong.length === 1 ? 'it' : 'them'} in
-            the file and read it again:
+            Nothing was entered of {counted(wrong.length, 'line')}; mend {wrong.length === 1 ? 'it' : 'them'}{' '}
+            in the file and read it again:
           </p>
           <ul className="list-disc pl-6">
             {wrong.map(({ line, why }) => (
