@@ -42,7 +42,7 @@ export function AtShop({ shop: { channel, pieces } }: { shop: Shop }) {
               <SmallPicture of="piece" number={number} name={name} className="h-12 w-12" />
               <span className="min-w-0 [overflow-wrap:anywhere]">
                 <span className="font-semibold">{name}</span>{' '}
-                <span className="muted">
+                <span className="muted whitespace-nowrap">
                   {[tag('piece', number), size].filter((each) => each !== '').join(' · ')}
                 </span>
                 <span className="muted block text-sm">

@@ -30,7 +30,7 @@ export function ItEarned({ earned: { sale, channel, soldOn, line } }: { earned: 
         )}
       </h2>
       <p className="muted">
-        Sold on <Day at={soldOn} /> in {channel} after {counted(line.days, 'day')} ·{' '}
+        {channel}, <Day at={soldOn} />, after {counted(line.days, 'day')} ·{' '}
         <Link className="link" href={`/sales/${tag('sale', sale)}`}>
           {tag('sale', sale)}
         </Link>
