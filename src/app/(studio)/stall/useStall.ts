@@ -67,13 +67,16 @@ export function useStall(studio: string, first: readonly number[]): StallHere {
   const [isKept, setIsKept] = useState(true);
   const latest = useRef(kept);
   const sending = useRef(false);
+  /** Whether what is known here lies on the device; where it does not, this page alone knows of it. */
+  const lies = useRef(true);
 
   const change = useCallback(
     (by: (kept: StallKept) => StallKept) => {
       // What another tab of this device has sold meanwhile is not lost.
-      const next = by(readPlace(studio) ?? latest.current);
+      const next = by((lies.current ? readPlace(studio) : undefined) ?? latest.current);
       latest.current = next;
-      setIsKept(keep(studio, next));
+      lies.current = keep(studio, next);
+      setIsKept(lies.current);
       setKept(next);
     },
     [studio],

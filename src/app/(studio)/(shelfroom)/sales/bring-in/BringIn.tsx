@@ -53,6 +53,15 @@ function chosenBefore({ titles, guessed }: SalesFileLook, channel: string): Chos
   }
 }
 
+/** A device that keeps nothing is asked again; what was entered is entered all the same. */
+function keepChosen(titles: readonly string[], chosen: object): void {
+  try {
+    localStorage.setItem(keptFor(titles), JSON.stringify(chosen));
+  } catch {
+    // As above.
+  }
+}
+
 /** A file is chosen, looked at, and its sales are entered. */
 export function BringIn({ channels }: BringInProps) {
   const [opened, setOpened] = useState<Opened>();
@@ -140,7 +149,7 @@ function ReadFile({
         typedFor={null}
         send={async (_key, chosen) => {
           const answer = await enterSalesFileAction(base64, chosen);
-          if (answer.ok) localStorage.setItem(keptFor(titles), JSON.stringify(chosen));
+          if (answer.ok) keepChosen(titles, chosen);
           return answer;
         }}
         onDone={onEntered}
