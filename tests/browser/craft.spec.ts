@@ -186,7 +186,9 @@ test('a freeform stone is traced over a photograph, by mouse and by keys', async
   await page.goto(`${DEMO_URL}/how-much?of=bundle-frame`);
   await page.getByLabel('Stone: Outline').selectOption('freeform');
   await page.getByRole('button', { name: 'Trace it over a photograph' }).click();
-  await page.getByLabel('Photograph of the stone').setInputFiles('docs/screenshots/stones.png');
+  await page
+    .getByLabel('Photograph of the stone')
+    .setInputFiles({ name: 'stone.png', mimeType: 'image/png', buffer: await page.screenshot() });
   await page.getByLabel('Known length').fill('40 mm');
   // The picture of a page has an edge everywhere: points are to stay where they are set.
   await page.getByLabel('Draw points to the edge that is near').uncheck();

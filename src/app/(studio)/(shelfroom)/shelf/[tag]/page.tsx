@@ -148,7 +148,12 @@ export default async function PiecePage({ params }: { params: Params }) {
       {money && (
         <div className="mt-4 grid grid-cols-1 items-start gap-4 xl:grid-cols-[minmax(20rem,2fr)_minmax(0,5fr)]">
           <CostSheetTable sheet={money.sheet} priceFrom={money.settings.priceFrom} />
-          {isOnShelf && <Prices piece={{ number, version: piece.version }} money={money} />}
+          {isOnShelf && (
+            // On the paper of a piece that is sold stands what it earned.
+            <div className={earned ? 'no-print' : ''}>
+              <Prices piece={{ number, version: piece.version }} money={money} />
+            </div>
+          )}
         </div>
       )}
       {earned && <ItEarned earned={earned} />}
