@@ -12,7 +12,7 @@ const STUDIO_FLOORS = [
   ],
   [
     ...['cuttingPlan', 'cuttingTable', 'makeable', 'schedule', 'toBuy', 'fitting', 'calculate'],
-    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'sittings', 'selling', 'jobRegistry'],
+    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'sittings', 'selling', 'orders', 'jobRegistry'],
   ],
 ];
 

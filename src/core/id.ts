@@ -5,7 +5,8 @@ export type Identified =
   | ('studio' | 'user' | 'token' | 'post' | 'photo' | 'import' | 'count' | 'refining')
   | ('article' | 'stock piece' | 'lot' | 'place' | 'spool type' | 'supplier' | 'delivery' | 'reservation')
   | ('pattern' | 'piece' | 'batch' | 'sitting')
-  | ('channel' | 'sale' | 'stall sale' | 'stall cost' | 'scenario' | 'customer');
+  | ('channel' | 'sale' | 'stall sale' | 'stall cost' | 'scenario' | 'customer')
+  | ('order' | 'payment');
 
 /**
  * The id of something. One of a batch is not taken for one of a piece; a text that does not say what it is the id of (a new one, one from

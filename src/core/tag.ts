@@ -12,6 +12,8 @@ export const TAG_LETTERS = {
   batch: 'R',
   delivery: 'D',
   sale: 'N',
+  order: 'Q',
+  payment: 'M',
 } as const;
 export type Tagged = keyof typeof TAG_LETTERS;
 
@@ -40,6 +42,8 @@ export const TAG_PATHS: Readonly<Record<Tagged, string>> = {
   batch: '/batches',
   delivery: '/deliveries',
   sale: '/sales',
+  order: '/orders',
+  payment: '/payments',
 };
 
 /** Address of the page of a tagged thing. */

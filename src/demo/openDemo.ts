@@ -164,6 +164,8 @@ async function changeSettingsOnce(session: StudioSession, key: string, version: 
       days: 'month',
       rings: 'US',
       sheet: 'Letter',
+      letterhead: '12 Millrace Lane\nHollow Weir\nTax number SW-40417',
+      payTo: 'Weir Savings, account 00 4417 88\nPlease give the number of the invoice.',
       hourlyRate: '22.00 USD',
       overheadPerHour: '4.50 USD',
       targetPerHour: '30.00 USD',

@@ -225,6 +225,8 @@ export const settingsInput = (changed: object = {}) => ({
   days: 'day',
   rings: 'US',
   sheet: 'A4',
+  letterhead: '',
+  payTo: '',
   hourlyRate: '25.00 USD',
   overheadPerHour: '5.00 USD',
   targetPerHour: '35.00 USD',

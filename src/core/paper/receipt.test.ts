@@ -54,6 +54,22 @@ describe('a receipt', () => {
     },
   );
 
+  it('has where the studio is on its right, where its buyer is below, and what is to be known at its end', () => {
+    const letterhead = ['Dock Row 4', 'Port Ellery', 'Tax number 11 222', 'heron@wire.example'];
+    const under = ['For Ines', 'Mill Lane 2', '70123 Ferrol', 'Order Q-0001', 'of 2 May 2026'];
+    const foot = ['To be paid within 30 days.', 'Bank: Harbour Savings, 1234'];
+    const [page] = receiptPages(receipt(1, { letterhead, under, foot }), { sheet: 'A4' });
+    const texts = page ? textsOn(page) : [];
+    const at = (said: string) => texts.find(({ text }) => text === said);
+    for (const said of letterhead) expect(at(said)).toMatchObject({ anchor: 'end', x: SHEETS.A4.width - 14 });
+    // The head over the amounts gives way to what stands over it.
+    expect(at('Asked')?.y).toBeGreaterThan((at('of 2 May 2026')?.y ?? 0) + 3);
+    expect(at('Ring 1')?.y).toBeGreaterThan(at('Asked')?.y ?? Infinity);
+    const heights = foot.map((said) => at(said)?.y ?? 0);
+    expect(Math.min(...heights)).toBeGreaterThan(at('with 20 % of tax in it')?.y ?? Infinity);
+    expect((heights[1] ?? 0) - (heights[0] ?? 0)).toBeGreaterThan(4);
+  });
+
   it('breaks a long name, and what comes after stands below it', () => {
     const long = receipt(2);
     const [first, second] = long.lines;

@@ -19,6 +19,8 @@ export interface ReceiptSum {
 /** What stands on a receipt. */
 export interface Receipt {
   readonly studio: string;
+  /** Where the studio is, its tax number: lines that stand on the right. */
+  readonly letterhead?: readonly string[];
   /** "Receipt N-0012". */
   readonly title: string;
   /** The day, where, for whom. */
@@ -27,22 +29,34 @@ export interface Receipt {
   readonly heads?: readonly [asked: string, price: string];
   readonly lines: readonly ReceiptLine[];
   readonly sums: readonly ReceiptSum[];
+  /** What is to be known of it, below everything: how long it holds, where it is paid. */
+  readonly foot?: readonly string[];
 }
 
 const ROW = 9;
 const SUM = 6.5;
 /** So many signs of a name fit beside the amounts. */
 const MOST = 60;
-const HEAD = 46;
+/** Signs in a line of the foot; lines of letters and the head over the amounts stand so far below each other, mm. */
+const FOOT = 96;
+const [UNDER, LETTERS] = [5, 4.4];
+
+/** So many lines of a text as it was typed, none of them empty. */
+export const typedLines = (text: string): readonly string[] =>
+  text
+    .split('\n')
+    .map((each) => each.trim())
+    .filter((each) => each !== '');
 
 /** The pages of a receipt: lines go on to the next page, and the sums stand together on the last. */
 export function receiptPages(
-  { studio, title, under, heads = ['Asked', 'Price'], lines, sums }: Receipt,
+  { studio, letterhead = [], title, under, heads = ['Asked', 'Price'], lines, sums, foot = [] }: Receipt,
   { sheet }: Pick<PaperRules, 'sheet'>,
 ): readonly Page[] {
   const { width, height } = SHEETS[sheet];
   const [askedAt, priceAt] = [width - MARGIN - 34, width - MARGIN];
   const end = height - MARGIN - 8;
+  const head = MARGIN + Math.max(32, 20 + under.length * UNDER + 2, 6 + letterhead.length * LETTERS);
   const pages: Shape[][] = [];
   let y = Infinity;
   const room = (much: number): Shape[] => {
@@ -51,13 +65,16 @@ export function receiptPages(
     const begun: Shape[] = [
       text(MARGIN, MARGIN + 4, 4, studio, { bold: true }),
       text(MARGIN, MARGIN + 13, 7, title, { bold: true }),
-      ...under.map((said, index) => text(MARGIN, MARGIN + 20 + index * 5, 3.6, said)),
-      text(askedAt, HEAD - 2, 3.2, heads[0], { anchor: 'end' }),
-      text(priceAt, HEAD - 2, 3.2, heads[1], { anchor: 'end' }),
-      line(MARGIN, HEAD, priceAt, HEAD),
+      ...under.map((said, index) => text(MARGIN, MARGIN + 20 + index * UNDER, 3.6, said)),
+      ...letterhead.map((said, index) =>
+        text(priceAt, MARGIN + 4 + index * LETTERS, 3.2, said, { anchor: 'end' }),
+      ),
+      text(askedAt, head - 2, 3.2, heads[0], { anchor: 'end' }),
+      text(priceAt, head - 2, 3.2, heads[1], { anchor: 'end' }),
+      line(MARGIN, head, priceAt, head),
     ];
     pages.push(begun);
-    y = HEAD;
+    y = head;
     return begun;
   };
   for (const { what, about, asked, price } of lines) {
@@ -77,6 +94,12 @@ export function receiptPages(
     y += SUM;
     on.push(text(askedAt, y, 4, label, { bold, anchor: 'end' }));
     on.push(text(priceAt, y, 4, amount, { bold, anchor: 'end' }));
+  }
+  y += 4;
+  for (const said of foot.flatMap((each) => wrapped(each, FOOT))) {
+    const below = room(UNDER);
+    y += UNDER;
+    below.push(text(MARGIN, y, 3.4, said));
   }
   return pages.map((shapes, index) => ({
     width,

@@ -36,6 +36,7 @@ import { selling } from './0034-selling';
 import { brokenUp } from './0035-broken-up';
 import { stalls } from './0036-stalls';
 import { customers } from './0037-customers';
+import { orders } from './0038-orders';
 
 /** Every step of the schema, in order. Steps that have shipped are never changed; a change is a new step. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -76,4 +77,5 @@ export const MIGRATIONS: readonly Migration[] = [
   brokenUp,
   stalls,
   customers,
+  orders,
 ];

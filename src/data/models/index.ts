@@ -6,6 +6,7 @@ import './drawers';
 import './lists';
 import './making';
 import './metal';
+import './orders';
 import './purchases';
 import './selling';
 import './sittings';

@@ -71,6 +71,12 @@ export const Sale = table(
     net: big<MinorUnits>(),
     tax: big<MinorUnits>(),
     gross: big<MinorUnits>(),
+    /** What of it was paid before it was handed over. */
+    paidBefore: byDefault(big<MinorUnits>(), 0),
+    /** The day that an invoice is to be paid by; null where it is paid at once. */
+    payBy: byDefault(maybe(date()), null),
+    /** Where its buyer is, as an invoice says it; may be empty. */
+    address: byDefault(text(), ''),
     /** What the channel keeps, and what packing and sending cost. */
     fees: big<MinorUnits>(),
     sending: big<MinorUnits>(),

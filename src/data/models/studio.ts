@@ -23,6 +23,10 @@ export const Studio = table('studios', {
   days: byDefault(text<DayOrder>(), 'day'),
   /** How a ring size is meant that does not say. */
   rings: byDefault(text<RingSystem>(), 'US'),
+  /** Under its name on papers that go out: where it is, its tax number. */
+  letterhead: byDefault(text(), ''),
+  /** Where it is paid, at the foot of invoices. */
+  payTo: byDefault(text(), ''),
   /** What papers are printed on. */
   sheet: byDefault(text<SheetName>(), 'A4'),
   hourlyRate: big<MinorUnits>(),

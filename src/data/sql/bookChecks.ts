@@ -218,12 +218,28 @@ const CHECKS: readonly string[] = [
        SELECT studio_id, ware AS name, max(number) AS highest FROM stock_pieces GROUP BY 1, 2
        UNION ALL SELECT studio_id, 'pattern', max(number) FROM patterns GROUP BY 1
        UNION ALL SELECT studio_id, 'piece', max(number) FROM pieces GROUP BY 1
+       UNION ALL SELECT studio_id, 'order', max(number) FROM orders GROUP BY 1
        UNION ALL SELECT studio_id, 'sale', max(number) FROM sales GROUP BY 1) AS n USING (studio_id, name)
     WHERE n.highest > c.last`,
   // Receipts run without gaps, from the first to the last number that was handed out.
   `SELECT c.studio_id AS studio, 'receipts' AS what, c.last || ' numbers' AS kept, count(s.number) || ' receipts' AS rebuilt
      FROM counters c LEFT JOIN sales s ON s.studio_id = c.studio_id
     WHERE c.name = 'sale' GROUP BY c.studio_id, c.last HAVING count(s.number) <> c.last`,
+  // What is paid for orders runs without gaps as well.
+  `SELECT c.studio_id AS studio, 'payments' AS what, c.last || ' numbers' AS kept, count(p.number) || ' payments' AS rebuilt
+     FROM counters c LEFT JOIN order_payments p ON p.studio_id = c.studio_id
+    WHERE c.name = 'payment' GROUP BY c.studio_id, c.last HAVING count(p.number) <> c.last`,
+  // What an order says was paid for it is what its payments come to; nothing of one that is cancelled is held any more.
+  `SELECT q.studio_id AS studio, 'what was paid for Q-' || lpad(q.number::text, 4, '0') AS what, q.paid::text AS kept,
+          CASE WHEN q.state = 'cancelled' THEN 0 ELSE p.paid END::text AS rebuilt
+     FROM orders q CROSS JOIN LATERAL (SELECT COALESCE(sum(amount), 0) AS paid FROM order_payments p WHERE p.studio_id = q.studio_id AND p.order_id = q.order_id) AS p
+    WHERE q.paid::numeric IS DISTINCT FROM p.paid OR (q.state = 'cancelled' AND p.paid <> 0)`,
+  // What a sale says was paid before is what its order was paid until then, and no more is paid of an invoice than is on it.
+  `SELECT s.studio_id AS studio, 'what was paid before N-' || lpad(s.number::text, 4, '0') AS what, s.paid_before::text AS kept, p.before::text AS rebuilt
+     FROM sales s LEFT JOIN orders q ON q.studio_id = s.studio_id AND q.sale_id = s.sale_id
+     CROSS JOIN LATERAL (SELECT COALESCE(sum(amount) FILTER (WHERE kind <> 'invoice'), 0) AS before, COALESCE(sum(amount) FILTER (WHERE kind = 'invoice'), 0) AS after
+                           FROM order_payments p WHERE p.studio_id = q.studio_id AND p.order_id = q.order_id) AS p
+    WHERE s.paid_before::numeric IS DISTINCT FROM p.before OR p.before + p.after > GREATEST(s.gross, 0)`,
   // Every receipt sums to what its lines do.
   `SELECT s.studio_id AS studio, 'N-' || lpad(s.number::text, 4, '0') AS what, concat_ws(', ', s.net, s.tax, s.gross, s.fees, s.sending) AS kept,
           concat_ws(', ', l.net, l.tax, l.gross, l.fees, l.sending) AS rebuilt

@@ -14,6 +14,7 @@ import type { RowOf } from '@/data/sql/statement';
 import { takeNumbers } from '../kernel/numbers';
 import { invalid, refused, stale, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
+import type { ValuesOf } from '../kernel/typed';
 import { post, type StudioSession } from '../kernel/useCase';
 import { reserveStone } from '../reservations/reservations';
 import { NOT_PLANNED, setBatch } from './batchRecord';
@@ -65,35 +66,51 @@ export function planBatch(
     return { input, ahead: (await workOutLines(session, input.lines)).bodies };
   };
   return post(session, 'planBatch', postKey, prepare, async (tx, { input, ahead }) => {
-    const { userId, now } = session;
-    const known = base ? await openBatch(tx, base) : undefined;
-    const batchId = known ?? randomUUID();
-    const number = base?.number ?? (await takeNumbers(tx, 'batch'));
-    const { name, dueOn } = input;
-    const begun = known ? await linesBegun(tx, batchId) : [];
-    if (known) {
-      await dropEverything(tx, batchId);
-      await reserveTray(tx, batchId);
-      await tx.remove(BatchLineRow, { batchId });
-      await setBatch(tx, batchId, {
-        name,
-        dueOn,
-        notes: input.notes,
-        ...NOT_PLANNED,
-        version: (base?.version ?? 0) + 1,
-      });
-    } else
-      await tx.add(Batch, [{ batchId, number, name, dueOn, notes: input.notes, userId, createdAt: now }]);
-    const lines = await readLines(tx, batchId, input.lines, begun, ahead);
-    refuseTooMany(lines);
-    for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
-      await tx.add(BatchLineRow, [
-        { batchId, line: index + 1, patternId, revision, count, wanted, body, stoneId },
-      ]);
-      if (stone) await reserveStone(tx, batchId, stone.id);
-    }
+    const { number } = await writeBatch(tx, base, input, ahead);
     return { number };
   });
+}
+
+/** The batch that was written: its id, and the number on its papers. */
+interface WrittenBatch {
+  readonly batchId: Id<'batch'>;
+  readonly number: number;
+}
+
+/**
+ * Writes a batch down, new or changed.
+ * @param ahead what its lines come to, worked out before the transaction
+ * @throws Refused beside the line that cannot be made
+ */
+export async function writeBatch(
+  tx: Tx,
+  base: BatchBase | null,
+  { name, dueOn, notes, lines: asked }: ValuesOf<PlanBatchInput>,
+  ahead: Bodies,
+): Promise<WrittenBatch> {
+  const { userId, now } = tx.session;
+  const known = base ? await openBatch(tx, base) : undefined;
+  const batchId = known ?? randomUUID();
+  const number = base?.number ?? (await takeNumbers(tx, 'batch'));
+  const begun = known ? await linesBegun(tx, batchId) : [];
+  if (known) {
+    await dropEverything(tx, batchId);
+    await reserveTray(tx, batchId);
+    await tx.remove(BatchLineRow, { batchId });
+    await setBatch(tx, batchId, {
+      ...{ name, dueOn, notes, ...NOT_PLANNED },
+      version: (base?.version ?? 0) + 1,
+    });
+  } else await tx.add(Batch, [{ batchId, number, name, dueOn, notes, userId, createdAt: now }]);
+  const lines = await readLines(tx, batchId, asked, begun, ahead);
+  refuseTooMany(lines);
+  for (const [index, { patternId, revision, count, wanted, body, stone, stoneId }] of lines.entries()) {
+    await tx.add(BatchLineRow, [
+      { batchId, line: index + 1, patternId, revision, count, wanted, body, stoneId },
+    ]);
+    if (stone) await reserveStone(tx, batchId, stone.id);
+  }
+  return { batchId, number };
 }
 
 /** Wires that one batch may hold: what is planned, cut and shown of it stays quick. */

@@ -26,7 +26,11 @@ const SALE: SaleShown = {
   note: 'a secret of the studio',
   paidBy: 'cash',
   given: minor(6000),
-  studio: { name: 'Heron Wire', currency: 'EUR', days: 'day', numbers: 'comma', sheet: 'A4' },
+  studio: {
+    ...{ name: 'Heron Wire', letterhead: 'Dock Row 4\n\nTax number 11 222', payTo: 'Harbour Savings, 1234' },
+    ...{ currency: 'EUR', days: 'day', numbers: 'comma', sheet: 'A4' },
+  },
+  ...{ paidBefore: minor(0), payBy: null, address: '' },
   tax: { kind: 'included', percent: 2000 },
   total: { net: minor(4500), tax: minor(900), gross: minor(5400) },
   by: 'Marit',
@@ -66,6 +70,33 @@ describe('the receipt of a sale', () => {
     expect(sums({ tax: { kind: 'none', percent: 0 }, given: minor(5400) })).toEqual([
       ['Paid in cash', '€54,00'],
     ]);
+  });
+
+  it('says where the studio and the buyer are, and what of it was paid before', () => {
+    expect(receiptOf({ ...SALE, address: 'Mill Lane 2\n70123 Ferrol' })).toMatchObject({
+      letterhead: ['Dock Row 4', 'Tax number 11 222'],
+      under: ['4 May 2026, Harbour fair', 'For Ines', 'Mill Lane 2', '70123 Ferrol'],
+      foot: [],
+    });
+    // Of 54.00 were 20.00 paid before: 34.00 are left, and of 60.00 in cash 26.00 go back.
+    expect(sums({ paidBefore: minor(2000) })).toEqual([
+      ['To pay together', '€54,00'],
+      ['with 20 % of tax in it', '€9,00'],
+      ['without tax', '€45,00'],
+      ['Paid before', '−€20,00'],
+      ['The rest, paid in cash', '€34,00'],
+      ['Handed over', '€60,00'],
+      ['Given back', '€26,00'],
+    ]);
+  });
+
+  it('that is to be paid later is an invoice: by when, and where', () => {
+    const invoice = { payBy: day('2026-06-03'), paidBy: 'transfer', given: null } as const;
+    expect(receiptOf({ ...SALE, ...invoice })).toMatchObject({
+      title: 'Invoice N-0012',
+      foot: ['Harbour Savings, 1234'],
+    });
+    expect(sums(invoice).at(-1)).toEqual(['To be paid by transfer by 3 June 2026', '€54,00']);
   });
 
   it('of what came back says of which sale it is', () => {

@@ -1,5 +1,5 @@
 import { sayDay, type Day } from '@/core/calendar/day';
-import { receiptPages, type Receipt } from '@/core/paper/receipt';
+import { receiptPages, typedLines, type Receipt } from '@/core/paper/receipt';
 import type { Page } from '@/core/paper/sheet';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
@@ -15,6 +15,7 @@ export function shopNoteOf({ name, pieces }: Shop, studio: ShopsView['studio'], 
     minor(pieces.reduce((all, piece) => all + (piece[of] ?? 0), 0));
   return {
     studio: studio.name,
+    letterhead: typedLines(studio.letterhead),
     title: 'Delivery note',
     under: [
       `${sayDay(today, studio.days)}, on commission to ${name}`,

@@ -11,7 +11,7 @@ import { readPage, readSums } from '@/data/pages';
 import { salesList } from '@/data/sql/sales';
 import { look, type StudioSession } from '../kernel/useCase';
 import { costToMake, OUTLAY_COLUMNS } from '../shelf/shelf';
-import { settingsIn, type Settings } from '../settings/settings';
+import { paperStudio, settingsIn, type PaperStudio } from '../settings/settings';
 import { channelsIn, type KnownChannel } from './channels';
 import { keptFor } from './keptFor';
 import type { SalesQuery } from './sales.input';
@@ -115,8 +115,13 @@ export interface SaleShown {
   readonly paidBy: PaidBy;
   readonly given: MinorUnits | null;
   /** Who sold it, in which currency, and how its papers are written. */
-  readonly studio: Pick<Settings, 'name' | 'currency' | 'days' | 'numbers' | 'sheet'>;
+  readonly studio: PaperStudio;
   readonly tax: TaxRule;
+  /** What of it was paid before, and the day that the rest is to be paid by; null where it was paid at once. */
+  readonly paidBefore: MinorUnits;
+  readonly payBy: Day | null;
+  /** Where its buyer is; may be empty. */
+  readonly address: string;
   readonly total: { readonly net: MinorUnits; readonly tax: MinorUnits; readonly gross: MinorUnits };
   readonly by: string;
   readonly lines: readonly SaleLineShown[];
@@ -138,6 +143,7 @@ export function showSale(session: StudioSession, number: number): Promise<SaleSh
       [
         ...(['saleId', 'number', 'returnOf', 'soldOn', 'buyer', 'note', 'paidBy', 'given'] as const),
         ...(['taxKind', 'taxPercent', 'net', 'tax', 'gross', 'fees', 'sending'] as const),
+        ...(['paidBefore', 'payBy', 'address'] as const),
       ],
       { channel: ['name'], user: ['name'] },
       { where: { number } },
@@ -151,13 +157,12 @@ export function showSale(session: StudioSession, number: number): Promise<SaleSh
       { where: { saleId }, order: ['line'] },
     );
     const returned = await returnedLines(tx, saleId);
-    const { name, currency, days, numbers, sheet } = await settingsIn(tx);
     return {
       ...rest,
       returnOf: rest.returnOf === null ? null : await numberOf(tx, rest.returnOf),
       channel: channel.name,
       by: user.name,
-      studio: { name, currency, days, numbers, sheet },
+      studio: paperStudio(await settingsIn(tx)),
       tax: { kind: taxKind, percent: taxPercent },
       total: { net, tax, gross },
       lines: lines.map(({ line, piece, asked, price, costUnits, ...money }) => ({

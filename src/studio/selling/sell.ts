@@ -7,7 +7,7 @@ import { tookBack, type TookSums } from '@/core/selling/earned';
 import { booked, turned, TURNS } from '@/core/selling/life';
 import { refundOf, sellBasket, sumOfLines, type BasketSold, type SoldLine } from '@/core/selling/sale';
 import { tag } from '@/core/tag';
-import { cost, type CostUnits, type MinorUnits } from '@/core/units/money';
+import { cost, formatMoney, minor, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
 import { PieceEvent, Sale, SaleLine } from '@/data/models/selling';
@@ -59,13 +59,31 @@ export interface ReadySale {
   readonly pieces: readonly LockedPiece[];
   readonly sold: BasketSold;
   readonly given: MinorUnits | null;
+  readonly agreed: Agreed;
 }
+
+/** What is agreed of a sale besides what is told when it is handed over. */
+export interface Agreed {
+  /** What of it was paid before. */
+  readonly paidBefore: MinorUnits;
+  /** The day that it is to be paid by; null where it is paid at once. */
+  readonly payBy: Day | null;
+  /** Where its buyer is, as an invoice says it; may be empty. */
+  readonly address: string;
+}
+
+/** Of what is sold over the counter. */
+const NOTHING_AGREED: Agreed = { paidBefore: minor(0), payBy: null, address: '' };
 
 /**
  * Looks whether pieces can be sold together as somebody says, and locks them. Nothing is written yet.
  * @throws Refused with why not
  */
-export async function readySale(tx: Tx, input: ValuesOf<SellInput>): Promise<ReadySale> {
+export async function readySale(
+  tx: Tx,
+  input: ValuesOf<SellInput>,
+  agreed: Agreed = NOTHING_AGREED,
+): Promise<ReadySale> {
   const { currency } = await settingsIn(tx);
   const channel = await openChannel(tx, input.channel);
   const pieces = await lockPieces(
@@ -84,17 +102,24 @@ export async function readySale(tx: Tx, input: ValuesOf<SellInput>): Promise<Rea
     currency,
   });
   if (!sold.ok) throw invalid('off', sold.error);
-  const given = input.paidBy === 'cash' && input.given ? inCurrency('given', input.given, currency) : null;
-  const change = given === null ? undefined : changeOf(sold.value.total.gross, given, currency);
+  const { paidBefore, payBy } = agreed;
+  const due = minor(sold.value.total.gross - paidBefore);
+  if (due < 0)
+    throw refused(
+      `${formatMoney(paidBefore, currency)} was paid for it before, and it comes to ${formatMoney(sold.value.total.gross, currency)}. Pay ${formatMoney(minor(0 - due), currency)} back first.`,
+    );
+  const isCash = input.paidBy === 'cash' && payBy === null;
+  const given = isCash && input.given ? inCurrency('given', input.given, currency) : null;
+  const change = given === null ? undefined : changeOf(due, given, currency);
   if (change?.ok === false) throw invalid('given', change.error);
-  return { channel, pieces, sold: sold.value, given };
+  return { channel, pieces, sold: sold.value, given, agreed };
 }
 
 /** Enters a sale: its pieces leave the studio and its books, and a receipt is numbered. */
 export async function enterReady(
   posted: Posted,
   input: ValuesOf<SellInput>,
-  { channel, pieces, sold: { lines, postage, total, fees, sending }, given }: ReadySale,
+  { channel, pieces, sold: { lines, postage, total, fees, sending }, given, agreed }: ReadySale,
 ): Promise<Entered & { readonly saleId: Id<'sale'> }> {
   const { paidBy, buyer, note } = input;
   const soldOn = day(input.soldOn);
@@ -102,7 +127,7 @@ export async function enterReady(
   const number = await enterSale(posted, {
     ...{ saleId, channelId: channel.id, soldOn, buyer, note, paidBy, given },
     ...{ taxKind: channel.terms.tax.kind, taxPercent: channel.terms.tax.percent },
-    ...{ ...total, fees, sending },
+    ...{ ...total, fees, sending, ...agreed },
   });
   const kept = await keptOf(posted, pieces, soldOn);
   const of = { saleId, channelId: channel.id, soldOn, stoodOn: soldOn };
@@ -129,9 +154,11 @@ export const sellPieces = posts(
 /** Numbers a sale and writes it down. @returns its number */
 async function enterSale(
   { tx, session, postKey }: Posted,
-  sale: Omit<RowIn<typeof Sale>, 'studioId' | 'number' | 'returnOf' | 'postKey' | 'userId' | 'postedAt'> & {
-    readonly returnOf?: Id<'sale'>;
-  },
+  sale: Omit<
+    RowIn<typeof Sale>,
+    'studioId' | 'number' | 'returnOf' | 'postKey' | 'userId' | 'postedAt' | keyof Agreed
+  > &
+    Partial<Agreed> & { readonly returnOf?: Id<'sale'> },
 ): Promise<number> {
   const number = await takeNumbers(tx, 'sale');
   await tx.add(Sale, [{ ...sale, number, postKey, userId: session.userId, postedAt: session.now }]);

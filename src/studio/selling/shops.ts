@@ -5,7 +5,7 @@ import { priceIn } from '@/core/selling/channelPrice';
 import { currencyOf, minor, type MinorUnits } from '@/core/units/money';
 import { atShopsSql } from '@/data/sql/shops';
 import { look, ownerOnly, zoneOf, type StudioSession } from '../kernel/useCase';
-import { settingsIn, type Settings } from '../settings/settings';
+import { paperStudio, settingsIn, type PaperStudio } from '../settings/settings';
 import { channelsIn, type KnownChannel } from './channels';
 
 /** A piece that lies at a shop; it stays the studio’s until it is sold. */
@@ -35,7 +35,7 @@ export interface Shop {
 export interface ShopsView {
   readonly shops: readonly Shop[];
   /** Whose papers are written, and how. */
-  readonly studio: Pick<Settings, 'name' | 'currency' | 'days' | 'numbers' | 'sheet'>;
+  readonly studio: PaperStudio;
 }
 
 /** The most pieces at shops that are told of. */
@@ -72,7 +72,6 @@ export function listShops(session: StudioSession): Promise<ShopsView> {
         yours: together(pieces.map(({ yours }) => yours)),
       };
     });
-    const { name, currency, days, numbers, sheet } = settings;
-    return { shops, studio: { name, currency, days, numbers, sheet } };
+    return { shops, studio: paperStudio(settings) };
   });
 }

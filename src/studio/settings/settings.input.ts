@@ -17,6 +17,7 @@ import {
   ReadsNumber,
   ReadsOneOf,
   ReadsPercent,
+  ReadsText,
   ReadsWhole,
   ReadsZone,
 } from '../kernel/rules';
@@ -48,6 +49,10 @@ export class ChangeSettingsInput {
   @ReadsOneOf(DAY_ORDERS, 'what comes first in a date') days!: Typed<DayOrder>;
   @ReadsOneOf(RING_SYSTEMS, 'how rings are sized') rings!: Typed<RingSystem>;
   @ReadsOneOf(SHEET_NAMES, 'A4 or Letter') sheet!: Typed<SheetName>;
+  /** Where the studio is, its tax number, line by line. */
+  @ReadsText(400) letterhead!: string;
+  /** Where it is paid. */
+  @ReadsText(400) payTo!: string;
   @ReadsMoney({ zero: true }) hourlyRate!: Typed<Amount>;
   @ReadsMoney({ zero: true }) overheadPerHour!: Typed<Amount>;
   @ReadsMoney({ zero: true }) targetPerHour!: Typed<Amount>;

@@ -30,6 +30,9 @@ export interface Settings extends PriceRules {
   /** How a ring size is meant that does not say. */
   readonly rings: RingSystem;
   readonly sheet: SheetName;
+  /** Under its name on papers that go out, line by line; and where it is paid, at their foot. */
+  readonly letterhead: string;
+  readonly payTo: string;
   readonly hourlyRate: MinorUnits;
   readonly overheadPerHour: MinorUnits;
   readonly priceFrom: 'actual' | 'replacement';
@@ -44,6 +47,23 @@ export interface Settings extends PriceRules {
     readonly length: Micrometres;
   }[];
 }
+
+/** Whose papers are written, and how. */
+export type PaperStudio = Pick<
+  Settings,
+  'name' | 'letterhead' | 'payTo' | 'currency' | 'days' | 'numbers' | 'sheet'
+>;
+
+/** What of the rules papers that go out are written by. */
+export const paperStudio = ({
+  name,
+  letterhead,
+  payTo,
+  currency,
+  days,
+  numbers,
+  sheet,
+}: PaperStudio): PaperStudio => ({ name, letterhead, payTo, currency, days, numbers, sheet });
 
 /** The rules inside a transaction. */
 export async function settingsIn(tx: Tx): Promise<Settings> {
@@ -94,6 +114,8 @@ export const changeSettings = posts(
       days: input.days,
       rings: input.rings,
       sheet: input.sheet,
+      letterhead: input.letterhead,
+      payTo: input.payTo,
       hourlyRate: money('hourlyRate', input.hourlyRate),
       overheadPerHour: money('overheadPerHour', input.overheadPerHour),
       targetPerHour: money('targetPerHour', input.targetPerHour),

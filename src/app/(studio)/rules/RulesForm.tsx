@@ -10,7 +10,7 @@ import { ChangeSettingsInput } from '@/studio/settings/settings.input';
 import type { KnownSpec } from '@/studio/catalogue/wireSpecs';
 import { EndingsField } from '@/ui/form/EndingsField';
 import { Field } from '@/ui/form/Field';
-import { ChoiceField, LengthField, MoneyField, NumberField, TextField } from '@/ui/form/fields';
+import { ChoiceField, LengthField, MoneyField, NotesField, NumberField, TextField } from '@/ui/form/fields';
 import { FormEnd } from '@/ui/form/FormEnd';
 import { AddButton, RemoveButton } from '@/ui/form/RowButtons';
 import { FormBox } from '@/ui/form/FormBox';
@@ -105,6 +105,18 @@ export function RulesForm({
                 { value: 'A4', text: 'A4 (210 × 297 mm)' },
                 { value: 'Letter', text: 'Letter (8 1/2 × 11 in)' },
               ]}
+            />
+            <NotesField
+              control={control}
+              name="letterhead"
+              label="On your papers, under your name"
+              hint="Where you are, your tax number; line by line"
+            />
+            <NotesField
+              control={control}
+              name="payTo"
+              label="Where invoices are paid"
+              hint="Your bank and your account; at the foot of what is paid later"
             />
             <datalist id="zones">
               {ZONES.map((zone) => (

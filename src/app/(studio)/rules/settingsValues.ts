@@ -17,6 +17,8 @@ export function settingsValues(settings: Settings): ChangeSettingsInput {
     days: settings.days,
     rings: settings.rings,
     sheet: settings.sheet,
+    letterhead: settings.letterhead,
+    payTo: settings.payTo,
     hourlyRate: money(settings.hourlyRate),
     overheadPerHour: money(settings.overheadPerHour),
     targetPerHour: money(settings.targetPerHour),
