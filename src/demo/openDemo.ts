@@ -25,6 +25,7 @@ import { isPosted } from './isPosted';
 import { keyOf } from './keyOf';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns';
 import { revisePatterns } from './revised';
+import { takeOrders } from './orders';
 import { sellTwoYears } from './selling';
 import { beginDemoSitting } from './sitting';
 import { keepToken } from '@/studio/tokens/tokens';
@@ -115,6 +116,7 @@ export async function openDemo(today: Date, progress: (part: number) => void): P
   await revisePatterns(day(DAYS));
   await beginDemoSitting(day(DAYS));
   await sellTwoYears(day, DAYS);
+  await takeOrders(day, DAYS);
   await changeSettingsOnce(day(DAYS), DONE_KEY, '2');
   progress(1);
 }

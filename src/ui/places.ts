@@ -69,6 +69,7 @@ export const SHELF: Place = {
     { href: '/selling', name: 'Sell' },
     { href: '/stall', name: 'At the stall' },
     { href: '/sales', name: 'Sales' },
+    { href: '/orders', name: 'Orders', ownerOnly: true },
     { href: '/shops', name: 'At shops', ownerOnly: true },
     { href: '/prices', name: 'Prices', alone: 'Prices of the whole shelf', ownerOnly: true },
     { href: '/earned', name: 'What it earned', ownerOnly: true },
@@ -117,6 +118,8 @@ export const DEEDS: readonly Deed[] = [
   { href: '/batches/new', name: 'Plan a batch' },
   { href: '/bench', name: 'Make a piece at the bench' },
   { href: '/selling', name: 'Sell pieces' },
+  { href: '/orders/new', name: 'Write a quote', ownerOnly: true },
+  { href: '/orders/sheet', name: 'Make a line sheet', ownerOnly: true },
   { href: '/account', name: 'Change password' },
 ];
 

@@ -25,6 +25,12 @@ export function mainMetal(body: Pick<PatternBody, 'cuts'>, specs: Specs): MetalI
   return [...lengths].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'copper';
 }
 
+/** The metals that the wires of a pattern are of, that of most wire first; copper when there is none. */
+export function metalsOf(body: Pick<PatternBody, 'cuts'>, specs: Specs): readonly MetalId[] {
+  const all = [...wireBySpec(body).keys()].flatMap((specId) => specs[specId]?.metal ?? []);
+  return [...new Set([mainMetal(body, specs), ...all])];
+}
+
 /** What is sold as the same piece in other metals (handbook section 11); the others follow by what they cost. */
 const USUAL: readonly MetalId[] = ['copper', 'sterling', 'gold-filled'];
 

@@ -1,3 +1,4 @@
+import { paperHead, type PaperHead } from './paperHead';
 import { line, MARGIN, SHEETS, text, wrapped, type Page, type PaperRules, type Shape } from './sheet';
 
 /** One line of a receipt; amounts are written out. */
@@ -17,14 +18,7 @@ export interface ReceiptSum {
 }
 
 /** What stands on a receipt. */
-export interface Receipt {
-  readonly studio: string;
-  /** Where the studio is, its tax number: lines that stand on the right. */
-  readonly letterhead?: readonly string[];
-  /** "Receipt N-0012". */
-  readonly title: string;
-  /** The day, where, for whom. */
-  readonly under: readonly string[];
+export interface Receipt extends PaperHead {
   /** Over the two columns of amounts, where they are not what was asked and what was paid. */
   readonly heads?: readonly [asked: string, price: string];
   readonly lines: readonly ReceiptLine[];
@@ -37,44 +31,30 @@ const ROW = 9;
 const SUM = 6.5;
 /** So many signs of a name fit beside the amounts. */
 const MOST = 60;
-/** Signs in a line of the foot; lines of letters and the head over the amounts stand so far below each other, mm. */
-const FOOT = 96;
-const [UNDER, LETTERS] = [5, 4.4];
-
-/** So many lines of a text as it was typed, none of them empty. */
-export const typedLines = (text: string): readonly string[] =>
-  text
-    .split('\n')
-    .map((each) => each.trim())
-    .filter((each) => each !== '');
+/** Signs in a line of the foot, and how far its lines stand below each other, mm. */
+const [FOOT, BELOW] = [96, 5];
 
 /** The pages of a receipt: lines go on to the next page, and the sums stand together on the last. */
 export function receiptPages(
-  { studio, letterhead = [], title, under, heads = ['Asked', 'Price'], lines, sums, foot = [] }: Receipt,
+  { heads = ['Asked', 'Price'], lines, sums, foot = [], ...top }: Receipt,
   { sheet }: Pick<PaperRules, 'sheet'>,
 ): readonly Page[] {
   const { width, height } = SHEETS[sheet];
   const [askedAt, priceAt] = [width - MARGIN - 34, width - MARGIN];
   const end = height - MARGIN - 8;
-  const head = MARGIN + Math.max(32, 20 + under.length * UNDER + 2, 6 + letterhead.length * LETTERS);
+  const head = paperHead(top, width);
   const pages: Shape[][] = [];
   let y = Infinity;
   const room = (much: number): Shape[] => {
     const last = pages.at(-1);
     if (last && y + much <= end) return last;
     const begun: Shape[] = [
-      text(MARGIN, MARGIN + 4, 4, studio, { bold: true }),
-      text(MARGIN, MARGIN + 13, 7, title, { bold: true }),
-      ...under.map((said, index) => text(MARGIN, MARGIN + 20 + index * UNDER, 3.6, said)),
-      ...letterhead.map((said, index) =>
-        text(priceAt, MARGIN + 4 + index * LETTERS, 3.2, said, { anchor: 'end' }),
-      ),
-      text(askedAt, head - 2, 3.2, heads[0], { anchor: 'end' }),
-      text(priceAt, head - 2, 3.2, heads[1], { anchor: 'end' }),
-      line(MARGIN, head, priceAt, head),
+      ...head.shapes,
+      text(askedAt, head.bottom - 2, 3.2, heads[0], { anchor: 'end' }),
+      text(priceAt, head.bottom - 2, 3.2, heads[1], { anchor: 'end' }),
     ];
     pages.push(begun);
-    y = head;
+    y = head.bottom;
     return begun;
   };
   for (const { what, about, asked, price } of lines) {
@@ -97,8 +77,8 @@ export function receiptPages(
   }
   y += 4;
   for (const said of foot.flatMap((each) => wrapped(each, FOOT))) {
-    const below = room(UNDER);
-    y += UNDER;
+    const below = room(BELOW);
+    y += BELOW;
     below.push(text(MARGIN, y, 3.4, said));
   }
   return pages.map((shapes, index) => ({

@@ -99,8 +99,10 @@ describe('an order', () => {
     expect(await listOrders(session)).toMatchObject({ ordered: 1, held: 3000, owed: 0 });
 
     await planned(session, batch);
-    for (const _ of [1, 2]) await cutNext(session, batch);
-    for (const _ of [1, 2]) done(await make(session, await fromTray(session, batch)));
+    await cutNext(session, batch);
+    await cutNext(session, batch);
+    done(await make(session, await fromTray(session, batch)));
+    done(await make(session, await fromTray(session, batch)));
     const ready = await handOverOf(session, number);
     expect(ready?.found).toEqual([2]);
     expect(ready?.typed.pieces.map(({ asked }) => asked)).toEqual(['60.00 USD', '60.00 USD']);

@@ -213,6 +213,20 @@ export function showOrder(session: StudioSession, number: number): Promise<Order
   });
 }
 
+/** Money that was paid for an order, with what it was paid for; null when there is none of that number. For the owner. */
+export async function showPayment(
+  session: StudioSession,
+  number: number,
+): Promise<{ readonly order: OrderShown; readonly payment: OrderPaymentShown } | null> {
+  ownerOnly(session);
+  const of = await look(session, (tx) =>
+    tx.oneWith(OrderPayment, [], { order: ['number'] }, { where: { number } }),
+  );
+  const order = of ? await showOrder(session, of.order.number) : null;
+  const payment = order?.payments.find((each) => each.number === number);
+  return order && payment ? { order, payment } : null;
+}
+
 /** Number of the order that a batch is made for; null for any other batch, and for helpers, whom orders do not concern. */
 export function orderOfBatch(session: StudioSession, batch: number): Promise<number | null> {
   if (session.role !== 'owner') return Promise.resolve(null);

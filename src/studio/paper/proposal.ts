@@ -1,7 +1,7 @@
 import type { ValuesOf } from '../kernel/typed';
 import { dayIn, sayDay, type Day } from '@/core/calendar/day';
 import { expectedSale } from '@/core/costing/expectedSale';
-import { mainMetal, metalsLadder } from '@/core/costing/ladder';
+import { metalsLadder, metalsOf } from '@/core/costing/ladder';
 import { LARGE } from '@/core/drawing/lineDrawing';
 import { allOf, type Looks } from '@/core/drawing/look';
 import { pieceSize } from '@/core/drawing/pieceSize';
@@ -11,8 +11,6 @@ import type { Page, PaperRules } from '@/core/paper/sheet';
 import { gramsOfPiece } from '@/core/pattern/hangs';
 import { isRing } from '@/core/pattern/drawnParts';
 import { looksOf } from '@/core/pattern/looksOf';
-import type { Specs } from '@/core/pattern/composition';
-import { wireBySpec, type PatternBody } from '@/core/pattern/pattern';
 import { ringSizeOf } from '@/core/pattern/ringSizeOf';
 import { drawPlan } from '@/core/plan/drawPlan';
 import { techniqueOf } from '@/core/techniques/registry';
@@ -71,12 +69,6 @@ export async function proposedMetals(
       usual: split ? writeNumbers(plainMoney(price, rules.currency), rules.numbers) : '',
     };
   });
-}
-
-/** The metals that the wires of a pattern are of, that of most wire first. */
-function metalsOf(body: Pick<PatternBody, 'cuts'>, specs: Specs): readonly MetalId[] {
-  const all = [...wireBySpec(body).keys()].flatMap((specId) => specs[specId]?.metal ?? []);
-  return [...new Set([mainMetal(body, specs), ...all])];
 }
 
 /** What is to be known of prices: the tax on them, and how long they stand. */

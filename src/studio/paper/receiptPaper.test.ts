@@ -96,7 +96,7 @@ describe('the receipt of a sale', () => {
       title: 'Invoice N-0012',
       foot: ['Harbour Savings, 1234'],
     });
-    expect(sums(invoice).at(-1)).toEqual(['To be paid by transfer by 3 June 2026', '€54,00']);
+    expect(sums(invoice).at(-1)).toEqual(['To be paid by transfer by 3 Jun 2026', '€54,00']);
   });
 
   it('of what came back says of which sale it is', () => {

@@ -1,5 +1,6 @@
 import { sayDay } from '@/core/calendar/day';
-import { receiptPages, typedLines, type Receipt } from '@/core/paper/receipt';
+import { typedLines } from '@/core/paper/paperHead';
+import { receiptPages, type Receipt } from '@/core/paper/receipt';
 import type { Page } from '@/core/paper/sheet';
 import { changeOf } from '@/core/selling/discount';
 import { tag } from '@/core/tag';
@@ -9,7 +10,7 @@ import { writeNumbers } from '@/core/units/writing';
 import type { SaleShown } from '../selling/sales';
 
 /** How a sale was paid, as a receipt says it. */
-const PAID: Readonly<Record<SaleShown['paidBy'], string>> = {
+export const PAID: Readonly<Record<SaleShown['paidBy'], string>> = {
   cash: 'in cash',
   card: 'by card',
   transfer: 'by transfer',

@@ -1,5 +1,6 @@
 import { sayDay, type Day } from '@/core/calendar/day';
-import { receiptPages, typedLines, type Receipt } from '@/core/paper/receipt';
+import { typedLines } from '@/core/paper/paperHead';
+import { receiptPages, type Receipt } from '@/core/paper/receipt';
 import type { Page } from '@/core/paper/sheet';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';

@@ -62,6 +62,12 @@ const OPENED: Readonly<Record<string, Opened>> = {
   '/earned': { address: '/earned?by=pattern', ownerOnly: true },
   '/customers': { address: '/customers', ownerOnly: true },
   '/customers/[id]': { address: `/customers/${DEMO_CUSTOMER}`, ownerOnly: true },
+  '/orders': { address: '/orders', ownerOnly: true },
+  '/orders/new': { address: '/orders/new?pattern=P-0012', ownerOnly: true },
+  '/orders/sheet': { address: '/orders/sheet', ownerOnly: true },
+  '/orders/[tag]': { address: '/orders/Q-0002', ownerOnly: true },
+  '/orders/[tag]/edit': { address: '/orders/Q-0003/edit', ownerOnly: true },
+  '/orders/[tag]/hand-over': { address: '/orders/Q-0002/hand-over', ownerOnly: true },
   '/channels': { address: '/channels', ownerOnly: true },
   '/rack': { address: '/rack' },
   '/rack/receive': { address: '/rack/receive', ownerOnly: true },
@@ -103,6 +109,12 @@ const ANSWERS: Readonly<Record<string, Opened>> = {
   '/sales/[tag]/receipt.pdf': { address: '/sales/N-0001/receipt.pdf' },
   '/shops/note.pdf': { address: '/shops/note.pdf?shop=The+shop+at+the+ferry', ownerOnly: true },
   '/customers/[id]/data.json': { address: `/customers/${DEMO_CUSTOMER}/data.json`, ownerOnly: true },
+  '/orders/[tag]/order.pdf': { address: '/orders/Q-0002/order.pdf', ownerOnly: true },
+  '/payments/[tag]': { address: '/payments/M-0001', ownerOnly: true },
+  '/line-sheet.pdf': {
+    address: '/line-sheet.pdf?channel=00000000-0000-4000-a000-000000000000&pattern=12',
+    ownerOnly: true,
+  },
   '/export/[list]': { address: '/export/wire.csv', ownerOnly: true },
 };
 

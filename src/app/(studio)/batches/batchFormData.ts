@@ -1,29 +1,15 @@
-import { showDrawer } from '@/studio/drawers/drawers';
+import { lineChoices } from '@/app/lib/batchLines/lineChoices';
 import type { StudioSession } from '@/studio/kernel/useCase';
-import { patternChoices } from '@/studio/patterns/patterns';
 import { readSettings } from '@/studio/settings/settings';
-import { describeStone } from '@/core/stone/stone';
-import { tag } from '@/core/tag';
 import type { BatchFormData } from './BatchForm';
 
-/** The patterns and free stones that a batch can be planned with. @param own numbers of stones that are set aside for it already */
+/** What a batch can be planned with. @param own numbers of stones that are set aside for it already */
 export async function batchFormData(
   session: StudioSession,
   own: readonly number[] = [],
 ): Promise<BatchFormData> {
-  const [patterns, free, aside] = await Promise.all([
-    patternChoices(session),
-    showDrawer(session, 'stone', { state: 'free' }),
-    own.length > 0 ? showDrawer(session, 'stone', { state: 'set aside' }) : undefined,
-  ]);
-  const ours = (aside?.pieces ?? []).filter(({ number }) => own.includes(number));
   return {
-    patterns,
+    ...(await lineChoices(session, own)),
     priceFrom: session.role === 'owner' ? (await readSettings(session)).priceFrom : null,
-    stones: [...ours, ...free.pieces].flatMap(({ number, detail }) =>
-      detail.ware === 'stone'
-        ? [{ value: tag('stone', number), text: `${tag('stone', number)} ${describeStone(detail)}` }]
-        : [],
-    ),
   };
 }

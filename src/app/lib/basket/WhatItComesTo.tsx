@@ -3,6 +3,7 @@
 import { useWatch, type Control } from 'react-hook-form';
 import { leftOf, sellBasket, type BasketSold } from '@/core/selling/sale';
 import { tag } from '@/core/tag';
+import { counted } from '@/core/units/counted';
 import { minor, type MinorUnits } from '@/core/units/money';
 import { readSoFar } from '@/studio/kernel/readInput';
 import type { ValuesOf } from '@/studio/kernel/typed';
@@ -18,11 +19,16 @@ export function WhatItComesTo({
   control,
   channel: { terms, rounding },
   known,
+  paidBefore = minor(0),
+  payDays = 0,
 }: {
   control: Control<SellInput>;
   channel: KnownChannel;
   /** What pieces cost; null where that is not to be known. */
   known: ReadonlyMap<number, { readonly cost: MinorUnits | null }>;
+  /** What of it was paid before, and how many days there are to pay the rest: none where it is paid now. */
+  paidBefore?: MinorUnits | undefined;
+  payDays?: number | undefined;
 }) {
   const currency = useCurrency();
   const values = useWatch({ control });
@@ -35,12 +41,18 @@ export function WhatItComesTo({
   );
   if (!sold.ok) return <p className="font-semibold text-error">{sold.error}</p>;
   const { total, postage } = sold.value;
-  const given = read.paidBy === 'cash' ? (read.given?.money ?? null) : null;
+  const due = minor(total.gross - paidBefore);
+  const given = read.paidBy === 'cash' && payDays === 0 ? (read.given?.money ?? null) : null;
   return (
     <section className="leaf p-4" aria-label="What it comes to" aria-live="polite">
       <p className="text-2xl font-semibold">
-        <Money of={total.gross} /> to pay
+        <Money of={due} /> to pay{payDays > 0 && due > 0 && ` within ${counted(payDays, 'day')}`}
       </p>
+      {paidBefore > 0 && (
+        <p>
+          <Money of={total.gross} /> together, of which <Money of={paidBefore} /> are paid
+        </p>
+      )}
       {postage && (
         <p>
           <Money of={postage.gross} /> of it for sending
@@ -51,7 +63,7 @@ export function WhatItComesTo({
           with <Money of={total.tax} /> of tax
         </p>
       )}
-      {given !== null && <Change given={given} due={total.gross} />}
+      {given !== null && <Change given={given} due={due} />}
       <Kept
         sold={sold.value}
         costs={pieces.map(({ piece }) => ({ piece, cost: known.get(piece)?.cost ?? null }))}

@@ -7,7 +7,8 @@ import { priceIn } from '@/core/selling/channelPrice';
 import type { SaleTyped } from '@/core/selling/stall';
 import { numberOnTag, tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
-import { currencyOf } from '@/core/units/money';
+import { currencyOf, type MinorUnits } from '@/core/units/money';
+import type { Outcome } from '@/studio/kernel/outcome';
 import type { KnownChannel } from '@/studio/selling/channels';
 import type { ForSale } from '@/studio/selling/sales';
 import { SellInput } from '@/studio/selling/sell.input';
@@ -20,17 +21,29 @@ import { FormEnd } from '@/ui/form/FormEnd';
 import { useStudioForm } from '@/ui/form/useStudioForm';
 import { useToast } from '@/ui/toasts';
 import { useAct } from '@/ui/useAct';
-import { forSaleAction, sellPiecesAction, settleSaleAction } from './actions';
+import { forSaleAction, sellPiecesAction } from './actions';
 
-interface SellFormProps {
+/** A sale that was told of before: it begins as it was told, and is entered in a way of its own. */
+export interface ToldBefore {
+  /** What it is told from others by. */
+  readonly id: string;
+  readonly typed: SaleTyped;
+  readonly send: (key: string, values: SellInput) => Promise<Outcome<{ readonly number: number }>>;
+  /** What its button says. */
+  readonly action?: string;
+  /** What of it was paid before, and how many days there are to pay the rest. */
+  readonly paidBefore?: MinorUnits;
+  readonly payDays?: number;
+}
+
+export interface SellFormProps {
   readonly channels: readonly KnownChannel[];
   /** The pieces that it begins with. */
   readonly begun: readonly ForSale[];
   readonly today: string;
   /** Of who buys, for the receipt. */
   readonly names: readonly string[];
-  /** A sale of a stall that is entered as it really was; it begins as it was told. */
-  readonly settles?: { readonly id: string; readonly typed: SaleTyped };
+  readonly told?: ToldBefore;
 }
 
 const NAMES_ID = 'names-of-customers';
@@ -42,14 +55,14 @@ const askedIn = ({ price }: ForSale, channel: KnownChannel | undefined, currency
     : typedMoney(channel ? priceIn(price, channel.pricing, currencyOf(currency).places) : price, currency);
 
 /** Pieces are put together, priced for their buyer, and sold. */
-export function SellForm({ channels, begun, today, names, settles }: SellFormProps) {
+export function SellForm({ channels, begun, today, names, told }: SellFormProps) {
   const router = useRouter();
   const toast = useToast();
   const currency = useCurrency();
   const { form, submit, problem, sending, before } = useStudioForm({
     input: SellInput,
-    defaultValues: settles
-      ? { ...settles.typed, pieces: [...settles.typed.pieces] }
+    defaultValues: told
+      ? { ...told.typed, pieces: [...told.typed.pieces] }
       : {
           channel: channels[0]?.id ?? '',
           soldOn: today,
@@ -64,8 +77,7 @@ export function SellForm({ channels, begun, today, names, settles }: SellFormPro
           buyer: '',
           note: '',
         },
-    send: (key, values) =>
-      settles ? settleSaleAction(key, settles.id, values) : sellPiecesAction(key, values),
+    send: told?.send ?? sellPiecesAction,
     onDone: useCallback(
       ({ number }: { readonly number: number }) => {
         toast(`It is sold: ${tag('sale', number)}.`);
@@ -73,7 +85,7 @@ export function SellForm({ channels, begun, today, names, settles }: SellFormPro
       },
       [router, toast],
     ),
-    typedFor: settles?.id ?? begun.map(({ number }) => number).join('.'),
+    typedFor: told?.id ?? begun.map(({ number }) => number).join('.'),
   });
   const { control } = form;
   const { fields, append, remove } = useFieldArray({ control, name: 'pieces' });
@@ -84,7 +96,7 @@ export function SellForm({ channels, begun, today, names, settles }: SellFormPro
   useChannelPrices(form, channel, known);
   return (
     <>
-      {!settles && <h1>{fields.length === 0 ? 'Sell' : `Sell ${counted(fields.length, 'piece')}`}</h1>}
+      {!told && <h1>{fields.length === 0 ? 'Sell' : `Sell ${counted(fields.length, 'piece')}`}</h1>}
       <AddPiece
         taken={rows}
         onFound={(found) => {
@@ -130,9 +142,23 @@ export function SellForm({ channels, begun, today, names, settles }: SellFormPro
             </datalist>
             <TextField control={control} name="note" label="Note" />
           </section>
-          {channel && <WhatItComesTo control={control} channel={channel} known={known} />}
+          {channel && (
+            <WhatItComesTo
+              control={control}
+              channel={channel}
+              known={known}
+              paidBefore={told?.paidBefore}
+              payDays={told?.payDays}
+            />
+          )}
         </div>
-        <FormEnd problem={problem} sending={sending} before={before} action="Sell" busy="Selling …" />
+        <FormEnd
+          problem={problem}
+          sending={sending}
+          before={before}
+          action={told?.action ?? 'Sell'}
+          busy="Selling …"
+        />
       </FormBox>
     </>
   );

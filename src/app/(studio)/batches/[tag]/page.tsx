@@ -6,6 +6,7 @@ import { pathOf, tag } from '@/core/tag';
 import { describeSpec } from '@/core/wire/spec';
 import { batchTakings } from '@/studio/batches/batchTakings';
 import { showBatch, type BatchView, type PickedPart } from '@/studio/batches/batches';
+import { orderOfBatch } from '@/studio/orders/orders';
 import { pickableArticles } from '@/studio/batches/namePart';
 import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
@@ -30,6 +31,7 @@ export default async function BatchPage({ params }: { params: Params }) {
   const batch = orNotFound(await showBatch(session, await tagParam('batch', params)));
   const articles = await pickableArticles(session);
   const takings = await batchTakings(session, batch.number);
+  const order = await orderOfBatch(session, batch.number);
   const priceFrom = takings ? (await readSettings(session)).priceFrom : 'replacement';
   const { number, name, dueOn, notes, state, planning, said, stalled, plans, minutes } = batch;
   const label = tag('batch', number);
@@ -49,6 +51,14 @@ export default async function BatchPage({ params }: { params: Params }) {
               </>
             )}
             ; {hours(minutes)} at the bench
+            {order !== null && (
+              <>
+                {'; ordered as '}
+                <Link href={`/orders/${tag('order', order)}`} className="link">
+                  {tag('order', order)}
+                </Link>
+              </>
+            )}
           </p>
         </div>
         {open && (

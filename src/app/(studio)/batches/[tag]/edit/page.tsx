@@ -3,7 +3,7 @@ import { showBatch } from '@/studio/batches/batches';
 import { pageMember } from '../../../../lib/member';
 import { orNotFound, tagParam } from '../../../../lib/tagParam';
 import { BatchForm } from '../../BatchForm';
-import { lineTexts } from '../../lineTexts';
+import { lineTexts } from '@/app/lib/batchLines/lineTexts';
 import { batchFormData } from '../../batchFormData';
 
 export const metadata = { title: 'Change a batch' };

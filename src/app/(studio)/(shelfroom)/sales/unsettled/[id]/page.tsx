@@ -8,7 +8,7 @@ import { forSale, openChannels } from '@/studio/selling/sales';
 import { showUnsettled } from '@/studio/selling/unsettled';
 import { Fold } from '@/ui/Fold';
 import { Moment } from '@/ui/When';
-import { SellForm } from '../../../selling/SellForm';
+import { SettleForm } from './SettleForm';
 import { NoSale } from './NoSale';
 
 export const metadata = { title: 'A sale to be settled' };
@@ -37,12 +37,12 @@ export default async function UnsettledPage({ params }: { params: Params }) {
         </li>
         <li>Was it told twice, or did the buyer think better of it? Then it was no sale.</li>
       </ul>
-      <SellForm
+      <SettleForm
         channels={channels}
         begun={begun}
         today={todayOf(session)}
         names={await customerNames(session)}
-        settles={{ id: sale.id, typed: sale.typed }}
+        sale={{ id: sale.id, typed: sale.typed }}
       />
       {session.role === 'owner' && (
         <div className="no-print mt-4 max-w-3xl">
