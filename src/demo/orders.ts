@@ -46,8 +46,8 @@ const ORDERS: readonly DemoOrder[] = [
     address: '3 Sluice Road\nHollow Weir',
     wishes: '',
     lines: [
-      ['Gatehouse ring', 11],
-      ['Hedgerow hoops', 12.5],
+      ['Tidepool drop', 34.5, { count: '2' }],
+      ['Sea glass cage', 13.5, { count: '3' }],
     ],
     ...{ quoted: 12, accepted: 9, handedOver: 5, wantedIn: null, deposit: 0, payDays: 30 },
   },

@@ -187,6 +187,17 @@ export function cardsOnSheet(
   };
 }
 
+/** Those that a label printer feeds from a roll, one after another. */
+export const ROLL_KINDS = ['price tag', 'string tag'] as const satisfies readonly CardKind[];
+export type RollKind = (typeof ROLL_KINDS)[number];
+
+/** Tags as a label printer feeds them: each is a page of its own, as large as it is. */
+export const rollPages = (cards: readonly PieceCard[], kind: RollKind): readonly Page[] =>
+  cards.map((card) => {
+    const { width, height, draw } = FORMATS[kind];
+    return { width, height, shapes: draw(card, { x: 0, y: 0, width, height }) };
+  });
+
 /** Sheets of tags or cards, to be cut along their lines; the cards stand in the middle of the sheet. */
 export function cardPages(cards: readonly PieceCard[], kind: CardKind, sheet: SheetName): readonly Page[] {
   const { width, height, draw } = FORMATS[kind];

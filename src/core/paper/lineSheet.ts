@@ -25,7 +25,7 @@ export interface LineSheet extends PaperHead {
 
 const ACROSS = 3;
 /** Between the pieces, and how high the picture of one is and what stands below it, mm. */
-const [GAP, PICTURE, WORDS] = [6, 46, 24];
+const [GAP, PICTURE, WORDS] = [6, 40, 22];
 const CELL = PICTURE + WORDS;
 /** So many lines of a name stand below its picture, and so many of what else is said. */
 const [NAME_LINES, ABOUT_LINES] = [2, 2];

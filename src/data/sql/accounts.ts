@@ -83,6 +83,7 @@ export const booksByMonthSql = statement({
     sending: big<MinorUnits>(),
     costOfSold: big<CostUnits>(),
     standing: big<MinorUnits>(),
+    deposits: big<MinorUnits>(),
   },
   text: `WITH zone AS (SELECT time_zone AS z FROM studios WHERE studio_id = $studio),
       moved AS (SELECT date_trunc('month', m.happened_at AT TIME ZONE z)::date AS month, sum(m.cost_units) FILTER (WHERE a.ware <> 'scrap') AS stock,
@@ -107,13 +108,17 @@ export const booksByMonthSql = statement({
                   GROUP BY 1),
       standing AS (SELECT date_trunc('month', k.day)::date AS month, sum(k.amount) AS amount FROM stall_costs k
                     WHERE k.studio_id = $studio AND k.struck_at IS NULL GROUP BY 1),
-      months AS (SELECT month FROM moved UNION SELECT month FROM standing UNION SELECT month FROM stood UNION SELECT month FROM sold UNION SELECT month FROM bought)
+      -- What was paid before it was handed over is held until it is: then the receipt takes it off.
+      held AS (SELECT date_trunc('month', t.day)::date AS month, sum(t.amount) AS amount FROM (
+                 SELECT p.paid_on AS day, p.amount FROM order_payments p WHERE p.studio_id = $studio AND p.kind <> 'invoice'
+                 UNION ALL SELECT s.sold_on, -s.paid_before FROM sales s WHERE s.studio_id = $studio AND s.paid_before > 0) AS t GROUP BY 1),
+      months AS (SELECT month FROM moved UNION SELECT month FROM held UNION SELECT month FROM standing UNION SELECT month FROM stood UNION SELECT month FROM sold UNION SELECT month FROM bought)
     SELECT to_char(n.month, 'YYYY-MM') AS month, COALESCE(b.price, 0)::bigint AS purchases,
            COALESCE(sum(v.stock) OVER w, 0)::bigint AS stock, COALESCE(sum(v.scrap) OVER w, 0)::bigint AS scrap, COALESCE(sum(t.cost) OVER w, 0)::bigint AS pieces,
            COALESCE(s.net, 0)::bigint AS net, COALESCE(s.tax, 0)::bigint AS tax, COALESCE(s.fees, 0)::bigint AS fees,
            COALESCE(s.sending, 0)::bigint AS sending, COALESCE(s.cost, 0)::bigint AS "costOfSold",
-           COALESCE(k.amount, 0)::bigint AS standing
-      FROM months n LEFT JOIN moved v USING (month) LEFT JOIN stood t USING (month) LEFT JOIN sold s USING (month) LEFT JOIN bought b USING (month) LEFT JOIN standing k USING (month)
+           COALESCE(k.amount, 0)::bigint AS standing, COALESCE(sum(h.amount) OVER w, 0)::bigint AS deposits
+      FROM months n LEFT JOIN moved v USING (month) LEFT JOIN stood t USING (month) LEFT JOIN sold s USING (month) LEFT JOIN bought b USING (month) LEFT JOIN standing k USING (month) LEFT JOIN held h USING (month)
     WINDOW w AS (ORDER BY n.month) ORDER BY n.month`,
 });
 

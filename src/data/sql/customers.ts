@@ -1,3 +1,4 @@
+import type { Day } from '@/core/calendar/day';
 import type { MinorUnits } from '@/core/units/money';
 import { big, date, int, many, maybe, text, uuid } from '../columns';
 import { list } from './list';
@@ -49,4 +50,23 @@ export const customerNamesSql = statement({
   takes: { most: big() },
   gives: { name: text() },
   text: `SELECT u.name FROM customers u WHERE u.studio_id = $studio ORDER BY lower(u.name) LIMIT $most`,
+});
+
+/** All who are written down, by name, with how many receipts are in the name of each. */
+export const customersToExportSql = statement({
+  takes: {},
+  gives: {
+    name: text(),
+    contact: text(),
+    ringSizes: text(),
+    wishes: text(),
+    since: text<Day>(),
+    sales: int(),
+    last: maybe(date()),
+  },
+  text: `SELECT u.name, u.contact, u.ring_sizes AS "ringSizes", u.wishes, (u.since AT TIME ZONE t.time_zone)::date::text AS since, b.sales, b.last
+      FROM customers u JOIN studios t ON t.studio_id = u.studio_id
+      CROSS JOIN LATERAL (SELECT count(*)::int AS sales, max(s.sold_on) AS last FROM sales s
+                           WHERE s.studio_id = u.studio_id AND lower(s.buyer) = lower(u.name) AND s.buyer <> '' AND s.return_of IS NULL) AS b
+     WHERE u.studio_id = $studio ORDER BY lower(u.name)`,
 });

@@ -6,10 +6,11 @@ import type { Device } from '@/devices/devices';
 import { refused, type Outcome } from '../kernel/outcome';
 import { readInput } from '../kernel/readInput';
 import { attempt, type StudioSession } from '../kernel/useCase';
+import { cardsOf, rollPdf } from '../labels/cards';
 import { labelPdf } from '../labels/labelPdf';
 import { labelsOf } from '../labels/labels';
 import { readDevices } from '../settings/devices';
-import { PrintLabelsInput } from './instruments.input';
+import { PrintLabelsInput, type PrintedAs } from './instruments.input';
 
 /** What a scale at an address shows. */
 export interface Weighed {
@@ -75,13 +76,27 @@ export function readCalliper(session: StudioSession): Promise<Outcome<Micrometre
   });
 }
 
-/** Prints labels, one each, on the printer that the house rules name. @returns how many */
+/** What a printer is sent for tags, and how many it prints. */
+async function printed(
+  session: StudioSession,
+  tags: readonly string[],
+  as: PrintedAs,
+): Promise<{ readonly pdf: Buffer; readonly count: number }> {
+  if (as === 'label') {
+    const labels = await labelsOf(session, tags);
+    return { pdf: await labelPdf(labels, 'small', 'qr', 'A4'), count: labels.length };
+  }
+  const cards = await cardsOf(session, tags);
+  if (cards.length === 0) throw refused('None of these is a finished piece; only those have such tags.');
+  return { pdf: await rollPdf(cards, as), count: cards.length };
+}
+
+/** Prints labels or tags, one each, on the printer that the house rules name. @returns how many */
 export function printLabels(session: StudioSession, plain: unknown): Promise<Outcome<number>> {
   return attempt(async () => {
-    const { tags } = await readInput(PrintLabelsInput, plain);
+    const { tags, as = 'label' } = await readInput(PrintLabelsInput, plain);
     const address = await addressOf(session, 'label printer');
-    const labels = await labelsOf(session, tags);
-    const pdf = await labelPdf(labels, 'small', 'qr', 'A4');
+    const { pdf, count } = await printed(session, tags, as);
     try {
       await sendLabels(address, pdf);
     } catch (fault) {
@@ -89,6 +104,6 @@ export function printLabels(session: StudioSession, plain: unknown): Promise<Out
         `The label printer took nothing: ${whyNot(fault)}. Open the PDF instead, or print again.`,
       );
     }
-    return labels.length;
+    return count;
   });
 }

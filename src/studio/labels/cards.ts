@@ -1,7 +1,7 @@
 import bwipjs from 'bwip-js/node';
 import { dayIn, sayDay } from '@/core/calendar/day';
 import { careOf, cautionsOf } from '@/core/paper/care';
-import { cardPages, type CardKind, type PieceCard } from '@/core/paper/cards';
+import { cardPages, rollPages, type CardKind, type PieceCard, type RollKind } from '@/core/paper/cards';
 import type { SheetName } from '@/core/paper/sheet';
 import { numberOnTag, tag } from '@/core/tag';
 import { formatMass } from '@/core/units/mass';
@@ -72,4 +72,10 @@ export function cardsOf(session: StudioSession, tags: readonly string[]): Promis
 
 /** Tags or cards as a PDF at 1:1, to be cut along their lines. */
 export const cardPdf = (cards: readonly PieceCard[], kind: CardKind, sheet: SheetName): Promise<Buffer> =>
-  sheetPdf(cardPages(cards, kind, sheet), `${kind[0]?.toUpperCase()}${kind.slice(1)}s`);
+  sheetPdf(cardPages(cards, kind, sheet), titled(kind));
+
+/** Tags as a PDF for a label printer: a page each. */
+export const rollPdf = (cards: readonly PieceCard[], kind: RollKind): Promise<Buffer> =>
+  sheetPdf(rollPages(cards, kind), titled(kind));
+
+const titled = (kind: CardKind): string => `${kind[0]?.toUpperCase()}${kind.slice(1)}s`;

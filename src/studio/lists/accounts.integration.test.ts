@@ -3,8 +3,12 @@ import { addTestHelper, closeBooks, done, newKey } from '../../../tests/support/
 import type { StudioSession } from '../kernel/useCase';
 import { stockValueOn } from '../ledger/valueOn';
 import { sellPieces, takeReturn } from '../selling/sell';
-import { showShelf } from '../shelf/shelf';
+import { showPiece, showShelf } from '../shelf/shelf';
 import { turnPieces } from '../shelf/pieceLife';
+import { acceptOrder, cancelOrder, handOver, payOrder } from '../orders/orderActs';
+import { showOrder } from '../orders/orders';
+import { EMPTY_ORDER_LINE } from '../orders/orders.input';
+import { writeOrder } from '../orders/writeOrder';
 import { ACCOUNT_LISTS } from './accounts';
 import { readCsv } from './csv';
 import { exportList } from './exportList';
@@ -101,6 +105,65 @@ describe('lists for the accountant', () => {
     const purchases = await taken(session, 'purchases');
     expect(sumOf(months, 'Purchases')).toBe(sumOf(purchases, 'Price'));
     expect(purchases.length).toBeGreaterThan(0);
+  });
+
+  it('tell what was paid for orders, and what of it is held at the end of each month', async () => {
+    const { session, numbers, channel } = await sellingStudio(1);
+    const [one = 0] = numbers;
+    const pattern = String((await showPiece(session, one))?.patternNumber);
+    const order = async (buyer: string) => {
+      const { number } = done(
+        await writeOrder(session, newKey(), null, {
+          ...{
+            channel,
+            buyer,
+            address: '',
+            wishes: '',
+            validUntil: '',
+            dueOn: '',
+            deposit: '',
+            payDays: '0',
+          },
+          lines: [{ ...EMPTY_ORDER_LINE, pattern, price: '60 USD' }],
+        }),
+      );
+      const { version = 0 } = (await showOrder(session, number)) ?? {};
+      done(
+        await acceptOrder(session, newKey(), number, { version: String(version), dueOn: '', isMade: false }),
+      );
+      return number;
+    };
+    const [first, second] = [await order('Ines'), await order('=1+1')];
+    const pays = async (number: number, amount: string, paidOn: string, way = 'taken') =>
+      done(await payOrder(session, newKey(), number, { way, amount, paidBy: 'cash', paidOn, note: '' }));
+    await pays(first, '20 USD', '2026-03-30');
+    await pays(second, '15 USD', '2026-04-02');
+    await pays(second, '5 USD', '2026-04-03', 'paid back');
+    const form = selling(channel, [[one, '60 USD']], { soldOn: '2026-05-02' });
+    done(await handOver(session, newKey(), first, form));
+    done(
+      await cancelOrder(session, newKey(), second, {
+        ...{ deposit: 'kept', paidBy: 'cash', paidOn: '2026-06-01', note: 'never came' },
+      }),
+    );
+    const payments = await taken(session, 'payments');
+    expect(
+      payments.map((row) => [row['Number'], row['Order'], row['Is'], row['Amount'], row['Receipt']]),
+    ).toEqual([
+      ['M-0001', 'Q-0001', 'deposit', '20.00', 'N-0001'],
+      ['M-0002', 'Q-0002', 'deposit', '15.00', ''],
+      ['M-0003', 'Q-0002', 'paid back', '-5.00', ''],
+      ['M-0004', 'Q-0002', 'kept', '-10.00', ''],
+    ]);
+    const months = await taken(session, 'months');
+    const held = Object.fromEntries(months.map((row) => [row['Month'], row['Deposits']]));
+    // 20.00 in March; 10.00 more in April; the first is handed over in May, the second kept in June.
+    expect(held).toMatchObject({
+      '2026-03': '20.00',
+      '2026-04': '30.00',
+      '2026-05': '10.00',
+      '2026-06': '0.00',
+    });
   });
 
   it('are the owner’s, and empty in a studio that has sold nothing', async () => {

@@ -1,22 +1,8 @@
 import { tag } from '@/core/tag';
 import { plainCost, plainMoney, minor, type CostUnits, type MinorUnits } from '@/core/units/money';
 import { booksByMonthSql, purchasesToExportSql, salesAfterSql, taxByMonthSql } from '@/data/sql/accounts';
-import type { Tx } from '@/data/inStudio';
-
-/** A list for the accountant: it goes out only. */
-export interface AccountList {
-  readonly id: string;
-  readonly title: string;
-  /** What each of its columns is called, and what stands in it. */
-  readonly columns: readonly (readonly [title: string, meaning: string])[];
-  /** Cells of its rows, so many after a place; none at its end. A list that is short comes whole. */
-  readonly rows: (
-    tx: Tx,
-    currency: string,
-    after: number,
-    most: number,
-  ) => Promise<readonly (readonly string[])[]>;
-}
+import { paymentsAfterSql } from '@/data/sql/orders';
+import type { OutList } from './outList';
 
 const money = (amount: MinorUnits, currency: string): string =>
   amount < 0 ? `-${plainMoney(minor(0 - amount), currency)}` : plainMoney(amount, currency);
@@ -28,7 +14,7 @@ const percent = (points: number): string => String(points / 100);
 const whole = <Row>(rows: readonly Row[], after: number): readonly Row[] => (after === 0 ? rows : []);
 
 /** Lists for the accountant. Amounts are plain, in the currency of the books; of money that goes back they are less than nothing. */
-export const ACCOUNT_LISTS: readonly AccountList[] = [
+export const ACCOUNT_LISTS: readonly OutList[] = [
   {
     id: 'sales',
     title: 'Sales, line by line',
@@ -120,6 +106,7 @@ export const ACCOUNT_LISTS: readonly AccountList[] = [
       ['Sending', 'Packing and postage of it'],
       ['Cost of goods sold', 'What those pieces stood in the books at'],
       ['Standing', 'What it cost to stand at fairs and elsewhere: stall rent, the way there'],
+      ['Deposits', 'What was paid for orders that were not handed over yet, at its end'],
     ],
     rows: async (tx, currency, after) =>
       whole(await tx.rows(booksByMonthSql, {}), after).map((row) => [
@@ -134,6 +121,34 @@ export const ACCOUNT_LISTS: readonly AccountList[] = [
         money(row.sending, currency),
         costly(row.costOfSold, currency),
         money(row.standing, currency),
+        money(row.deposits, currency),
+      ]),
+  },
+  {
+    id: 'payments',
+    title: 'Paid for orders',
+    columns: [
+      ['Number', 'On its receipt; they run without gaps'],
+      ['Day', 'The day it was paid'],
+      ['Order', 'The order that it was paid for'],
+      ['Buyer', 'As it stands on the order'],
+      ['Is', 'A deposit, paid back, kept of an order that nothing came of, or paid of an invoice'],
+      ['Amount', 'Less than nothing for what goes back, and for what is kept and is no deposit any more'],
+      ['Paid by', 'cash, card, transfer, or the channel'],
+      ['Receipt', 'Of what was handed over; empty while nothing was'],
+      ['Note', 'What somebody wrote beside it'],
+    ],
+    rows: async (tx, currency, after, most) =>
+      (await tx.rows(paymentsAfterSql, { after, most })).map((row) => [
+        tag('payment', row.number),
+        row.paidOn,
+        tag('order', row.order),
+        row.buyer,
+        row.kind,
+        money(row.amount, currency),
+        row.paidBy,
+        row.sale === null ? '' : tag('sale', row.sale),
+        row.note,
       ]),
   },
   {
@@ -160,7 +175,3 @@ export const ACCOUNT_LISTS: readonly AccountList[] = [
       ]),
   },
 ];
-
-/** A list for the accountant by its name; undefined when there is none such. */
-export const accountListOf = (id: string): AccountList | undefined =>
-  ACCOUNT_LISTS.find((each) => each.id === id);

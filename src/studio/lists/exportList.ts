@@ -5,9 +5,11 @@ import { tag } from '@/core/tag';
 import { plainCost, type CostUnits } from '@/core/units/money';
 import { look, ownerOnly, type StudioSession } from '../kernel/useCase';
 import { settingsIn } from '../settings/settings';
-import { accountListOf, type AccountList } from './accounts';
+import { ACCOUNT_LISTS } from './accounts';
 import { csvLines } from './csv';
+import { CUSTOMER_LIST } from './customerList';
 import { listOf } from './lists';
+import type { OutList } from './outList';
 
 /** Rows that are read at a time, so that no list is held whole. */
 const PAGE = 2000;
@@ -16,8 +18,8 @@ const PAGE = 2000;
 export function exportList(session: StudioSession, id: string): AsyncGenerator<string> | undefined {
   ownerOnly(session);
   if (id === 'ledger') return exportLedger(session);
-  const accounts = accountListOf(id);
-  if (accounts) return exportAccounts(session, accounts);
+  const out = [...ACCOUNT_LISTS, CUSTOMER_LIST].find((each) => each.id === id);
+  if (out) return exportOut(session, out);
   const list = listOf(id);
   return list && exportStock(session, id);
 }
@@ -38,11 +40,8 @@ async function* exportStock(session: StudioSession, id: string): AsyncGenerator<
   }
 }
 
-/** A list for the accountant, as long as there are rows. */
-async function* exportAccounts(
-  session: StudioSession,
-  { columns, rows }: AccountList,
-): AsyncGenerator<string> {
+/** A list that goes out only, as long as there are rows. */
+async function* exportOut(session: StudioSession, { columns, rows }: OutList): AsyncGenerator<string> {
   yield csvLines([columns.map(([title]) => title)]);
   for (let after = 0; ; after += PAGE) {
     const from = after;

@@ -53,7 +53,7 @@ function termsOf(order: OrderShown, money: (amount: MinorUnits) => string): read
     payDays === 0
       ? 'The rest is paid when it is handed over.'
       : `The rest is paid within ${counted(payDays, 'day')} of its being handed over.`,
-    ...typedLines(studio.payTo),
+    ...(payDays > 0 || deposit > paid ? typedLines(studio.payTo) : []),
   ];
 }
 

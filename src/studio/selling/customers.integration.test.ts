@@ -15,6 +15,9 @@ import {
   showCustomer,
   writeCustomer,
 } from './customers';
+import { readCsv } from '../lists/csv';
+import { exportList } from '../lists/exportList';
+import { todayOf } from '../kernel/useCase';
 import { showSale } from './sales';
 import { sellPieces, takeReturn } from './sell';
 
@@ -95,6 +98,27 @@ describe('who buys', () => {
     expect((await showSale(session, sale.number))?.buyer).toBe('Ines');
     // The name is free again.
     done(await writeCustomer(session, newKey(), null, INES));
+  });
+
+  it('goes out as a list of all, each with the receipts in their name', async () => {
+    const { session, numbers, channel } = await sellingStudio(2);
+    done(await writeCustomer(session, newKey(), null, INES));
+    done(await writeCustomer(session, newKey(), null, somebody('Bram', { wishes: '=SUM(A1)' })));
+    for (const piece of numbers)
+      done(await sellPieces(session, newKey(), selling(channel, [[piece, '30 USD']], { buyer: 'INES' })));
+    const parts: string[] = [];
+    for await (const part of exportList(session, 'customers') ?? []) parts.push(part);
+    const { header, rows } = readCsv(parts.join(''));
+    expect(header).toEqual(['Name', 'Contact', 'Ring sizes', 'Wishes', 'Since', 'Receipts', 'Last']);
+    const today = todayOf(session);
+    expect(rows).toEqual([
+      ['Bram', '', '', '=SUM(A1)', today, '0', ''],
+      ['Ines', 'calls on Sundays', 'US 6', 'garnet', today, '2', '2026-05-02'],
+    ]);
+    // A spreadsheet shall not reckon with what somebody wished for.
+    expect(parts.join('')).toContain(`'=SUM(A1)`);
+    const helper = await addTestHelper(session);
+    expect(() => exportList(helper, 'customers')).toThrow();
   });
 
   it('is the owner’s to know, and of one studio', async () => {

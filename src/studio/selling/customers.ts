@@ -6,6 +6,7 @@ import type { Tx } from '@/data/inStudio';
 import { Customer } from '@/data/models/selling';
 import { readPage, readSums } from '@/data/pages';
 import { customerNamesSql, customersList } from '@/data/sql/customers';
+import { ordersList } from '@/data/sql/orders';
 import { salesList } from '@/data/sql/sales';
 import { invalid, refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
@@ -150,10 +151,17 @@ export function customerData(
     if (!customer) return null;
     const { name: studio, currency } = await settingsIn(tx);
     const { name, contact, ringSizes, wishes, since, bought } = customer;
+    const { rows: ordered } = await readPage(tx, ordersList, {}, { buyerIs: name }, { size: MOST_BOUGHT });
     return {
       studio,
       ...{ name, contact, ringSizes, wishes },
       writtenDown: since.toISOString(),
+      orders: ordered.map(({ number, quotedOn, state, names, gross, paid }) => ({
+        order: tag('order', number),
+        ...{ quotedOn, state, pieces: names, currency },
+        comesTo: plainMoney(gross, currency),
+        paid: plainMoney(paid, currency),
+      })),
       receipts: bought.map(({ number, soldOn, names, gross }) => ({
         receipt: tag('sale', number),
         ...{ soldOn, pieces: names, currency },

@@ -1,4 +1,5 @@
 import { day } from '@/core/calendar/day';
+import { tag } from '@/core/tag';
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simulatedPrices } from '@/devices/metalFeed/simulated';
@@ -6,6 +7,7 @@ import {
   addTestHelper,
   closeBooks,
   done,
+  makeOne,
   newKey,
   openStudio,
   problemOf,
@@ -131,6 +133,32 @@ describe('instruments at an address', () => {
     expect(kinds).toEqual(['POST', 'application/pdf']);
     const pages = readPdf(Buffer.concat(sent));
     expect(pages.map(({ texts }) => texts[0]?.text)).toEqual(['W-0001', 'W-0002']);
+  });
+
+  it('a label printer is sent tags of finished pieces, each a page as large as it is', async () => {
+    const session = await openStudio();
+    const piece = tag('piece', await makeOne(session));
+    const printing = (tags: string[], as: string) =>
+      withDevice(
+        (request, response) => {
+          request.on('data', (chunk: Buffer) => sent.push(chunk));
+          request.on('end', () => response.end());
+        },
+        async (address) => {
+          done(await setDevice(session, newKey(), { device: 'label printer', kind: 'address', address }));
+          return printLabels(session, { tags, as });
+        },
+      );
+    const sent: Buffer[] = [];
+    expect(done(await printing([piece, 'W-0001'], 'string tag'))).toBe(1);
+    const [page, ...more] = readPdf(Buffer.concat(sent));
+    expect(more).toEqual([]);
+    // 74 × 16 mm, in points of 1/72 in.
+    expect(page?.width).toBeCloseTo((74 / 25.4) * 72, 0);
+    expect(page?.height).toBeCloseTo((16 / 25.4) * 72, 0);
+    expect(page?.texts.map(({ text }) => text)).toContain(piece);
+    expect(problemOf(await printing(['W-0001'], 'price tag')).message).toMatch(/None of these is a finished/);
+    expect(problemOf(await printing([piece], 'care card')).fields).toHaveProperty('as');
   });
 });
 

@@ -80,6 +80,13 @@ export default async function CustomersPage({ searchParams }: { searchParams: Se
           ))}
         </ul>
       )}
+      {total > 0 && (
+        <p className="no-print mt-3">
+          <a href="/export/customers.csv" className="btn" download>
+            All of them as CSV
+          </a>
+        </p>
+      )}
       <MorePages of="of the customers" action="/customers" query={query} next={next} more="Further down" />
     </>
   );

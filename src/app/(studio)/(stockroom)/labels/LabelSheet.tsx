@@ -2,10 +2,12 @@
 
 import { OpenFieldset } from '@/ui/form/OpenFieldset';
 import { useState } from 'react';
-import { CARD_KINDS, type CardKind } from '@/core/paper/cards';
+import { CARD_KINDS, ROLL_KINDS, type CardKind } from '@/core/paper/cards';
+import { counted } from '@/core/units/counted';
 import { useDevice } from '@/app/lib/devices';
 import { SimulatedLabelPrinter } from '@/devices/labelPrinter/simulated';
 import type { Label } from '@/studio/labels/labels';
+import type { PrintedAs } from '@/studio/instruments/instruments.input';
 import type { PlaceView } from '@/studio/stock/places';
 import { useToast } from '@/ui/toasts';
 import { useAct } from '@/ui/useAct';
@@ -34,10 +36,12 @@ export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetPro
   const [layout, setLayout] = useState('sheet');
   const [code, setCode] = useState('qr');
   const tags = labels.map(({ tag }) => tag);
-  const pieces = labels.filter(({ tag }) => tag.startsWith('F-'));
-  const isCard = as !== 'label' && pieces.length > 0;
+  const pieceTags = tags.filter((tag) => tag.startsWith('F-'));
+  const isCard = as !== 'label' && pieceTags.length > 0;
+  // What is too large for a roll is printed on sheets only.
+  const onRoll = isCard ? ROLL_KINDS.find((kind) => kind === as) : 'label';
   const address = isCard
-    ? `/labels.pdf?items=${pieces.map(({ tag }) => tag).join(',')}&as=${as.replace(' ', '+')}`
+    ? `/labels.pdf?items=${pieceTags.join(',')}&as=${as.replace(' ', '+')}`
     : `/labels.pdf?items=${tags.join(',')}&layout=${layout}&code=${code}`;
   return (
     <>
@@ -74,7 +78,7 @@ export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetPro
         </form>
         <div className="leaf p-4">
           <OpenFieldset className="grid grid-cols-2 gap-3">
-            {pieces.length > 0 && (
+            {pieceTags.length > 0 && (
               <label className="col-span-2 text-sm font-semibold">
                 As
                 <select
@@ -143,8 +147,12 @@ export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetPro
               </li>
             ))}
           </ul>
-          {printer === 'simulated' && <PrinterPanel tags={tags} />}
-          {printer === 'address' && <AddressedPrinter tags={tags} />}
+          {printer === 'simulated' && onRoll && (
+            <PrinterPanel tags={onRoll === 'label' ? tags : pieceTags} as={onRoll} />
+          )}
+          {printer === 'address' && onRoll && (
+            <AddressedPrinter tags={onRoll === 'label' ? tags : pieceTags} as={onRoll} />
+          )}
         </div>
       )}
     </>
@@ -152,7 +160,7 @@ export function LabelSheet({ labels, printedAs, unknown, places }: LabelSheetPro
 }
 
 /** A label printer at an address: it is sent the labels. */
-function AddressedPrinter({ tags }: { tags: readonly string[] }) {
+function AddressedPrinter({ tags, as }: { tags: readonly string[]; as: PrintedAs }) {
   const { busy, problem, run } = useAct();
   const toast = useToast();
   return (
@@ -164,12 +172,12 @@ function AddressedPrinter({ tags }: { tags: readonly string[] }) {
         disabled={busy}
         onClick={() =>
           void run(
-            () => printLabelsAction({ tags }),
-            (count) => toast(`${count} ${count === 1 ? 'label is' : 'labels are'} sent to the printer.`),
+            () => printLabelsAction({ tags: [...tags], as }),
+            (count) => toast(`${counted(count, as)} sent to the printer.`),
           )
         }
       >
-        {busy ? 'Sending …' : `Print ${tags.length}`}
+        {busy ? 'Sending …' : `Print ${counted(tags.length, as)}`}
       </button>
       {problem && (
         <p role="alert" className="mt-2 font-semibold text-error">
@@ -181,7 +189,7 @@ function AddressedPrinter({ tags }: { tags: readonly string[] }) {
 }
 
 /** The simulated label printer: what came out of it, and how much paper is left. */
-function PrinterPanel({ tags }: { tags: readonly string[] }) {
+function PrinterPanel({ tags, as }: { tags: readonly string[]; as: PrintedAs }) {
   const [printer] = useState(() => new SimulatedLabelPrinter());
   const [state, setState] = useState<{ printed: readonly string[]; paper: number; short: number }>({
     printed: [],
@@ -198,11 +206,11 @@ function PrinterPanel({ tags }: { tags: readonly string[] }) {
           type="button"
           className="btn"
           onClick={async () => {
-            const out = await printer.print(tags);
+            const out = await printer.print(as === 'label' ? tags : tags.map((tag) => `${tag}, ${as}`));
             shown(tags.length - out);
           }}
         >
-          Print {tags.length}
+          Print {counted(tags.length, as)}
         </button>
         <button
           type="button"

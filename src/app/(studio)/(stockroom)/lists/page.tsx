@@ -1,6 +1,7 @@
 import { pageOwner } from '@/app/lib/member';
 import { Fragment } from 'react';
 import { ACCOUNT_LISTS } from '@/studio/lists/accounts';
+import { CUSTOMER_LIST } from '@/studio/lists/customerList';
 import { STOCK_LISTS } from '@/studio/lists/lists';
 import { Fold } from '@/ui/Fold';
 import { BringIn } from './BringIn';
@@ -48,13 +49,13 @@ export default async function ListsPage() {
   return (
     <>
       <h1>
-        {lists.length + 1 + ACCOUNT_LISTS.length} lists go out as CSV, {lists.length} come in
+        {lists.length + 2 + ACCOUNT_LISTS.length} lists go out as CSV, {lists.length} come in
       </h1>
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
         <section className="leaf p-4">
           <h2>Take out</h2>
           <ul className="mt-2">
-            {[...lists, { id: 'ledger', title: 'Ledger' }].map(({ id, title }) => (
+            {[...lists, { id: 'ledger', title: 'Ledger' }, CUSTOMER_LIST].map(({ id, title }) => (
               <li
                 key={id}
                 className="flex min-h-12 items-center justify-between border-b border-base-300 last:border-b-0"

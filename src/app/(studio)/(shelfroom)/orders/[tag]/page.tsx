@@ -62,7 +62,7 @@ export default async function OrderPage({ params }: { params: Params }) {
       <Paid order={order} today={today} />
       {mayOrder(state, 'cancel') && (
         <section className="leaf no-print mt-4 px-4">
-          <Fold title={state === 'quoted' ? 'Nothing comes of it' : 'It is cancelled'}>
+          <Fold title="Nothing comes of it">
             {order.batch?.isOpen && (
               <p className="mb-2">
                 The batch{' '}
