@@ -1,7 +1,7 @@
-import { splitPrice, type SellingTerms } from '../costing/price';
+import { splitPrice, type PriceBasis, type SellingTerms } from '../costing/price';
 import { roundToEnding, type PriceEndings } from '../costing/rounding';
 import { mulDiv } from '../units/exact';
-import { COST_UNITS_PER_MINOR, minor, type CostUnits, type MinorUnits } from '../units/money';
+import { COST_UNITS_PER_MINOR, minor, sumCosts, type CostUnits, type MinorUnits } from '../units/money';
 import { BASIS, type BasisPoints } from '../units/percent';
 import { METAL_IDS, type MetalId } from '../wire/metal';
 
@@ -59,6 +59,20 @@ export interface PieceOutcome {
   readonly perHour: number | null;
   /** Whether what is left of the price does not even pay the materials. */
   readonly isUnderMaterials: boolean;
+}
+
+/** What a piece has to cover at today’s prices and rates. */
+export function basisToday(
+  { wire, stones, rest, minutes }: Omit<CostedPiece, 'number' | 'price'>,
+  { hourlyRate, overheadPerHour }: Pick<OfToday, 'hourlyRate' | 'overheadPerHour'>,
+): PriceBasis {
+  const hours = minutes / 60;
+  return {
+    materials: sumCosts([...Object.values(wire), stones, rest]) / COST_UNITS_PER_MINOR,
+    labour: hours * hourlyRate,
+    overhead: hours * overheadPerHour,
+    hours,
+  };
 }
 
 const part = (amount: number, of: BasisPoints): number => (amount * of) / BASIS;

@@ -1,6 +1,6 @@
 import { IN_STOCK } from '@/core/selling/life';
 import type { CostUnits, MinorUnits } from '@/core/units/money';
-import { big, date, float, int, many, text, uuid } from '../columns';
+import { big, date, float, int, many, maybe, text, uuid } from '../columns';
 import { statement } from './statement';
 
 const IN = IN_STOCK.map((state) => `'${state}'`).join(', ');
@@ -40,6 +40,15 @@ export const shelvedPiecesSql = statement({
       FROM pieces f JOIN studios t ON t.studio_id = f.studio_id ${FROM}
      WHERE f.studio_id = $studio AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL AND f.state IN (${IN}) AND f.price IS NOT NULL
      ORDER BY f.number DESC LIMIT $most`,
+});
+
+/** Pieces of some numbers that are to be had, whether they have a price or not, by pattern. */
+export const traySql = statement({
+  takes: { numbers: many(int()) },
+  gives: { ...GIVES, price: maybe(big<MinorUnits>()) },
+  text: `SELECT ${TAKEN}, f.price FROM pieces f ${FROM}
+     WHERE f.studio_id = $studio AND f.number = ANY ($numbers) AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL AND f.state IN (${IN})
+     ORDER BY p.number, f.number`,
 });
 
 /** Pieces that were sold since a day and are with their buyers, the latest first, with what each was sold for. */

@@ -1,6 +1,14 @@
 import { METAL_IDS, type MetalId } from '@/core/wire/metal';
 import type { BasisPoints } from '@/core/units/percent';
-import { Entries, ReadsMoney, ReadsName, ReadsOneOf, ReadsPercent, ReadsTag } from '../kernel/rules';
+import {
+  Entries,
+  ReadsMoney,
+  ReadsMoneyOrNone,
+  ReadsName,
+  ReadsOneOf,
+  ReadsPercent,
+  ReadsTag,
+} from '../kernel/rules';
 import type { Amount, Typed } from '../kernel/typed';
 
 /** The most prices that are changed together. */
@@ -9,7 +17,8 @@ export const MOST_REPRICED = 500;
 /** A piece, the price that its change was thought of at, and the price that it gets. */
 export class RepricedPieceInput {
   @ReadsTag('piece') piece!: Typed<number>;
-  @ReadsMoney({ zero: true }) from!: Typed<Amount>;
+  /** Empty where it had none. */
+  @ReadsMoneyOrNone({ zero: true }) from!: Typed<Amount | null>;
   @ReadsMoney() price!: Typed<Amount>;
 }
 

@@ -1,4 +1,4 @@
-import { asToday, outcomeOf } from '@/core/selling/whatIf';
+import { asToday, basisToday, outcomeOf } from '@/core/selling/whatIf';
 import { tag } from '@/core/tag';
 import { returning, selling, sellingStudio } from '../../../tests/support/selling';
 import {
@@ -6,13 +6,14 @@ import {
   closeBooks,
   done,
   expectBooksAgree,
+  makeOne,
   newKey,
   problemOf,
   receive,
 } from '../../../tests/support/studio';
 import { turnPieces } from '../shelf/pieceLife';
 import { pricePiece, showPiece } from '../shelf/shelf';
-import { dropScenario, keepScenario, listScenarios, pricesNow, reprice } from './pricesNow';
+import { dropScenario, keepScenario, listScenarios, pricesNow, reprice, trayNow } from './pricesNow';
 import { sellPieces, takeReturn } from './sell';
 
 afterAll(closeBooks);
@@ -97,6 +98,40 @@ describe('prices that are changed together', () => {
   type Row = readonly [piece: number, from: string, price: string];
   const form = (...pieces: Row[]) => ({
     pieces: pieces.map(([piece, from, price]) => ({ piece: tag('piece', piece), from, price })),
+  });
+
+  it('are put on pieces of a tray that have none yet, too', async () => {
+    const { session, numbers, channel } = await pricedStudio(['40 USD', '30 USD', '20 USD']);
+    const [one = 0, two = 0, three = 0] = numbers;
+    const bare = await makeOne(session);
+    done(await sellPieces(session, newKey(), selling(channel, [[three, '20 USD']])));
+    // What is sold is not priced again, and what is of no number is nothing.
+    const { pieces, today } = await trayNow(session, [bare, three, one, 9999, two]);
+    expect(pieces.map(({ number, price }) => [number, price])).toEqual([
+      [one, 4000],
+      [two, 3000],
+      [bare, null],
+    ]);
+    expect(today).toMatchObject({ hourlyRate: 2000 });
+    const sheet = (await showPiece(session, bare))?.money?.sheet;
+    const [, , piece] = pieces;
+    if (!sheet || !piece) throw new Error('it is there');
+    const basis = basisToday(piece, today);
+    expect(basis.materials).toBeCloseTo(sheet.materials.replacement / 1000, 2);
+    expect(basis.labour + basis.overhead + basis.materials).toBeCloseTo(sheet.total.replacement / 1000, 1);
+
+    const stale = await reprice(
+      session,
+      newKey(),
+      form([one, '40 USD', '25 USD'], [bare, '5 USD', '25 USD']),
+    );
+    expect(problemOf(stale).fields).toHaveProperty(['pieces.1.price']);
+    const all = form([one, '40 USD', '25 USD'], [bare, '', '25 USD']);
+    expect(done(await reprice(session, newKey(), all))).toEqual({ changed: 2 });
+    expect((await showPiece(session, bare))?.money?.price).toBe(2500);
+    expect(problemOf(await reprice(session, newKey(), all)).fields).toHaveProperty(['pieces.0.price']);
+    const helper = await addTestHelper(session);
+    await expect(async () => trayNow(helper, [one])).rejects.toThrow();
   });
 
   it('are changed all or none, once', async () => {

@@ -1,26 +1,27 @@
 import { randomUUID } from 'node:crypto';
 import { daysLater } from '@/core/calendar/day';
-import { costAt } from '@/core/costing/unitPrice';
 import type { Id } from '@/core/id';
 import { isInStock } from '@/core/selling/life';
 import { reviewPrices, type PriceProposal, type ShelvedPiece } from '@/core/selling/review';
-import { asToday, type CostedPiece, type OfToday, type Supposed } from '@/core/selling/whatIf';
+import { asToday, type CostedPiece, type Supposed } from '@/core/selling/whatIf';
 import { tag } from '@/core/tag';
-import { cost, sumCosts, type CostUnits } from '@/core/units/money';
-import type { MetalId } from '@/core/wire/metal';
-import type { Tx } from '@/data/inStudio';
+import type { MinorUnits } from '@/core/units/money';
 import { Piece } from '@/data/models/making';
 import { Scenario } from '@/data/models/selling';
-import { patternsSoldSql, shelvedPiecesSql, soldPiecesSql, unpricedSql } from '@/data/sql/costedPieces';
-import type { RowOf } from '@/data/sql/statement';
-import { specsById } from '../catalogue/wireSpecs';
+import {
+  patternsSoldSql,
+  shelvedPiecesSql,
+  soldPiecesSql,
+  traySql,
+  unpricedSql,
+} from '@/data/sql/costedPieces';
 import { invalid, refused } from '../kernel/outcome';
 import { acts, posts } from '../kernel/posts';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
-import { replacementPrices } from '../prices/replacement';
 import { inCurrency } from '../settings/inCurrency';
-import { settingsIn } from '../settings/settings';
-import { RepriceInput, ScenarioInput } from './pricesNow.input';
+import { pricingRules, settingsIn, type PricingRules } from '../settings/settings';
+import { costedToday } from './costedToday';
+import { MOST_REPRICED, RepriceInput, ScenarioInput } from './pricesNow.input';
 
 /** The most pieces that are looked at, on the shelf and of those sold: the youngest and the latest. */
 const MOST_LOOKED = 5000;
@@ -35,7 +36,7 @@ export interface PricedToday extends ShelvedPiece {
 
 /** What prices are looked at by: the shelf and what was sold, at today’s prices. */
 export interface PricesNow {
-  readonly today: OfToday;
+  readonly today: PricingRules;
   readonly shelf: readonly PricedToday[];
   /** Pieces that are to be had and have no price yet. */
   readonly unpriced: number;
@@ -43,45 +44,6 @@ export interface PricesNow {
   /** Over how many months. */
   readonly months: number;
   readonly proposals: readonly PriceProposal[];
-}
-
-type Taken = RowOf<typeof soldPiecesSql>;
-
-/** What pieces take at today’s prices: their wire by its metal, and with it as much as was lost of it then. */
-async function costedToday<Row extends Taken>(
-  tx: Tx,
-  rows: readonly Row[],
-): Promise<(row: Row) => CostedPiece> {
-  const articles = [...new Set(rows.flatMap((row) => row.articles))];
-  const prices = await replacementPrices(tx, articles);
-  const specs = await specsById(tx, articles);
-  return ({
-    number,
-    minutes,
-    price,
-    wireThen,
-    lostThen,
-    parts,
-    stones,
-    supplies,
-    articles: wires,
-    lengths,
-  }) => {
-    const wire: Partial<Record<MetalId, CostUnits>> = {};
-    const lost = wireThen > 0 ? 1 + lostThen / wireThen : 1;
-    let known = false;
-    for (const [index, articleId] of wires.entries()) {
-      const [today, spec] = [prices.get(articleId), specs.get(articleId)];
-      if (!today || !spec) continue;
-      known = true;
-      const paid = cost(Math.round(costAt(today, Math.round(lengths[index] ?? 0)) * lost));
-      wire[spec.metal] = sumCosts([wire[spec.metal] ?? cost(0), paid]);
-    }
-    // Of what nobody knows the metal, what it was worth then stands.
-    const unknown = known ? cost(0) : sumCosts([wireThen, lostThen]);
-    const rest = cost(Math.max(0, parts - stones) + supplies + unknown);
-    return { number, wire, stones, rest, minutes, price };
-  };
 }
 
 /** All that prices are looked at by. For the owner. */
@@ -97,21 +59,45 @@ export function pricesNow(session: StudioSession): Promise<PricesNow> {
     const costed = await costedToday(tx, [...shelved, ...gone]);
     const shelf = shelved.map((row) => {
       const { name, pattern, days } = row;
-      return { ...costed(row), name, pattern, days };
+      return { ...costed(row), price: row.price, name, pattern, days };
     });
-    const { hourlyRate, overheadPerHour, feePercent, feeFixed, taxPercent, taxIncluded } = settings;
-    const { endings, rounding, places } = settings;
-    const today: OfToday = {
-      ...{ hourlyRate, overheadPerHour, feePercent, feeFixed, taxPercent, taxIncluded },
-      ...{ endings, rounding, places },
-    };
+    const today = pricingRules(settings);
     return {
       today,
       shelf,
       unpriced,
-      sold: gone.map(costed),
+      sold: gone.map((row) => ({ ...costed(row), price: row.price })),
       months: MONTHS,
       proposals: reviewPrices(shelf, await tx.rows(patternsSoldSql, { since }), today),
+    };
+  });
+}
+
+/** A piece that is priced with others; null where it has no price yet. */
+export interface PieceOfTray extends Omit<CostedPiece, 'price'> {
+  readonly name: string;
+  readonly pattern: number;
+  readonly price: MinorUnits | null;
+}
+
+/** Pieces that are to be priced together, at what they take today. */
+export interface TrayNow {
+  readonly today: PricingRules;
+  readonly pieces: readonly PieceOfTray[];
+}
+
+/** Pieces of some numbers as they are priced together, by pattern; those that are not to be had are left out. For the owner. */
+export function trayNow(session: StudioSession, numbers: readonly number[]): Promise<TrayNow> {
+  ownerOnly(session);
+  return look(session, async (tx) => {
+    const rows = await tx.rows(traySql, { numbers: numbers.slice(0, MOST_REPRICED) });
+    const costed = await costedToday(tx, rows);
+    return {
+      today: pricingRules(await settingsIn(tx)),
+      pieces: rows.map((row) => {
+        const { name, pattern, price } = row;
+        return { ...costed(row), name, pattern, price };
+      }),
     };
   });
 }
@@ -135,7 +121,7 @@ export const reprice = posts('reprice', { input: RepriceInput, by: 'owner' }, as
       throw invalid(`${at}.piece`, `${tag('piece', piece)} is not to be had any more.`);
     if (numbers.indexOf(piece) !== index)
       throw invalid(`${at}.piece`, `${tag('piece', piece)} is in it already.`);
-    if (row.price !== inCurrency(`${at}.from`, from, currency))
+    if (row.price !== (from && inCurrency(`${at}.from`, from, currency)))
       throw invalid(`${at}.price`, `${tag('piece', piece)} has another price by now; reload the page.`);
     const asked = inCurrency(`${at}.price`, price, currency);
     const { pieceId, version } = row;

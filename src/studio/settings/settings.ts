@@ -65,6 +65,28 @@ export const paperStudio = ({
   sheet,
 }: PaperStudio): PaperStudio => ({ name, letterhead, payTo, currency, days, numbers, sheet });
 
+/** What prices are worked out by. */
+export type PricingRules = PriceRules & Pick<Settings, 'hourlyRate' | 'overheadPerHour'>;
+
+/** What of the rules prices are worked out by. */
+export const pricingRules = ({
+  hourlyRate,
+  overheadPerHour,
+  feePercent,
+  feeFixed,
+  taxPercent,
+  taxIncluded,
+  endings,
+  rounding,
+  places,
+  materialsFactor,
+  targetMargin,
+  targetPerHour,
+}: PricingRules): PricingRules => ({
+  ...{ hourlyRate, overheadPerHour, feePercent, feeFixed, taxPercent, taxIncluded },
+  ...{ endings, rounding, places, materialsFactor, targetMargin, targetPerHour },
+});
+
 /** The rules inside a transaction. */
 export async function settingsIn(tx: Tx): Promise<Settings> {
   const studio = await Studio.findOne({ rejectOnEmpty: true });

@@ -8,6 +8,10 @@ import { OFFLINE } from '@/ui/form/problem';
 import { pricesNowAction } from './actions';
 import { ReviewPrices } from './ReviewPrices';
 import { WhatIf } from './WhatIf';
+import { WaysTogether } from '@/ui/pricing/WaysTogether';
+import { variantsOf } from '@/core/costing/priceTogether';
+import { basisToday } from '@/core/selling/whatIf';
+import { Fold } from '@/ui/Fold';
 
 /** What prices are looked at by comes once the page stands: it grows with the shelf. */
 export function PricesRoom({ scenarios }: { scenarios: readonly KeptScenario[] }) {
@@ -55,7 +59,33 @@ export function PricesRoom({ scenarios }: { scenarios: readonly KeptScenario[] }
           void load();
         }}
       />
+      <WholeShelf prices={prices} />
       <WhatIf prices={prices} scenarios={scenarios} />
     </>
+  );
+}
+
+/** Five schools over the whole shelf. It is worked out when somebody looks. */
+function WholeShelf({ prices: { shelf, today } }: { prices: PricesNow }) {
+  const [isOpen, setIsOpen] = useState(false);
+  if (shelf.length === 0) return null;
+  return (
+    <section className="leaf mt-4 px-4" aria-label="Five ways to price the shelf">
+      <Fold title="Five ways to price the whole shelf" onOpen={setIsOpen}>
+        {isOpen && (
+          <WaysTogether
+            variants={variantsOf(
+              shelf.map((piece) => ({
+                name: piece.name,
+                basis: basisToday(piece, today),
+                going: piece.price,
+              })),
+            )}
+            rules={today}
+            goingIs="on their tags"
+          />
+        )}
+      </Fold>
+    </section>
   );
 }

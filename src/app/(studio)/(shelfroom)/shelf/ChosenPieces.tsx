@@ -21,7 +21,14 @@ function choose(all: boolean): void {
 }
 
 /** Something happens to several pieces at once: a tray is taken to the fair. */
-export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
+export function ChosenPieces({
+  turns,
+  pricesThem,
+}: {
+  turns: readonly PieceTurn[];
+  /** Whether whoever looks may price pieces. */
+  pricesThem: boolean;
+}) {
   const router = useRouter();
   const [count, setCount] = useState(0);
   useEffect(() => {
@@ -74,6 +81,16 @@ export function ChosenPieces({ turns }: { turns: readonly PieceTurn[] }) {
           >
             Print their tags
           </button>
+          {pricesThem && (
+            <button
+              type="button"
+              className="btn"
+              disabled={count === 0}
+              onClick={() => router.push(`/prices?pieces=${chosen().join('.')}`)}
+            >
+              Price them together
+            </button>
+          )}
         </div>
         <TurnPieces numbers={chosen} turns={turns} onTurned={() => choose(false)} />
       </Fold>

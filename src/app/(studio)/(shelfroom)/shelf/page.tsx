@@ -98,7 +98,7 @@ export default async function ShelfPage({ searchParams }: { searchParams: Search
           sortChoice(isOwner ? WAYS : WAYS.slice(0, 3)),
         ]}
       />
-      {pieces.length > 0 && <ChosenPieces turns={isOwner ? BY_HAND : BY_HELPERS} />}
+      {pieces.length > 0 && <ChosenPieces turns={isOwner ? BY_HAND : BY_HELPERS} pricesThem={isOwner} />}
       {pieces.length === 0 && <p className="leaf mt-4 p-6">Nothing on the shelf is like that.</p>}
       <ul className="mt-4 grid grid-cols-1 gap-3 sm:grid-cols-2 xl:grid-cols-4">
         {pieces.map(

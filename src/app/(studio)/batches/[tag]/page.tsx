@@ -12,7 +12,8 @@ import { pageMember } from '../../../lib/member';
 import { orNotFound, tagParam } from '../../../lib/tagParam';
 import { dueIn, hours } from '../due';
 import { PaperMenu } from '@/ui/PaperMenu';
-import { readSettings } from '@/studio/settings/settings';
+import { pricingRules, readSettings } from '@/studio/settings/settings';
+import { BatchWays } from './BatchWays';
 import { CancelBatch, TakeUpAgain } from './CancelBatch';
 import { ExpectedTakings } from '../ExpectedTakings';
 import { PlanDrawn } from './PlanDrawn';
@@ -32,7 +33,7 @@ export default async function BatchPage({ params }: { params: Params }) {
   const articles = await pickableArticles(session);
   const takings = await batchTakings(session, batch.number);
   const order = await orderOfBatch(session, batch.number);
-  const priceFrom = takings ? (await readSettings(session)).priceFrom : 'replacement';
+  const settings = takings ? await readSettings(session) : null;
   const { number, name, dueOn, notes, state, planning, said, stalled, plans, minutes } = batch;
   const label = tag('batch', number);
   const open = state === 'open';
@@ -107,7 +108,12 @@ export default async function BatchPage({ params }: { params: Params }) {
           <Standing batch={batch} articles={open ? articles : []} />
         )}
       </div>
-      {takings && state !== 'cancelled' && <ExpectedTakings takings={takings} priceFrom={priceFrom} />}
+      {takings && settings && state !== 'cancelled' && (
+        <>
+          <ExpectedTakings takings={takings} priceFrom={settings.priceFrom} />
+          <BatchWays takings={takings} priceFrom={settings.priceFrom} rules={pricingRules(settings)} />
+        </>
+      )}
       {batch.steps.length > 0 && <Work batch={batch} />}
       {notes && (
         <section className="leaf mt-4 p-4">
