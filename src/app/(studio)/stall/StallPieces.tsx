@@ -5,6 +5,7 @@ import { toggled } from '@/core/selling/stall';
 import { numberOnTag, tag } from '@/core/tag';
 import type { KnownChannel } from '@/studio/selling/channels';
 import { KeptFor } from '@/app/lib/basket/BasketFields';
+import { ScanTags } from '@/app/lib/scan/ScanTags';
 import { Money } from '@/ui/money';
 import { SmallPicture } from '@/ui/SmallPicture';
 import type { AskedPiece } from './askedPiece';
@@ -50,15 +51,16 @@ export function StallPieces({
   const like = there.filter((piece) => typed.trim() === '' || isLike(piece, typed.trim()));
 
   /** What is scanned goes into the basket at once; of what is typed, the one that is meant. */
-  const take = () => {
-    const wanted = numberIn(typed.trim());
-    const [only] = like;
-    if (only && like.length === 1) {
+  const take = (sought: string) => {
+    const wanted = numberIn(sought);
+    const meant = there.filter((piece) => isLike(piece, sought));
+    const [only] = meant;
+    if (only && meant.length === 1) {
       if (!kept.basket.includes(only.number)) change((now) => toggled(now, only.number));
       setTyped('');
       setSaid(`${only.name} is in the basket.`);
     } else if (wanted !== undefined) setSaid(`${tag('piece', wanted)} is not at this stall.`);
-    else setSaid(`${like.length} pieces are like that; touch the one that is meant.`);
+    else setSaid(`${meant.length} pieces are like that; touch the one that is meant.`);
   };
 
   return (
@@ -67,7 +69,7 @@ export function StallPieces({
         className="mt-2 flex flex-wrap gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          take();
+          take(typed.trim());
         }}
       >
         <label className="min-w-0 grow basis-full sm:basis-0">
@@ -116,6 +118,9 @@ export function StallPieces({
           </label>
         )}
       </form>
+      <div className="mt-2">
+        <ScanTags onTag={take} />
+      </div>
       <p role="status" className="mt-1 min-h-6 font-semibold">
         {said}
       </p>

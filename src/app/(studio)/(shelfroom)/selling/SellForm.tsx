@@ -14,6 +14,7 @@ import type { ForSale } from '@/studio/selling/sales';
 import { SellInput } from '@/studio/selling/sell.input';
 import { Given, LettingGo, PaidField, SoldRows, typedMoney } from '@/app/lib/basket/BasketFields';
 import { WhatItComesTo } from '@/app/lib/basket/WhatItComesTo';
+import { ScanTags } from '@/app/lib/scan/ScanTags';
 import { useCurrency } from '@/ui/currency';
 import { ChoiceField, TextField } from '@/ui/form/fields';
 import { FormBox } from '@/ui/form/FormBox';
@@ -173,29 +174,32 @@ function AddPiece({
   onFound: (piece: ForSale) => void;
 }) {
   const { busy, problem, setProblem, run } = useAct();
+  const add = (typed: string, onAdded: () => void) => {
+    const text = typed.trim();
+    const number = numberOnTag('piece', /^\d+$/.test(text) ? `F-${text}` : text);
+    if (number === undefined)
+      return setProblem(`“${text.slice(0, 40)}” is not a piece; write it like F-0042.`);
+    if (taken.some(({ piece }) => numberOnTag('piece', piece) === number))
+      return setProblem(`${tag('piece', number)} is in it already.`);
+    void run(
+      () => forSaleAction([number]),
+      ([found]) => {
+        if (!found) return setProblem(`${tag('piece', number)} does not stand on the shelf.`);
+        onAdded();
+        onFound(found);
+      },
+    );
+  };
   return (
     <form
       className="mt-2 flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         const field = event.currentTarget.elements.namedItem('tag') as HTMLInputElement;
-        const number = numberOnTag(
-          'piece',
-          /^\d+$/.test(field.value.trim()) ? `F-${field.value.trim()}` : field.value,
-        );
-        if (number === undefined)
-          return setProblem(`“${field.value.slice(0, 40)}” is not a piece; write it like F-0042.`);
-        if (taken.some(({ piece }) => numberOnTag('piece', piece) === number))
-          return setProblem(`${tag('piece', number)} is in it already.`);
-        void run(
-          () => forSaleAction([number]),
-          ([found]) => {
-            if (!found) return setProblem(`${tag('piece', number)} does not stand on the shelf.`);
-            field.value = '';
-            field.focus();
-            onFound(found);
-          },
-        );
+        add(field.value, () => {
+          field.value = '';
+          field.focus();
+        });
       }}
     >
       <label className="block">
@@ -205,6 +209,7 @@ function AddPiece({
       <button type="submit" className="btn min-h-11" disabled={busy}>
         Add it
       </button>
+      <ScanTags onTag={(text) => add(text, () => undefined)} />
       {problem !== '' && (
         <p role="alert" className="w-full font-semibold text-error">
           {problem}
