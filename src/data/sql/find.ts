@@ -59,10 +59,22 @@ const named = (table: string) =>
             ORDER BY (number = $number) DESC, number DESC LIMIT $most`,
   });
 
+/** Receipts, or orders, by their number, or by all of the words in the name of their buyer. */
+const ofBuyer = (table: string) =>
+  statement({
+    takes: { number: int(), words: many(text()), most: big() },
+    gives: { number: int(), name: text() },
+    text: `SELECT number, CASE WHEN buyer = '' THEN 'a buyer without a name' ELSE buyer END AS name FROM ${table}
+            WHERE studio_id = $studio AND (number = $number OR (buyer <> '' AND lower(buyer) LIKE ALL ($words)))
+            ORDER BY (number = $number) DESC, number DESC LIMIT $most`,
+  });
+
 export const findNamedSql = {
   pattern: named('patterns'),
   piece: named('pieces'),
   batch: named('batches'),
+  sale: ofBuyer('sales'),
+  order: ofBuyer('orders'),
 } as const;
 
 /** Lets one first visit set a studio up at a time. */

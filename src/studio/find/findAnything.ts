@@ -22,8 +22,8 @@ const MOST = 6;
 type KindRow = RowOf<typeof findKindsSql>;
 
 /**
- * Finds stock of any ware, kinds of it, patterns, finished pieces, batches and techniques by the number on their tag or by words of
- * their name; sizes of wire in whatever way they are written.
+ * Finds stock of any ware, kinds of it, patterns, finished pieces, batches, orders, receipts and techniques by the number on their tag or by words
+ * of their name, or of their buyer’s; sizes of wire in whatever way they are written.
  */
 export function findAnything(session: StudioSession, typed: string): Promise<Found[]> {
   const text = typed.trim().slice(0, 100);
@@ -43,24 +43,26 @@ export function findAnything(session: StudioSession, typed: string): Promise<Fou
       most: 2 * MOST,
     });
     const kinds = await tx.rows(findKindsSql, { words, wireWords: ofWire, most: MOST });
-    const named = (kind: 'pattern' | 'piece' | 'batch') =>
-      tx.rows(findNamedSql[kind], {
-        number: tagged?.kind === kind ? tagged.number : -1,
-        words,
-        most: MOST,
-      });
     const found = (kind: Tagged, number: number, name: string): Found => ({
       kind,
       tag: tag(kind, number),
       name,
       href: pathOf(kind, number),
     });
+    const named = async (kind: keyof typeof findNamedSql): Promise<Found[]> => {
+      const number = tagged?.kind === kind ? tagged.number : -1;
+      const rows = await tx.rows(findNamedSql[kind], { number, words, most: MOST });
+      return rows.map((row) => found(kind, row.number, row.name));
+    };
     return [
       ...kinds.map(foundKind),
       ...stock.map(({ kind, number, name }) => found(kind, number, name)),
-      ...(await named('pattern')).map(({ number, name }) => found('pattern', number, name)),
-      ...(await named('piece')).map(({ number, name }) => found('piece', number, name)),
-      ...(await named('batch')).map(({ number, name }) => found('batch', number, name)),
+      ...(await named('pattern')),
+      ...(await named('piece')),
+      ...(await named('batch')),
+      // Orders are the owner’s alone.
+      ...(session.role === 'owner' ? await named('order') : []),
+      ...(await named('sale')),
       ...techniquesCalled(text),
     ];
   });

@@ -13,6 +13,7 @@ import {
   newKey,
   problemOf,
 } from '../../../tests/support/studio';
+import { findAnything } from '../find/findAnything';
 import { todayOf, type StudioSession } from '../kernel/useCase';
 import { showSchedule } from '../schedule/benchHours';
 import { listChannels, writeChannel } from '../selling/channels';
@@ -301,6 +302,18 @@ describe('an order', () => {
     );
     expect(await shown(session, number)).toMatchObject({ paid: 15_000, toPay: 120 });
     await expectBooksAgree();
+  });
+
+  it('is found by its number and its buyer, by its owner', async () => {
+    const { session, pattern, channel } = await orderStudio();
+    done(await writeOrder(session, newKey(), null, orderForm(channel, pattern, { buyer: 'Ottoline Marsh' })));
+    const found = async (words: string, who = session) =>
+      (await findAnything(who, words)).filter(({ kind }) => kind === 'order');
+    const it = { kind: 'order', tag: 'Q-0001', name: 'Ottoline Marsh', href: '/orders/Q-0001' };
+    expect(await found('q1')).toEqual([it]);
+    expect(await found('MARSH otto')).toEqual([it]);
+    expect(await found('marshes')).toEqual([]);
+    expect(await found('q1', await addTestHelper(session))).toEqual([]);
   });
 
   it('is no helper’s business', async () => {

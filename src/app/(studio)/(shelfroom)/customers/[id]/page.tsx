@@ -40,6 +40,14 @@ export default async function CustomerPage({ params }: { params: Params }) {
       <p className="muted">
         written down on <Day at={since} />
       </p>
+      <p className="no-print mt-2 flex flex-wrap gap-2">
+        <Link href={`/orders/new?buyer=${encodeURIComponent(name)}`} className="btn min-h-11">
+          Write a quote
+        </Link>
+        <Link href={`/orders?words=${encodeURIComponent(name)}`} className="btn min-h-11">
+          Their orders
+        </Link>
+      </p>
       <dl className="leaf mt-3 grid grid-cols-1 gap-x-6 gap-y-2 p-4 sm:grid-cols-[12rem_1fr]">
         {facts.map(([what, said]) => (
           <div key={what} className="contents">

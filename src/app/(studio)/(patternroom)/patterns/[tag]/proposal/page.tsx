@@ -67,6 +67,12 @@ export default async function ProposalPage({
               <a href={`/patterns/${label}/proposal.svg?${query}`} className="btn btn-lg">
                 SVG
               </a>
+              <Link
+                href={`/orders/new?pattern=${label}&buyer=${encodeURIComponent(texts['whom'] ?? '')}`}
+                className="btn btn-lg"
+              >
+                Write a quote
+              </Link>
             </p>
             <img
               src={`/patterns/${label}/proposal.svg?${query}`}
