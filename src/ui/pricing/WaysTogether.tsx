@@ -104,15 +104,7 @@ function School({
         )}
       </th>
       <td className="text-right font-semibold">{answered === 0 ? '—' : <MoneyAbout of={together} />}</td>
-      <td className="text-right">
-        {perHour === null ? (
-          '—'
-        ) : (
-          <span className={perHour < hourlyRate ? 'text-error' : ''}>
-            <MoneyAbout of={perHour} />
-          </span>
-        )}
-      </td>
+      <td className="text-right">{perHour === null ? '—' : <PerHour of={perHour} rate={hourlyRate} />}</td>
       <td className="text-right">{answered === 0 ? '—' : under === 0 ? 'none' : under}</td>
       {onPrice && (
         <td className="no-print text-right">
@@ -126,6 +118,14 @@ function School({
     </tr>
   );
 }
+
+/** What an hour earns, and whether that is under the studio’s rate. */
+const PerHour = ({ of, rate }: { of: number; rate: MinorUnits }) => (
+  <span className={of < rate ? 'text-error' : ''}>
+    <MoneyAbout of={of} />
+    {of < rate && <span className="block text-sm">under your rate</span>}
+  </span>
+);
 
 /** So many variants are shown, and so many more when they are asked for. */
 const SHOWN = 15;
@@ -248,11 +248,17 @@ export function OneForTheTray({ variants, rules, onPrice, busy = false }: Omit<W
                       <td className="text-right">
                         <MoneyAbout of={split.materials + split.labour + split.overhead} />
                       </td>
-                      <td className={`text-right ${isLong ? 'text-error' : ''}`}>
-                        {split.perHour === null ? '—' : <MoneyAbout of={split.perHour} />}
+                      <td className="text-right">
+                        {split.perHour === null ? (
+                          '—'
+                        ) : (
+                          <PerHour of={split.perHour} rate={rules.hourlyRate} />
+                        )}
                       </td>
-                      <td className="text-right">{Math.round(minutes)} min</td>
-                      <td className={`text-right ${isLong ? 'font-semibold text-error' : ''}`}>
+                      <td className={`text-right ${isLong ? 'font-semibold' : ''}`}>
+                        {Math.round(minutes)} min{isLong && ', too long'}
+                      </td>
+                      <td className="text-right">
                         {Number.isFinite(mostMinutes)
                           ? `${Math.floor(mostMinutes)} min`
                           : 'as long as it likes'}

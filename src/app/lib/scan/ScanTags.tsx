@@ -68,7 +68,7 @@ export function ScanTags({ onTag }: { onTag: (text: string) => void }) {
     }
   };
   return (
-    <div className="w-full">
+    <div className={stream ? 'w-full' : ''}>
       <button
         type="button"
         className="btn min-h-12"

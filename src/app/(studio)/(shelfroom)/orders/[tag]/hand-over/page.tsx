@@ -34,7 +34,7 @@ export default async function HandOverPage({ params }: { params: Promise<{ tag: 
       <h1>Hand over what {order.buyer} ordered</h1>
       {missing.length > 0 && (
         <p className="mt-2 border-l-4 border-warning pl-3 font-semibold">
-          Not there yet: {missing.join(', ')}. What is handed over now is all of it.
+          Not there yet: {missing.join(', ')}. Hand it over only when they want no more than what is there.
         </p>
       )}
       <HandOverForm
