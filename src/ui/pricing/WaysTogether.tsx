@@ -94,7 +94,7 @@ function School({
   const isGiven = id === 'market';
   return (
     <tr>
-      <th scope="row" className="font-normal">
+      <th scope="row" className="min-w-44 font-normal">
         <span className="font-semibold">{name}</span>{' '}
         <span className="muted">{isGiven ? goingIs : rule}</span>
         {answered < pieces && (
@@ -159,7 +159,7 @@ function EachVariant({
           <tbody>
             {variants.slice(0, most).map(({ name, count, basis }, at) => (
               <tr key={name}>
-                <th scope="row" className="font-normal [overflow-wrap:anywhere]">
+                <th scope="row" className="min-w-32 font-normal [overflow-wrap:anywhere]">
                   {count === 1 ? name : `${count} × ${name}`}
                 </th>
                 <td className="text-right">
@@ -242,7 +242,7 @@ export function OneForTheTray({ variants, rules, onPrice, busy = false }: Omit<W
                   const isLong = minutes > mostMinutes;
                   return (
                     <tr key={name}>
-                      <th scope="row" className="font-normal [overflow-wrap:anywhere]">
+                      <th scope="row" className="min-w-32 font-normal [overflow-wrap:anywhere]">
                         {count === 1 ? name : `${count} × ${name}`}
                       </th>
                       <td className="text-right">

@@ -110,7 +110,7 @@ function Listed({ order }: { order: OrderListed }) {
         <span className="text-sm">
           <Standing order={order} />
         </span>
-        <span className="order-last text-right sm:order-none">
+        <span className="order-last col-span-2 text-right sm:order-none sm:col-span-1">
           <span className="block font-semibold">
             <Money of={gross} />
           </span>

@@ -86,7 +86,7 @@ export default async function SalesPage({ searchParams }: { searchParams: Search
               <span className="muted text-sm">
                 <Day at={sale.soldOn} />
               </span>
-              <span className="order-last text-right sm:order-none">
+              <span className="order-last col-span-2 text-right sm:order-none sm:col-span-1">
                 <span className="block font-semibold">
                   <Money of={sale.gross} />
                 </span>
