@@ -51,7 +51,11 @@ export function WaysTogether({ variants, rules, goingIs, onPrice, busy = false }
               <th scope="col" className="text-right">
                 Under cost
               </th>
-              {onPrice && <th scope="col" className="no-print" aria-label="Put on them" />}
+              {onPrice && (
+                <th scope="col" className="no-print">
+                  <span className="sr-only">Put on them</span>
+                </th>
+              )}
             </tr>
           </thead>
           <tbody>

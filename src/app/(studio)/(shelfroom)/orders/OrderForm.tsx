@@ -51,7 +51,7 @@ export function OrderForm({ base, values, channels, names, patterns, stones }: O
   return (
     <FormProvider {...form}>
       <FormBox onSubmit={submit} className="mt-4 space-y-4">
-        <section className="leaf grid items-start gap-3 p-4 sm:grid-cols-2" aria-label="Who asks for it">
+        <section className="leaf grid items-start gap-3 p-4 sm:grid-cols-2" aria-label="For whom">
           <TextField control={control} name="buyer" label="Who asks for it" list={NAMES_ID} />
           <datalist id={NAMES_ID}>
             {names.map((name) => (
