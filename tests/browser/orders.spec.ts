@@ -124,6 +124,7 @@ test('a shop orders from the shelf and pays its invoice later', async ({ owner: 
 
   await expect(page).toHaveURL(/\/sales\/N-\d{4}$/);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Invoice N-\d{4}$/);
+  await expect(page.getByRole('link', { name: order.slice(-6) })).toBeVisible();
   const invoice = await paper(page, `${new URL(page.url()).pathname}/receipt.pdf`);
   expect(invoice).toMatch(/Invoice N-\d{4}.*To be paid by transfer by .*\$80\.00/);
   expect(invoice).toContain('Weir Savings');

@@ -34,6 +34,7 @@ const SALE: SaleShown = {
   tax: { kind: 'included', percent: 2000 },
   total: { net: minor(4500), tax: minor(900), gross: minor(5400) },
   by: 'Marit',
+  order: null,
   lines: [line(3, 3600), line(4, 1800)],
   kept: null,
 };

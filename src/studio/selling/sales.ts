@@ -6,6 +6,7 @@ import { numberOnTag } from '@/core/tag';
 import { COST_UNITS_PER_MINOR, minor, sumCosts, type CostUnits, type MinorUnits } from '@/core/units/money';
 import type { Tx } from '@/data/inStudio';
 import { Piece } from '@/data/models/making';
+import { Order } from '@/data/models/orders';
 import { Sale, SaleLine } from '@/data/models/selling';
 import { readPage, readSums } from '@/data/pages';
 import { salesList } from '@/data/sql/sales';
@@ -125,6 +126,8 @@ export interface SaleShown {
   readonly total: { readonly net: MinorUnits; readonly tax: MinorUnits; readonly gross: MinorUnits };
   readonly by: string;
   readonly lines: readonly SaleLineShown[];
+  /** For the owner: number of the order that it was handed over by; null for any other sale. */
+  readonly order: number | null;
   /** For the owner. */
   readonly kept: {
     readonly fees: MinorUnits;
@@ -176,6 +179,7 @@ export function showSale(session: StudioSession, number: number): Promise<SaleSh
         left: sees ? leftOf(money) : null,
         cost: sees ? costUnits : null,
       })),
+      order: sees ? ((await tx.one(Order, ['number'], { where: { saleId } }))?.number ?? null) : null,
       kept: sees
         ? {
             fees,

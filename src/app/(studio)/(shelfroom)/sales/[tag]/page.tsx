@@ -19,16 +19,14 @@ type Params = Promise<{ tag: string }>;
 export default async function SalePage({ params }: { params: Params }) {
   const { session } = await pageMember();
   const sale = orNotFound(await showSale(session, await tagParam('sale', params)));
-  const { number, returnOf, lines } = sale;
+  const { number, returnOf, lines, order } = sale;
   const out = lines.flatMap(({ piece, returnedBy }) => (piece && returnedBy === null ? [piece] : []));
   return (
     <>
       <div className="flex flex-wrap items-start justify-between gap-3">
         <div>
           <p className="font-semibold">{sale.studio.name}</p>
-          <h1>
-            {returnOf === null ? 'Receipt' : 'Paid back'} {tag('sale', number)}
-          </h1>
+          <h1>{receiptOf(sale).title}</h1>
           <p>
             <Day at={sale.soldOn} /> · {sale.channel}
             {sale.buyer !== '' && ` · for ${sale.buyer}`}
@@ -40,7 +38,16 @@ export default async function SalePage({ params }: { params: Params }) {
                 </Link>
               </>
             )}
+            {order !== null && (
+              <>
+                {' · ordered as '}
+                <Link href={`/orders/${tag('order', order)}`} className="link">
+                  {tag('order', order)}
+                </Link>
+              </>
+            )}
           </p>
+          {sale.address !== '' && <p className="whitespace-pre-line">{sale.address}</p>}
         </div>
         <div className="flex gap-2">
           <a href={`/sales/${tag('sale', number)}/receipt.pdf`} className="btn btn-lg no-print">
