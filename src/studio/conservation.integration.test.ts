@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { um } from '@/core/units/length';
 import { massOfLength } from '@/core/wire/mass';
 import { Bench, openAsker, operation, type Operation, type Sold } from '../../tests/support/randomWork';
+import type { RandomOrder } from '../../tests/support/randomOrders';
 import { HARBOUR_FAIR } from '../../tests/support/selling';
 import { addTestHelper, done, newKey, openStudio, receive, simplePattern } from '../../tests/support/studio';
 import { look, type StudioSession } from './kernel/useCase';
@@ -30,7 +31,7 @@ async function asked<Row extends object>(sql: string, ...bind: readonly unknown[
   return asker().ask<Row>(sql, bind);
 }
 
-async function expectConserved({ owner, bought, sold }: Bench): Promise<void> {
+async function expectConserved({ owner, bought, sold, orders }: Bench): Promise<void> {
   const { studioId } = owner;
   const sums = await asked<Sum>(
     `SELECT a.ware, m.kind, sum(m.quantity)::float8 AS quantity, sum(m.cost_units)::float8 AS cost FROM movements m
@@ -99,6 +100,28 @@ async function expectConserved({ owner, bought, sold }: Bench): Promise<void> {
     .filter(([key]) => !undone.has(key))
     .reduce((total, [, { price }]) => total + price * 1000, 0);
   await expectMoneyKept(studioId, paid, sold);
+  await expectDepositsKept(studioId, orders);
+}
+
+/** What was paid for orders is held for those that are open, was taken off what was handed over, went back, or is the studio’s own now. */
+async function expectDepositsKept(studioId: string, orders: readonly RandomOrder[]): Promise<void> {
+  const total = (of: (order: RandomOrder) => number) => orders.reduce((sum, order) => sum + of(order), 0);
+  const [is] = await asked<Record<'held' | 'paid' | 'used' | 'kept' | 'count' | 'last', number>>(
+    `SELECT (SELECT COALESCE(sum(paid), 0)::float8 FROM orders WHERE studio_id = $1 AND state = 'ordered') AS held,
+            (SELECT COALESCE(sum(amount), 0)::float8 FROM order_payments WHERE studio_id = $1) AS paid,
+            (SELECT COALESCE(sum(paid_before), 0)::float8 FROM sales WHERE studio_id = $1) AS used,
+            (SELECT COALESCE(-sum(amount), 0)::float8 FROM order_payments WHERE studio_id = $1 AND kind = 'kept') AS kept,
+            (SELECT count(*)::int FROM order_payments WHERE studio_id = $1) AS count,
+            (SELECT COALESCE(max(number), 0)::int FROM order_payments WHERE studio_id = $1) AS last`,
+    studioId,
+  );
+  expect(is).toMatchObject({
+    held: total(({ held }) => held),
+    used: total(({ used }) => used),
+    kept: total(({ kept }) => kept),
+    paid: total(({ held, used }) => held + used),
+  });
+  expect(is?.count).toBe(is?.last);
 }
 
 /**
@@ -196,13 +219,15 @@ it('received = in stock + in pieces + sold + used + scrapped + spoiled + correct
       WHERE m.kind = 'used' AND m.piece_id IS NOT NULL AND a.name = 'brass head pin'`,
   );
   expect(parts?.taken).toBeGreaterThan(LANES * RUNS);
-  const [life] = await asked<Record<'sales' | 'returns' | 'broken', number>>(
+  const [life] = await asked<Record<'sales' | 'returns' | 'broken' | 'orders', number>>(
     `SELECT (SELECT count(*) FROM sales WHERE return_of IS NULL)::int AS sales, (SELECT count(*) FROM sales WHERE return_of IS NOT NULL)::int AS returns,
+            (SELECT count(*) FROM orders WHERE state = 'handed over')::int AS orders,
             (SELECT count(*) FROM piece_events WHERE turn = 'broken up' AND undoes IS NULL)::int AS broken`,
   );
   expect(life?.sales).toBeGreaterThan(LANES * RUNS * 5);
   expect(life?.returns).toBeGreaterThan(LANES * RUNS);
   expect(life?.broken).toBeGreaterThan(LANES * RUNS);
+  expect(life?.orders).toBeGreaterThan(LANES * RUNS);
   // Most of the ten thousand are taken; the rest is refused, as it should be.
   expect(taken).toBeGreaterThan(0.4 * LANES * RUNS * OPERATIONS);
 }, 2_400_000);

@@ -5,6 +5,7 @@ import { um } from '../../src/core/units/length';
 import { massOfLength } from '../../src/core/wire/mass';
 import fc from 'fast-check';
 import { workOnBatches } from './randomBatches';
+import { orderAtRandom, type RandomOrder } from './randomOrders';
 import { SPOOL, ofGauge, closeBooks, done, newKey, openAsOwner, type OwnerClient } from './studio';
 import { keepCounted, postCount, showCount, startCount } from '../../src/studio/counting/counting';
 import { countOutSet } from '../../src/studio/drawers/countOutSet';
@@ -51,6 +52,7 @@ const KINDS = [
   'refine',
   'sell',
   'sell',
+  'order',
   'come back',
   'turn',
   'undo',
@@ -122,6 +124,7 @@ export interface Sold {
 export class Bench {
   readonly bought: Bought = new Map();
   readonly sold: Sold[] = [];
+  readonly orders: RandomOrder[] = [];
   taken = 0;
 
   constructor(
@@ -318,6 +321,8 @@ export class Bench {
       }
       case 'sell':
         return this.#sell(who, which, part);
+      case 'order':
+        return this.#order(which, part);
       case 'come back':
         return this.#comeBack(which);
       case 'turn': {
@@ -370,6 +375,16 @@ export class Bench {
       note: '',
     });
     if (outcome.ok) this.sold.push({ number: outcome.value.number, pieces, asked, isBack: false });
+    return outcome;
+  }
+
+  async #order(which: number, part: number): Promise<Outcome<unknown> | undefined> {
+    const pieces = await this.#pieces(which, 1 + (part % 2));
+    if (pieces.length === 0) return undefined;
+    const { owner, channel, pattern } = this;
+    const { order, outcome } = await orderAtRandom(owner, channel, pattern.number, pieces, part);
+    if (order) this.orders.push(order);
+    if (order?.sale) this.sold.push({ ...order.sale, pieces, isBack: false });
     return outcome;
   }
 

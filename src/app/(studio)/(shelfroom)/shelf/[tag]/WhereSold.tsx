@@ -22,7 +22,7 @@ export function WhereSold({
   return (
     <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Where it could be sold">
       <h2>Where it could be sold</h2>
-      <table className="table mt-2">
+      <table className="table table-sm mt-2">
         <thead>
           <tr>
             <th scope="col">Where</th>
