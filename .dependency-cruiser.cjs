@@ -12,7 +12,18 @@ const STUDIO_FLOORS = [
   ],
   [
     ...['cuttingPlan', 'cuttingTable', 'makeable', 'schedule', 'toBuy', 'fitting', 'calculate'],
-    ...['lists', 'paper', 'pictures', 'labels', 'find', 'instruments', 'sittings', 'selling', 'orders', 'jobRegistry'],
+    ...[
+      'lists',
+      'paper',
+      'pictures',
+      'labels',
+      'find',
+      'instruments',
+      'sittings',
+      'selling',
+      'orders',
+      'jobRegistry',
+    ],
   ],
 ];
 

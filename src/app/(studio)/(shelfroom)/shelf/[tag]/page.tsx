@@ -168,7 +168,7 @@ export default async function PiecePage({ params }: { params: Params }) {
       {isOnShelf && <Life piece={piece} turns={isOwner ? BY_HAND : BY_HELPERS} inside={inside} />}
       <section className="leaf mt-4 overflow-x-auto p-4">
         <h2>Wire it took</h2>
-        <table className="table mt-2">
+        <table className="table table-sm mt-2">
           <thead>
             <tr>
               <th>From</th>
