@@ -20,7 +20,8 @@ export function WhereSold({
   if (channels.length === 0) return null;
   const { places } = currencyOf(currency);
   return (
-    <section className="leaf mt-4 overflow-x-auto p-4" aria-label="Where it could be sold">
+    // However many ways of selling there are, a piece goes on one page of paper.
+    <section className="leaf no-print mt-4 overflow-x-auto p-4" aria-label="Where it could be sold">
       <h2>Where it could be sold</h2>
       <table className="table table-sm mt-2">
         <thead>
