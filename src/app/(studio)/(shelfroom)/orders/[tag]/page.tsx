@@ -1,4 +1,5 @@
 import { pageOwner } from '@/app/lib/member';
+import { PaperSums } from '@/app/lib/PaperSums';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { mayOrder } from '@/core/selling/order';
 import { tag } from '@/core/tag';
@@ -175,16 +176,7 @@ function Wanted({ order }: { order: OrderShown }) {
             </tr>
           ))}
         </tbody>
-        <tfoot className="text-base text-base-content">
-          {orderPaperOf(order).sums.map(({ label, amount, bold }) => (
-            <tr key={label} className={bold ? 'font-semibold' : 'muted'}>
-              <th scope="row" colSpan={2} className="text-right font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{amount}</td>
-            </tr>
-          ))}
-        </tfoot>
+        <PaperSums sums={orderPaperOf(order).sums} />
       </table>
       <p className="no-print muted">
         <Money of={left} /> of it comes to you after tax, fees and sending; what it costs to make is in that.

@@ -1,4 +1,5 @@
 import { pageMember } from '@/app/lib/member';
+import { PaperSums } from '@/app/lib/PaperSums';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { tag } from '@/core/tag';
 import { todayOf } from '@/studio/kernel/useCase';
@@ -129,16 +130,7 @@ function Receipt({ sale }: { sale: SaleShown }) {
             </tr>
           ))}
         </tbody>
-        <tfoot className="text-base text-base-content">
-          {receiptOf(sale).sums.map(({ label, amount, bold }) => (
-            <tr key={label} className={bold ? 'font-semibold' : 'muted'}>
-              <th scope="row" colSpan={2} className="text-right font-normal">
-                {label}
-              </th>
-              <td className="text-right whitespace-nowrap">{amount}</td>
-            </tr>
-          ))}
-        </tfoot>
+        <PaperSums sums={receiptOf(sale).sums} />
       </table>
     </section>
   );
