@@ -53,6 +53,11 @@ test('sliders tell what falls under cost; what is supposed is kept and looked at
   await expect(comes).toContainText(/^\d+ of \d+ pieces would sell under cost; \d+ of them do not today/);
   await expect(comes).toContainText(/\$[\d,.]+ less than today/);
   await expect(what.getByRole('list', { name: 'Fall under cost' }).getByRole('link').first()).toBeVisible();
+  // So would new pieces of some patterns.
+  await expect(comes).toContainText(/New pieces of \d+ of \d+ patterns would sell under cost/);
+  await expect(
+    what.getByRole('list', { name: 'Patterns that fall under cost' }).getByRole('link').first(),
+  ).toBeVisible();
   await what.getByLabel('Call it').fill('Dear copper, dear hours');
   await what.getByRole('button', { name: 'Keep it' }).click();
   const row = what.getByRole('row', { name: /^Dear copper, dear hours/ });
@@ -66,6 +71,14 @@ test('sliders tell what falls under cost; what is supposed is kept and looked at
   await expect(what.getByText('+100 %')).toBeVisible();
   await row.getByRole('button', { name: 'Let go' }).click();
   await expect(row).toHaveCount(0);
+
+  // One step is faster: of the pieces that have it, a month leaves more.
+  await what.getByRole('button', { name: 'As it is today' }).click();
+  await expect(comes).toContainText(', as today');
+  await what.getByRole('combobox', { name: 'A step of the work' }).selectOption({ index: 1 });
+  await what.getByLabel('Minutes of this step').fill('5000');
+  await expect(what.getByText('−50 %')).toBeVisible();
+  await expect(comes).toContainText(/\$[\d,.]+ more than today/);
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

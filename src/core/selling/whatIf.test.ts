@@ -10,7 +10,12 @@ const TODAY: OfToday = {
 const NOW = asToday(TODAY);
 
 const piece = (number: number, given: Partial<CostedPiece> = {}): CostedPiece => ({
-  ...{ number, wire: { sterling: cost(600_000), copper: cost(50_000) }, stones: cost(250_000) },
+  ...{
+    number,
+    pattern: 100 + number,
+    wire: { sterling: cost(600_000), copper: cost(50_000) },
+    stones: cost(250_000),
+  },
   ...{ rest: cost(100_000), minutes: 45, price: minor(6000) },
   ...given,
 });
@@ -39,6 +44,20 @@ describe('what a piece comes to', () => {
     expect(profit({ feePercent: 1000 })).toBeCloseTo(before - 420, 9);
   });
 
+  it('takes as much less for a step that is faster as that step takes of it, and nothing where a pattern has no such step', () => {
+    const shares = { 101: { 'weave the bars': 0.6, trim: 0.4 } };
+    const faster = suppose({ step: { name: 'weave the bars', part: 7500 } });
+    const profit = (number: number, supposed: Supposed) =>
+      outcomeOf(piece(number), supposed, TODAY, shares).profit;
+    // A quarter of six tenths of 45 min are 6.75 min, at 24 and 6 an hour: 3.375.
+    expect(profit(1, faster) - profit(1, NOW)).toBeCloseTo(337.5, 9);
+    expect(profit(2, faster)).toBe(profit(2, NOW));
+    // With all work in half the time, half of that.
+    const both = suppose({ ...faster, minutes: 5000 });
+    expect(profit(1, both) - profit(1, suppose({ minutes: 5000 }))).toBeCloseTo(337.5 / 2, 9);
+    expect(profit(1, suppose({ step: { name: 'solder', part: 0 } }))).toBe(profit(1, NOW));
+  });
+
   it('has prices that end as the studio’s do when all are changed, and untouched ones otherwise', () => {
     const endings = { ...TODAY, endings: [minor(0), minor(500)] };
     expect(outcomeOf(piece(1, { price: minor(6100) }), NOW, endings).price).toBe(6100);
@@ -55,7 +74,23 @@ describe('what would be if something were otherwise', () => {
     piece(3, { price: minor(3600) }),
     piece(4, { price: minor(900) }),
   ];
-  const looked = { shelf, sold: shelf.slice(0, 2), months: 2 };
+  const looked = { shelf, sold: shelf.slice(0, 2), months: 2, patterns: [], shares: {} };
+
+  it('tells of which patterns a new piece would sell under cost', () => {
+    const patterns = [piece(7, { price: minor(4600) }), piece(8), piece(9, { price: minor(1000) })];
+    const dearer = suppose({ metals: { ...NOW.metals, sterling: 15_000 } });
+    // 46.00 leaves 38.33 − 1.68 − 32.50 = 4.15; half as much again for 6.00 of silver is 3.00: it pays still. Twice as much is not.
+    expect(whatIf({ ...looked, patterns }, NOW, TODAY)).toMatchObject({
+      patternsUnder: [9],
+      patternsFall: [],
+    });
+    expect(whatIf({ ...looked, patterns }, dearer, TODAY)).toMatchObject({ patternsFall: [] });
+    const twice = suppose({ metals: { ...NOW.metals, sterling: 20_000 } });
+    expect(whatIf({ ...looked, patterns }, twice, TODAY)).toMatchObject({
+      patternsUnder: [9, 7],
+      patternsFall: [7],
+    });
+  });
 
   it('tells what sells under cost, and what of it falls there by the change', () => {
     const now = whatIf(looked, NOW, TODAY);
@@ -104,7 +139,7 @@ describe('what would be if something were otherwise', () => {
               price: minor(each.price),
             }),
           );
-          const of = { shelf: some, sold: some, months: 1 };
+          const of = { shelf: some, sold: some, months: 1, patterns: [], shares: {} };
           const cheap = whatIf(
             of,
             suppose({

@@ -5,9 +5,13 @@ import { COST_UNITS_PER_MINOR, minor, sumCosts, type CostUnits, type MinorUnits 
 import { BASIS, type BasisPoints } from '../units/percent';
 import { METAL_IDS, type MetalId } from '../wire/metal';
 
+const part = (amount: number, of: BasisPoints): number => (amount * of) / BASIS;
+
 /** What a piece takes at today’s prices, and what it sells for. */
 export interface CostedPiece {
   readonly number: number;
+  /** Number of its pattern. */
+  readonly pattern: number;
   /** Its wire by metal, with what of it is scrapped and spoiled on the average. */
   readonly wire: Readonly<Partial<Record<MetalId, CostUnits>>>;
   readonly stones: CostUnits;
@@ -22,8 +26,10 @@ export interface CostedPiece {
 export interface Supposed {
   readonly metals: Readonly<Record<MetalId, BasisPoints>>;
   readonly stones: BasisPoints;
-  /** A faster step: so much of the minutes. */
+  /** All work is faster: so much of the minutes. */
   readonly minutes: BasisPoints;
+  /** One step of the work is: so much of its minutes, in every pattern that has it. None where nothing is said. */
+  readonly step?: { readonly name: string; readonly part: BasisPoints } | null;
   readonly prices: BasisPoints;
   readonly hourlyRate: MinorUnits;
   readonly overheadPerHour: MinorUnits;
@@ -41,6 +47,7 @@ export const asToday = ({ hourlyRate, overheadPerHour, feePercent }: OfToday): S
   metals: Object.fromEntries(METAL_IDS.map((metal) => [metal, BASIS])) as Record<MetalId, BasisPoints>,
   stones: BASIS,
   minutes: BASIS,
+  step: null,
   prices: BASIS,
   hourlyRate,
   overheadPerHour,
@@ -63,7 +70,7 @@ export interface PieceOutcome {
 
 /** What a piece has to cover at today’s prices and rates. */
 export function basisToday(
-  { wire, stones, rest, minutes }: Omit<CostedPiece, 'number' | 'price'>,
+  { wire, stones, rest, minutes }: Pick<CostedPiece, 'wire' | 'stones' | 'rest' | 'minutes'>,
   { hourlyRate, overheadPerHour }: Pick<OfToday, 'hourlyRate' | 'overheadPerHour'>,
 ): PriceBasis {
   const hours = minutes / 60;
@@ -75,17 +82,34 @@ export function basisToday(
   };
 }
 
-const part = (amount: number, of: BasisPoints): number => (amount * of) / BASIS;
+/** Of patterns by their numbers, which part of the minutes each step of their work takes, by its name. */
+export type StepShares = Readonly<Record<number, Readonly<Record<string, number>>>>;
+const NO_SHARES: StepShares = {};
 
-/** @param today whose tax and endings hold, whatever else is supposed */
-export function outcomeOf(piece: CostedPiece, supposed: Supposed, today: OfToday): PieceOutcome {
+/** What of its minutes a piece takes when one step is faster. */
+function withStep({ pattern }: CostedPiece, { step }: Supposed, shares: StepShares): number {
+  if (!step) return 1;
+  const share = shares[pattern]?.[step.name] ?? 0;
+  return 1 - share + part(share, step.part);
+}
+
+/**
+ * @param today whose tax and endings hold, whatever else is supposed
+ * @param shares which part of its minutes each step takes, for what is supposed of one
+ */
+export function outcomeOf(
+  piece: CostedPiece,
+  supposed: Supposed,
+  today: OfToday,
+  shares: StepShares = NO_SHARES,
+): PieceOutcome {
   const { metals, stones, minutes, prices, hourlyRate, overheadPerHour, feePercent } = supposed;
   const wire = Object.entries(piece.wire).reduce(
     (sum, [metal, cost]) => sum + part(cost, metals[metal as MetalId]),
     0,
   );
   const materials = (wire + part(piece.stones, stones) + piece.rest) / COST_UNITS_PER_MINOR;
-  const hours = part(piece.minutes, minutes) / 60;
+  const hours = (part(piece.minutes, minutes) * withStep(piece, supposed, shares)) / 60;
   const price =
     prices === BASIS ? piece.price : roundToEnding(minor(mulDiv(piece.price, prices, BASIS)), today);
   const basis = { materials, labour: hours * hourlyRate, overhead: hours * overheadPerHour, hours };
@@ -107,41 +131,59 @@ export interface Effect {
   readonly falls: readonly number[];
   readonly rises: readonly number[];
   readonly underMaterials: readonly number[];
+  /** Numbers of patterns of which a new piece would sell under cost, and of those among them that do not before. */
+  readonly patternsUnder: readonly number[];
+  readonly patternsFall: readonly number[];
   /** What all of the shelf leaves over its cost, in minor units. */
   readonly shelf: number;
   /** What the pieces that a month sells leave over their cost. */
   readonly month: number;
 }
 
-/** What is looked at: the shelf, and what was sold in so many months. */
+/** What is looked at: the shelf, what was sold in so many months, and one piece of each pattern as it would be made. */
 export interface Looked {
   readonly shelf: readonly CostedPiece[];
   readonly sold: readonly CostedPiece[];
   readonly months: number;
+  readonly patterns: readonly CostedPiece[];
+  readonly shares: StepShares;
+}
+
+/** Pieces before and after, those that sell under cost then first, the dearest loss before the others. */
+function compared(pieces: readonly CostedPiece[], supposed: Supposed, today: OfToday, shares: StepShares) {
+  const now = asToday(today);
+  const all = pieces.map((piece) => ({
+    number: piece.number,
+    before: outcomeOf(piece, now, today, shares),
+    after: outcomeOf(piece, supposed, today, shares),
+  }));
+  const under = all
+    .filter(({ after }) => after.profit < 0)
+    .toSorted((one, other) => one.after.profit - other.after.profit);
+  return { all, under, falls: under.filter(({ before }) => before.profit >= 0) };
 }
 
 /**
  * What would be if something were otherwise: of the shelf what falls under cost, and of what a month sells what it leaves.
  */
-export function whatIf({ shelf, sold, months }: Looked, supposed: Supposed, today: OfToday): Effect {
-  const now = asToday(today);
-  const looked = shelf.map((piece) => ({
-    number: piece.number,
-    before: outcomeOf(piece, now, today),
-    after: outcomeOf(piece, supposed, today),
-  }));
-  const numbers = (some: typeof looked): number[] => some.map(({ number }) => number);
-  const under = looked
-    .filter(({ after }) => after.profit < 0)
-    .toSorted((one, other) => one.after.profit - other.after.profit);
+export function whatIf(
+  { shelf, sold, months, patterns, shares }: Looked,
+  supposed: Supposed,
+  today: OfToday,
+): Effect {
+  const { all, under, falls } = compared(shelf, supposed, today, shares);
+  const ofPatterns = compared(patterns, supposed, today, shares);
+  const numbers = (some: typeof all): number[] => some.map(({ number }) => number);
   const left = (pieces: readonly CostedPiece[]): number =>
-    pieces.reduce((sum, piece) => sum + outcomeOf(piece, supposed, today).profit, 0);
+    pieces.reduce((sum, piece) => sum + outcomeOf(piece, supposed, today, shares).profit, 0);
   return {
     under: numbers(under),
-    falls: numbers(under.filter(({ before }) => before.profit >= 0)),
-    rises: numbers(looked.filter(({ before, after }) => before.profit < 0 && after.profit >= 0)),
+    falls: numbers(falls),
+    rises: numbers(all.filter(({ before, after }) => before.profit < 0 && after.profit >= 0)),
     underMaterials: numbers(under.filter(({ after }) => after.isUnderMaterials)),
-    shelf: looked.reduce((sum, { after }) => sum + after.profit, 0),
+    patternsUnder: numbers(ofPatterns.under),
+    patternsFall: numbers(ofPatterns.falls),
+    shelf: all.reduce((sum, { after }) => sum + after.profit, 0),
     month: months > 0 ? left(sold) / months : 0,
   };
 }

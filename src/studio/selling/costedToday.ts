@@ -18,7 +18,18 @@ export async function costedToday<Row extends Taken>(
   const articles = [...new Set(rows.flatMap((row) => row.articles))];
   const prices = await replacementPrices(tx, articles);
   const specs = await specsById(tx, articles);
-  return ({ number, minutes, wireThen, lostThen, parts, stones, supplies, articles: wires, lengths }) => {
+  return ({
+    number,
+    pattern,
+    minutes,
+    wireThen,
+    lostThen,
+    parts,
+    stones,
+    supplies,
+    articles: wires,
+    lengths,
+  }) => {
     const wire: Partial<Record<MetalId, CostUnits>> = {};
     const lost = wireThen > 0 ? 1 + lostThen / wireThen : 1;
     let known = false;
@@ -32,6 +43,6 @@ export async function costedToday<Row extends Taken>(
     // Of what nobody knows the metal, what it was worth then stands.
     const unknown = known ? cost(0) : sumCosts([wireThen, lostThen]);
     const rest = cost(Math.max(0, parts - stones) + supplies + unknown);
-    return { number, wire, stones, rest, minutes };
+    return { number, pattern, wire, stones, rest, minutes };
   };
 }

@@ -8,6 +8,7 @@ import {
   ReadsOneOf,
   ReadsPercent,
   ReadsTag,
+  ReadsText,
 } from '../kernel/rules';
 import type { Amount, Typed } from '../kernel/typed';
 
@@ -48,6 +49,9 @@ export class ScenarioInput {
 
   @ReadsPercent(MOST_SUPPOSED) stones!: Typed<BasisPoints>;
   @ReadsPercent(MOST_SUPPOSED) minutes!: Typed<BasisPoints>;
+  /** A step of the work by its name, and what of its minutes it is supposed to take; empty where none is. */
+  @ReadsText(200) step!: string;
+  @ReadsPercent(MOST_SUPPOSED) stepPart!: Typed<BasisPoints>;
   @ReadsPercent(MOST_SUPPOSED) prices!: Typed<BasisPoints>;
   @ReadsMoney({ zero: true }) hourlyRate!: Typed<Amount>;
   @ReadsMoney({ zero: true }) overheadPerHour!: Typed<Amount>;

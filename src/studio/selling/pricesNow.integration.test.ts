@@ -35,7 +35,7 @@ async function pricedStudio(prices: readonly string[]) {
 const SUPPOSED = {
   name: 'Silver up a fifth',
   metals: [{ metal: 'sterling', part: '120' }],
-  ...{ stones: '100', minutes: '90', prices: '100' },
+  ...{ stones: '100', minutes: '90', prices: '100', step: 'weave', stepPart: '80' },
   ...{ hourlyRate: '20 USD', overheadPerHour: '6 USD', feePercent: '0' },
 };
 
@@ -91,6 +91,27 @@ describe('prices of the whole shelf', () => {
     expect(view.shelf.map(({ number }) => number)).toEqual([numbers[3], two]);
     const helper = await addTestHelper(session);
     await expect(async () => pricesNow(helper)).rejects.toThrow();
+  });
+
+  it('tell what a new piece of each pattern takes, and which part of it each step does', async () => {
+    const { session, numbers } = await pricedStudio(['40 USD']);
+    const pattern = (await showPiece(session, numbers[0] ?? 0))?.patternNumber ?? 0;
+    const { patterns, shares, today } = await pricesNow(session);
+    const one = patterns.find((each) => each.number === pattern);
+    // As the last of it was tagged.
+    expect(one).toMatchObject({ pattern, price: 4000 });
+    const steps = Object.values(shares[pattern] ?? {});
+    expect(steps.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9);
+    // The cut of a wire costs what the price of its metal makes it: what the piece itself took of it, and what is lost on the average.
+    const made = await showPiece(session, numbers[0] ?? 0);
+    const wire = made?.money?.sheet.lines.find(({ id }) => id === 'wire')?.replacement ?? 0;
+    expect(Object.keys(one?.wire ?? {})).toEqual(['sterling']);
+    expect((one?.wire.sterling ?? 0) / wire).toBeGreaterThan(0.9);
+    expect((one?.wire.sterling ?? 0) / wire).toBeLessThan(1.2);
+    const [name = ''] = Object.keys(shares[pattern] ?? {});
+    const profit = (part: number) =>
+      one && outcomeOf(one, { ...asToday(today), step: { name, part } }, today, shares).profit;
+    expect(profit(5000)).toBeGreaterThan(profit(10_000) ?? Infinity);
   });
 });
 
@@ -186,7 +207,7 @@ describe('what somebody supposes', () => {
       name: 'Silver up a fifth',
       supposed: {
         metals: { sterling: 12_000, copper: 10_000 },
-        ...{ stones: 10_000, minutes: 9000, prices: 10_000 },
+        ...{ stones: 10_000, minutes: 9000, prices: 10_000, step: { name: 'weave', part: 8000 } },
         ...{ hourlyRate: 2000, overheadPerHour: 600, feePercent: 0 },
       },
     });

@@ -21,6 +21,7 @@ import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase'
 import { inCurrency } from '../settings/inCurrency';
 import { pricingRules, settingsIn, type PricingRules } from '../settings/settings';
 import { costedToday } from './costedToday';
+import { patternsToday, type PatternsToday } from './patternsToday';
 import { MOST_REPRICED, RepriceInput, ScenarioInput } from './pricesNow.input';
 
 /** The most pieces that are looked at, on the shelf and of those sold: the youngest and the latest. */
@@ -35,7 +36,7 @@ export interface PricedToday extends ShelvedPiece {
 }
 
 /** What prices are looked at by: the shelf and what was sold, at today’s prices. */
-export interface PricesNow {
+export interface PricesNow extends PatternsToday {
   readonly today: PricingRules;
   readonly shelf: readonly PricedToday[];
   /** Pieces that are to be had and have no price yet. */
@@ -58,8 +59,8 @@ export function pricesNow(session: StudioSession): Promise<PricesNow> {
     const [{ unpriced } = { unpriced: 0 }] = await tx.rows(unpricedSql, {});
     const costed = await costedToday(tx, [...shelved, ...gone]);
     const shelf = shelved.map((row) => {
-      const { name, pattern, days } = row;
-      return { ...costed(row), price: row.price, name, pattern, days };
+      const { name, price, days } = row;
+      return { ...costed(row), price, name, days };
     });
     const today = pricingRules(settings);
     return {
@@ -68,6 +69,7 @@ export function pricesNow(session: StudioSession): Promise<PricesNow> {
       unpriced,
       sold: gone.map((row) => ({ ...costed(row), price: row.price })),
       months: MONTHS,
+      ...(await patternsToday(tx, settings)),
       proposals: reviewPrices(shelf, await tx.rows(patternsSoldSql, { since }), today),
     };
   });
@@ -76,7 +78,6 @@ export function pricesNow(session: StudioSession): Promise<PricesNow> {
 /** A piece that is priced with others; null where it has no price yet. */
 export interface PieceOfTray extends Omit<CostedPiece, 'price'> {
   readonly name: string;
-  readonly pattern: number;
   readonly price: MinorUnits | null;
 }
 
@@ -95,8 +96,8 @@ export function trayNow(session: StudioSession, numbers: readonly number[]): Pro
     return {
       today: pricingRules(await settingsIn(tx)),
       pieces: rows.map((row) => {
-        const { name, pattern, price } = row;
-        return { ...costed(row), name, pattern, price };
+        const { name, price } = row;
+        return { ...costed(row), name, price };
       }),
     };
   });
@@ -159,12 +160,13 @@ export function listScenarios(session: StudioSession): Promise<readonly KeptScen
 export const keepScenario = posts(
   'keepScenario',
   { input: ScenarioInput, by: 'owner' },
-  async ({ tx, session }, { name, metals, hourlyRate, overheadPerHour, ...parts }) => {
+  async ({ tx, session }, { name, metals, step, stepPart, hourlyRate, overheadPerHour, ...parts }) => {
     const settings = await settingsIn(tx);
     if ((await tx.all(Scenario, ['scenarioId'], {})).length >= MOST_SCENARIOS)
       throw refused(`${MOST_SCENARIOS} are kept already; let go of one first.`);
     const supposed: Supposed = {
       ...parts,
+      step: step === '' ? null : { name: step, part: stepPart },
       metals: {
         ...asToday(settings).metals,
         ...Object.fromEntries(metals.map(({ metal, part }) => [metal, part])),

@@ -1,7 +1,7 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import { asToday, whatIf, type Effect, type Supposed } from '@/core/selling/whatIf';
+import { asToday, whatIf, type Effect, type StepShares, type Supposed } from '@/core/selling/whatIf';
 import { tag } from '@/core/tag';
 import { counted } from '@/core/units/counted';
 import { minor } from '@/core/units/money';
@@ -27,10 +27,13 @@ const [LEAST, MOST, STEP] = [5000, 20_000, 100];
 
 /** What would be if metal, stones, minutes, prices, fees or rates were otherwise. */
 export function WhatIf({ prices, scenarios }: { prices: PricesNow; scenarios: readonly KeptScenario[] }) {
-  const { today, shelf, sold, months } = prices;
+  const { today, shelf, sold, months, patterns, shares } = prices;
   const now = useMemo(() => asToday(today), [today]);
   const [supposed, setSupposed] = useState<Supposed>(now);
-  const looked = useMemo(() => ({ shelf, sold, months }), [shelf, sold, months]);
+  const looked = useMemo(
+    () => ({ shelf, sold, months, patterns, shares }),
+    [shelf, sold, months, patterns, shares],
+  );
   const before = useMemo(() => whatIf(looked, now, today), [looked, now, today]);
   // The slider follows the hand; what it comes to follows the slider.
   const settled = useDeferredValue(supposed);
@@ -60,6 +63,7 @@ export function WhatIf({ prices, scenarios }: { prices: PricesNow; scenarios: re
             value={supposed.minutes}
             onChange={(minutes) => change({ minutes })}
           />
+          <OneStep shares={shares} step={supposed.step ?? null} onChange={(step) => change({ step })} />
           <PartSlider
             label="Your prices"
             value={supposed.prices}
@@ -102,6 +106,58 @@ export function WhatIf({ prices, scenarios }: { prices: PricesNow; scenarios: re
         </div>
       </div>
     </section>
+  );
+}
+
+/** Steps that are chosen from: those of most patterns first. */
+const MOST_STEPS = 80;
+
+/** One step of the work is faster, or slower, in every pattern that has it. */
+function OneStep({
+  shares,
+  step,
+  onChange,
+}: {
+  shares: StepShares;
+  step: NonNullable<Supposed['step']> | null;
+  onChange: (step: NonNullable<Supposed['step']> | null) => void;
+}) {
+  const names = useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const each of Object.values(shares))
+      for (const name of Object.keys(each)) counts.set(name, (counts.get(name) ?? 0) + 1);
+    return [...counts]
+      .toSorted((one, other) => other[1] - one[1] || one[0].localeCompare(other[0]))
+      .slice(0, MOST_STEPS);
+  }, [shares]);
+  if (names.length === 0) return null;
+  return (
+    <>
+      <label className="block">
+        <span>A step of the work</span>
+        <select
+          className="select w-full text-base"
+          value={step?.name ?? ''}
+          onChange={({ target }) =>
+            onChange(target.value === '' ? null : { name: target.value, part: BASIS })
+          }
+        >
+          <option value="">none by itself</option>
+          {names.map(([name, count]) => (
+            <option key={name} value={name}>
+              {name} ({counted(count, 'pattern')})
+            </option>
+          ))}
+        </select>
+      </label>
+      {step && (
+        <PartSlider
+          label="Minutes of this step"
+          value={step.part}
+          onChange={(part) => onChange({ ...step, part })}
+        />
+      )}
+    </>
   );
 }
 
@@ -162,7 +218,7 @@ function RateSlider({ label, value, today, onChange }: SliderProps & { readonly 
 
 /** What falls under cost, and what shelf and month leave then. */
 function WhatComesOfIt({
-  prices: { shelf },
+  prices: { shelf, patterns },
   before,
   after,
 }: {
@@ -212,7 +268,42 @@ function WhatComesOfIt({
           {after.falls.length > NAMED && <li className="muted">and {after.falls.length - NAMED} more</li>}
         </ul>
       )}
+      <NewPieces patterns={patterns} after={after} />
     </div>
+  );
+}
+
+/** Of which patterns a new piece would sell under cost. */
+function NewPieces({
+  patterns,
+  after: { patternsUnder, patternsFall },
+}: {
+  patterns: PricesNow['patterns'];
+  after: Effect;
+}) {
+  if (patterns.length === 0) return null;
+  const names = new Map(patterns.map(({ number, name }) => [number, name]));
+  return (
+    <>
+      <p className="mt-2">
+        {patternsUnder.length === 0
+          ? `A new piece of any of ${counted(patterns.length, 'pattern')} would pay its cost.`
+          : `New pieces of ${patternsUnder.length} of ${counted(patterns.length, 'pattern')} would sell under cost` +
+            (patternsFall.length > 0 ? `; of ${patternsFall.length} of them they do not today.` : '.')}
+      </p>
+      {patternsFall.length > 0 && (
+        <ul aria-label="Patterns that fall under cost" className="flex flex-wrap gap-x-4">
+          {patternsFall.slice(0, NAMED).map((number) => (
+            <li key={number}>
+              <Link className="link" href={`/patterns/${tag('pattern', number)}`}>
+                {names.get(number)}
+              </Link>
+            </li>
+          ))}
+          {patternsFall.length > NAMED && <li className="muted">and {patternsFall.length - NAMED} more</li>}
+        </ul>
+      )}
+    </>
   );
 }
 
@@ -222,10 +313,11 @@ const part = (of: number): string => String(of / 100);
 function KeepIt({ supposed }: { supposed: Supposed }) {
   const currency = useCurrency();
   const done = useDone(() => 'It is kept.');
-  const { metals, stones, minutes, prices, hourlyRate, overheadPerHour, feePercent } = supposed;
+  const { metals, stones, minutes, step, prices, hourlyRate, overheadPerHour, feePercent } = supposed;
   const values = {
     metals: Object.entries(metals).map(([metal, of]) => ({ metal, part: part(of) })),
     ...{ stones: part(stones), minutes: part(minutes), prices: part(prices), feePercent: part(feePercent) },
+    ...{ step: step?.name ?? '', stepPart: part(step?.part ?? BASIS) },
     hourlyRate: typedMoney(hourlyRate, currency),
     overheadPerHour: typedMoney(overheadPerHour, currency),
   };
