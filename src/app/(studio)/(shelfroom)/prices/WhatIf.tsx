@@ -291,16 +291,16 @@ function NewPieces({
           : `New pieces of ${patternsUnder.length} of ${counted(patterns.length, 'pattern')} would sell under cost` +
             (patternsFall.length > 0 ? `; of ${patternsFall.length} of them they do not today.` : '.')}
       </p>
-      {patternsFall.length > 0 && (
-        <ul aria-label="Patterns that fall under cost" className="flex flex-wrap gap-x-4">
-          {patternsFall.slice(0, NAMED).map((number) => (
+      {patternsUnder.length > 0 && (
+        <ul aria-label="Patterns under cost" className="flex flex-wrap gap-x-4">
+          {patternsUnder.slice(0, NAMED).map((number) => (
             <li key={number}>
               <Link className="link" href={`/patterns/${tag('pattern', number)}`}>
                 {names.get(number)}
               </Link>
             </li>
           ))}
-          {patternsFall.length > NAMED && <li className="muted">and {patternsFall.length - NAMED} more</li>}
+          {patternsUnder.length > NAMED && <li className="muted">and {patternsUnder.length - NAMED} more</li>}
         </ul>
       )}
     </>
