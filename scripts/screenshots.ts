@@ -26,6 +26,7 @@ const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const SHOTS: readonly Shot[] = [
+  { name: 'order', path: '/orders/Q-0002' },
   { name: 'wire-rack', path: '/rack?metal=sterling' },
   { name: 'batch', path: '/batches/R-0001' },
   { name: 'cutting-table', path: '/batches/R-0001/cut' },
@@ -41,7 +42,6 @@ const SHOTS: readonly Shot[] = [
       await scale.getByRole('button', { name: 'Take this reading (42.4 g)' }).click();
     },
   },
-  { name: 'counting-phone', path: '/counts/T-0002', size: PHONE },
   { name: 'pattern-room', path: '/patterns?after=14~14' },
   { name: 'pattern', path: '/patterns/P-0015' },
   {
