@@ -83,12 +83,22 @@ export const madeForBatchSql = statement({
       ORDER BY b.line, f.number`,
 });
 
+/** Pieces that were made for what somebody ordered and is not handed over yet, with who that is. */
+export const orderedPiecesSql = statement({
+  takes: { pieceIds: many(uuid<'piece'>()) },
+  gives: { pieceId: uuid<'piece'>(), buyer: text() },
+  text: `SELECT b.piece_id AS "pieceId", q.buyer FROM orders q JOIN batch_pieces b ON b.studio_id = q.studio_id AND b.batch_id = q.batch_id
+      WHERE q.studio_id = $studio AND q.state = 'ordered' AND b.piece_id = ANY ($pieceIds)`,
+});
+
 /** Pieces of patterns that lie on the shelf for nobody, those first that were made first. */
 export const onShelfOfPatternsSql = statement({
   takes: { patternIds: many(uuid<'pattern'>()), most: big() },
   gives: { patternId: uuid<'pattern'>(), number: int() },
   text: `SELECT f.pattern_id AS "patternId", f.number FROM pieces f
       WHERE f.studio_id = $studio AND f.pattern_id = ANY ($patternIds) AND f.state = 'on the shelf' AND f.struck_at IS NULL AND f.drawer_stock_id IS NULL
+        AND NOT EXISTS (SELECT FROM batch_pieces b JOIN orders q ON q.studio_id = b.studio_id AND q.batch_id = b.batch_id AND q.state = 'ordered'
+                         WHERE b.studio_id = f.studio_id AND b.piece_id = f.piece_id)
       ORDER BY f.made_at, f.number LIMIT $most`,
 });
 

@@ -17,7 +17,7 @@ import { findAnything } from '../find/findAnything';
 import { todayOf, type StudioSession } from '../kernel/useCase';
 import { showSchedule } from '../schedule/benchHours';
 import { listChannels, writeChannel } from '../selling/channels';
-import { showSale } from '../selling/sales';
+import { forSale, showSale } from '../selling/sales';
 import { takeReturn } from '../selling/sell';
 import { showPiece } from '../shelf/shelf';
 import { acceptOrder, cancelOrder, handOver, payOrder } from './orderActs';
@@ -108,6 +108,13 @@ describe('an order', () => {
     expect(ready?.found).toEqual([2]);
     expect(ready?.typed.pieces.map(({ asked }) => asked)).toEqual(['60.00 USD', '60.00 USD']);
     expect((await shown(session, number)).lines).toMatchObject([{ made: 2 }]);
+    // Whoever sells at a fair is told whose they are, and another order does not take them.
+    const helper = await addTestHelper(session);
+    const numbers = (ready?.typed.pieces ?? []).map(({ piece }) => Number(piece.slice(2)));
+    expect((await forSale(helper, numbers)).map(({ keptFor }) => keptFor)).toEqual(['Ines', 'Ines']);
+    const another = done(await writeOrder(session, newKey(), null, orderForm(channel, pattern)));
+    done(await accepted(session, another.number, '', false));
+    expect((await handOverOf(session, another.number))?.found).toEqual([0]);
 
     // 151.20 less 30.00 are 121.20: 130.00 in cash give 8.80 back.
     const form = { ...ready?.typed, paidBy: 'cash', given: '121.19 USD' };
@@ -128,7 +135,7 @@ describe('an order', () => {
       toPay: 0,
       sale: { number: sale.number },
     });
-    expect(await listOrders(session)).toMatchObject({ ordered: 0, held: 0, owed: 0 });
+    expect(await listOrders(session)).toMatchObject({ ordered: 1, held: 0, owed: 0 });
     expect(problemOf(await payOrder(session, newKey(), number, paying('1 USD'))).fields).toEqual({
       amount: '$1.00 was given; all of it is paid.',
     });
