@@ -77,6 +77,7 @@ test('somebody asks for a ring in their size: quoted, ordered with a deposit, an
   await page.getByLabel('Promised for').fill('2027-03-01');
   await page.getByRole('button', { name: 'They order it' }).click();
   await expect(page.getByRole('heading', { level: 2, name: '0 of 1 made' })).toBeVisible();
+  await expect(page.getByText(/^By your bench hours it is ready on /)).toBeVisible();
   await unfold(page, 'Money comes in, or goes back');
   await expect(page.getByLabel('How much')).toHaveValue('25.00');
   await page.getByLabel('How much').fill('77');

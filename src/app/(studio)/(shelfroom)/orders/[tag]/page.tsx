@@ -3,9 +3,11 @@ import { PaperSums } from '@/app/lib/PaperSums';
 import { orNotFound, tagParam } from '@/app/lib/tagParam';
 import { mayOrder } from '@/core/selling/order';
 import { tag } from '@/core/tag';
+import type { Day as CalendarDay } from '@/core/calendar/day';
 import { minor } from '@/core/units/money';
-import { todayOf } from '@/studio/kernel/useCase';
+import { todayOf, type StudioSession } from '@/studio/kernel/useCase';
 import { showOrder, type OrderShown } from '@/studio/orders/orders';
+import { showSchedule } from '@/studio/schedule/benchHours';
 import { orderPaperOf, saidWanted } from '@/studio/paper/orderPaper';
 import { Fold } from '@/ui/Fold';
 import { Link } from '@/ui/Link';
@@ -59,7 +61,7 @@ export default async function OrderPage({ params }: { params: Params }) {
       </div>
       {wishes !== '' && <p className="mt-2 [overflow-wrap:anywhere] whitespace-pre-line">“{wishes}”</p>}
       <Wanted order={order} />
-      <Next order={order} today={today} />
+      <Next order={order} today={today} readyOn={await readyOnOf(session, order)} />
       <Paid order={order} today={today} />
       {mayOrder(state, 'cancel') && (
         <section className="leaf no-print mt-4 px-4">
@@ -79,6 +81,13 @@ export default async function OrderPage({ params }: { params: Params }) {
       )}
     </>
   );
+}
+
+/** The day that the batch of an order is worked on last, by the bench hours; undefined where it is in no open batch, null beyond the calendar. */
+async function readyOnOf(session: StudioSession, { state, batch }: OrderShown) {
+  if (state !== 'ordered' || !batch?.isOpen) return undefined;
+  const { batches } = await showSchedule(session, { from: 0, most: 0 });
+  return batches.find(({ number }) => number === batch.number)?.readyOn;
 }
 
 /** How it stands, with its days. */
@@ -186,7 +195,15 @@ function Wanted({ order }: { order: OrderShown }) {
 }
 
 /** What comes next: it is ordered, made, handed over. */
-function Next({ order, today }: { order: OrderShown; today: string }) {
+function Next({
+  order,
+  today,
+  readyOn,
+}: {
+  order: OrderShown;
+  today: string;
+  readyOn: CalendarDay | null | undefined;
+}) {
   const { number, state, standing, batch, sale, lines } = order;
   if (state === 'quoted')
     return (
@@ -206,6 +223,7 @@ function Next({ order, today }: { order: OrderShown; today: string }) {
     return (
       <section className="leaf no-print mt-4 p-4">
         <h2>{batch === null ? 'It is taken from the shelf' : `${made} of ${all} made`}</h2>
+        {readyOn !== undefined && made < all && <Ready readyOn={readyOn} dueOn={order.dueOn} />}
         <p className="flex flex-wrap gap-2">
           {batch && (
             <Link href={`/batches/${tag('batch', batch.number)}`} className="btn min-h-11">
@@ -236,6 +254,27 @@ function Next({ order, today }: { order: OrderShown; today: string }) {
       .
     </p>
   ) : null;
+}
+
+/** When it is ready by the bench hours, and whether that is in time. */
+function Ready({ readyOn, dueOn }: { readyOn: CalendarDay | null; dueOn: CalendarDay | null }) {
+  const isLate = dueOn !== null && (readyOn === null || readyOn > dueOn);
+  return (
+    <p className={isLate ? 'mb-2 border-l-4 border-warning pl-3 font-semibold' : 'mb-2'}>
+      {readyOn === null ? (
+        'By your bench hours it is not ready within a year'
+      ) : (
+        <>
+          By your{' '}
+          <Link href="/batches/hours" className="link">
+            bench hours
+          </Link>{' '}
+          it is ready on <Day at={readyOn} />
+        </>
+      )}
+      {isLate && ', later than it is promised'}.
+    </p>
+  );
 }
 
 /** What was paid, and what is to pay still. */
