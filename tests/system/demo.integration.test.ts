@@ -99,4 +99,4 @@ it('is a working studio two years in, whose books add up; a run that is cut off 
   expect(held).toBe(2000);
   expect(owed).toBe(orders.at(-1)?.gross);
   expect((await showOrder(owner, 2))?.batch?.isOpen).toBe(true);
-}, 240_000);
+}, 900_000);
