@@ -14,7 +14,7 @@ import { lastPricesOfSql } from '@/data/sql/patterns';
 import { look, ownerOnly, todayOf, type StudioSession } from '../kernel/useCase';
 import { newestPatterns } from '../patterns/newestPatterns';
 import { specsOf } from '../patterns/patterns';
-import { smallPicture } from '../pictures/pictures';
+import { colouredPicture } from '../pictures/pictures';
 import { channelsIn } from '../selling/channels';
 import { paperStudio, settingsIn, type PaperStudio } from '../settings/settings';
 
@@ -79,7 +79,7 @@ export function lineSheetOf(
           price: asked === undefined ? 'on request' : money(asked),
           retail:
             asked === undefined || tagged === undefined || asked === tagged ? '' : `tag ${money(tagged)}`,
-          picture: smallPicture(body, specs),
+          picture: colouredPicture(body, specs),
         },
       ];
     });

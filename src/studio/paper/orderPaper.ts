@@ -14,7 +14,7 @@ import { workOutLines } from '../batches/lineBodies';
 import { look, type StudioSession } from '../kernel/useCase';
 import type { OrderLineShown, OrderPaymentShown, OrderShown } from '../orders/orders';
 import { specsOf } from '../patterns/patterns';
-import { smallPicture } from '../pictures/pictures';
+import { colouredPicture } from '../pictures/pictures';
 import type { PaperStudio } from '../settings/settings';
 import { PAID } from './receiptPaper';
 
@@ -121,7 +121,7 @@ async function picturesOf(session: StudioSession, order: OrderShown): Promise<re
   return order.lines.flatMap((line, index): OfferedPiece[] => {
     const body = bodies[index];
     if (!body) return [];
-    const picture = smallPicture(body, specs);
+    const picture = colouredPicture(body, specs);
     return [{ name: line.name, about: [saidWanted(line)], price: money(line.price), retail: '', picture }];
   });
 }

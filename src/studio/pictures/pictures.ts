@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import { drawingSvg } from '@/core/drawing/drawingSvg';
 import { LARGE, type LineDrawing } from '@/core/drawing/lineDrawing';
-import type { Looks } from '@/core/drawing/look';
 import type { View } from '@/core/drawing/view';
 import type { Specs } from '@/core/pattern/composition';
 import { looksOf } from '@/core/pattern/looksOf';
@@ -19,8 +18,6 @@ import { bodyOfTag } from './bodies';
 /** A picture: as it is drawn, as a file, and what that is told from others by. */
 export interface TaggedPicture {
   readonly drawing: LineDrawing;
-  /** What it is drawn of. */
-  readonly looks: Looks;
   readonly svg: string;
   /** Another as soon as anything in the file is. */
   readonly mark: string;
@@ -49,8 +46,15 @@ function markOfBody(body: Drawn, specs: Specs): string {
 
 function told({ drawing, looks }: Picture): TaggedPicture {
   const svg = drawingSvg(drawing, looks);
-  return { drawing, looks, svg, mark: markOf(svg) };
+  return { drawing, svg, mark: markOf(svg) };
 }
+
+/**
+ * The same with what it is drawn of, for paper in colour. It is not remembered: what tells the colours holds on to the whole piece, which weighs
+ * megabytes.
+ */
+export const colouredPicture = ({ composition, cuts, parts }: Drawn, specs: Specs): Picture =>
+  pictureOf({ composition, cuts, parts }, specs, techniqueOf);
 
 /** The small picture of what a pattern comes to. @param specs of the wires that it names, and maybe others */
 export function smallPicture(body: Drawn, specs: Specs): TaggedPicture {
